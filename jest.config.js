@@ -1,0 +1,32 @@
+const esm = [
+  '(jest-)?react-native', '@react-native(-community)?', '@react-native-async-storage', 'expo(nent)?', '@expo(nent)?', 'nativewind', 'react-native-css-interop', 'react-redux', '@reduxjs/toolkit', 'redux.*', 'reselect', 'immer',
+  'lucide-react-native', 'culori', 'd3-.*', 'internmap', 'uuid', 'standard-navigation', 'react-navigation', '@react-navigation',
+].join('|');
+
+const shared = {
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transformIgnorePatterns: [`/node_modules/(?!(${esm})/?)`],
+};
+
+module.exports = {
+  projects: [
+    {
+      ...shared,
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/src/{core,catalogue,speech,state}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
+      transform: {
+        '\\.csv$': '<rootDir>/tools/text-transform.js',
+        '\\.[jt]sx?$|\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
+      },
+    },
+    {
+      ...shared,
+      displayName: 'dom',
+      preset: 'jest-expo/web',
+      testMatch: ['<rootDir>/{src,app}/**/*.test.tsx'],
+      setupFilesAfterEnv: ['<rootDir>/tools/jest-dom.ts'],
+      moduleNameMapper: { ...shared.moduleNameMapper, '\\.csv$': '<rootDir>/tools/csv-text.js' },
+    },
+  ],
+};

@@ -1,0 +1,77 @@
+// Written by `npm run ids:docs` from ids.json: do not edit.
+
+export type OrderId = 'mayfly' | 'caddis' | 'stonefly' | 'midge' | 'phantom-midge' | 'crane-fly' | 'black-fly' | 'hawthorn-fly' | 'damselfly' | 'dragonfly' | 'alderfly' | 'beetle' | 'ant' | 'water-boatman' | 'water-moth' | 'grasshopper' | 'caterpillar' | 'shrimp' | 'hog-louse' | 'leech' | 'other';
+export type StageId = 'mayfly/nymph' | 'mayfly/mature-nymph' | 'mayfly/emerger' | 'mayfly/cripple' | 'mayfly/dun' | 'mayfly/drowned-dun' | 'mayfly/spinner' | 'mayfly/diver' | 'mayfly/spent' | 'caddis/cased-larva' | 'caddis/free-larva' | 'caddis/pupa' | 'caddis/emerging-pupa' | 'caddis/adult' | 'caddis/egg-layer' | 'caddis/diver' | 'caddis/spent' | 'stonefly/nymph' | 'stonefly/adult' | 'stonefly/egg-layer' | 'midge/larva' | 'midge/pupa' | 'midge/emerger' | 'midge/adult' | 'midge/cluster' | 'phantom-midge/larva' | 'phantom-midge/pupa' | 'crane-fly/larva' | 'crane-fly/adult' | 'crane-fly/drowned' | 'black-fly/larva' | 'black-fly/pupa' | 'black-fly/adult' | 'hawthorn-fly/adult' | 'damselfly/nymph' | 'damselfly/adult' | 'dragonfly/nymph' | 'alderfly/larva' | 'alderfly/adult' | 'beetle/adult' | 'ant/worker' | 'ant/winged' | 'water-boatman/adult' | 'grasshopper/adult' | 'caterpillar/larva' | 'shrimp/adult' | 'hog-louse/adult' | 'leech/adult' | 'beetle/larva' | 'water-boatman/nymph' | 'phantom-midge/adult' | 'water-moth/larva' | 'water-moth/adult' | 'other/larva' | 'other/pupa' | 'other/adult';
+export type StyleId = 'upright-dun' | 'post-dun' | 'extended-dun' | 'spent-spinner' | 'sunk-spinner' | 'low-emerger' | 'hanging-emerger' | 'nymph' | 'bead-nymph' | 'jig-nymph' | 'stone-nymph' | 'curved-pupa' | 'jig-pupa' | 'cased-larva' | 'grub' | 'midge-larva' | 'midge-pupa' | 'small-adult' | 'cluster' | 'down-wing' | 'stone-adult' | 'soft-wet' | 'palmered-wet' | 'detached-body' | 'wide-terrestrial' | 'swimmer-bug' | 'shrimp' | 'plume-tail' | 'needle-adult' | 'overhang' | 'strip-tail';
+export type RegionId = 'head' | 'eyes' | 'thorax-back' | 'thorax-belly' | 'abdomen-back' | 'abdomen-belly' | 'wing' | 'legs' | 'tails' | 'gills' | 'case' | 'shuck' | 'egg-mass';
+export type SurfaceId = 'dry' | 'wet';
+export type ViewId = 'back' | 'belly' | 'side';
+export type FaceId = 'back' | 'belly' | 'both';
+export type PartId = 'bead' | 'weight' | 'underbody' | 'tail' | 'shuck' | 'tag' | 'egg-mass' | 'larva-head' | 'case' | 'abdomen' | 'rib' | 'gills' | 'back' | 'thorax' | 'wing-case' | 'wing-buds' | 'wing' | 'post' | 'tuft' | 'hair-wing' | 'hackle' | 'second-hackle' | 'stacked-hackle' | 'beard' | 'halo' | 'legs' | 'cheeks' | 'antennae' | 'collar' | 'head' | 'coat' | 'extended-body';
+export type FunctionId = 'tail.stiff' | 'tail.split' | 'tail.webby' | 'shuck.soaking' | 'shuck.crinkled' | 'shuck.flash' | 'body.dubbed' | 'body.quill' | 'body.biot' | 'body.herl' | 'body.floss' | 'body.tubing' | 'body.thread' | 'body.wire' | 'body.foam' | 'back.strip' | 'rib.wire' | 'rib.tinsel' | 'rib.half-round' | 'wing.post' | 'wing.spent' | 'wing.down' | 'wing.bud' | 'wing.hair' | 'wing.tuft' | 'hackle.stiff' | 'hackle.soft' | 'hackle.cdc-loop' | 'legs.fibre' | 'legs.rubber' | 'legs.knotted' | 'case.yarn' | 'head.dubbed' | 'bead' | 'weight.wire' | 'thread' | 'wax' | 'coat.resin' | 'coat.varnish' | 'coat.glue' | 'marker';
+export type BaseId = 'shank' | 'hook-length' | 'overall' | 'gape' | 'eye' | 'abdomen' | 'fly' | 'natural' | 'bead' | 'part' | 'landmark' | 'girth' | 'mm' | 'tool' | 'count' | 'eye-judged' | 'rest';
+export type LandmarkId = 'behind-eye' | 'one-eye' | 'two-eyes' | 'one-third' | 'mid-shank' | 'two-thirds' | 'hook-point' | 'barb' | 'bend-start' | 'into-bend' | 'behind-bead';
+export type RideId = 'high' | 'film' | 'hanging' | 'under' | 'sink';
+export type LevelId = 'bed' | 'drift' | 'rising' | 'film' | 'surface' | 'air' | 'going-down' | 'drowned';
+export type WaterId = 'fast' | 'slow' | 'still';
+export type WaterKindId = 'river' | 'stream' | 'lake';
+export type BarbRuleId = 'any' | 'flattened' | 'barbless';
+export type BendId = 'round' | 'wide' | 'curved-shank' | 'continuous-curve' | 'jig';
+export type EyeId = 'ring' | 'down' | 'up' | 'jig-45' | 'jig-60' | 'jig-90';
+export type PointId = 'straight' | 'in' | 'out';
+export type BarbId = 'barbed' | 'micro' | 'none';
+export type WireId = 'light' | 'standard' | 'heavy';
+export type DemoMakerId = 'ravelin' | 'osmere' | 'tholeby' | 'kyrewood' | 'bessock' | 'vantry' | 'reference';
+export type FoundId = 'bed' | 'under-stone' | 'weed' | 'drift' | 'film' | 'surface' | 'air' | 'web' | 'post-or-plant' | 'throat' | 'sleeve';
+export type DoingId = 'crawling' | 'swimming' | 'hanging' | 'hatching' | 'stuck' | 'drifting' | 'fluttering' | 'skating' | 'dipping' | 'walking-down' | 'swarming' | 'spent' | 'still';
+export type SeenId = 'rises' | 'duns' | 'shucks' | 'females-on-posts' | 'spent-wings' | 'adults-running' | 'skins-on-stones' | 'columns' | 'swallows-low' | 'nothing';
+export type LightId = 'first-light' | 'day' | 'last-light' | 'night';
+export type RigId = 'solo' | 'dry-dropper' | 'wet-team' | 'indicator' | 'tight-line' | 'behind-a-dry';
+export type PositionId = 'point' | 'middle' | 'top';
+export type SignId = 'wings' | 'wing-skin' | 'tails' | 'tail-length' | 'gills' | 'case' | 'legs' | 'claws' | 'antennae' | 'body' | 'finish' | 'shuck';
+export type SchoolId = 'size' | 'x-label' | 'nymph-tail' | 'tail-split' | 'shuck-length' | 'nymph-length' | 'tail-material' | 'shuck-material' | 'bead-seat' | 'hackle-gauge' | 'eye-reading' | 'hackle-trim' | 'tie-off' | 'work-order' | 'taper' | 'protection' | 'finish' | 'hand';
+export type IntentId = 'exact' | 'bigger' | 'smaller' | 'easier-prey' | 'half-attractor' | 'different-after-refusal';
+export type Evidence = 'tested' | 'seen' | 'theory' | 'heard';
+export type Source = 'measured' | 'typed' | 'label' | 'estimated' | 'model' | 'default';
+export type Readiness = 'ready' | 'substitutes' | 'short' | 'unknown';
+export type ColourWord = 'same' | 'hard-to-tell' | 'close' | 'related' | 'off';
+export type LengthMethod = 'bind-then-cut' | 'measure-then-bind';
+export type SideId = 'near' | 'far' | 'top' | 'under';
+export type Method = 'calliper' | 'ruler' | 'glass' | 'photo' | 'eye' | 'typed';
+export type UnitId = 'mm' | 'in-decimal' | 'in-fraction';
+export type ThemeId = 'morning' | 'dusk' | 'red-lamp';
+export type ThreadRole = 'foundation' | 'show-through' | 'head' | 'sewing';
+export type WeightKind = 'bead' | 'wound' | 'sides' | 'hook-wire';
+export type AmountUnit = 'count' | 'stem-mm' | 'compressed-mm' | 'clips' | 'pinches' | 'strands' | 'noodle-mm';
+export type BeadLock = 'flash' | 'thread-ball' | 'turns' | 'glue' | 'none';
+export type VisePosition = 'normal' | 'inverted' | 'tilted' | 'turned';
+export type FrameId = 'hand' | 'thread' | 'hook';
+export type VerbId = 'start-thread' | 'seat-bead' | 'lay-weight' | 'bind' | 'catch-in' | 'wind' | 'dub' | 'loop' | 'fold' | 'divide' | 'post' | 'draw' | 'cut' | 'tie-off' | 'finish' | 'coat' | 'tint' | 'tease' | 'clip' | 'check' | 'free-eye';
+export type MetalId = 'tungsten' | 'brass' | 'glass' | 'lead' | 'tin';
+export type BeadKindId = 'drilled' | 'countersunk' | 'slotted';
+export type RiseFormId = 'splash' | 'head-and-tail' | 'bulge' | 'sip' | 'ring-with-bubble' | 'cruising' | 'tailing' | 'none';
+export type CautionId = 'bleach' | 'uv-resin' | 'cyanoacrylate' | 'varnish' | 'flame' | 'lead' | 'hook-point' | 'blade' | 'needle' | 'wading' | 'dark-alone' | 'taking-insects' | 'plumage' | 'clean-kit' | 'fish-care' | 'marker' | 'solvent' | 'sharp-pieces' | 'skins';
+export type StageMatch = 'same' | 'neighbour';
+export type SexId = 'male' | 'female' | 'mixed';
+
+/** Every school and the options it can be set to. */
+export interface SchoolOption {
+  size: 'exact' | 'one-up' | 'one-down';
+  'x-label': 'number' | 'catalogue-step';
+  'nymph-tail': 'gape' | 'half' | 'shank' | 'overall';
+  'tail-split': 'ball' | 'figure-eight' | 'thread-loop' | 'none';
+  'shuck-length': 'half' | 'abdomen' | 'fly' | 'one-and-half';
+  'nymph-length': 'full' | 'short-and-thin';
+  'tail-material': 'hackle-fibre' | 'synthetic';
+  'shuck-material': 'soaking' | 'crinkled';
+  'bead-seat': 'to-eye' | 'back-one-eye';
+  'hackle-gauge': 'same' | 'one-under';
+  'eye-reading': 'as-measured' | 'default' | 'as-it-looks';
+  'hackle-trim': 'full' | 'flat-below' | 'v-below' | 'both';
+  'tie-off': 'hook' | 'post-base' | 'ahead-of-hair';
+  'work-order': 'wing-first' | 'tail-first' | 'tuft-first' | 'hackle-first' | 'rear-first';
+  taper: 'tail-butts' | 'wing-butts' | 'butts-left' | 'side-strips' | 'none';
+  protection: 'none' | 'glue-under' | 'resin-over' | 'counter-rib';
+  finish: 'tidy' | 'rough';
+  hand: 'right' | 'left';
+}

@@ -1,0 +1,2 @@
+export { KNOWN } from './known-ids';
+export { catalogueOf, demoRows, DRESSINGS, hooksFromRows, MATERIALS, REFERENCE_ROWS, SHIPPED_MAKERS, shippedSchool, STAGES, STYLES, type Maker } from './shipped';

@@ -1,0 +1,51 @@
+import { dressingSchema, type Dressing } from '@/core/dressings';
+import { hookFromRow, referenceRange, type Hook, type HookRow, type ReferenceModel, type StageRow, type Style, type XLabelSchool } from '@/core/hooks';
+import { readHooksFile } from '@/core/exchange';
+import type { Material } from '@/core/materials';
+import type { Catalogue } from '@/core/answer';
+import dressings from './dressings.json';
+import ids from './ids.json';
+import { KNOWN } from './known-ids';
+import makers from './makers.json';
+import materials from './materials.json';
+import referenceModels from './reference-range.json';
+
+export interface Maker {
+  id: string;
+  name: string;
+  xLabel: XLabelSchool;
+  habit: string;
+}
+
+export const SHIPPED_MAKERS = makers as Maker[];
+export const STYLES = ids.styles as Style[];
+export const STAGES = ids.stages as StageRow[];
+export const MATERIALS = materials as Material[];
+
+/** The shipped library, filled with the schema's defaults. */
+export const DRESSINGS: readonly Dressing[] = dressings.map((dressing) => dressingSchema(KNOWN).cast(dressing) as Dressing);
+
+const REFERENCE_NAME = SHIPPED_MAKERS.find((maker) => maker.id === 'reference')!.name;
+
+/** Rows of the maker-less range, every dimension a model. */
+export const REFERENCE_ROWS: readonly HookRow[] = referenceRange(referenceModels as ReferenceModel[], REFERENCE_NAME);
+
+/** Hooks from rows; `schoolOf` gives a maker's reading of "2X long". Rows that cannot be read are left out. */
+export function hooksFromRows(rows: readonly HookRow[], schoolOf: (maker: string) => XLabelSchool): Hook[] {
+  return rows.flatMap((row) => hookFromRow(row, schoolOf(row.maker)) ?? []);
+}
+
+/** Reading of an X label by one of the shipped makers; the plain number otherwise. */
+export function shippedSchool(maker: string): XLabelSchool {
+  return SHIPPED_MAKERS.find((item) => item.id === maker)?.xLabel ?? 'number';
+}
+
+/** Rows of the six demo makers, from the text of hooks.csv. */
+export function demoRows(hooksCsv: string): HookRow[] {
+  return readHooksFile(hooksCsv, KNOWN).rows;
+}
+
+/** A catalogue of the given hooks with the shipped styles, stages, dressings and materials. */
+export function catalogueOf(hooks: readonly Hook[]): Catalogue {
+  return { styles: STYLES, stages: STAGES, hooks, dressings: DRESSINGS, materials: MATERIALS };
+}

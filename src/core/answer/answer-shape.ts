@@ -1,0 +1,124 @@
+import type { BarbId, BarbRuleId, BendId, EyeId, FaceId, IntentId, RegionId, RideId, SchoolOption, SexId, Source, StageId, StageMatch, StyleId, WaterId, WireId, Readiness } from '@/catalogue/ids';
+import type { Reason } from '../code';
+import type { LengthStats } from '../naturals';
+import type { Card, NamedColour } from '../tying/card-shape';
+import type { Dressing } from '../dressings';
+import type { Hook, StageRow, Style } from '../hooks';
+import type { Material } from '../materials';
+import type { HookDimension } from '../hooks';
+
+/** Everything the answer is drawn from: data only. */
+export interface Catalogue {
+  styles: readonly Style[];
+  stages: readonly StageRow[];
+  hooks: readonly Hook[];
+  dressings: readonly Dressing[];
+  materials: readonly Material[];
+}
+
+/** One natural, as measured. At least one length. */
+export interface Sample {
+  stage: StageId;
+  /** Bodies, mm. */
+  lengthsMm: readonly number[];
+  overallMm: number | null;
+  caseMm: number | null;
+  widthMm: number | null;
+  method: LengthStats['method'];
+  sex: SexId | null;
+  colours: Readonly<Partial<Record<RegionId, { hex: `#${string}`; source: Source; lab?: [number, number, number] }>>>;
+  surface: 'dry' | 'wet';
+  water: WaterId;
+}
+
+export type Schools = Partial<SchoolOption>;
+
+/** What the tier chose; anything left out follows from the sample. */
+export interface Choices {
+  offset: { sizes: number; intent: IntentId };
+  barbRule: BarbRuleId;
+  owned: Readonly<Record<string, number>>;
+  onlyOwned: boolean;
+  makers: readonly string[];
+  hookPin: string | null;
+  dressingPin: string | null;
+  schools: Schools;
+  hand: SchoolOption['hand'];
+  without: readonly string[];
+}
+
+/** A hook against a style and a natural: the shape of docs/cli.md, codes in place of words. */
+export interface HookAnswer {
+  id: string;
+  maker: string;
+  maker_name: string;
+  model: string;
+  model_name: string;
+  size: string;
+  bend: BendId;
+  eye: EyeId;
+  barb: BarbId;
+  wire: WireId;
+  shank_mm: number;
+  gape_mm: number;
+  bite_mm: number | null;
+  wire_mm: number;
+  eye_mm: number;
+  mass_mg: number | null;
+  carry_mm: number;
+  room_mm: number;
+  reads: number;
+  reads_gape: number;
+  target_mm: number | null;
+  length_steps: number | null;
+  steps: number | null;
+  probability: number | null;
+  share: number | null;
+  owned: number;
+  estimated: HookDimension[];
+  pinned: boolean;
+  reasons: Reason[];
+}
+
+export interface Dressed {
+  id: string;
+  name: string;
+  score: number;
+  why: Reason[];
+  stage_match: StageMatch;
+  ready: Readiness;
+  pinned: boolean;
+  style: StyleId;
+}
+
+export interface Holds {
+  low_mm: number;
+  high_mm: number;
+  below: string | null;
+  above: string | null;
+}
+
+export interface Answer {
+  natural: {
+    stage: StageId;
+    length: LengthStats;
+    lengthSource: Source;
+    case_mm: number | null;
+    overall_mm: number | null;
+    colours: Partial<Record<RegionId, NamedColour>>;
+    water: WaterId;
+    offset: Choices['offset'];
+  };
+  style: { id: StyleId; from: 'dressing' | 'stage'; measure: Style['measure']; p: number; bends: BendId[]; wire: WireId[]; ride: RideId; face: FaceId };
+  /** The length the style compares, mm: body, case or raft. */
+  measured_mm: number;
+  target_mm: number;
+  hooks: HookAnswer[];
+  by_maker: Record<string, HookAnswer>;
+  none_fits: { nearest: HookAnswer | null; message: Reason } | null;
+  holds: Holds | null;
+  dressing: Dressed | null;
+  alternatives: Dressed[];
+  card: Card | null;
+  warnings: Reason[];
+}

@@ -1,0 +1,3 @@
+export { answer, NO_CHOICES } from './answer';
+export type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, Sample, Schools } from './answer-shape';
+export { scoreHook, type StyleInUse } from './score-hook';

@@ -1,0 +1,84 @@
+import type { SchoolOption } from '@/catalogue/ids';
+import { carry, pathFactor, pinnedPathFactor, reads, readsGape, room, suit, usualBead, type Hook, type Style } from '../hooks';
+import { reason } from '../code';
+import type { DressingWeight } from '../dressings';
+import type { HookAnswer } from './answer-shape';
+
+/** What the natural asks of a hook; null fields where no natural was given. */
+export interface Wanted {
+  targetMm: number | null;
+  /** Width of the tied body, mm. */
+  bodyWidthMm: number | null;
+}
+
+export interface StyleInUse {
+  style: Style;
+  /** The dressing's bead; null when it has none. `diameter_mm` null takes the usual size for the hook. */
+  bead: DressingWeight | null;
+  reading: SchoolOption['eye-reading'];
+  /** Multiplies W: the short-and-thin school. */
+  pathShare: number;
+}
+
+/** Bead on one hook, mm; 0 without one. */
+export function beadOn(hook: Hook, bead: DressingWeight | null): number {
+  return bead === null ? 0 : (bead.diameter_mm ?? usualBead(hook.gape.value, hook.bend));
+}
+
+/** Scores one hook. Null when the style is not meant for its bend, unless it is pinned. */
+export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: number, pinned: boolean): HookAnswer | null {
+  const own = pathFactor(use.style, hook.bend);
+  if (own === null && !pinned) return null;
+  const path = own === null ? pinnedPathFactor(use.style, hook.bend) : { factor: own, borrowed: false };
+  const beadMm = beadOn(hook, use.bead);
+  const geometry = { shankMm: hook.shank.value, eyeMm: hook.eyeOuter.value, bend: hook.bend, pathFactor: path.factor * use.pathShare, beadMm, reading: use.reading };
+  const carryMm = carry(use.style, geometry);
+  const answer: HookAnswer = {
+    id: hook.id,
+    maker: hook.maker,
+    maker_name: hook.makerName,
+    model: hook.model,
+    model_name: hook.modelName,
+    size: hook.size,
+    bend: hook.bend,
+    eye: hook.eye,
+    barb: hook.barb,
+    wire: hook.wire,
+    shank_mm: hook.shank.value,
+    gape_mm: hook.gape.value,
+    bite_mm: hook.bite.value,
+    wire_mm: hook.wireDiameter.value,
+    eye_mm: hook.eyeOuter.value,
+    mass_mg: hook.mass.value,
+    carry_mm: carryMm,
+    room_mm: room(use.style, geometry),
+    reads: reads(hook.shank.value),
+    reads_gape: readsGape(hook.gape.value),
+    target_mm: wanted.targetMm,
+    length_steps: null,
+    steps: null,
+    probability: null,
+    share: null,
+    owned,
+    estimated: hook.estimated,
+    pinned,
+    reasons: [],
+  };
+  if (path.borrowed) answer.reasons.push(reason('bend-borrowed', { bend: { kind: 'bends', id: hook.bend }, style: { kind: 'styles', id: use.style.id } }, { evidence: 'theory' }));
+  if (wanted.targetMm === null || wanted.bodyWidthMm === null) return answer;
+  const cost = suit(use.style, {
+    bend: hook.bend,
+    wire: hook.wire,
+    gapeMm: hook.gape.value,
+    wireMm: hook.wireDiameter.value,
+    carryMm,
+    targetMm: wanted.targetMm,
+    thickMm: Math.max(beadMm, wanted.bodyWidthMm),
+  });
+  answer.length_steps = cost.lengthSteps;
+  answer.steps = cost.steps;
+  answer.reasons.push(...cost.reasons);
+  if (owned > 0) answer.reasons.push(reason('owned', { count: owned }));
+  if (hook.estimated.includes('shank_mm')) answer.reasons.push(reason('hook-about', { source: { kind: 'sources', id: hook.shank.source } }, { evidence: 'theory' }));
+  return answer;
+}

@@ -1,0 +1,21 @@
+import type { Evidence } from '@/catalogue/ids';
+
+/** A parameter of a coded message. Lengths and ids are tagged so that speech can put them in the reader's unit and language. */
+export type Param = string | number | null | { mm: number } | { kind: string; id: string } | { list: Param[] };
+
+/** What core says instead of prose: src/speech turns it into words. */
+export interface Coded {
+  code: string;
+  params: Record<string, Param>;
+}
+
+/** A coded reason with what it cost (number steps), what it weighed in a score and what it rests on. */
+export interface Reason extends Coded {
+  steps: number | null;
+  weight: number | null;
+  evidence: Evidence | null;
+}
+
+export function reason(code: string, params: Record<string, Param> = {}, more: Partial<Pick<Reason, 'steps' | 'weight' | 'evidence'>> = {}): Reason {
+  return { code, params, steps: null, weight: null, evidence: null, ...more };
+}

@@ -1,0 +1,92 @@
+/**
+ * Every constant of docs/formulas.md, in one place. Lengths mm, masses mg, densities mg/mm³ unless said.
+ * Source: formulas §1–§8. "~" values are typical and may be changed by a tier's own data later.
+ */
+
+/** Ratio of one size number to the next (12 to 13): formulas §1. */
+export const Q = 0.919;
+/** One number step as a natural logarithm, |ln q|. */
+export const NUMBER_STEP = -Math.log(Q);
+/** Numbers in one packet step: the next size normally stocked. */
+export const NUMBERS_PER_PACKET = 2;
+
+export const REFERENCE = {
+  size: 14,
+  shankMm: 7.0,
+  wire: { factor: 0.11, power: 0.67 },
+  eyeHole: { factor: 0.17, power: 0.65 },
+  gape: { factor: 0.79, power: 0.87 },
+  throatPerGape: 0.9,
+} as const;
+
+export const WIRE_CLASS = { lightBelow: 0.96, heavyAbove: 1.09, perX: 1.058 } as const;
+
+/** Steel, mg/mm³; the share of the shank added for point, barb and bend transitions. */
+export const HOOK_STEEL = { density: 7.8, pointShare: 0.4 } as const;
+
+/** Half-widths at 95 %, mm; `eye` is a share of the length: formulas §2. */
+export const METHOD_HALF_WIDTH_MM = { calliper: 0.05, typed: 0.2, ruler: 0.5, glass: 0.3, photo: 0.3 } as const;
+export const EYE_HALF_WIDTH_SHARE = 0.15;
+export const Z95 = 1.96;
+export const PRIOR_CV = 0.07;
+export const PRIOR_WEIGHT = 4;
+export const OUTLIER = { from: 5, scale: 0.6745, limit: 3.5 } as const;
+
+export const POSTURE_CV = { soft: 0.07, pupa: 0.03, other: 0.02 } as const;
+
+/** Bodies from other lengths, when the body itself was not measured: formulas §2, domain §2. */
+export const BODY_FROM = { caseRatio: 1.2, overallCaddis: 1.33, overallOther: 1.3 } as const;
+
+/** Cluster: body at which one raft stands for one insect's worth of water. */
+export const RAFT_MM = 11;
+/** Below this body a crane fly is tied whole on a small-adult hook: ids, note under Stages. */
+export const CRANE_FLY_WHOLE_BELOW_MM = 13;
+
+/** Share of the eye that reads as head: formulas §3. */
+export const EYE_SHARE = { straight: 0.5, curved: 0.25, jig: 0 } as const;
+export const EYE_READING = { 'as-measured': 0, default: 1, 'as-it-looks': 2 } as const;
+export const JIG_BEAD_SHARE = 0.5;
+
+export const SUIT = {
+  wirePerClass: 1,
+  bendPerPlace: 0.25,
+  bendNotListed: 1,
+  clearEnough: 0.6,
+  clearCost: 4,
+  bandSteps: 1,
+  noneFitsOver: 3,
+  giantBelow: 0.85,
+  pinnedWithin: 3,
+} as const;
+
+/** Repeatability of a shank in number steps: a calliper ±3 %, a label about half a number. */
+export const SD_STEPS = { known: 0.18, about: 0.5 } as const;
+
+export const LABEL_SD_STEPS = 0.5;
+export const MODEL_SLOPE_CV = 0.12;
+
+export const BEAD_SIZES_MM = [1.5, 2.0, 2.4, 2.8, 3.2, 3.8, 4.6] as const;
+/** Low, default and high diameter as a share of the hook's own gape: formulas §7. */
+export const BEAD_SHARE = { plain: [0.45, 0.55, 0.7], jig: [0.45, 0.6, 0.75] } as const;
+export const BEAD_BORE = { clearance: 0.05, barbUp: 0.5, drilled: 0.85, countersunk: 0.425, slotted: 0 } as const;
+export const BEAD_SOLID = { drilled: 0.8, countersunk: 0.75, slotted: 0.7, glass: 0.5 } as const;
+export const METAL_DENSITY = { tungsten: 17, brass: 8.5, glass: 2.5, lead: 11.3, tin: 7.3 } as const;
+
+/** Fibre densities, g/m³, and how a twisted bundle packs: formulas §8. */
+export const FIBRE_DENSITY = { nylon: 1.14e6, polyester: 1.38e6, 'gel-spun': 0.97e6, silk: 1.34e6 } as const;
+export const BUNDLE_PACKING = 0.65;
+export const FLAT_WIDTHS = 4;
+export const WOUND_SPARE_MM = 60;
+export const LOOP = { shortening: 0.8, spareHeightMm: 25, spareMm: 60 } as const;
+/** mg/mm³ of packed dubbing and the share lost while dubbing. */
+export const DUBBING = { density: 0.1, loss: 1.3 } as const;
+
+/** The accepted span of any typed length, after conversion: formulas §11. */
+export const LENGTH_RANGE_MM = [0.5, 120] as const;
+export const MM_PER_INCH = 25.4;
+
+/** Refractive index of water and the sky-grey of trapped air: formulas §9. */
+export const WATER_INDEX = 1.33;
+export const WET_SCATTER_LOSS = 0.55;
+/** A hackle gauge reads barb = 1.75 × reference gape: domain §4. */
+export const GAUGE_BARB_PER_GAPE = 1.75;

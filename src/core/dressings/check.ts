@@ -1,0 +1,193 @@
+import type { CautionId } from '@/catalogue/ids';
+import { REFERENCE } from '../constants';
+import type { Coded, Param } from '../code';
+import { hookFromRow, referenceEye, referenceGape, referenceShank, referenceWire, reads, type Hook, type HookRow, type StageRow, type Style } from '../hooks';
+import type { Material } from '../materials';
+import type { Dressing, DressingPart, DressingStep } from './dressing';
+
+/** One failure: which dressing, which step (from 1) or part, which rule. */
+export interface DressingFault extends Coded {
+  dressing: string;
+  step: number | null;
+  part: string | null;
+}
+
+/** Lays a dressing out on a hook: given by tying, so that the checker does not depend on it. */
+export type LaysOut = (dressing: Dressing, hook: Hook, naturalMm: number) => { fits: boolean; overMm: number; part: string | null; sizes: ReadonlyMap<string, number>; gapeMm: number; eyeMm: number; abdomenMm: number | null; carryMm: number };
+
+export interface CheckCatalogue {
+  styles: readonly Style[];
+  stages: readonly StageRow[];
+  materials: readonly Material[];
+}
+
+const PLACING: ReadonlySet<string> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'post', 'loop', 'divide']);
+const BODY_VERBS: ReadonlySet<string> = new Set(['wind', 'dub', 'fold']);
+const HACKLE_MIN_GAPE = 1.2;
+const UNORDERED_THICKNESS: ReadonlySet<string> = new Set(['wide-terrestrial', 'shrimp']);
+
+class Findings {
+  readonly faults: DressingFault[] = [];
+  constructor(private readonly dressing: Dressing) {}
+  add(code: string, where: { step?: number | null; part?: string | null }, params: Record<string, Param> = {}) {
+    this.faults.push({ code, dressing: this.dressing.id, step: where.step ?? null, part: where.part ?? null, params });
+  }
+}
+
+function steps(dressing: Dressing): (DressingStep & { n: number })[] {
+  return dressing.steps.map((step, index) => ({ ...step, n: index + 1 }));
+}
+
+function checkMaterials(dressing: Dressing, materials: readonly Material[], found: Findings): void {
+  const known = new Set(materials.map((material) => material.id));
+  const threads = new Set(dressing.threads.map((thread) => thread.material));
+  const byId = new Map(dressing.parts.map((part) => [part.id, part]));
+  for (const part of dressing.parts) {
+    if (part.material !== null && !known.has(part.material)) found.add('material-unknown', { part: part.id }, { material: part.material });
+    if (!dressing.steps.some((step) => step.part === part.id)) found.add('part-without-step', { part: part.id });
+  }
+  for (const step of steps(dressing)) {
+    if (step.part !== null && !byId.has(step.part)) found.add('step-part-unknown', { step: step.n }, { part: step.part });
+    if (step.material === null || step.do === 'coat' || step.do === 'tint') continue;
+    const part = step.part === null ? undefined : byId.get(step.part);
+    const partsOwn = part?.material === step.material || dressing.parts.some((other) => other.material === step.material);
+    if (!partsOwn && !threads.has(step.material)) found.add('step-material-without-part', { step: step.n }, { material: step.material });
+  }
+}
+
+function checkOrder(dressing: Dressing, found: Findings): void {
+  const all = steps(dressing);
+  const threads = new Set(dressing.threads.map((thread) => thread.material));
+  for (const part of dressing.parts) {
+    const own = all.filter((step) => step.part === part.id);
+    const first = (verb: string) => own.find((step) => step.do === verb)?.n ?? null;
+    const last = (verb: string) => [...own].reverse().find((step) => step.do === verb)?.n ?? null;
+    const caught = first('catch-in');
+    const wound = first('wind') ?? first('fold');
+    const tied = last('tie-off');
+    const byThread = part.material !== null && threads.has(part.material);
+    if (wound !== null && caught === null && !byThread && first('wind') !== null && first('bind') === null && part.part !== 'egg-mass') found.add('wound-before-caught', { step: wound, part: part.id });
+    if (caught !== null && wound !== null && caught > wound) found.add('wound-before-caught', { step: wound, part: part.id });
+    if (caught !== null && wound === null) found.add('left-hanging', { step: caught, part: part.id });
+    if (caught !== null && wound !== null && (tied === null || tied < wound)) found.add('not-tied-off', { step: wound, part: part.id });
+  }
+}
+
+function checkWeights(dressing: Dressing, found: Findings): void {
+  const all = steps(dressing);
+  const covering = all.find((step) => PLACING.has(step.do));
+  for (const step of all) {
+    if ((step.do === 'seat-bead' || step.do === 'lay-weight') && covering && step.n > covering.n) found.add('weight-after-cover', { step: step.n });
+  }
+}
+
+function checkRibs(dressing: Dressing, found: Findings): void {
+  const all = steps(dressing);
+  for (const rib of dressing.parts.filter((part) => part.part === 'rib')) {
+    const body = rib.to?.startsWith('part:') ? rib.to.slice(5) : null;
+    const bodySteps = all.filter((step) => step.part === body && BODY_VERBS.has(step.do));
+    const caught = all.find((step) => step.part === rib.id && step.do === 'catch-in');
+    const wound = all.find((step) => step.part === rib.id && step.do === 'wind');
+    if (bodySteps.length === 0 || !caught || !wound) {
+      found.add('rib-without-body', { part: rib.id });
+      continue;
+    }
+    if (caught.n > bodySteps[0]!.n) found.add('rib-caught-late', { step: caught.n, part: rib.id });
+    if (wound.n < bodySteps[bodySteps.length - 1]!.n) found.add('rib-wound-early', { step: wound.n, part: rib.id });
+  }
+}
+
+function checkSequenceLaws(dressing: Dressing, materials: readonly Material[], found: Findings): void {
+  const all = steps(dressing);
+  const byId = new Map(dressing.parts.map((part) => [part.id, part]));
+  const firstHackle = all.find((step) => step.do === 'wind' && step.part !== null && byId.get(step.part)?.part.endsWith('hackle'));
+  for (const step of all) {
+    const part = step.part === null ? undefined : byId.get(step.part);
+    if (step.do === 'coat' && part?.part === 'wing-case' && firstHackle && step.n > firstHackle.n) found.add('resin-after-hackle', { step: step.n, part: part.id });
+    const cutLast = step.do === 'cut' && part?.method === 'bind-then-cut' && (part.part === 'post' || part.part === 'shuck');
+    const later = all.find((other) => other.n > step.n && PLACING.has(other.do));
+    if (cutLast && later) found.add('cut-too-early', { step: step.n, part: part!.id }, { later: later.n });
+    const before = all[step.n - 2];
+    if (!step.reversible && !(before && before.check)) found.add('no-check-before', { step: step.n });
+    const caution = materials.find((material) => material.id === step.material)?.caution ?? null;
+    if (caution !== null && step.caution !== caution) found.add('caution-missing', { step: step.n }, { caution: { kind: 'cautions', id: caution } });
+    if (step.caution !== null && !ALLOWED_ANYWHERE.has(step.caution) && caution === null && !dressing.cautions.includes(step.caution)) found.add('caution-unlisted', { step: step.n }, { caution: { kind: 'cautions', id: step.caution } });
+  }
+  if (all[all.length - 1]?.do !== 'free-eye') found.add('eye-not-freed', { step: all.length });
+}
+
+/** Cautions of the act itself: the hook in the vise, blades and needles in the hand. */
+const ALLOWED_ANYWHERE: ReadonlySet<CautionId> = new Set(['hook-point', 'blade', 'needle', 'sharp-pieces']);
+
+function checkFactors(dressing: Dressing, found: Findings): void {
+  for (const part of dressing.parts) {
+    if (part.factor !== null && (part.low === null || part.high === null || part.low > part.factor || part.factor > part.high)) found.add('factor-range', { part: part.id });
+    if (part.factor === null && part.count === null && part.base !== 'eye-judged') found.add('base-missing', { part: part.id });
+  }
+}
+
+function thickness(part: DressingPart | undefined): number | null {
+  return part?.thick?.base === 'girth' ? part.thick.factor : null;
+}
+
+function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut: LaysOut, found: Findings): void {
+  const abdomen = dressing.parts.find((part) => part.part === 'abdomen');
+  const thorax = dressing.parts.find((part) => part.part === 'thorax');
+  const thickA = thickness(abdomen);
+  const thickT = thickness(thorax);
+  if (thickA !== null && thickT !== null && thickT <= thickA && !UNORDERED_THICKNESS.has(dressing.style)) found.add('thorax-thin', { part: thorax!.id });
+  const style = catalogue.styles.find((item) => item.id === dressing.style)!;
+  const seen = new Set<string>();
+  const once = (code: string, part: string, params: Record<string, Param>) => {
+    if (seen.has(`${code}:${part}`)) return;
+    seen.add(`${code}:${part}`);
+    found.add(code, { part }, params);
+  };
+  for (const { hook, naturalMm } of hookRange(dressing, style)) {
+    const laid = layOut(dressing, hook, naturalMm);
+    if (!laid.fits) once('no-room', laid.part ?? '', { mm: { mm: laid.overMm }, shank: { mm: hook.shank.value } });
+    for (const part of dressing.parts) {
+      const mm = laid.sizes.get(part.id);
+      if (mm === undefined) continue;
+      if (part.part === 'head' && mm > laid.eyeMm + 1e-9) once('head-long', part.id, {});
+      if (part.function === 'hackle.stiff' && part.part === 'hackle' && mm < HACKLE_MIN_GAPE * laid.gapeMm - 1e-9) once('hackle-short', part.id, {});
+      if (part.part === 'tail' && dressing.stages.includes('mayfly/dun') && laid.abdomenMm !== null && mm < laid.abdomenMm - 1e-9) once('tail-short', part.id, {});
+      if (part.part === 'wing' && part.function === 'wing.post' && dressing.style !== 'post-dun') {
+        const hackle = Math.max(0, ...dressing.parts.filter((other) => other.part === 'hackle').map((other) => laid.sizes.get(other.id) ?? 0));
+        if (mm < hackle) once('wing-below-hackle', part.id, {});
+      }
+    }
+  }
+}
+
+/** Reference-shaped hooks for the shortest, middle and longest natural of a dressing. */
+function hookRange(dressing: Dressing, style: Style): { hook: Hook; naturalMm: number }[] {
+  const [low, high] = dressing.length_mm;
+  return [low, Math.sqrt(low * high), high].map((naturalMm) => {
+    const bend = style.bends[0]!;
+    const column = bend === 'curved-shank' || bend === 'continuous-curve' ? bend : 'straight';
+    const path = style.path[column] ?? style.path.straight ?? 1;
+    const wanted = style.measure === 'case' ? naturalMm * 1.2 : style.measure === 'raft' ? Math.sqrt(Math.max(1, 11 / naturalMm)) * naturalMm : naturalMm;
+    const shankMm = (style.share * wanted) / path;
+    const n = reads(shankMm);
+    const scaleLength = referenceShank(n);
+    const row: HookRow = {
+      maker: 'reference', makerName: '', model: 'range', modelName: '', size: String(Math.round(REFERENCE.size)), bend, eye: 'down', point: 'straight', barb: 'barbed', wire: 'standard', xLong: 0, xHeavy: 0, labels: 'bigger-smaller',
+      shankMm, gapeMm: referenceGape(scaleLength), biteMm: null, wireMm: referenceWire(scaleLength), eyeMm: referenceEye(scaleLength), massMg: null, source: 'model',
+    };
+    return { hook: hookFromRow(row, 'number')!, naturalMm };
+  });
+}
+
+/** Runs a dressing like a program over its whole hook range; empty when it passes. Source: formulas §12. */
+export function checkDressing(dressing: Dressing, catalogue: CheckCatalogue, layOut: LaysOut): DressingFault[] {
+  const found = new Findings(dressing);
+  checkMaterials(dressing, catalogue.materials, found);
+  checkOrder(dressing, found);
+  checkWeights(dressing, found);
+  checkRibs(dressing, found);
+  checkSequenceLaws(dressing, catalogue.materials, found);
+  checkFactors(dressing, found);
+  checkProportions(dressing, catalogue, layOut, found);
+  return found.faults;
+}

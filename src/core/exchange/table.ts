@@ -1,0 +1,42 @@
+import Papa from 'papaparse';
+import type { Coded, Param } from '../code';
+
+/** One cell that cannot be used: where it is, what is wrong, what was there and what would be accepted. */
+export interface CellProblem extends Coded {
+  line: number | null;
+  column: string | null;
+  got: string | null;
+  accepted: Param;
+}
+
+/** A table as text cells, with the file's own line of each row (the header is 1). */
+export interface Table {
+  headings: string[];
+  rows: { line: number; cells: Record<string, string> }[];
+}
+
+/** Reads CSV with `,` `;` or tab, a byte-order mark, quoted cells and blank lines. Source: docs/formats/csv.md. */
+export function readTable(text: string): Table {
+  const clean = text.replace(/^\uFEFF/, '');
+  const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t'] });
+  const [headings = [], ...rest] = parsed.data;
+  const names = headings.map((heading) => heading.trim());
+  return {
+    headings: names,
+    rows: rest.flatMap((cells, index) =>
+      cells.every((cell) => cell.trim() === '') ? [] : [{ line: index + 2, cells: Object.fromEntries(names.map((name, column) => [name, unguard((cells[column] ?? '').trim())])) }],
+    ),
+  };
+}
+
+/** Export guards a text cell that a spreadsheet would run as a formula with a leading quote; import takes it off. */
+function unguard(cell: string): string {
+  return /^'[=+\-@\t\r']/.test(cell) ? cell.slice(1) : cell;
+}
+
+/** A number with a dot, or a decimal comma where there is no dot. Null when the cell is empty, undefined when it is no number. */
+export function readNumber(cell: string): number | null | undefined {
+  if (cell === '') return null;
+  if (!/^[-+]?(\d+([.,]\d+)?|[.,]\d+)$/.test(cell)) return undefined;
+  return Number(cell.replace(',', '.'));
+}

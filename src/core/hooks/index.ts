@@ -1,0 +1,12 @@
+export { beadMass, beadRange, boreNeeded, stripMassPerMm, usualBead, woundMass } from './bead';
+export { carry, eyeShare, offsetFactor, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
+export { hookFromRow, hookId, modelKey, type Hook, type HookDimension, type HookRow } from './hook';
+export { labelDimensions, type LabelDimensions, type XLabelSchool } from './label-dimensions';
+export { hookLength, landmarks } from './landmarks';
+export { modelLaw, ratioLaw, type LawShank } from './model-law';
+export { modelSdSteps, rungBounds, rungProbabilities, type RungBounds } from './probability';
+export { referenceRange, type ReferenceModel } from './reference-range';
+export { hookMass, reads, readsGape, referenceEye, referenceEyeHole, referenceGape, referenceShank, referenceWire, scaleLengthOfGape, stepsBetween, throatOf, wireClass } from './scale';
+export { readSizeLabel, sizeLabelOf, type SizeLabel } from './size-label';
+export type { StageRow, Style } from './style';
+export { barbAllowed, gapeClear, suit, wireClassesApart, type Suit } from './suit';

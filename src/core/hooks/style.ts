@@ -1,0 +1,26 @@
+import type { BendId, FaceId, LandmarkId, OrderId, RideId, StageId, StyleId, WireId } from '@/catalogue/ids';
+
+/** How a fly carries the natural: a row of ids, Styles. Lengths as multiples of the shank; reserve in eyes. */
+export interface Style {
+  id: StyleId;
+  measure: 'body' | 'case' | 'overall' | 'raft';
+  share: number;
+  tieDown: { landmark: LandmarkId; degrees: number | null };
+  path: { straight: number | null; 'curved-shank': number | null; 'continuous-curve': number | null };
+  eye: 0 | 1;
+  bends: BendId[];
+  wire: WireId[];
+  reserve: number;
+}
+
+/** A life stage and its defaults: a row of ids, Stages. `girth` is greatest width / body length. */
+export interface StageRow {
+  id: StageId;
+  name: string;
+  order: OrderId;
+  stage: string;
+  style: StyleId;
+  face: FaceId;
+  girth: number;
+  ride: RideId;
+}

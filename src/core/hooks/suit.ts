@@ -1,0 +1,67 @@
+import type { BarbId, BarbRuleId, BendId, WireId } from '@/catalogue/ids';
+import { SUIT } from '../constants';
+import { reason, type Reason } from '../code';
+import { stepsBetween } from './scale';
+import type { Style } from './style';
+
+const WIRE_ORDER: readonly WireId[] = ['light', 'standard', 'heavy'];
+
+export interface SuitInput {
+  bend: BendId;
+  wire: WireId;
+  gapeMm: number;
+  wireMm: number;
+  carryMm: number;
+  targetMm: number;
+  /** Greatest thickness on the hook, mm: the larger of bead and tied body. */
+  thickMm: number;
+}
+
+export interface Suit {
+  /** Cost in number steps, 0 or more; least is best. */
+  steps: number;
+  /** + when the hook is long for the natural. */
+  lengthSteps: number;
+  gapeClear: number;
+  reasons: Reason[];
+}
+
+export function wireClassesApart(a: WireId, b: WireId): number {
+  return Math.abs(WIRE_ORDER.indexOf(a) - WIRE_ORDER.indexOf(b));
+}
+
+function wireCost(wire: WireId, accepted: readonly WireId[]): number {
+  return SUIT.wirePerClass * Math.min(...accepted.map((other) => wireClassesApart(wire, other)));
+}
+
+function bendCost(bend: BendId, accepted: readonly BendId[]): number {
+  const place = accepted.indexOf(bend);
+  return place < 0 ? SUIT.bendNotListed : SUIT.bendPerPlace * place;
+}
+
+/** Share of the gape left clear below the body; 1 is a bare hook. */
+export function gapeClear(thickMm: number, wireMm: number, gapeMm: number): number {
+  return 1 - (thickMm / 2 - wireMm / 2) / gapeMm;
+}
+
+/** How well a hook suits a style and a length, in number steps. Source: formulas §4. */
+export function suit(style: Style, hook: SuitInput): Suit {
+  const lengthSteps = stepsBetween(hook.carryMm, hook.targetMm);
+  const wire = wireCost(hook.wire, style.wire);
+  const bend = bendCost(hook.bend, style.bends);
+  const clear = gapeClear(hook.thickMm, hook.wireMm, hook.gapeMm);
+  const gape = clear >= SUIT.clearEnough ? 0 : SUIT.clearCost * (SUIT.clearEnough - clear);
+  const reasons: Reason[] = [
+    reason(lengthSteps >= 0 ? 'hook-long' : 'hook-short', { steps: Math.abs(lengthSteps), carry: { mm: hook.carryMm }, target: { mm: hook.targetMm } }, { steps: Math.abs(lengthSteps), evidence: 'theory' }),
+  ];
+  if (wire > 0) reasons.push(reason('wire-apart', { wire: { kind: 'wires', id: hook.wire }, style: { kind: 'styles', id: style.id } }, { steps: wire, evidence: 'seen' }));
+  if (bend > 0) reasons.push(reason(style.bends.includes(hook.bend) ? 'bend-second' : 'bend-not-listed', { bend: { kind: 'bends', id: hook.bend }, best: { kind: 'bends', id: style.bends[0]! } }, { steps: bend, evidence: 'seen' }));
+  if (gape > 0) reasons.push(reason('gape-crowded', { clear: Math.round(clear * 100) }, { steps: gape, evidence: 'theory' }));
+  return { steps: Math.abs(lengthSteps) + wire + bend + gape, lengthSteps, gapeClear: clear, reasons };
+}
+
+/** Whether a hook may be fished under a water's barb rule; `flatten` adds a first step to the card. */
+export function barbAllowed(barb: BarbId, rule: BarbRuleId): { allowed: boolean; flatten: boolean } {
+  if (rule === 'barbless') return { allowed: barb === 'none', flatten: false };
+  return { allowed: true, flatten: rule === 'flattened' && barb !== 'none' };
+}

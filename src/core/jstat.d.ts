@@ -1,0 +1,8 @@
+declare module 'jstat' {
+  interface JStat {
+    normal: { cdf(x: number, mean: number, sd: number): number; inv(p: number, mean: number, sd: number): number };
+    studentt: { inv(p: number, dof: number): number };
+  }
+  const jStat: JStat;
+  export default jStat;
+}

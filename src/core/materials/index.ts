@@ -1,0 +1,1 @@
+export type { Material } from './material';

@@ -1,0 +1,19 @@
+import type { CautionId, FunctionId } from '@/catalogue/ids';
+
+/** A tying material: what it does, its colour as a thick pad, and how it takes water. */
+export interface Material {
+  id: string;
+  name: string;
+  functions: FunctionId[];
+  /** Thick-pad colour under D65; null where the natural decides (dyed to match). */
+  hex: `#${string}`;
+  floats: boolean;
+  /** 0 sheds water, 1 soaks. */
+  absorbency: number;
+  /** Share of light that 0.3 mm lets through; 0 opaque. */
+  transmittance: number;
+  caution: CautionId | null;
+  /** Threads only: grams per 9,000 m and fibre. */
+  denier: number | null;
+  fibre: 'nylon' | 'polyester' | 'gel-spun' | 'silk' | null;
+}

@@ -1,0 +1,2 @@
+export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
+export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';

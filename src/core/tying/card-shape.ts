@@ -1,0 +1,120 @@
+import type {
+  BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, RegionId, SchoolOption, SideId, ThreadRole, VerbId, VisePosition, WeightKind,
+} from '@/catalogue/ids';
+import type { Reason } from '../code';
+import type { Colour, Shade } from '../colour';
+import type { HookAnswer } from '../answer/answer-shape';
+
+/** A colour with the words it is called by, as a code. */
+export interface NamedColour extends Colour {
+  shade: Shade;
+}
+
+export interface CardPart {
+  /** Unique in the dressing; `part` is the kind. */
+  id: string;
+  part: PartId;
+  base: string;
+  factor: number | null;
+  mm: number | null;
+  range_mm: [number, number] | null;
+  from_mm: number | null;
+  to_mm: number | null;
+  thick_mm: number | null;
+  count: number | null;
+  spare: number | null;
+  material: { id: string; name: string; function: FunctionId } | null;
+  colour: (NamedColour & { region: RegionId | null }) | null;
+  method: LengthMethod | null;
+  optional: boolean;
+  cut_mm: number | null;
+}
+
+export interface CardStep {
+  n: number;
+  do: VerbId;
+  /** Id of the part in `parts`; `kind` says what it is. */
+  part: string | null;
+  kind: PartId | null;
+  material: { id: string; name: string } | null;
+  at: { landmark: LandmarkId | null; mm: number } | null;
+  mm: number | null;
+  turns: number | null;
+  count: number | null;
+  side: SideId | null;
+  frame: FrameId | null;
+  vise: VisePosition | null;
+  orientation: string | null;
+  tool: string | null;
+  check: string | null;
+  mend: string[];
+  caution: CautionId | null;
+  reversible: boolean;
+  wait_s: number | null;
+}
+
+export interface CardWeight {
+  kind: WeightKind;
+  metal: MetalId | null;
+  diameter_mm: number | null;
+  range_mm: [number, number] | null;
+  bead_kind: BeadKindId | null;
+  bore_mm: number | null;
+  bore_needed_mm: number | null;
+  wire_mm: number | null;
+  turns: number | null;
+  length_mm: number | null;
+  mass_mg: number;
+  warnings: Reason[];
+}
+
+export interface CardThread {
+  role: ThreadRole;
+  material: string;
+  name: string;
+  denier: number;
+  diameter_mm: number;
+  colour: NamedColour | null;
+  finish_turns: number;
+  head_turns: number | null;
+  optional: boolean;
+  reasons: Reason[];
+}
+
+/** Amount of one material for a batch; the words are made by speech. */
+export interface BatchLine {
+  material: string;
+  unit: 'count' | 'mm' | 'mg' | 'by-eye';
+  each: number | null;
+  all: number | null;
+  waste: number;
+}
+
+/** The shape of docs/cli.md `Card`, with codes in place of words. Millimetres, milligrams, seconds. */
+export interface Card {
+  dressing: { id: string; name: string; rev: number };
+  hook: HookAnswer;
+  hand: SchoolOption['hand'];
+  fits: boolean;
+  room_mm: number;
+  used_mm: number;
+  over: { part: string; mm: number; drop: string[] } | null;
+  landmarks: { id: LandmarkId; mm: number }[];
+  parts: CardPart[];
+  binder: 'thread' | 'wire';
+  threads: CardThread[];
+  weights: CardWeight[];
+  ribs: { part: string; material: string; turns: number; pitch_mm: number; cut_mm: number; counter: boolean }[];
+  hackles: { part: string; material: string; barb_mm: number; gauge: string; turns: number; trim: SchoolOption['hackle-trim']; stem_mm: number }[];
+  layers: { part: string; from_under: { material: string; surface_mm: number | null }[]; dry: NamedColour; wet: NamedColour }[];
+  assemblies: { id: string; name: string; count: number; steps: CardStep[] }[];
+  steps: CardStep[];
+  cautions: { id: CautionId; step: number | null }[];
+  evidence: Evidence;
+  batch: { count: number; lines: BatchLine[]; minutes: number | null; prepare: Reason[] } | null;
+  /** Water lists and taper travel with the card to the bench. */
+  taper: SchoolOption['taper'];
+  minutes: number | null;
+}
+
+export type { BaseId };

@@ -1,0 +1,254 @@
+import type { CautionId, LandmarkId, RegionId, StageId } from '@/catalogue/ids';
+import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
+import { reason, type Reason } from '../code';
+import { colourOf, shadeOf, stackColour, type LayerMaterial } from '../colour';
+import type { Dressing, DressingPart, DressingStep, DressingWeight } from '../dressings';
+import { barbAllowed, beadMass, beadRange, boreNeeded, hookLength, landmarks, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass } from '../hooks';
+import type { Material } from '../materials';
+import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
+import type { StyleInUse } from '../answer/score-hook';
+import { threadDiameter, woundCut } from './amounts';
+import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour } from './card-shape';
+import { baseLength } from './bases';
+import { layOut, type LaidPart, type LayOut } from './lay-out';
+import { schoolRules } from './schools';
+import { batchOf } from './batch';
+
+/** What the natural gives to a card; absent when a card is made from a dressing and a hook alone. */
+export interface CardNatural {
+  stage: StageId;
+  measuredMm: number;
+  bodyWidthMm: number;
+  colours: Partial<Record<RegionId, NamedColour>>;
+}
+
+export interface CardInput {
+  dressing: Dressing;
+  hook: HookAnswer;
+  use: StyleInUse;
+  catalogue: Pick<Catalogue, 'stages' | 'materials'>;
+  natural: CardNatural | null;
+  choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without'>;
+  /** Flies to tie; null for a card without a batch. */
+  count: number | null;
+}
+
+/** Width of a bodkin until the tier sets it, mm. */
+const TOOL_MM = 1.0;
+/** Butt kept on a part that is measured before it is bound, mm. */
+const BUTT_MM = 20;
+
+function named(hex: string, source: NamedColour['source'], surface: 'dry' | 'wet' = 'dry'): NamedColour {
+  const colour = colourOf(hex, surface, source);
+  return { ...colour, shade: shadeOf(colour.lab) };
+}
+
+function layers(materials: readonly Material[]): LayerMaterial[] {
+  return materials.map(({ hex, transmittance, absorbency }) => ({ hex, transmittance, absorbency }));
+}
+
+/** A card to tie from: the dressing laid out on one hook, in millimetres. Source: domain §4, §12; formulas §5–§8. */
+export function buildCard(input: CardInput): Card {
+  const { dressing, hook, use, catalogue, natural, choices } = input;
+  const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
+  const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
+  const naturalMm = natural?.measuredMm ?? hook.carry_mm / use.style.share;
+  const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? usualBead(hook.gape_mm, hook.bend));
+  const pathMm = hook.room_mm + beadMm + use.style.reserve * hook.eye_mm;
+  const marks = landmarks({ shankMm: hook.shank_mm, gapeMm: hook.gape_mm, eyeMm: hook.eye_mm, pathMm, beadMm });
+  const lengths = {
+    shank: hook.shank_mm,
+    'hook-length': hookLength(hook.shank_mm, hook.gape_mm, hook.wire_mm),
+    overall: hookLength(hook.shank_mm, hook.gape_mm, hook.wire_mm) + hook.eye_mm,
+    gape: hook.gape_mm,
+    eye: hook.eye_mm,
+    fly: pathMm,
+    natural: naturalMm,
+    bead: beadMm,
+    girth: natural?.bodyWidthMm ?? stage.girth * naturalMm,
+    tool: TOOL_MM,
+    landmarks: marks,
+  };
+  const laid = layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without: choices.without, schools: schoolRules(dressing, choices.schools) });
+  const colourOfPart = (part: DressingPart): CardPart['colour'] => {
+    const fromNatural = part.region ? natural?.colours[part.region] : undefined;
+    if (fromNatural) return { ...fromNatural, region: part.region };
+    const own = material(part.material);
+    return own ? { ...named(own.hex, 'default'), region: null } : null;
+  };
+  const parts = laid.parts.map((item): CardPart => {
+    const own = material(item.part.material);
+    const rib = ribOf(item, laid);
+    return {
+      id: item.part.id,
+      part: item.part.part,
+      base: item.part.base,
+      factor: item.part.factor,
+      mm: item.mm,
+      range_mm: item.rangeMm,
+      from_mm: item.fromMm,
+      to_mm: item.toMm,
+      thick_mm: item.thickMm,
+      count: item.part.count,
+      spare: item.part.spare,
+      material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function } : null,
+      colour: colourOfPart(item.part),
+      method: item.part.method,
+      optional: item.part.optional,
+      cut_mm: rib?.cut_mm ?? (item.part.method === 'measure-then-bind' && item.mm !== null ? item.mm + BUTT_MM : null),
+    };
+  });
+  const flatten = barbAllowed(hook.barb, choices.barbRule).flatten;
+  const steps = stepsOf(dressing, laid, marks, pathMm, material, flatten, choices.without);
+  const lengthOf = (share: DressingWeight['cover']) => (share ? (baseLength(share.base, { ...lengths, abdomen: partMm(laid, 'abdomen') ?? 0 }, new Map(), false) ?? 0) * share.factor : null);
+  const card: Card = {
+    dressing: { id: dressing.id, name: dressing.name, rev: dressing.rev },
+    hook,
+    hand: 'right',
+    fits: laid.fits,
+    room_mm: laid.roomMm,
+    used_mm: laid.usedMm,
+    over: laid.over,
+    landmarks: (Object.entries(marks) as [LandmarkId, number][]).map(([id, mm]) => ({ id, mm })),
+    parts,
+    binder: dressing.threads.length > 0 ? 'thread' : 'wire',
+    threads: dressing.threads.flatMap((thread): CardThread[] => {
+      const own = material(thread.material);
+      if (!own || own.denier === null || own.fibre === null) return [];
+      const reasons: Reason[] = own.fibre === 'gel-spun' ? [reason('gel-spun-slick', {}, { evidence: 'seen' })] : [];
+      return [{ role: thread.role, material: own.id, name: own.name, denier: own.denier, diameter_mm: threadDiameter(own.denier, own.fibre), colour: named(own.hex, 'default'), finish_turns: thread.finish_turns, head_turns: thread.role === 'head' || thread.role === 'foundation' ? thread.finish_turns : null, optional: thread.optional, reasons }];
+    }),
+    weights: dressing.weights.map((weight) => weightOf(weight, hook, beadMm, lengthOf(weight.cover))),
+    ribs: laid.parts.flatMap((item) => ribOf(item, laid) ?? []),
+    hackles: laid.parts.flatMap((item) => hackleOf(item, hook, choices.schools['hackle-trim'])),
+    layers: dressing.layers.map((layer) => {
+      const stack = layer.from_under.flatMap((id) => material(id) ?? []);
+      const seen = stackColour(layers(stack));
+      return { part: layer.part, from_under: stack.map((item) => ({ material: item.id, surface_mm: null })), dry: named(seen.dry, 'model'), wet: named(seen.wet, 'model', 'wet') };
+    }),
+    assemblies: [],
+    steps,
+    cautions: cautionsOf(dressing, steps, hook),
+    evidence: dressing.evidence,
+    batch: null,
+    taper: dressing.taper,
+    minutes: dressing.minutes,
+  };
+  if (input.count !== null) card.batch = batchOf(card, input.count);
+  return choices.hand === 'left' ? mirrorCard(card) : card;
+}
+
+function partMm(laid: LayOut, kind: string): number | null {
+  return laid.parts.find((item) => item.part.part === kind)?.mm ?? null;
+}
+
+/** The body a rib crosses: the part named in its `to`. */
+function ribOf(item: LaidPart, laid: LayOut): (Card['ribs'][number]) | null {
+  const { part } = item;
+  if (part.part !== 'rib' || part.count === null || part.count === 0 || item.fromMm === null || item.toMm === null || part.material === null) return null;
+  const body = laid.parts.find((other) => `part:${other.part.id}` === part.to);
+  const pitch = Math.abs(item.fromMm - item.toMm) / part.count;
+  return { part: part.id, material: part.material, turns: part.count, pitch_mm: pitch, cut_mm: woundCut(part.count, body?.thickMm ?? 1, pitch), counter: part.counter };
+}
+
+const HACKLES: ReadonlySet<string> = new Set(['hackle', 'second-hackle', 'stacked-hackle']);
+const HACKLE_PITCH_MM = 0.5;
+const HACKLE_GRIP_MM = 25;
+
+function hackleOf(item: LaidPart, hook: HookAnswer, trim: Card['hackles'][number]['trim'] | undefined): Card['hackles'] {
+  const { part } = item;
+  if (!HACKLES.has(part.part) || item.mm === null || part.count === null || part.material === null) return [];
+  const number = readsGape(item.mm / GAUGE_BARB_PER_GAPE);
+  const gauge = sizeLabelOf(Math.round(number / NUMBERS_PER_PACKET) * NUMBERS_PER_PACKET);
+  const stem = part.count * Math.hypot(Math.PI * Math.max(item.thickMm ?? 0, 2 * hook.wire_mm), HACKLE_PITCH_MM) + HACKLE_GRIP_MM;
+  return [{ part: part.id, material: part.material, barb_mm: item.mm, gauge, turns: part.count, trim: trim ?? part.trim ?? 'full', stem_mm: stem }];
+}
+
+function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, coverMm: number | null): CardWeight {
+  const empty: CardWeight = { kind: weight.kind, metal: weight.metal, diameter_mm: null, range_mm: null, bead_kind: null, bore_mm: null, bore_needed_mm: null, wire_mm: null, turns: null, length_mm: null, mass_mg: 0, warnings: [] };
+  if (weight.kind === 'hook-wire') return { ...empty, wire_mm: hook.wire_mm, mass_mg: hook.mass_mg ?? 0 };
+  if (weight.kind === 'bead') {
+    const kind = weight.bead_kind ?? 'drilled';
+    const [low, , high] = beadRange(hook.gape_mm, hook.bend);
+    const warnings: Reason[] = [];
+    if (beadMm < low || beadMm > high) warnings.push(reason(beadMm < low ? 'bead-small' : 'bead-large', { bead: { mm: beadMm }, low: { mm: low }, high: { mm: high } }, { evidence: 'heard' }));
+    if (kind === 'slotted' && hook.bend !== 'jig') warnings.push(reason('slotted-may-turn', {}, { evidence: 'seen' }));
+    const metal = weight.metal === 'brass' || weight.metal === 'glass' ? weight.metal : 'tungsten';
+    return { ...empty, diameter_mm: beadMm, range_mm: [low, high], bead_kind: kind, bore_needed_mm: boreNeeded(beadMm, kind, hook.gape_mm, hook.wire_mm, hook.barb === 'barbed'), length_mm: beadMm, mass_mg: beadMass(beadMm, metal, kind), warnings };
+  }
+  const metal = weight.metal === 'tin' ? 'tin' : 'lead';
+  const wireMm = weight.diameter_mm ?? nearestWire(hook.wire_mm);
+  if (weight.kind === 'sides') {
+    const lengthMm = coverMm ?? hook.shank_mm / 2;
+    return { ...empty, wire_mm: wireMm, length_mm: lengthMm, mass_mg: 2 * lengthMm * stripMassPerMm(wireMm, metal) };
+  }
+  const turns = weight.turns ?? Math.max(1, Math.floor((coverMm ?? hook.shank_mm / 2) / wireMm));
+  return { ...empty, wire_mm: wireMm, turns, length_mm: turns * wireMm, mass_mg: woundMass(turns, wireMm, hook.wire_mm, metal) };
+}
+
+/** Stocked lead and tin wires, mm: the one nearest the hook's own wire. Source: domain §3. */
+const WIRES_MM = [0.25, 0.38, 0.51, 0.64, 0.76];
+function nearestWire(hookWireMm: number): number {
+  return WIRES_MM.reduce((best, wire) => (Math.abs(wire - hookWireMm) < Math.abs(best - hookWireMm) ? wire : best));
+}
+
+function stepsOf(dressing: Dressing, laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null, flatten: boolean, without: readonly string[]): CardStep[] {
+  const byId = new Map(laid.parts.map((item) => [item.part.id, item]));
+  const at = (station: DressingStep['at']): CardStep['at'] => {
+    if (station === null || station === 'forward') return null;
+    if (station === 'tie-down') return { landmark: Math.abs(tieDownMm - marks['bend-start']) < 1e-9 ? 'bend-start' : 'into-bend', mm: tieDownMm };
+    if (station.startsWith('part:')) {
+      const front = byId.get(station.slice(5))?.toMm;
+      return front === undefined || front === null ? null : { landmark: null, mm: front };
+    }
+    return { landmark: station as LandmarkId, mm: marks[station as LandmarkId] };
+  };
+  const kept = dressing.steps.filter((step) => step.part === null || !without.includes(step.part));
+  const steps = kept.map((step): CardStep => {
+    const item = step.part === null ? undefined : byId.get(step.part);
+    const own = material(step.material);
+    return {
+      n: 0,
+      do: step.do,
+      part: step.part,
+      kind: item?.part.part ?? null,
+      material: own ? { id: own.id, name: own.name } : null,
+      at: at(step.at),
+      mm: item?.mm ?? null,
+      turns: step.turns ?? (step.do === 'wind' ? (item?.part.count ?? null) : null),
+      count: item?.part.count ?? null,
+      side: step.side,
+      frame: step.frame,
+      vise: step.vise,
+      orientation: step.orientation,
+      tool: step.tool,
+      check: step.check,
+      mend: [...step.mend],
+      caution: step.caution,
+      reversible: step.reversible,
+      wait_s: step.wait_s,
+    };
+  });
+  if (flatten) steps.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
+  return steps.map((step, index) => ({ ...step, n: index + 1 }));
+}
+
+/** `check: 'flatten-barb'` is a code that speech renders: the step belongs to the water's rule, not to the dressing. */
+const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null };
+
+function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAnswer): Card['cautions'] {
+  const seen: { id: CautionId; step: number | null }[] = steps.flatMap((step) => (step.caution ? [{ id: step.caution, step: step.n }] : []));
+  if (!seen.some((item) => item.id === 'hook-point') && hook.barb !== 'none') seen.unshift({ id: 'hook-point', step: null });
+  for (const id of dressing.cautions) if (!seen.some((item) => item.id === id)) seen.push({ id, step: null });
+  return seen;
+}
+
+/** The card for the other hand: near and far change places where the frame is the hand; the thread's lay does not. Twice gives the card back. */
+export function mirrorCard(card: Card): Card {
+  const swap = { near: 'far', far: 'near', top: 'top', under: 'under' } as const;
+  return {
+    ...card,
+    hand: card.hand === 'left' ? 'right' : 'left',
+    steps: card.steps.map((step) => (step.frame === 'hand' && step.side ? { ...step, side: swap[step.side] } : step)),
+  };
+}

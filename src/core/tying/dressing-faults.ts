@@ -1,0 +1,25 @@
+import { checkDressing, type CheckCatalogue, type Dressing, type DressingFault, type LaysOut } from '../dressings';
+import { scoreHook } from '../answer/score-hook';
+import { buildCard } from './card';
+
+/** Every fault of a dressing, laid out on reference hooks over its whole range. Source: formulas §12. */
+export function dressingFaults(dressing: Dressing, catalogue: CheckCatalogue): DressingFault[] {
+  const style = catalogue.styles.find((item) => item.id === dressing.style)!;
+  const use = { style, bead: dressing.weights.find((weight) => weight.kind === 'bead') ?? null, reading: 'default' as const, pathShare: 1 };
+  const laysOut: LaysOut = (item, hook, naturalMm) => {
+    const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
+    const stage = catalogue.stages.find((row) => row.id === item.stages[0])!;
+    const card = buildCard({ dressing: item, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [] }, count: null });
+    return {
+      fits: card.fits,
+      overMm: card.over?.mm ?? 0,
+      part: card.over?.part ?? null,
+      sizes: new Map(card.parts.flatMap((part) => (part.mm === null ? [] : [[part.id, part.mm] as const]))),
+      gapeMm: scored.gape_mm,
+      eyeMm: scored.eye_mm,
+      abdomenMm: card.parts.find((part) => part.part === 'abdomen')?.mm ?? null,
+      carryMm: scored.carry_mm,
+    };
+  };
+  return checkDressing(dressing, catalogue, laysOut);
+}

@@ -1,0 +1,6 @@
+export { bundleDiameter, dubbingMass, fibresTaken, flatThickness, loopFor, threadDiameter, woundCut, type Fibre } from './amounts';
+export { batchOf } from './batch';
+export { buildCard, mirrorCard, type CardInput, type CardNatural } from './card';
+export type { BatchLine, Card, CardPart, CardStep, CardThread, CardWeight, NamedColour } from './card-shape';
+export { dressingFaults } from './dressing-faults';
+export { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';

@@ -1,0 +1,31 @@
+import type { SchoolOption } from '@/catalogue/ids';
+import { NUMBERS_PER_PACKET, Q } from '../constants';
+import type { BaseSpec, Dressing } from '../dressings';
+import type { Schools } from '../answer/answer-shape';
+
+const NYMPH_TAIL: Record<SchoolOption['nymph-tail'], { base: BaseSpec; factor: number }> = {
+  gape: { base: 'gape', factor: 1.1 },
+  half: { base: 'shank', factor: 0.5 },
+  shank: { base: 'shank', factor: 1 },
+  overall: { base: 'hook-length', factor: 1 },
+};
+
+const SHUCK: Record<SchoolOption['shuck-length'], { base: BaseSpec; factor: number }> = {
+  half: { base: 'abdomen', factor: 0.5 },
+  abdomen: { base: 'abdomen', factor: 1 },
+  fly: { base: 'fly', factor: 1 },
+  'one-and-half': { base: 'fly', factor: 1.5 },
+};
+
+/** Rules that the tier's schools change in a dressing, by part id. A part names the school that governs it. Source: domain §4. */
+export function schoolRules(dressing: Dressing, schools: Schools): Map<string, { base: BaseSpec; factor: number }> {
+  const rules = new Map<string, { base: BaseSpec; factor: number }>();
+  for (const part of dressing.parts) {
+    if (part.school === 'nymph-tail' && schools['nymph-tail']) rules.set(part.id, NYMPH_TAIL[schools['nymph-tail']]);
+    if (part.school === 'shuck-length' && schools['shuck-length']) rules.set(part.id, SHUCK[schools['shuck-length']]);
+    if (part.school === 'hackle-gauge' && schools['hackle-gauge'] === 'one-under' && part.factor !== null) {
+      rules.set(part.id, { base: part.base, factor: part.factor * Q ** NUMBERS_PER_PACKET });
+    }
+  }
+  return rules;
+}

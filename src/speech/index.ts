@@ -1,0 +1,1 @@
+export { createI18n, createSpeech, headlineParts, type IdKind, type Speech } from './speech';

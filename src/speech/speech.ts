@@ -1,0 +1,119 @@
+import i18next, { type i18n } from 'i18next';
+import ids from '@/catalogue/ids.json';
+import type { Card, CardStep } from '@/core/tying';
+import { formatLength, type LengthUnit } from '@/core/units';
+import type { Coded, Param } from '@/core/code';
+import type { Shade } from '@/core/colour';
+import en from './en.json';
+import ui from './en-ui.json';
+
+type Kinds = typeof ids;
+export type IdKind = keyof Kinds;
+
+/** Names of every id, from the one list; a translation overrides them by key. */
+function idNames(): Record<string, Record<string, string>> {
+  return Object.fromEntries(Object.entries(ids).map(([kind, entries]) => [kind, Object.fromEntries(entries.map((entry) => [entry.id, entry.name]))]));
+}
+
+/** Words for codes and numbers, in one language and unit, for app and command line alike. */
+export interface Speech {
+  t: i18n['t'];
+  unit: LengthUnit;
+  /** A coded reason, caution, check or error as a sentence. */
+  say(coded: Coded, group?: 'reason' | 'fault' | 'check'): string;
+  /** The plain name of an id. */
+  name(kind: IdKind, id: string): string;
+  /** The same inside a sentence: lower case unless it is a name. */
+  plain(kind: IdKind, id: string): string;
+  /** A length with its unit. */
+  length(mm: number, fine?: boolean): string;
+  shade(shade: Shade): string;
+  caution(id: string): string;
+  stepTitle(step: CardStep): string;
+  stepDetail(step: CardStep): string[];
+  stepCheck(step: CardStep): string | null;
+}
+
+export function createI18n(language = 'en'): i18n {
+  const instance = i18next.createInstance();
+  void instance.init({
+    lng: language,
+    fallbackLng: 'en',
+    initAsync: false,
+    keySeparator: '.',
+    interpolation: { escapeValue: false },
+    resources: { en: { translation: { ...en, ui }, id: idNames() } },
+  });
+  return instance;
+}
+
+const PROPER: ReadonlySet<string> = new Set(['makers']);
+
+/** A way of speaking: one language, one unit. */
+export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
+  const { t } = instance;
+  const name = (kind: IdKind, id: string): string => {
+    const found = instance.getResource(instance.language, 'id', `${kind}`) as Record<string, string> | undefined;
+    return found?.[id] ?? (ids[kind] ? ((ids[kind] as { id: string; name: string }[]).find((entry) => entry.id === id)?.name ?? id) : id);
+  };
+  const plain = (kind: IdKind, id: string) => {
+    const text = name(kind, id);
+    return PROPER.has(kind) ? text : `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+  };
+  const length = (mm: number, fine = false) => {
+    const { digits, unit: word } = formatLength(mm, unit, fine);
+    return `${digits} ${t(`unit.${word}`)}`;
+  };
+  const param = (value: Param): string => {
+    if (value === null) return '';
+    if (typeof value === 'number') return Number.isInteger(value) ? String(value) : value.toFixed(1);
+    if (typeof value === 'string') return value;
+    if ('mm' in value) return length(value.mm);
+    if ('list' in value) return value.list.map(param).join(t('list.join'));
+    return plain(value.kind as IdKind, value.id);
+  };
+  const say: Speech['say'] = (coded, group = 'reason') => {
+    const params = Object.fromEntries(Object.entries(coded.params).map(([key, value]) => [key, param(value)]));
+    return t(`${group}.${coded.code}`, params);
+  };
+  const partWord = (step: CardStep) => (step.kind ? plain('parts', step.kind) : '');
+  const flatten = (step: CardStep) => step.check === 'flatten-barb';
+  return {
+    t,
+    unit,
+    say,
+    name,
+    plain,
+    length,
+    shade: (shade) => t(`shade.${shade.tone ?? 'none'}`, { hue: t(`hue.${shade.hue}`) }),
+    caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,
+    stepTitle: (step) => {
+      if (flatten(step)) return t('step.flatten-barb');
+      const material = step.material ? `${step.material.name.charAt(0).toLowerCase()}${step.material.name.slice(1)}` : '';
+      return t(`step.${step.do}`, { part: partWord(step), material });
+    },
+    stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check),
+    stepDetail: (step) => {
+      const lines: string[] = [];
+      if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: `${step.material.name.charAt(0).toLowerCase()}${step.material.name.slice(1)}` }));
+      if (step.count !== null && step.count > 0 && step.do === 'bind') lines.push(t('step.fibres', { count: step.count }));
+      if (step.turns !== null && step.turns > 0) lines.push(t('step.turns', { count: step.turns }));
+      if (step.side) lines.push(t(`side.${step.side}`));
+      if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
+      if (step.orientation) lines.push(step.orientation);
+      if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));
+      if (step.tool) lines.push(t('step.tool', { tool: step.tool }));
+      if (step.wait_s) lines.push(step.wait_s >= 120 ? t('step.wait-minutes', { minutes: Math.round(step.wait_s / 60) }) : t('step.wait', { seconds: step.wait_s }));
+      return lines;
+    },
+  };
+}
+
+/** Lengths of a card as its one-line answer: what a tier reads first. */
+export function headlineParts(card: Card): { id: string; part: string; mm: number }[] {
+  const wanted = ['tail', 'shuck', 'extended-body', 'abdomen', 'case', 'wing', 'post', 'tuft', 'hair-wing', 'hackle'];
+  return wanted.flatMap((kind) => {
+    const part = card.parts.find((item) => item.part === kind && item.mm !== null);
+    return part ? [{ id: part.id, part: part.part, mm: part.mm! }] : [];
+  }).slice(0, 3);
+}
