@@ -74,9 +74,9 @@ export const MODEL_LAWS: readonly ModelLaw[] = [
   ]),
   ...of(HABITS.kyrewood, [
     { model: 'dry-1x', name: 'Dry 1X', bend: 'round', eye: 'down', wire: 'light', xLong: 1, xHeavy: -2, sizes: numbers(10, 26) },
-    { model: 'dry-3x', name: 'Dry 3X', bend: 'round', eye: 'down', wire: 'light', xLong: 3, xHeavy: -2, sizes: numbers(6, 16) },
+    { model: 'dry-3x', name: 'Dry 3X', bend: 'round', eye: 'down', wire: 'light', xLong: 3, xHeavy: -2, sizes: numbers(6, 16), level: 0.985 },
     { model: 'nymph-2x', name: 'Nymph 2X', bend: 'round', eye: 'down', wire: 'heavy', xLong: 2, xHeavy: 2, sizes: numbers(6, 20) },
-    { model: 'stone-4x', name: 'Stone 4X', bend: 'round', eye: 'down', wire: 'heavy', xLong: 4, xHeavy: 2, sizes: numbers(8, 16) },
+    { model: 'stone-4x', name: 'Stone 4X', bend: 'round', eye: 'down', wire: 'heavy', xLong: 4, xHeavy: 2, sizes: numbers(8, 16), level: 0.985 },
     { model: 'hatch-curve', name: 'Hatch Curve', bend: 'curved-shank', eye: 'down', wire: 'standard', xLong: 0, xHeavy: 0, sizes: numbers(8, 22) },
     { model: 'jig-forty-five', name: 'Jig Forty-five', bend: 'jig', eye: 'jig-45', wire: 'heavy', xLong: 0, xHeavy: 2, sizes: numbers(8, 18), barb: 'none' },
   ]),

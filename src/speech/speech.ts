@@ -89,6 +89,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,
     stepTitle: (step) => {
       if (flatten(step)) return t('step.flatten-barb');
+      if (step.do === 'cut' && step.kind === 'head') return t('step.cut-thread');
       const material = step.material ? `${step.material.name.charAt(0).toLowerCase()}${step.material.name.slice(1)}` : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },
@@ -99,7 +100,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       if (step.count !== null && step.count > 0 && step.do === 'bind') lines.push(t('step.fibres', { count: step.count }));
       if (step.turns !== null && step.turns > 0) lines.push(t('step.turns', { count: step.turns }));
       if (step.side) lines.push(t(`side.${step.side}`));
-      if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
+      if (step.at?.landmark === 'behind-eye') lines.push(t('step.at-eye'));
+      else if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
       if (step.orientation) lines.push(step.orientation);
       if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));
       if (step.tool) lines.push(t('step.tool', { tool: step.tool }));

@@ -18,7 +18,7 @@ export interface Table {
 /** Reads CSV with `,` `;` or tab, a byte-order mark, quoted cells and blank lines. Source: docs/formats/csv.md. */
 export function readTable(text: string): Table {
   const clean = text.replace(/^\uFEFF/, '');
-  const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimitersToGuess: [',', ';', '\t'] });
+  const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimiter: delimiterOf(clean) });
   const [headings = [], ...rest] = parsed.data;
   const names = headings.map((heading) => heading.trim());
   return {
@@ -27,6 +27,13 @@ export function readTable(text: string): Table {
       cells.every((cell) => cell.trim() === '') ? [] : [{ line: index + 2, cells: Object.fromEntries(names.map((name, column) => [name, unguard((cells[column] ?? '').trim())])) }],
     ),
   };
+}
+
+/** The mark that parts the headings: cells may hold decimal commas, headings do not. */
+function delimiterOf(text: string): string {
+  const heading = text.split(/\r?\n/, 1)[0] ?? '';
+  const marks = [';', '\t', ','];
+  return marks.reduce((best, mark) => (heading.split(mark).length > heading.split(best).length ? mark : best));
 }
 
 /** Export guards a text cell that a spreadsheet would run as a formula with a leading quote; import takes it off. */

@@ -1,0 +1,40 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { catalogueOf, demoRows, hooksFromRows, KNOWN, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
+import type { Catalogue } from '../src/core/answer';
+import { readDrawerFile, readHooksFile, type CellProblem } from '../src/core/exchange';
+import type { Hook, HookRow, XLabelSchool } from '../src/core/hooks';
+import { inputFault, type InputFault } from './args';
+import type { Reader } from './read';
+
+/** A cell that cannot be used, as a fault of its file. */
+export function cellFault(field: string, problem: CellProblem): InputFault {
+  const accepted = problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted ? problem.accepted.list.map(String) : null;
+  return inputFault(field, problem.code, problem.got, { params: problem.params, allowed: accepted, line: problem.line, column: problem.column });
+}
+
+/** Shipped hooks and those of `--catalogue`; the same hook twice keeps the later. */
+export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Catalogue {
+  const files = read.many('catalogue');
+  const own: HookRow[] = files.flatMap((path) => {
+    const text = read.file('catalogue', path);
+    if (text === null) return [];
+    const result = readHooksFile(text, KNOWN);
+    for (const problem of result.problems) read.fault(cellFault('catalogue', problem));
+    return result.rows;
+  });
+  const shipped = read.has('only-catalogue') ? [] : [...demoRows(readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8')), ...REFERENCE_ROWS];
+  const hooks = new Map<string, Hook>();
+  for (const hook of hooksFromRows([...shipped, ...own], (maker) => school ?? shippedSchool(maker))) hooks.set(hook.id, hook);
+  return catalogueOf([...hooks.values()]);
+}
+
+export function ownedFrom(read: Reader): Record<string, number> {
+  const path = read.one('drawer');
+  if (path === null) return {};
+  const text = read.file('drawer', path);
+  if (text === null) return {};
+  const result = readDrawerFile(text);
+  for (const problem of result.problems) read.fault(cellFault('drawer', problem));
+  return result.owned;
+}

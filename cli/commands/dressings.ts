@@ -1,0 +1,166 @@
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES } from '../../src/catalogue';
+import type { StageId, WaterId } from '../../src/catalogue/ids';
+import ids from '../../src/catalogue/ids.json';
+import { dressingSchema, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
+import { reason } from '../../src/core/code';
+import { dressingFaults } from '../../src/core/tying';
+import type { Speech } from '../../src/speech';
+import { inputFault, type Flag } from '../args';
+import type { Answered, Command } from '../command';
+import { worded } from '../json';
+import type { Reader } from '../read';
+import { stashFrom } from '../stash';
+import { columns, fold } from '../text';
+import { dressingPin } from './match';
+
+const FLAGS: readonly Flag[] = [
+  { name: 'order', takes: 'one', value: 'ID', help: 'order of the natural' },
+  { name: 'stage', takes: 'one', value: 'ID', help: 'life stage' },
+  { name: 'length', takes: 'one', value: 'LEN', help: 'body of the natural' },
+  { name: 'water', takes: 'one', value: 'fast|slow|still', help: 'water to fish' },
+  { name: 'ride', takes: 'one', value: 'ID', help: 'only this ride' },
+  { name: 'stash', takes: 'one', value: 'FILE', help: 'materials to hand' },
+  { name: 'all', takes: 'nothing', help: 'check the shipped library' },
+];
+
+interface Summarised {
+  json: unknown;
+  dressing: Dressing;
+  score: number | null;
+}
+
+function summary(dressing: Dressing, ranked: RankedDressing | null, have: ReadonlySet<string> | null, speech: Speech): Summarised {
+  const ready = readiness(dressing, have, MATERIALS);
+  const why = [...(ranked?.why ?? []), ...(ready.reason ? [ready.reason] : [])];
+  return {
+    dressing,
+    score: ranked?.score ?? null,
+    json: worded({
+      id: dressing.id, name: dressing.name, stages: dressing.stages.map((id) => ({ order: id.split('/')[0], stage: id.split('/')[1] })), length_mm: dressing.length_mm, ride: dressing.ride, waters: dressing.waters,
+      minutes: dressing.minutes, skill: dressing.skill, evidence: dressing.evidence, score: ranked?.score ?? null, why,
+    }, speech),
+  };
+}
+
+function list(read: Reader, speech: Speech): Answered | null {
+  const order = read.flagId<string>('order', ids.orders);
+  const stage = read.stage() as StageId | null;
+  const length = read.length('length', read.one('length'));
+  const water = read.flagId<WaterId>('water', ids.waters);
+  const ride = read.flagId<string>('ride', ids.rides);
+  const have = stashFrom(read);
+  if (read.faults.length > 0) return null;
+  const library = DRESSINGS.filter((dressing) => ride === null || dressing.ride === ride);
+  const rows = stage
+    ? rankDressings(library, stage, length, water, STAGES).map((ranked) => summary(ranked.dressing, ranked, have, speech))
+    : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, speech));
+  return {
+    json: { dressings: rows.map((row) => row.json) },
+    text: rows.length === 0 ? 'no dressing' : columns(rows.map(({ dressing, score }) => [dressing.id, score === null ? '' : score.toFixed(2), `${speech.length(dressing.length_mm[0])}–${speech.length(dressing.length_mm[1])}`, dressing.stages.map((id) => speech.plain('stages', id)).join(', ')])),
+    exit: 0,
+  };
+}
+
+function why(read: Reader, speech: Speech): Answered | null {
+  const id = dressingPin(read, read.words[1] ?? null);
+  if (read.words[1] === undefined) read.fault(inputFault('dressing', 'flag-missing', null));
+  read.needed('stage');
+  const stage = read.stage() as StageId | null;
+  const length = read.length('length', read.one('length'));
+  const water = read.flagId<WaterId>('water', ids.waters);
+  if (read.faults.length > 0 || id === null || stage === null) return null;
+  const ranked = rankDressings(DRESSINGS, stage, length, water, STAGES);
+  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(DRESSINGS.filter((dressing) => dressing.id === id), stage, length, water, STAGES)[0]!;
+  const chosen = ranked[0]?.dressing.id === id;
+  return {
+    json: worded({ id, chosen, score: own.score, reasons: own.why }, speech),
+    text: [`${own.dressing.name}: ${chosen ? 'chosen' : `not chosen; first is ${ranked[0]!.dressing.name}`}, score ${own.score.toFixed(2)}`, ...own.why.map((item) => fold(`- ${speech.say(item)}`, 2))].join('\n'),
+    exit: 0,
+  };
+}
+
+interface Problem {
+  line: number | null;
+  column: string | null;
+  record: string | null;
+  rule: string;
+  message: string;
+  got: string | null;
+  accepted: string | null;
+}
+
+/** Dressings of a file: one, a list, or the envelope of docs/formats. Null when it is none of these. */
+function parseFile(read: Reader, text: string): unknown[] | null {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch {
+    return read.fault(inputFault('file', 'file-unread', null));
+  }
+  if (Array.isArray(parsed)) return parsed;
+  if (parsed === null || typeof parsed !== 'object') return read.fault(inputFault('file', 'file-unread', null));
+  const envelope = parsed as { aubade?: string; version?: number; items?: unknown };
+  if (Array.isArray(envelope.items)) return envelope.version !== undefined && envelope.version > 1 ? read.fault(inputFault('file', 'file-newer', String(envelope.version), { params: { version: envelope.version } })) : envelope.items;
+  return 'parts' in parsed || 'steps' in parsed || 'id' in parsed ? [parsed] : read.fault(inputFault('file', 'file-unread', null));
+}
+
+function problemsOf(raw: unknown, index: number, speech: Speech): Problem[] {
+  const record = typeof (raw as { id?: unknown })?.id === 'string' ? (raw as { id: string }).id : `#${index + 1}`;
+  const schema = dressingSchema(KNOWN);
+  try {
+    schema.validateSync(raw, { abortEarly: false, strict: false });
+  } catch (error) {
+    const inner = (error as { inner?: { path?: string; message: string; params?: { originalValue?: unknown } }[] }).inner ?? [];
+    const all = inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }];
+    return all.map((item) => ({ line: null, column: item.path || null, record, rule: 'schema', message: item.message, got: item.params?.originalValue === undefined ? null : String(item.params.originalValue), accepted: null }));
+  }
+  const dressing = schema.cast(raw) as Dressing;
+  return dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS }).map((fault) => ({
+    line: null,
+    column: fault.step === null ? (fault.part === null ? null : `parts.${fault.part}`) : `steps[${fault.step - 1}]`,
+    record,
+    rule: fault.code,
+    message: speech.say(reason(fault.code, { ...fault.params, step: fault.step, part: fault.part ?? (fault.params.part as string | undefined) ?? '' }), 'check'),
+    got: null,
+    accepted: null,
+  }));
+}
+
+function check(read: Reader, speech: Speech): Answered | null {
+  const path = read.words[1] ?? null;
+  if (path === null && !read.has('all')) {
+    read.fault(inputFault('file', 'flag-missing', null));
+    return null;
+  }
+  const text = path === null ? null : read.file('file', path);
+  const records: unknown[] | null = path === null ? [...DRESSINGS] : text === null ? null : parseFile(read, text);
+  if (records !== null && records.length === 0) read.fault(inputFault('file', 'file-empty', null));
+  if (records === null || read.faults.length > 0) return null;
+  const perRecord = records.map((raw, index) => problemsOf(raw, index, speech));
+  const bad = perRecord.filter((problems) => problems.length > 0).length;
+  const problems = perRecord.flat();
+  const file = path ?? 'src/catalogue/dressings.json';
+  return {
+    json: { file, rows: records.length, good: records.length - bad, bad, problems },
+    text: [`${file}: ${records.length} dressings, ${records.length - bad} good, ${bad} bad`, ...problems.map((problem) => fold(`- ${problem.record} ${problem.column ?? ''} ${problem.rule}: ${problem.message}`, 2))].join('\n'),
+    exit: bad > 0 ? 2 : 0,
+  };
+}
+
+export const dressingsCommand: Command = {
+  name: 'dressings',
+  summary: 'the library: list, why ID, check FILE',
+  flags: FLAGS,
+  words: ['list|why|check', 'ID|FILE'],
+  example: 'aubade dressings --order mayfly --stage dun --length 8.2',
+  shape: '{ dressings: Summary[] } | { id, chosen, score, reasons[] } | { file, rows, good, bad, problems[] }',
+  run(read, speech) {
+    const verb = read.words[0];
+    if (verb === undefined || verb === 'list') return list(read, speech);
+    if (verb === 'why') return why(read, speech);
+    if (verb === 'check') return check(read, speech);
+    read.fault(inputFault('command', 'command-unknown', `dressings ${verb}`, { params: { nearest: `dressings ${read.nearest(verb, ['list', 'why', 'check'])}` }, allowed: ['list', 'why', 'check'] }));
+    return null;
+  },
+};
+

@@ -1,0 +1,154 @@
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { COMMANDS, run } from './run';
+
+const folder = mkdtempSync(join(tmpdir(), 'aubade-'));
+const file = (name: string, text: string) => {
+  const path = join(folder, name);
+  writeFileSync(path, text);
+  return path;
+};
+const json = (...argv: string[]) => {
+  const outcome = run([...argv, '--json']);
+  return { exit: outcome.exit, value: JSON.parse(outcome.stdout) };
+};
+const DUN = ['match', '--order', 'mayfly', '--stage', 'dun'];
+
+describe('match', () => {
+  const { exit, value } = json(...DUN, '--length', '8.2', '--length=8.6', '--length', '8.0', '--belly', '#b8a857', '--colour', 'wing=lab(60 0 -4)');
+  test('answers in the published shape', () => {
+    expect(exit).toBe(0);
+    expect(Object.keys(value)).toEqual(['natural', 'style', 'hooks', 'by_maker', 'none_fits', 'holds', 'dressing', 'alternatives', 'card', 'warnings']);
+    expect(value.natural).toMatchObject({ order: 'mayfly', stage: 'dun', length: { n: 3, values_mm: [8.2, 8.6, 8], mean_mm: 8.26667, method: 'typed', outliers: [] }, case_mm: null, overall_mm: null, water: 'slow', offset: { sizes: 0, intent: 'exact' } });
+    expect(value.natural.colours['abdomen-belly']).toMatchObject({ hex: '#b8a857', surface: 'dry', source: 'typed', words: expect.any(String) });
+    expect(value.natural.colours.wing.lab).toEqual([60, 0, -4]);
+    expect(value.hooks).toHaveLength(12);
+    expect(Object.keys(value.by_maker)).toHaveLength(7);
+    expect(value.card.cautions[0].text).toMatch(/Local rules and licensed practice come first\.$/);
+    expect(value.hooks[0].reasons[0]).toEqual({ code: expect.any(String), text: expect.any(String), steps: expect.any(Number), weight: null, evidence: 'theory' });
+  });
+  test('numbers carry at most six significant digits and are never NaN', () => {
+    const walk = (item: unknown): void => {
+      if (typeof item === 'number') expect(Number(item.toPrecision(6))).toBe(item);
+      else if (item !== null && typeof item === 'object') Object.values(item).forEach(walk);
+    };
+    walk(value);
+    expect(JSON.stringify(value)).not.toMatch(/undefined|NaN/);
+  });
+  test('aliases, names and any case', () => {
+    expect(json('match', '--order', 'UPWING', '--stage', 'Subimago', '--length', '8').value.natural).toMatchObject({ order: 'mayfly', stage: 'dun' });
+    expect(json('match', '--stage', 'bloodworm', '--length', '8').value.natural).toMatchObject({ order: 'midge', stage: 'larva' });
+    expect(json('match', '--order', 'mayfly', '--stage', 'spent-spinner', '--length', '8').value.natural.stage).toBe('spent');
+  });
+  test('a stage of more than one order asks for the order', () => expect(json('match', '--stage', 'nymph', '--length', '8').value.error).toMatchObject({ field: 'order', allowed: expect.arrayContaining(['mayfly', 'stonefly']) }));
+  test('inches', () => expect(json(...DUN, '--length', '5/16"').value.natural.length.values_mm).toEqual([7.9375]));
+  test('--top, --maker, --owned with a drawer', () => {
+    const drawer = file('drawer.csv', 'maker,model,size,count\nosmere,lark,14,18\n');
+    expect(json(...DUN, '--length', '8', '--top', '3').value.hooks).toHaveLength(3);
+    expect(Object.keys(json(...DUN, '--length', '8', '--maker', 'Bessock').value.by_maker)).toEqual(['bessock']);
+    expect(json(...DUN, '--length', '8', '--owned', '--drawer', drawer).value.hooks.map((hook: { id: string; owned: number }) => [hook.id, hook.owned])).toEqual([['osmere:lark:14', 18]]);
+  });
+  test('an own catalogue adds, and replaces with --only-catalogue', () => {
+    const own = file('own.csv', 'maker,model,size,bend,shank_mm\nhome,plain,12,round,7.4\n');
+    expect(json(...DUN, '--length', '8', '--catalogue', own).value.by_maker.home.id).toBe('home:plain:12');
+    expect(Object.keys(json(...DUN, '--length', '8', '--catalogue', own, '--only-catalogue').value.by_maker)).toEqual(['home']);
+    expect(json(...DUN, '--length', '8', '--catalogue', own, '--only-catalogue').value.hooks[0].estimated).toContain('gape_mm');
+  });
+  test('a school sets the offset only where none was typed', () => {
+    expect(json(...DUN, '--length', '8', '--school', 'size=one-up').value.natural.offset).toEqual({ sizes: 1, intent: 'bigger' });
+    expect(json(...DUN, '--length', '8', '--school', 'size=one-up', '--offset', '-1').value.natural.offset).toEqual({ sizes: -1, intent: 'smaller' });
+  });
+});
+
+describe('faults', () => {
+  const faultsOf = (...argv: string[]) => json(...argv).value.errors.map((fault: { field: string }) => fault.field);
+  test('all are found, the first is named, exit 2', () => {
+    const { exit, value } = json('match', '--order', 'mayfly', '--stage', 'queen', '--length', '-3', '--belly', 'red', '--offset', '9');
+    expect(exit).toBe(2);
+    expect(value.error).toEqual(value.errors[0]);
+    expect(value.errors.map((fault: { field: string }) => fault.field)).toEqual(expect.arrayContaining(['stage', 'length', 'belly', 'offset']));
+    expect(value.errors.find((fault: { field: string }) => fault.field === 'length')).toMatchObject({ got: '-3', allowed: null, line: null, column: null });
+  });
+  test.each([
+    [['match', '--stage', 'dun'], 'length'], [['match', '--length', '8'], 'stage'], [[...DUN, '--length', ''], 'length'], [[...DUN, '--length'], 'length'], [[...DUN, '--lenght', '8'], 'lenght'], [[...DUN, '--length', '8', '--hook', 'osmere:lark:15'], 'hook'],
+    [[...DUN, '--length', '8', '--dressing', 'nothing'], 'dressing'], [[...DUN, '--length', '8', '--drawer', '/nowhere.csv'], 'drawer'], [[...DUN, '--length', '8', '--colour', 'wing'], 'colour'], [[...DUN, '--length', '8', '--school', 'tail=gape'], 'school'], [[...DUN, '--length', '8', '--top', '0'], 'top'],
+    [[...DUN, '--length', '8', '--unit', 'cm'], 'unit'], [[...DUN, '--length', '8', 'extra'], 'command'], [['card', '--dressing', 'first-light-dun'], 'hook'], [['hooks', 'read'], 'shank'], [['hooks', 'weigh'], 'command'], [['moth'], 'command'],
+  ])('%j names %s', (argv, field) => expect(faultsOf(...argv)).toContain(field));
+  test('a bad row of a catalogue carries its line and column', () => {
+    const own = file('bad.csv', 'maker,model,size,bend,shank_mm\nhome,plain,12,banana,7.4\n');
+    expect(json(...DUN, '--length', '8', '--catalogue', own).value.error).toMatchObject({ field: 'catalogue', line: 2, column: 'bend', got: 'banana', allowed: expect.arrayContaining(['round']) });
+  });
+  test('without --json one line on stderr and nothing on stdout', () => {
+    const outcome = run([...DUN, '--lenght', '8']);
+    expect(outcome).toMatchObject({ stdout: '', exit: 2 });
+    expect(outcome.stderr).toMatch(/^lenght: no such flag; nearest is --length\n$/);
+  });
+});
+
+describe('hooks read', () => {
+  test('golden', () => {
+    const { value } = json('hooks', 'read', '--shank', '7.6');
+    expect(Object.keys(value)).toEqual(['shank_mm', 'reads', 'nearest', 'gape_mm', 'wire_mm', 'eye_mm', 'source']);
+    expect(value).toMatchObject({ shank_mm: 7.6, reads: 13.0264, nearest: '13', source: 'model' });
+  });
+  test('with a gape', () => expect(json('hooks', 'read', '--shank', '7.6', '--gape', '5').value).toMatchObject({ gape_mm: 5, reads_gape: 11.9287 }));
+  test('over 1', () => expect(json('hooks', 'read', '--shank', '22.8').value.nearest).toBe('1/0'));
+});
+
+describe('card', () => {
+  test('in the published shape, for a batch', () => {
+    const { value } = json('card', '--dressing', 'first-light-dun', '--hook', 'reference:standard-dry:14', '--count', '12');
+    expect(value).toMatchObject({ dressing: { id: 'first-light-dun', rev: 1 }, hand: 'right', fits: true, binder: 'thread', over: null, batch: { count: 12 } });
+    expect(value.hook).toMatchObject({ target_mm: null, length_steps: null, steps: null, probability: null, share: null });
+    expect(value.batch.lines[0]).toEqual({ material: expect.any(String), per_fly: expect.any(String), total: expect.any(String), waste: expect.any(Number) });
+  });
+  test('1/0 is written with a slash or a dash', () => expect(json('card', '--dressing', 'film-wing-stone', '--hook', 'reference:standard-dry:1/0').exit).toBe(0));
+});
+
+describe('dressings', () => {
+  test('by id without a stage, best first with one', () => {
+    const all = json('dressings').value.dressings;
+    expect(all.map((item: { id: string }) => item.id)).toEqual([...all.map((item: { id: string }) => item.id)].sort());
+    const duns = json('dressings', '--order', 'mayfly', '--stage', 'dun', '--length', '8').value.dressings;
+    expect(duns[0]).toMatchObject({ id: 'first-light-dun', score: 1, stages: [{ order: 'mayfly', stage: 'dun' }] });
+  });
+  test('why', () => expect(json('dressings', 'why', 'washed-dun', '--order', 'mayfly', '--stage', 'dun').value).toMatchObject({ id: 'washed-dun', chosen: false, score: 0.5 }));
+  test('check a good file, a bad one and the library', () => {
+    const library = JSON.parse(readFileSync(join(__dirname, '../src/catalogue/dressings.json'), 'utf8'));
+    const good = file('good.json', JSON.stringify({ aubade: 'dressings', version: 1, items: [library[0]] }));
+    expect(json('dressing', 'check', good)).toMatchObject({ exit: 0, value: { rows: 1, good: 1, bad: 0, problems: [] } });
+    const spoiled = { ...library[0], steps: library[0].steps.slice(0, -1) };
+    const { exit, value } = json('dressings', 'check', file('bad.json', JSON.stringify([spoiled, { id: 'half' }])));
+    expect(exit).toBe(2);
+    expect(value).toMatchObject({ rows: 2, good: 0, bad: 2 });
+    expect(value.problems.map((problem: { rule: string }) => problem.rule)).toEqual(expect.arrayContaining(['eye-not-freed', 'schema']));
+    expect(json('dressings', 'check', '--all').value).toMatchObject({ bad: 0 });
+    expect(json('dressings', 'check', file('newer.json', JSON.stringify({ aubade: 'dressings', version: 2, items: [] }))).value.error.message).toMatch(/newer/);
+  });
+  test('a stash says what is short', () => {
+    const stash = file('stash.csv', 'material\nthread-olive-70\n');
+    const first = json('dressings', '--stage', 'mayfly/dun', '--stash', stash).value.dressings[0];
+    expect(first.why.map((reason: { code: string }) => reason.code)).toContain('ready-short');
+  });
+});
+
+describe('help and ids', () => {
+  test('every command prints flags, an example and the shape', () => {
+    for (const command of COMMANDS) {
+      const { stdout, exit } = run([command.name, '--help']);
+      expect(exit).toBe(0);
+      expect(stdout).toMatch(/--json/);
+      expect(stdout).toMatch(/example/);
+      expect(stdout).toMatch(/JSON\n/);
+    }
+    expect(run(['--help']).stdout).toMatch(/match/);
+    expect(run(['--version']).stdout).toMatch(/^\d+\.\d+\.\d+\n$/);
+  });
+  test('ids prints the one list', () => expect(json('ids').value).toEqual(JSON.parse(readFileSync(join(__dirname, '../src/catalogue/ids.json'), 'utf8'))));
+  test('readable text stays within 80 columns', () => {
+    for (const argv of [[...DUN, '--length', '8'], ['card', '--dressing', 'flat-stone-nymph', '--hook', 'tholeby:stone-long:4', '--count', '6'], ['dressings'], ['match', '--help'], ['hooks', 'read', '--shank', '8']]) {
+      for (const line of run(argv).stdout.split('\n')) expect(line.length).toBeLessThanOrEqual(80);
+    }
+  });
+});

@@ -1,0 +1,104 @@
+import ids from '../src/catalogue/ids.json';
+import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, WaterId } from '../src/catalogue/ids';
+import { NO_CHOICES, type Choices, type Sample, type Schools } from '../src/core/answer';
+import { inputFault, type Flag } from './args';
+import type { Reader } from './read';
+
+export const NATURAL_FLAGS: readonly Flag[] = [
+  { name: 'order', takes: 'one', value: 'ID', help: 'order of the natural' },
+  { name: 'stage', takes: 'one', value: 'ID', help: 'life stage' },
+  { name: 'length', takes: 'many', value: 'LEN', help: 'body, one for each individual' },
+  { name: 'belly', takes: 'one', value: 'COL', help: 'abdomen from below' },
+  { name: 'back', takes: 'one', value: 'COL', help: 'abdomen from above' },
+  { name: 'colour', takes: 'many', value: 'REGION=COL', help: 'colour of a region' },
+];
+
+export const CHOICE_FLAGS: readonly Flag[] = [
+  { name: 'barb', takes: 'one', value: 'any|flattened|barbless', help: 'barb rule of the water' },
+  { name: 'offset', takes: 'one', value: 'N', help: 'packet steps, -3 to 3, + is a larger fly' },
+  { name: 'school', takes: 'many', value: 'NAME=ID', help: 'a school of ids.md' },
+  { name: 'hand', takes: 'one', value: 'right|left', help: 'hand that winds' },
+  { name: 'catalogue', takes: 'many', value: 'FILE', help: 'hooks added to the shipped ones' },
+];
+
+const COUNT_RANGE = [1, 200] as const;
+
+function colours(read: Reader): Sample['colours'] {
+  const found: Record<string, Sample['colours'][RegionId]> = {};
+  const add = (region: string, field: string, text: string | null) => {
+    const colour = read.colour(field, text);
+    if (colour) found[region] = { hex: colour.hex, lab: colour.lab, source: 'typed' };
+  };
+  add('abdomen-belly', 'belly', read.one('belly'));
+  add('abdomen-back', 'back', read.one('back'));
+  for (const pair of read.many('colour')) {
+    const [name, ...rest] = pair.split('=');
+    if (rest.length === 0) {
+      read.fault(inputFault('colour', 'region-colour', pair, { allowed: ids.regions.map((region) => region.id) }));
+      continue;
+    }
+    const region = read.id<RegionId>('colour', name!, ids.regions);
+    if (region) add(region, 'colour', rest.join('='));
+  }
+  return found;
+}
+
+export function schools(read: Reader): Schools {
+  const chosen: Record<string, string> = {};
+  for (const pair of read.many('school')) {
+    const [name, option] = pair.split('=');
+    const school = ids.schools.find((item) => item.id === name);
+    if (!school || option === undefined) {
+      read.fault(inputFault('school', 'school-option', pair, { allowed: ids.schools.map((item) => item.id) }));
+      continue;
+    }
+    const id = read.id<string>('school', option, school.options);
+    if (id) chosen[school.id] = id;
+  }
+  return chosen as Schools;
+}
+
+/** The natural of the flags; null when no length was given or the stage is missing. */
+export function sampleFrom(read: Reader): Sample | null {
+  const stage = read.stage();
+  const lengths = read.lengths('length');
+  if (read.many('length').length > COUNT_RANGE[1]) read.fault(inputFault('length', 'too-many-lengths', String(read.many('length').length)));
+  const overall = read.length('overall-length', read.one('overall-length'));
+  const caseMm = read.length('case-length', read.one('case-length'));
+  const sample: Omit<Sample, 'stage'> = {
+    lengthsMm: lengths,
+    overallMm: overall,
+    caseMm,
+    widthMm: null,
+    method: read.flagId<Method>('method', ids.methods) ?? 'typed',
+    sex: read.flagId<SexId>('sex', ids.sexes),
+    colours: colours(read),
+    surface: read.flagId<'dry' | 'wet'>('surface', ids.surfaces) ?? 'dry',
+    water: read.flagId<WaterId>('water', ids.waters) ?? 'slow',
+  };
+  if (stage === null || (lengths.length === 0 && overall === null && caseMm === null)) return null;
+  return { ...sample, stage: stage as StageId };
+}
+
+const SIZE_OFFSET = { exact: 0, 'one-up': 1, 'one-down': -1 } as const;
+
+export function choicesFrom(read: Reader, owned: Record<string, number>): Choices {
+  const chosen = schools(read);
+  const typed = read.number('offset', [-3, 3], false);
+  const sizes = typed ?? SIZE_OFFSET[chosen.size ?? 'exact'];
+  const intent = read.flagId<IntentId>('intent', ids.intents) ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller');
+  const barb = read.flagId<BarbRuleId>('barb', ids['barb-rules']);
+  const hand = read.flagId<'right' | 'left'>('hand', HANDS);
+  return {
+    ...NO_CHOICES,
+    offset: { sizes, intent },
+    barbRule: read.has('barbless') ? 'barbless' : (barb ?? 'any'),
+    owned,
+    onlyOwned: read.has('owned'),
+    makers: read.many('maker').map((maker) => maker.toLowerCase()),
+    schools: chosen,
+    hand: hand ?? chosen.hand ?? 'right',
+  };
+}
+
+const HANDS = [{ id: 'right', name: 'Right' }, { id: 'left', name: 'Left' }];

@@ -1,0 +1,81 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { SHIPPED } from '../../tools/test-catalogue';
+import { idsDoc } from '../../tools/ids-doc';
+import { idsTypes } from '../../tools/ids-types';
+import { NUMBER_STEP } from '@/core/constants';
+import { KNOWN } from './known-ids';
+import { demoRows, REFERENCE_ROWS } from './shipped';
+import ids from './ids.json';
+
+const root = join(__dirname, '../..');
+const demo = SHIPPED.hooks.filter((hook) => hook.maker !== 'reference');
+const models = new Map<string, typeof demo>();
+for (const hook of demo) models.set(`${hook.maker}:${hook.model}`, [...(models.get(`${hook.maker}:${hook.model}`) ?? []), hook]);
+
+describe('ids', () => {
+  test('docs/ids.md and the types are written from the one list', () => {
+    expect(readFileSync(join(root, 'docs/ids.md'), 'utf8')).toBe(idsDoc());
+    expect(readFileSync(join(root, 'src/catalogue/ids.ts'), 'utf8')).toBe(idsTypes());
+  });
+  test('no id stands twice in its kind', () => {
+    for (const entries of Object.values(ids)) expect(new Set(entries.map((entry) => entry.id)).size).toBe(entries.length);
+  });
+  test('every stage has a style, and every style a straight path', () => {
+    for (const stage of ids.stages) expect(KNOWN.styles).toContain(stage.style);
+    for (const style of ids.styles) expect(style.path.straight).not.toBeNull();
+  });
+});
+
+describe('hooks of the six makers', () => {
+  test('36 models, at least 300 sizes, every row of the file good', () => {
+    expect(models.size).toBe(36);
+    expect(demoRows(readFileSync(join(root, 'src/catalogue/hooks.csv'), 'utf8')).length).toBe(demo.length);
+    expect(demo.length).toBeGreaterThanOrEqual(300);
+    expect(new Set(demo.map((hook) => hook.maker)).size).toBe(6);
+  });
+  test('shanks from 2.5 to 23 mm', () => {
+    const shanks = demo.map((hook) => hook.shank.value);
+    expect(Math.min(...shanks)).toBeGreaterThanOrEqual(2.5);
+    expect(Math.max(...shanks)).toBeLessThanOrEqual(23);
+    expect(Math.max(...shanks)).toBeGreaterThan(22);
+  });
+  test('labels run the way their model says', () => {
+    for (const hooks of models.values()) {
+      const way = hooks[0]!.labels === 'bigger-bigger' ? 1 : -1;
+      const sorted = [...hooks].sort((a, b) => Number(a.size.replace(/\D/g, '')) - Number(b.size.replace(/\D/g, '')));
+      sorted.slice(1).forEach((hook, index) => expect(Math.sign(hook.shank.value - sorted[index]!.shank.value)).toBe(way));
+    }
+  });
+  test('long series of light and of heavy wire from four makers, and every bend', () => {
+    const ratio = (hook: (typeof demo)[number]) => hook.shank.value / hook.gape.value;
+    for (const wire of ['light', 'heavy']) {
+      const long = demo.filter((hook) => hook.bend === 'round' && hook.wire === wire && ratio(hook) > 1.85);
+      expect(new Set(long.map((hook) => hook.maker)).size).toBeGreaterThanOrEqual(4);
+    }
+    expect(new Set(demo.map((hook) => hook.bend))).toEqual(new Set(KNOWN.bends));
+  });
+  test('four makers cover every target from 4 to 22 mm within 1.5 numbers', () => {
+    const covers = (maker: string, kind: (hook: (typeof demo)[number]) => boolean, w: number, to: number) => {
+      const shanks = demo.filter((hook) => hook.maker === maker && kind(hook)).map((hook) => hook.shank.value * w);
+      for (let target = 4; target <= to; target += 0.25) if (!shanks.some((carry) => Math.abs(Math.log(carry / target)) / NUMBER_STEP <= 1.5)) return false;
+      return true;
+    };
+    const makers = [...new Set(demo.map((hook) => hook.maker))];
+    const counted = (kind: (hook: (typeof demo)[number]) => boolean, w: number, to: number) => makers.filter((maker) => covers(maker, kind, w, to)).length;
+    expect(counted((hook) => hook.bend === 'round' || hook.bend === 'wide', 1, 22)).toBeGreaterThanOrEqual(4);
+    expect(counted((hook) => hook.bend === 'round' && hook.wire === 'light', 1, 22)).toBeGreaterThanOrEqual(4);
+    expect(counted((hook) => hook.bend === 'curved-shank', 1.2, 14)).toBeGreaterThanOrEqual(4);
+  });
+  test('the label of the wire agrees with its measure', () => {
+    for (const row of demoRows(readFileSync(join(root, 'src/catalogue/hooks.csv'), 'utf8'))) {
+      expect(SHIPPED.hooks.find((hook) => hook.maker === row.maker && hook.model === row.model && hook.size === row.size)!.wire).toBe(row.wire);
+    }
+  });
+});
+
+test('the maker-less range is a model throughout', () => {
+  expect(REFERENCE_ROWS.every((row) => row.source === 'model')).toBe(true);
+  expect(SHIPPED.hooks.find((hook) => hook.id === 'reference:standard-dry:1-0')!.shank.value).toBeCloseTo(22.8392, 4);
+  expect(SHIPPED.hooks.find((hook) => hook.id === 'reference:long-3x:12')!.shank.value).toBeCloseTo(7 * 0.919 ** (12 - 3 - 14), 9);
+});

@@ -1,0 +1,40 @@
+import { colourOf, deltaE, hexOfLab, labOfHex, parseColour } from './colour';
+import { filmFromPad, over, stackColour, wetFilm, wetHex, wetOpaque, wetPad } from './film';
+import { shadeOf } from './shade';
+
+describe('colours typed', () => {
+  test.each(['#ca4', '#CCAA44', 'lab(70 5 40)', 'lab(70, 5, 40)'])('%s is read', (text) => expect(parseColour(text)).not.toBeNull());
+  test.each(['ca4', '#ca', 'lab(170 0 0)', 'lab(70 5)', 'red', ''])('%s is not', (text) => expect(parseColour(text)).toBeNull());
+  test('Lab as typed is kept, and hex comes back from it', () => {
+    expect(parseColour('lab(50 10 20)')!.lab).toEqual([50, 10, 20]);
+    const lab = labOfHex('#b8a857');
+    expect(hexOfLab(lab)).toBe('#b8a857');
+  });
+  test('white is 100 under D65 and nothing apart from itself', () => {
+    expect(labOfHex('#ffffff')[0]).toBeCloseTo(100, 3);
+    expect(deltaE(labOfHex('#7a4a28'), labOfHex('#7a4a28'))).toBe(0);
+  });
+});
+
+describe('wet and layered: golden figures of formulas §9', () => {
+  test('opaque, wet in the hand', () => expect(wetOpaque(0.3)).toBeCloseTo(0.195029, 6));
+  test('a film of a pad', () => {
+    const film = filmFromPad(0.5, 0.6);
+    expect(film.Sx).toBeCloseTo(0.472594, 5);
+    expect(film.R).toBeCloseTo(0.289531, 5);
+    expect(film.Kx).toBeCloseTo(0.118149, 5);
+    expect(over(film, 0.8)).toBeCloseTo(0.664348, 5);
+    expect(over(wetFilm(film, 1), 0.8)).toBeCloseTo(0.647266, 5);
+  });
+  test.each([[0.1, 0.0501256], [0.5, 0.364022], [0.8, 0.717624]])('a thick pad of %s', (pad, wet) => expect(wetPad(pad)).toBeCloseTo(wet, 5));
+  test('an opaque layer hides what is under it, a thin one does not', () => {
+    const under = { hex: '#d8b93e', transmittance: 0, absorbency: 0.5 };
+    expect(stackColour([under, { hex: '#3c4630', transmittance: 0, absorbency: 0.5 }]).dry).toBe('#3c4630');
+    expect(stackColour([under, { hex: '#d8d8cc', transmittance: 0.75, absorbency: 0 }]).dry).not.toBe('#d8d8cc');
+  });
+  test('wet is darker', () => expect(labOfHex(wetHex('#b8a857'))[0]).toBeLessThan(labOfHex('#b8a857')[0]));
+});
+
+test.each([['#b8a857', 'olive'], ['#222222', 'black'], ['#5b4430', 'brown'], ['#9aa0a6', 'grey'], ['#f2f2ee', 'white']])('%s is called %s', (hex, hue) => expect(shadeOf(labOfHex(hex)).hue).toBe(hue));
+
+test('a colour keeps where it came from', () => expect(colourOf('#CA4', 'wet', 'typed')).toMatchObject({ hex: '#ccaa44', surface: 'wet', source: 'typed' }));
