@@ -1,0 +1,71 @@
+import { demoRows, KNOWN, SHIPPED_MAKERS } from '@/catalogue';
+import hooksCsv from '@/catalogue/hooks.csv';
+import valley from '@/catalogue/demo-valley.json';
+import type { StageId } from '@/catalogue/ids';
+import type { HookRow } from '@/core/hooks';
+import { DEVICE_ID, matchSchema, noEntities, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, type Entities, type ModelRecord } from './records/schemas';
+
+/** A made-up morning in the valley: one sample with its match. */
+interface DemoMatch {
+  key: string;
+  title: string;
+  when: string;
+  place: string;
+  water: string;
+  stages: string[];
+  lengths: number[];
+  case: number | null;
+  overall: number | null;
+  method: string;
+  surface: string;
+  found: string | null;
+  colours: Record<string, string>;
+}
+
+/** Models with their sizes inside, from the rows of hooks.csv. */
+export function modelsFromRows(rows: readonly HookRow[], demo: boolean): Record<string, ModelRecord> {
+  const models: Record<string, ModelRecord> = {};
+  for (const row of rows) {
+    const id = `${row.maker}:${row.model}`;
+    models[id] ??= { demo, makerId: row.maker, slug: row.model, name: row.modelName, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire, xLong: row.xLong, xHeavy: row.xHeavy, labels: row.labels, sizes: [] };
+    models[id].sizes.push({ size: row.size, shankMm: row.shankMm, gapeMm: row.gapeMm, biteMm: row.biteMm, wireMm: row.wireMm, eyeMm: row.eyeMm, massMg: row.massMg, source: row.source });
+  }
+  return models;
+}
+
+/** Everything the demo valley holds; every record is marked, and leaves with one tap unless the tier changed it. */
+export function demoEntities(): Entities {
+  const entities = noEntities();
+  for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit };
+  entities.model = modelsFromRows(demoRows(hooksCsv), true);
+  for (const item of valley.matches as unknown as DemoMatch[]) {
+    const sampleId = `sample_demo-${item.key}`;
+    entities.sample[sampleId] = sampleSchema.cast({
+      demo: true, when: item.when, place: item.place, water: item.water, method: item.method, surface: item.surface, found: item.found, colours: item.colours,
+      specimens: item.lengths.map((mm, index) => ({ id: `s${index + 1}`, body: { mm, typed: null } })), case: { mm: item.case, typed: null }, overall: { mm: item.overall, typed: null },
+    });
+    const answers = item.stages.filter((stage) => KNOWN.stages.includes(stage as StageId)).map((stage, index) => ({ id: `a${index + 1}`, stage }));
+    entities.match[`match_demo-${item.key}`] = matchSchema.cast({ demo: true, title: item.title, opened: item.when, sampleId, answers: answers.length > 0 ? answers : [{ id: 'a1', stage: null }], leading: 'a1' });
+  }
+  entities.settings[SETTINGS_ID] = settingsSchema.cast({});
+  entities.device[DEVICE_ID] = deviceSchema.cast({});
+  return entities;
+}
+
+/** Takes the demo out, except what the tier changed. */
+export function removeDemo(draft: Entities): void {
+  const inUse = new Set(Object.values(draft.match).filter((match) => !match.demo).map((match) => match.sampleId));
+  const makersKept = new Set(Object.values(draft.model).filter((model) => !model.demo).map((model) => model.makerId));
+  for (const kind of Object.keys(draft) as (keyof Entities)[]) {
+    for (const [id, record] of Object.entries(draft[kind])) {
+      const kept = (kind === 'sample' && inUse.has(id)) || (kind === 'maker' && makersKept.has(id));
+      if ((record as { demo?: boolean }).demo && !kept) delete draft[kind][id];
+    }
+  }
+  // A match whose sample the tier kept stays too: an answer without its natural would be empty.
+  for (const [id, match] of Object.entries(draft.match)) if (!draft.sample[match.sampleId]) delete draft.match[id];
+}
+
+export function hasDemo(entities: Entities): boolean {
+  return (Object.keys(entities) as (keyof Entities)[]).some((kind) => Object.values(entities[kind]).some((record) => (record as { demo?: boolean }).demo));
+}

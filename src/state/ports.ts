@@ -1,0 +1,77 @@
+import { createAsyncStorage } from '@react-native-async-storage/async-storage';
+import { v7 as uuid } from 'uuid';
+
+/** Everything the app takes from outside itself; injected, so that tests and the frozen valley clock replace it. */
+export interface Ports {
+  /** Milliseconds since 1970, real time: used for revisions, undo grouping and ids. */
+  now(): number;
+  /** `kind_` and a UUIDv7. */
+  newId(kind: string): string;
+  /** 0 to 1. */
+  random(): number;
+  storage: KeyStore;
+  locks: Locks;
+  channel: Channel;
+}
+
+/** The part of AsyncStorage 3 that the app uses; `setMany` is one transaction. */
+export interface KeyStore {
+  getMany(keys: string[]): Promise<Record<string, string | null>>;
+  setMany(entries: Record<string, string>): Promise<void>;
+  getAllKeys(): Promise<string[]>;
+}
+
+export interface Locks {
+  request<T>(name: string, task: () => Promise<T>): Promise<T>;
+}
+
+/** Messages between tabs of one browser. */
+export interface Channel {
+  post(message: unknown): void;
+  listen(hear: (message: unknown) => void): () => void;
+}
+
+/** On plain http there are no Web Locks: one tab at a time then waits for itself only. */
+function browserLocks(): Locks {
+  const locks = typeof navigator === 'undefined' ? undefined : navigator.locks;
+  if (locks) return { request: (name, task) => locks.request(name, task) as never };
+  let last: Promise<unknown> = Promise.resolve();
+  return {
+    request: (_name, task) => {
+      const next = last.then(task, task);
+      last = next.catch(() => undefined);
+      return next;
+    },
+  };
+}
+
+function browserChannel(name: string): Channel {
+  if (typeof BroadcastChannel === 'undefined') return { post: () => undefined, listen: () => () => undefined };
+  const channel = new BroadcastChannel(name);
+  return {
+    post: (message) => channel.postMessage(message),
+    listen: (hear) => {
+      const on = (event: MessageEvent) => hear(event.data);
+      channel.addEventListener('message', on);
+      return () => channel.removeEventListener('message', on);
+    },
+  };
+}
+
+export function browserPorts(): Ports {
+  return {
+    now: () => Date.now(),
+    newId: (kind) => `${kind}_${uuid()}`,
+    random: () => Math.random(),
+    storage: createAsyncStorage('aubade'),
+    locks: browserLocks(),
+    channel: browserChannel('aubade'),
+  };
+}
+
+/** Local time of this device as `2033-05-24T04:50`, for a sample taken now. */
+export function localStamp(now: number): string {
+  const at = new Date(now);
+  const two = (value: number) => String(value).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}T${two(at.getHours())}:${two(at.getMinutes())}`;
+}

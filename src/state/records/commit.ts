@@ -1,0 +1,117 @@
+import { applyPatches, enablePatches, type Patch } from 'immer';
+import type { KeyStore, Locks } from '../ports';
+import { ASIDE, keyOf, readEnvelope, splitKey, type Envelope } from './envelope';
+import { migrate } from './migrate';
+import { KINDS, noEntities, type Entities, type Kind } from './schemas';
+
+enablePatches();
+
+const LOCK = 'aubade-records';
+/** Tombstones are kept this long, so that a tab that slept still learns of a deletion. */
+export const SWEEP_MS = 30 * 24 * 3600 * 1000;
+
+/** A stored record that could not be opened: kept under `aside/`, named and exportable. */
+export interface Aside {
+  key: string;
+  reason: string;
+  detail: string;
+}
+
+export interface Loaded {
+  entities: Entities;
+  aside: Aside[];
+  /** No record of any kind was stored, not even a tombstone. */
+  empty: boolean;
+}
+
+function touched(patches: readonly Patch[]): { kind: Kind; id: string }[] {
+  const keys = new Map(patches.map((patch) => [keyOf(String(patch.path[0]), String(patch.path[1])), { kind: patch.path[0] as Kind, id: String(patch.path[1]) }]));
+  return [...keys.values()];
+}
+
+/** Patches onto the records as they are stored now; a patch whose place is gone takes this tab's own copy of that record. */
+function patched(stored: Entities, patches: readonly Patch[], own: Entities): Entities {
+  let entities = stored;
+  for (const { kind, id } of touched(patches)) {
+    const mine = patches.filter((patch) => patch.path[0] === kind && String(patch.path[1]) === id);
+    try {
+      entities = applyPatches(entities, mine as Patch[]);
+    } catch {
+      const copy = own[kind][id];
+      const table = { ...entities[kind] } as Record<string, unknown>;
+      if (copy === undefined) delete table[id];
+      else table[id] = copy;
+      entities = { ...entities, [kind]: table };
+    }
+  }
+  return entities;
+}
+
+/**
+ * Writes a change: under one lock it reads the touched records as they are now, applies this tab's patches, and stores
+ * them in one transaction. Deleting writes a tombstone in that same transaction.
+ */
+export async function commit(storage: KeyStore, locks: Locks, patches: readonly Patch[], own: Entities, now: number): Promise<void> {
+  if (patches.length === 0) return;
+  await locks.request(LOCK, async () => {
+    const records = touched(patches);
+    const texts = await storage.getMany(records.map(({ kind, id }) => keyOf(kind, id)));
+    const base = noEntities();
+    const revisions = new Map<string, number>();
+    for (const { kind, id } of records) {
+      const key = keyOf(kind, id);
+      const envelope = texts[key] ? readEnvelope(texts[key]) : null;
+      revisions.set(key, envelope?.rev ?? 0);
+      const data = envelope && !envelope.gone ? migrate(kind, envelope.v, envelope.data) : null;
+      if (data?.ok) (base[kind] as Record<string, unknown>)[id] = data.data;
+    }
+    const next = patched(base, patches, own);
+    const entries: Record<string, string> = {};
+    for (const { kind, id } of records) {
+      const key = keyOf(kind, id);
+      const data = next[kind][id];
+      const envelope: Envelope = { v: KINDS[kind].version, id, rev: revisions.get(key)! + 1, at: now, ...(data === undefined ? { gone: true as const } : {}), data: data ?? null };
+      entries[key] = JSON.stringify(envelope);
+    }
+    await storage.setMany(entries);
+  });
+}
+
+/** Reads every record; what fails its schema or migration is set aside by name and the rest opens. */
+export async function load(storage: KeyStore, locks: Locks): Promise<Loaded> {
+  return locks.request(LOCK, async () => {
+    const keys = await storage.getAllKeys();
+    const texts = await storage.getMany(keys);
+    const entities = noEntities();
+    const aside: Aside[] = [];
+    const moved: Record<string, string> = {};
+    for (const key of keys) {
+      const text = texts[key];
+      if (!text) continue;
+      if (key.startsWith(ASIDE)) {
+        aside.push(JSON.parse(text) as Aside);
+        continue;
+      }
+      const { kind, id } = splitKey(key);
+      const envelope = readEnvelope(text);
+      if (envelope?.gone) continue;
+      const result = envelope ? migrate(kind, envelope.v, envelope.data) : ({ ok: false, reason: 'schema', detail: 'envelope' } as const);
+      if (result.ok) (entities[kind as Kind] as Record<string, unknown>)[id] = result.data;
+      else if (!texts[`${ASIDE}${key}`]) {
+        const item = { key, reason: result.reason, detail: result.detail, text };
+        aside.push(item);
+        moved[`${ASIDE}${key}`] = JSON.stringify(item);
+      }
+    }
+    if (Object.keys(moved).length > 0) await storage.setMany(moved);
+    return { entities, aside, empty: keys.length === 0 };
+  });
+}
+
+/** Keys of tombstones older than 30 days. */
+export function sweepable(texts: Record<string, string | null>, now: number): string[] {
+  return Object.entries(texts).flatMap(([key, text]) => {
+    const envelope = text ? readEnvelope(text) : null;
+    return envelope?.gone && now - envelope.at > SWEEP_MS ? [key] : [];
+  });
+}

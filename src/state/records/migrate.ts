@@ -1,0 +1,44 @@
+import { sampleV1 } from '../schemas/sample-v1';
+import { KINDS, type Kind } from './schemas';
+
+/** A named step from one schema version of a kind to the next. */
+export interface Migration {
+  kind: Kind;
+  from: number;
+  name: string;
+  up(data: unknown): unknown;
+}
+
+export const MIGRATIONS: readonly Migration[] = [
+  {
+    kind: 'sample',
+    from: 1,
+    name: 'lengths-become-specimens',
+    up(data) {
+      const { lengths, overallMm, caseMm, ...rest } = sampleV1.validateSync(data);
+      return { ...rest, specimens: lengths.map((mm, index) => ({ id: `s${index + 1}`, body: { mm, typed: null } })), overall: { mm: overallMm, typed: null }, case: { mm: caseMm, typed: null }, unread: {}, photos: [] };
+    },
+  },
+];
+
+export type Migrated = { ok: true; data: unknown } | { ok: false; reason: 'newer' | 'unknown-kind' | 'no-path' | 'schema'; detail: string };
+
+/** Brings a stored record to the present schema and validates it. A newer or broken one is refused, not guessed at. */
+export function migrate(kind: string, version: number, data: unknown): Migrated {
+  const known = (KINDS as Record<string, { version: number; schema: { validateSync(value: unknown, options: object): unknown } } | undefined>)[kind];
+  if (!known) return { ok: false, reason: 'unknown-kind', detail: kind };
+  if (version > known.version) return { ok: false, reason: 'newer', detail: String(version) };
+  try {
+    let at = version;
+    let value = data;
+    while (at < known.version) {
+      const step = MIGRATIONS.find((migration) => migration.kind === kind && migration.from === at);
+      if (!step) return { ok: false, reason: 'no-path', detail: String(at) };
+      value = step.up(value);
+      at++;
+    }
+    return { ok: true, data: known.schema.validateSync(value, { stripUnknown: false }) };
+  } catch (error) {
+    return { ok: false, reason: 'schema', detail: (error as Error).message };
+  }
+}

@@ -1,0 +1,142 @@
+import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
+import { KNOWN } from '@/catalogue';
+import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, UnitId, WaterId } from '@/catalogue/ids';
+import { dressingSchema } from '@/core/dressings';
+import type { XLabelSchool } from '@/core/hooks';
+
+const demo = () => boolean().default(false);
+const stage = () => string<StageId>().oneOf(KNOWN.stages);
+const maybe = <T extends string>(values: readonly T[]) => string<T>().nullable().defined().default(null).oneOf([...values, null]);
+const mm = () => number().min(0.5).max(120).nullable().defined().default(null);
+const text = () => string().nullable().defined().default(null);
+const hexes = () => mixed<Partial<Record<RegionId, string>>>().default({}).test('colours', 'colours', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([region, hex]) => KNOWN.regions.includes(region as RegionId) && /^#[0-9a-f]{6}$/.test(String(hex))));
+const words = () => mixed<Record<string, string>>().default({}).test('words', 'words', (value) => value !== null && typeof value === 'object' && Object.values(value).every((item) => typeof item === 'string'));
+
+/** One length: the last good value, and what was typed while that cannot be read. */
+export const measureSchema = object({ mm: mm(), typed: text() });
+
+export const sampleSchema = object({
+  demo: demo(),
+  when: string().required(),
+  place: string().defined().default(''),
+  water: string<WaterId>().oneOf(KNOWN.waters).default('slow'),
+  found: maybe(KNOWN.found),
+  doing: maybe(KNOWN.doing),
+  surface: string<'dry' | 'wet'>().oneOf(['dry', 'wet']).default('dry'),
+  method: string<Method>().oneOf(KNOWN.methods).default('typed'),
+  sex: maybe<SexId>(KNOWN.sexes),
+  specimens: array(object({ id: string().required(), body: measureSchema.required() })).default([]),
+  overall: measureSchema.default({ mm: null, typed: null }),
+  case: measureSchema.default({ mm: null, typed: null }),
+  colours: hexes(),
+  /** Colours that were typed and cannot be read, kept as typed. */
+  unread: words(),
+  photos: array(string().required()).default([]),
+});
+
+export const answerSchema = object({
+  id: string().required(),
+  stage: stage().nullable().defined().default(null),
+  offset: object({ sizes: number().min(-3).max(3).default(0), intent: string<IntentId>().oneOf(KNOWN.intents).default('exact') }),
+  hookId: text(),
+  dressingId: text(),
+  schools: words(),
+  without: array(string().required()).default([]),
+  settled: text(),
+});
+
+export const matchSchema = object({
+  demo: demo(),
+  title: string().defined().default(''),
+  opened: string().required(),
+  sampleId: string().required(),
+  answers: array(answerSchema).min(1).max(4).required(),
+  leading: string().required(),
+});
+
+export const flySchema = object({ demo: demo(), dressingId: string().required(), dressingRev: number().required(), hookId: string().required(), choices: words() });
+
+export const makerSchema = object({ demo: demo(), name: string().required(), xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'), habit: string().defined().default('') });
+
+const dimension = () => number().positive().nullable().defined().default(null);
+
+export const modelSchema = object({
+  demo: demo(),
+  makerId: string().required(),
+  slug: string().required(),
+  name: string().required(),
+  bend: string().oneOf(KNOWN.bends).required(),
+  eye: string().oneOf(KNOWN.eyes).required(),
+  point: string().oneOf(KNOWN.points).required(),
+  barb: string().oneOf(KNOWN.barbs).required(),
+  wire: maybe(KNOWN.wires),
+  xLong: number().default(0),
+  xHeavy: number().default(0),
+  labels: string<'bigger-smaller' | 'bigger-bigger'>().oneOf(['bigger-smaller', 'bigger-bigger']).default('bigger-smaller'),
+  sizes: array(object({ size: string().required(), shankMm: dimension(), gapeMm: dimension(), biteMm: dimension(), wireMm: dimension(), eyeMm: dimension(), massMg: dimension(), source: string().oneOf(KNOWN.sources).required() })).required(),
+});
+
+export const materialSchema = object({ demo: demo(), base: text(), name: string().required(), functions: array(string().oneOf(KNOWN.functions).required()).required(), hex: string().matches(/^#[0-9a-f]{6}$/).required() });
+
+export const dressingRecordSchema = dressingSchema(KNOWN).concat(object({ demo: demo(), base: text() }));
+
+export const settingsSchema = object({
+  unit: string<UnitId>().oneOf(KNOWN.units).default('mm'),
+  barbRule: string<BarbRuleId>().oneOf(KNOWN.barbRules).default('any'),
+  letterKeys: boolean().default(true),
+  schools: words(),
+});
+
+export const deviceSchema = object({
+  theme: string<'morning' | 'dusk' | 'red-lamp'>().oneOf(['morning', 'dusk', 'red-lamp']).default('morning'),
+  hand: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
+  lastRoute: text(),
+});
+
+/** The kinds of record, their schema version and schema. A kind's version grows when its shape changes; see migrate.ts. */
+export const KINDS = {
+  sample: { version: 2, schema: sampleSchema },
+  match: { version: 1, schema: matchSchema },
+  fly: { version: 1, schema: flySchema },
+  maker: { version: 1, schema: makerSchema },
+  model: { version: 1, schema: modelSchema },
+  material: { version: 1, schema: materialSchema },
+  dressing: { version: 1, schema: dressingRecordSchema },
+  settings: { version: 1, schema: settingsSchema },
+  device: { version: 1, schema: deviceSchema },
+} satisfies Record<string, { version: number; schema: Schema }>;
+
+export type Kind = keyof typeof KINDS;
+
+export type Measure = InferType<typeof measureSchema>;
+export type SampleRecord = InferType<typeof sampleSchema>;
+export type AnswerRecord = InferType<typeof answerSchema>;
+export type MatchRecord = InferType<typeof matchSchema>;
+export type FlyRecord = InferType<typeof flySchema>;
+export type MakerRecord = InferType<typeof makerSchema>;
+export type ModelRecord = InferType<typeof modelSchema>;
+export type SettingsRecord = InferType<typeof settingsSchema>;
+export type DeviceRecord = InferType<typeof deviceSchema>;
+
+export interface RecordTypes {
+  sample: SampleRecord;
+  match: MatchRecord;
+  fly: FlyRecord;
+  maker: MakerRecord;
+  model: ModelRecord;
+  material: InferType<typeof materialSchema>;
+  dressing: InferType<typeof dressingRecordSchema>;
+  settings: SettingsRecord;
+  device: DeviceRecord;
+}
+
+/** Every record, by kind and id. */
+export type Entities = { [K in Kind]: Record<string, RecordTypes[K]> };
+
+export function noEntities(): Entities {
+  return { sample: {}, match: {}, fly: {}, maker: {}, model: {}, material: {}, dressing: {}, settings: {}, device: {} };
+}
+
+/** The one settings record and the one device record. */
+export const SETTINGS_ID = 'main';
+export const DEVICE_ID = 'this';

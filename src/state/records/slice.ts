@@ -1,0 +1,75 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { applyPatches, enablePatches, type Patch } from 'immer';
+import type { Aside, Loaded } from './commit';
+import { noEntities, type Entities } from './schemas';
+
+enablePatches();
+
+/** One undoable change. `label` is a message code; `group` joins typing in one field. */
+export interface Change {
+  label: string;
+  group: string | null;
+  at: number;
+  patches: Patch[];
+  inverse: Patch[];
+}
+
+export interface RecordsState {
+  entities: Entities;
+  aside: Aside[];
+  past: Change[];
+  future: Change[];
+}
+
+const HISTORY = 100;
+const GROUP_MS = 1000;
+
+function joined(last: Change | undefined, next: Change): boolean {
+  return last !== undefined && next.group !== null && last.group === next.group && next.at - last.at <= GROUP_MS;
+}
+
+const slice = createSlice({
+  name: 'records',
+  initialState: (): RecordsState => ({ entities: noEntities(), aside: [], past: [], future: [] }),
+  reducers: {
+    loaded(state, { payload }: PayloadAction<Pick<Loaded, 'entities' | 'aside'>>) {
+      return { ...state, entities: payload.entities, aside: payload.aside };
+    },
+    /** A change of this tab: applied, and kept for undo. */
+    changed(state, { payload }: PayloadAction<Change>) {
+      const last = state.past[state.past.length - 1];
+      const past = joined(last, payload)
+        ? [...state.past.slice(0, -1), { ...last!, at: payload.at, patches: [...last!.patches, ...payload.patches], inverse: [...payload.inverse, ...last!.inverse] }]
+        : [...state.past, payload].slice(-HISTORY);
+      return { ...state, entities: applyPatches(state.entities, payload.patches), past, future: [] };
+    },
+    /** A change that is not for undo: the demo at first start, what this device remembers. */
+    arrived(state, { payload }: PayloadAction<Patch[]>) {
+      return { ...state, entities: applySafely(state.entities, payload) };
+    },
+    undone(state) {
+      const last = state.past[state.past.length - 1];
+      if (!last) return state;
+      return { ...state, entities: applySafely(state.entities, last.inverse), past: state.past.slice(0, -1), future: [...state.future, last] };
+    },
+    redone(state) {
+      const next = state.future[state.future.length - 1];
+      if (!next) return state;
+      return { ...state, entities: applySafely(state.entities, next.patches), past: [...state.past, next], future: state.future.slice(0, -1) };
+    },
+  },
+});
+
+/** Patches from another tab or from undo; one whose place is gone is left out and the rest applied. */
+function applySafely(entities: Entities, patches: readonly Patch[]): Entities {
+  return patches.reduce((now, patch) => {
+    try {
+      return applyPatches(now, [patch]);
+    } catch {
+      return now;
+    }
+  }, entities);
+}
+
+export const recordsReducer = slice.reducer;
+export const { loaded, changed, arrived, undone, redone } = slice.actions;

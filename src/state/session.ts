@@ -1,0 +1,44 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+
+/** What an answer was when it was last looked at, so that a change can be told. */
+export interface Seen {
+  hook: string | null;
+  dressing: string | null;
+  mean: number | null;
+}
+
+export interface SessionState {
+  ready: boolean;
+  /** Minutes of the valley's own clock; null where the demo has left. Frozen by `?clock=`. */
+  frozenClock: string | null;
+  seen: Record<string, Seen>;
+  /** The last change of an answer, told until the next. */
+  told: Record<string, { hook: [string | null, string | null] | null; dressing: [string | null, string | null] | null }>;
+  saved: boolean;
+}
+
+const slice = createSlice({
+  name: 'session',
+  initialState: (): SessionState => ({ ready: false, frozenClock: null, seen: {}, told: {}, saved: true }),
+  reducers: {
+    started(state, { payload }: PayloadAction<{ frozenClock: string | null }>) {
+      state.ready = true;
+      state.frozenClock = payload.frozenClock;
+    },
+    saving(state, { payload }: PayloadAction<boolean>) {
+      state.saved = payload;
+    },
+    /** Notes what an answer is now and keeps what changed since it was last seen. */
+    answered(state, { payload }: PayloadAction<{ key: string; seen: Seen }>) {
+      const before = state.seen[payload.key];
+      state.seen[payload.key] = payload.seen;
+      if (!before) return;
+      const hook: [string | null, string | null] | null = before.hook === payload.seen.hook ? null : [before.hook, payload.seen.hook];
+      const dressing: [string | null, string | null] | null = before.dressing === payload.seen.dressing ? null : [before.dressing, payload.seen.dressing];
+      state.told[payload.key] = { hook, dressing };
+    },
+  },
+});
+
+export const sessionReducer = slice.reducer;
+export const { started, saving, answered } = slice.actions;
