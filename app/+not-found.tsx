@@ -1,0 +1,5 @@
+import { Missing } from '@/features/shell';
+
+export default function NotFound() {
+  return <Missing what="page" list="/" />;
+}

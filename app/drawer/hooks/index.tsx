@@ -1,0 +1,1 @@
+export { HooksScreen as default } from '@/features/drawer';

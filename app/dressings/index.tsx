@@ -1,0 +1,1 @@
+export { DressingsScreen as default } from '@/features/dressing';

@@ -1,0 +1,1 @@
+export { MatchesScreen as default } from '@/features/matches';

@@ -1,0 +1,1 @@
+export { CautionsScreen as default } from '@/features/shelf';

@@ -1,0 +1,137 @@
+import { View } from 'react-native';
+import type { Card, CardStep } from '@/core/tying';
+import type { Quantity } from '@/core/quantity';
+import { Measured, useSpeech, useWords } from '@/features/shell';
+import { Digits, Heading, Say } from '@/ui/primitives';
+
+/** A part's length as a quantity: as sure as the hook it is a share of. */
+function partQuantity(card: Card, mm: number): Quantity {
+  const about = card.hook.estimated.includes('shank_mm');
+  return { value: mm, sd: mm * 0.0845 * (about ? 0.5 : 0.18), source: about ? 'model' : 'measured' };
+}
+
+/** Every part in millimetres, with its range and rule. */
+export function CardParts({ card }: { card: Card }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const rule = (base: string, factor: number | null) => {
+    const name = base.startsWith('part:') ? speech.plain('parts', base.slice(5)) : base.startsWith('landmark:') ? speech.plain('bases', 'landmark') : speech.plain('bases', base);
+    return factor === null ? name : words('dressing.rule', { factor: factor.toFixed(2).replace(/0$/, ''), base: name });
+  };
+  return (
+    <View role="table" aria-label={words('dressing.parts')} className="border-t border-line">
+      {card.parts.map((part) => (
+        <View key={part.id} role="row" className="flex-row items-center justify-between gap-3 border-b border-line px-5 py-2">
+          <View role="cell" className="min-w-0 flex-1">
+            <Say weight="medium">{`${speech.name('parts', part.part)}${part.count && part.mm !== null ? ` × ${part.count}` : ''}`}</Say>
+            <Say size="small" tone="soft">
+              {[part.material?.name, rule(part.base, part.factor), part.optional ? words('dressing.optional') : null].filter(Boolean).join(' · ')}
+            </Say>
+          </View>
+          <View role="cell" className="items-end">
+            {part.mm === null ? <Digits size="lead">{part.count === null ? '' : `×${part.count}`}</Digits> : <Measured what={speech.name('parts', part.part)} quantity={partQuantity(card, part.mm)} size="lead" strong />}
+            {part.range_mm ? (
+              <Say size="small" tone="soft">
+                {words('dressing.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })}
+              </Say>
+            ) : null}
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** The caution of a step, beside it, every time. */
+export function StepCaution({ step }: { step: CardStep }) {
+  const speech = useSpeech();
+  const words = useWords();
+  if (!step.caution) return null;
+  return (
+    <View className="border-l-4 border-straw pl-3">
+      <Say size="small" tone="straw" weight="medium">
+        {words('bench.care')}
+      </Say>
+      <Say size="small">{speech.caution(step.caution)}</Say>
+    </View>
+  );
+}
+
+/** The steps in order: what, where, the check, the mend, the caution. */
+export function CardSteps({ card }: { card: Card }) {
+  const words = useWords();
+  const speech = useSpeech();
+  return (
+    <View role="list" className="border-t border-line">
+      {card.steps.map((step) => {
+        const check = speech.stepCheck(step);
+        return (
+          <View key={step.n} role="listitem" className="flex-row gap-4 border-b border-line px-5 py-3">
+            <View className="w-8">
+              <Digits size="lead" tone="soft">{String(step.n)}</Digits>
+            </View>
+            <View className="min-w-0 flex-1 gap-1">
+              <Say weight="strong">{speech.stepTitle(step)}</Say>
+              <Say size="small" tone="soft">
+                {[step.mm !== null && step.do !== 'cut' && step.do !== 'free-eye' ? speech.length(step.mm) : null, ...speech.stepDetail(step), step.reversible ? null : speech.t('step.cannot-undo')].filter(Boolean).join(' · ')}
+              </Say>
+              {check ? (
+                <Say size="small">
+                  <Say size="small" tone="sedge" weight="medium">
+                    {`${words('bench.look')}: `}
+                  </Say>
+                  {check}
+                </Say>
+              ) : null}
+              {step.mend.length > 0 ? (
+                <Say size="small" tone="soft">
+                  {`${words('bench.mend')}: ${step.mend.join('; ')}`}
+                </Say>
+              ) : null}
+              <StepCaution step={step} />
+            </View>
+          </View>
+        );
+      })}
+    </View>
+  );
+}
+
+/** Thread, weight, rib, hackle, stations and what is seen: the small print of a card. */
+export function CardExtras({ card }: { card: Card }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const mg = (value: number) => value.toFixed(value < 10 ? 1 : 0);
+  const groups: [string, string[]][] = [
+    [words('bench.threads'), card.threads.map((thread) => words('bench.thread', { name: thread.name, denier: thread.denier, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }))],
+    [words('bench.weights'), card.weights.map((weight) => {
+      const metal = weight.metal ? speech.name('metals', weight.metal) : '';
+      if (weight.kind === 'bead') return [words('bench.weight-bead', { metal, mm: speech.length(weight.diameter_mm!), kind: speech.plain('bead-kinds', weight.bead_kind!), bore: speech.length(weight.bore_needed_mm!, true), mass: mg(weight.mass_mg) }), ...weight.warnings.map((warning) => speech.say(warning))].join('; ');
+      if (weight.kind === 'wound') return words('bench.weight-wound', { metal, wire: speech.length(weight.wire_mm!, true), turns: weight.turns, length: speech.length(weight.length_mm!), mass: mg(weight.mass_mg) });
+      if (weight.kind === 'sides') return words('bench.weight-sides', { metal, wire: speech.length(weight.wire_mm!, true), length: speech.length(weight.length_mm!), mass: mg(weight.mass_mg) });
+      return words('bench.weight-hook', { mass: mg(weight.mass_mg) });
+    })],
+    [words('bench.ribs'), card.ribs.map((rib) => `${words('bench.rib', { material: nameOf(card, rib.part), turns: rib.turns, pitch: speech.length(rib.pitch_mm, true), cut: speech.length(rib.cut_mm) })}${rib.counter ? `, ${words('bench.counter')}` : ''}`)],
+    [words('bench.hackles'), card.hackles.map((hackle) => words('bench.hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) }))],
+    [words('bench.layers'), card.layers.map((layer) => words('bench.layer', { part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part), dry: speech.shade(layer.dry.shade), wet: speech.shade(layer.wet.shade) }))],
+    [words('bench.stations'), card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`)],
+  ];
+  return (
+    <View className="gap-4 px-5">
+      {groups.filter(([, lines]) => lines.length > 0).map(([title, lines]) => (
+        <View key={title} className="gap-1">
+          <Heading level={3} size="small">{title}</Heading>
+          {lines.map((line) => (
+            <Say key={line} size="small" tone="soft">
+              {line}
+            </Say>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function nameOf(card: Card, partId: string): string {
+  return card.parts.find((part) => part.id === partId)?.material?.name ?? partId;
+}

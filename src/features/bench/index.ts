@@ -1,0 +1,3 @@
+export { BenchStep } from './bench-step';
+export { CardParts, CardSteps } from './card-view';
+export { TieScreen } from './tie-screen';

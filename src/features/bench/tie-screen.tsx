@@ -1,0 +1,129 @@
+import { useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import { formatLength } from '@/core/units';
+import { selectAnswered, useApp } from '@/state';
+import { Missing, PageHeading, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
+import { flyMarks, Plate } from '@/ui/drawings';
+import { Button, Digits, Say } from '@/ui/primitives';
+import { StepCaution } from './card-view';
+
+/** The bench, full screen: one step at a time, next and back by space bar, pedal, arrows or a tap. */
+export function TieScreen({ id }: { id: string }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const router = useRouter();
+  const wide = useWide();
+  const { height } = useWindowDimensions();
+  const match = useApp((state) => state.records.entities.match[id]);
+  const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
+  const [index, setIndex] = useState(0);
+  const [mend, setMend] = useState(false);
+  const [width, onLayout] = useWidth();
+  const card = answered?.status === 'answered' ? answered.answer.card : null;
+  const count = card?.steps.length ?? 0;
+  useTitle(words('tie.title', { dressing: card?.dressing.name ?? '' }));
+  useEffect(() => {
+    const go = (by: number) => {
+      setMend(false);
+      setIndex((now) => Math.min(Math.max(0, now + by), Math.max(0, count - 1)));
+    };
+    const onKey = (event: KeyboardEvent) => {
+      if ((event.target as HTMLElement | null)?.tagName === 'BUTTON' && event.key === ' ') return;
+      const by = { ' ': 1, PageDown: 1, ArrowRight: 1, PageUp: -1, ArrowLeft: -1 }[event.key];
+      if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
+      event.preventDefault();
+      go(by);
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [count]);
+  if (!card) return <Missing what="match" list="/matches" />;
+  const step = card.steps[Math.min(index, count - 1)]!;
+  const next = card.steps[index + 1];
+  const part = card.parts.find((item) => item.id === step.part);
+  const big = step.mm !== null && !['cut', 'free-eye', 'coat', 'tie-off', 'check'].includes(step.do) ? step.mm : null;
+  const text = big === null ? null : formatLength(big, speech.unit);
+  const check = speech.stepCheck(step);
+  const forward = () => {
+    setMend(false);
+    if (next) setIndex(index + 1);
+    else router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'bench' } });
+  };
+  return (
+    <View className="flex-1 bg-ground">
+      <View className="flex-row items-center justify-between px-5 pt-2">
+        <Say size="small" tone="soft" lines={1} className="min-w-0 flex-1">
+          {`${card.dressing.name} · ${card.hook.maker_name} ${card.hook.size}`}
+        </Say>
+        <Button kind="quiet" label={words('tie.leave')} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'bench' } })} />
+      </View>
+      <View aria-hidden className="flex-row gap-1 px-5">
+        {card.steps.map((item, place) => (
+          <View key={item.n} className={`h-1 flex-1 ${place < index ? 'bg-river' : place === index ? 'bg-dawn' : 'bg-line'}`} />
+        ))}
+      </View>
+      <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row' : ''}>
+        <Pressable aria-hidden tabIndex={-1} onPress={forward} onLayout={onLayout} className={wide ? 'w-3/5' : ''}>
+          {width > 0 ? <Plate label={words('tie.fly', { fly: card.dressing.name, n: step.n })} width={width} natural={null} measuredMm={null} fly={flyMarks(card, step.n)} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} ringAt={step.at?.mm ?? null} only={step.part ?? ''} maxHeight={wide ? height - 180 : 250} /> : null}
+        </Pressable>
+        <View aria-live="polite" className={`gap-3 px-5 pb-6 ${wide ? 'w-2/5 pt-6' : ''}`}>
+          <View>
+            <Say size="small" tone="soft">
+              {`${words('tie.step', { n: step.n, count })}${step.kind ? ` · ${speech.name('parts', step.kind)}` : ''}`}
+            </Say>
+            <PageHeading>{speech.stepTitle(step)}</PageHeading>
+          </View>
+          {text ? (
+            <View className="flex-row items-end gap-3">
+              <Digits size="bench" tone="dawn" strong>
+                {text.digits}
+              </Digits>
+              <View className="pb-1">
+                <Say tone="soft">{speech.t(`unit.${text.unit}`)}</Say>
+                {part?.range_mm ? (
+                  <Say size="small" tone="soft">
+                    {words('tie.range', { low: formatLength(part.range_mm[0], speech.unit).digits, high: formatLength(part.range_mm[1], speech.unit).digits })}
+                  </Say>
+                ) : null}
+              </View>
+            </View>
+          ) : null}
+          {speech.stepDetail(step).map((line) => (
+            <Say key={line} size="lead">
+              {line}
+            </Say>
+          ))}
+          {check ? (
+            <View className="border-t border-line pt-3">
+              <Say size="lead">
+                <Say size="lead" tone="sedge" weight="strong">
+                  {`${words('bench.look')}: `}
+                </Say>
+                {check}
+              </Say>
+            </View>
+          ) : null}
+          {step.mend.length > 0 ? (
+            mend ? (
+              <Say tone="soft">{step.mend.join('; ')}</Say>
+            ) : (
+              <Button kind="quiet" label={words('bench.mend')} onPress={() => setMend(true)} className="self-start" />
+            )
+          ) : null}
+          <StepCaution step={step} />
+        </View>
+      </ScrollView>
+      <View className="flex-row border-t border-line">
+        <Pressable role="button" aria-disabled={index === 0 || undefined} onPress={() => { setMend(false); setIndex(Math.max(0, index - 1)); }} className={`min-h-16 w-1/3 items-center justify-center bg-plane ${index === 0 ? 'opacity-50' : ''}`}>
+          <Say weight="medium">{words('tie.back')}</Say>
+        </Pressable>
+        <Pressable role="button" onPress={forward} className="min-h-16 flex-1 items-center justify-center bg-river px-3">
+          <Say weight="strong" tone="on-river" lines={1}>
+            {next ? words('tie.next-what', { what: `${speech.stepTitle(next).charAt(0).toLowerCase()}${speech.stepTitle(next).slice(1)}` }) : words('tie.done')}
+          </Say>
+        </Pressable>
+      </View>
+    </View>
+  );
+}

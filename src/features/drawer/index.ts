@@ -1,0 +1,1 @@
+export { HooksScreen, ModelScreen } from './hooks-screen';

@@ -1,0 +1,3 @@
+export { holdsLine } from './holds';
+export { HookDimensions } from './hook-detail';
+export { HookStep } from './hook-step';

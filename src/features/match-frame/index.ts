@@ -1,0 +1,1 @@
+export { MatchScreen, STEPS, type Step } from './match-screen';

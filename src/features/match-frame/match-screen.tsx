@@ -1,0 +1,236 @@
+import { format, parseISO } from 'date-fns';
+import { useRouter } from 'expo-router';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import { useEffect, type ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
+import { answered as noteAnswer, change, selectAnswered, selectDevice, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
+import { BenchStep } from '@/features/bench';
+import { AnswerPlate, DressingStep } from '@/features/dressing';
+import { HookStep, holdsLine } from '@/features/hook';
+import { hookName, matchTitle, placeLine, stepLines } from '@/features/matches';
+import { NaturalStep } from '@/features/natural';
+import { Missing, PageHeading, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
+import { Button, Heading, Say } from '@/ui/primitives';
+import { token } from '@/ui/tokens';
+import { Told } from './told';
+import { TwoAnswers } from './two-answers';
+
+export const STEPS = ['natural', 'hook', 'dressing', 'bench'] as const;
+export type Step = (typeof STEPS)[number];
+
+/** A match: five steps, always visible, never forced in order; each closed one shows its answer in a line. */
+export function MatchScreen({ id, step }: { id: string; step: Step }) {
+  const speech = useSpeech();
+  const words = useWords();
+  const wide = useWide();
+  const dispatch = useAppDispatch();
+  const match = useApp((state) => state.records.entities.match[id]);
+  const sample = useApp((state) => (match ? state.records.entities.sample[match.sampleId] : undefined));
+  const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
+  const key = match ? `${id}/${match.leading}` : '';
+  const title = match ? matchTitle(match, speech, words) : words('missing.title');
+  useTitle(match ? `${title}, ${words(`step.${step}`)}` : title);
+  useEffect(() => {
+    if (!key || answered?.status !== 'answered') return;
+    const { answer } = answered;
+    dispatch(noteAnswer({ key, seen: { hook: answer.hooks[0] ? hookName(answer.hooks[0]) : null, dressing: answer.dressing?.name ?? null, mean: answer.natural.length.meanMm } }));
+  }, [answered, dispatch, key]);
+  if (!match || !sample || !answered) return <Missing what="match" list="/matches" />;
+  const props: FrameProps = { id, step, match, sample, answered, title };
+  return wide ? <WideFrame {...props} /> : <PhoneFrame {...props} />;
+}
+
+interface FrameProps {
+  id: string;
+  step: Step;
+  match: MatchRecord;
+  sample: SampleRecord;
+  answered: Answered;
+  title: string;
+}
+
+function leadingOf(match: MatchRecord) {
+  return match.answers.find((item) => item.id === match.leading)!;
+}
+
+/** What a step shows when it is open. */
+function StepBody({ id, step, match, sample, answered }: FrameProps) {
+  const words = useWords();
+  const router = useRouter();
+  const record = leadingOf(match);
+  if (step === 'natural') return <NaturalStep matchId={id} match={match} sample={sample} answered={answered} />;
+  if (answered.status === 'waiting') {
+    return (
+      <View className="items-start gap-3 px-5 py-6">
+        <Say>{words(answered.missing === 'stage' ? 'step.waits-stage' : 'step.waits-length')}</Say>
+        <Button kind="main" label={words(answered.missing === 'stage' ? 'step.give-stage' : 'step.give-length')} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'natural' } })} />
+      </View>
+    );
+  }
+  const { answer } = answered;
+  if (step === 'hook') return <HookStep matchId={id} record={record} answer={answer} />;
+  if (step === 'dressing') return <DressingStep matchId={id} record={record} sample={sample} answer={answer} />;
+  return <BenchStep matchId={id} record={record} answer={answer} />;
+}
+
+function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
+  const words = useWords();
+  return (
+    <Say size="small" tone="soft">
+      {placeLine(sample, `${format(parseISO(sample.when), 'd MMM, HH:mm')}${match.demo ? ` · ${words('matches.demo')}` : ''}`)}
+    </Say>
+  );
+}
+
+function StepRow({ id, step, head, detail, open, children }: { id: string; step: Step | 'water'; head: string; detail: string; open: boolean; children?: ReactNode }) {
+  const words = useWords();
+  const router = useRouter();
+  const go = step === 'water' ? undefined : () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
+  return (
+    <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
+      <Pressable role={go ? 'button' : undefined} aria-expanded={go ? open : undefined} aria-label={go ? `${words(`step.${step}`)}: ${head}. ${detail}` : undefined} onPress={go} className="min-h-16 flex-row gap-3 px-5 py-3">
+        <Say tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className="w-24">
+          {words(`step.${step}`)}
+        </Say>
+        <View className="min-w-0 flex-1">
+          <Say weight="strong" lines={open ? 3 : 2}>
+            {head}
+          </Say>
+          {detail ? (
+            <Say size="small" tone="soft" lines={2}>
+              {detail}
+            </Say>
+          ) : null}
+        </View>
+        {go && !open ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
+      </Pressable>
+      {open ? children : null}
+    </View>
+  );
+}
+
+function PhoneFrame(props: FrameProps) {
+  const { id, step, match, sample, answered, title } = props;
+  const speech = useSpeech();
+  const words = useWords();
+  const record = leadingOf(match);
+  const lines = stepLines(answered, record.stage ?? null, speech, words);
+  const answer = answered.status === 'answered' ? answered.answer : null;
+  return (
+    <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
+      <View className="px-5 pt-4">
+        <Over sample={sample} match={match} />
+        <PageHeading>{title}</PageHeading>
+      </View>
+      <Told matchKey={`${id}/${match.leading}`} />
+      {step === 'dressing' || !record.stage ? null : <AnswerPlate stage={record.stage} sample={sample} answer={answer ? { ...answer, card: step === 'natural' || step === 'hook' ? null : answer.card } : null} maxHeight={step === 'natural' ? 250 : step === 'hook' ? 200 : 380} />}
+      {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
+      <View className="border-t border-line">
+        {STEPS.map((item) => (
+          <StepRow key={item} id={id} step={item} head={lines[item].head} detail={lines[item].detail} open={item === step}>
+            <StepBody {...props} />
+          </StepRow>
+        ))}
+        <StepRow id={id} step="water" head={words('step.water-later')} detail="" open={false} />
+      </View>
+      <DeleteMatch id={id} match={match} />
+    </ScrollView>
+  );
+}
+
+function DeleteMatch({ id, match }: { id: string; match: MatchRecord }) {
+  const words = useWords();
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  return (
+    <Button kind="quiet" label={words('matches.delete')} className="mt-4 self-start" onPress={() => {
+      router.navigate('/matches');
+      dispatch(change('delete-match', (draft) => {
+        delete draft.match[id];
+        if (!Object.values(draft.match).some((other) => other.sampleId === match.sampleId)) delete draft.sample[match.sampleId];
+      }));
+    }} />
+  );
+}
+
+function WideFrame(props: FrameProps) {
+  const { id, step, match, sample, answered, title } = props;
+  const speech = useSpeech();
+  const words = useWords();
+  const router = useRouter();
+  const { theme } = useApp(selectDevice);
+  const record = leadingOf(match);
+  const lines = stepLines(answered, record.stage ?? null, speech, words);
+  const answer = answered.status === 'answered' ? answered.answer : null;
+  const holds = answer ? holdsLine(answer, speech) : null;
+  return (
+    <View className="min-h-0 flex-1 flex-row bg-ground">
+      <ScrollView className="w-column flex-none border-r border-line" contentContainerClassName="pb-8">
+        <View className="px-5 pb-3 pt-5">
+          <Over sample={sample} match={match} />
+          <PageHeading size="title">{title}</PageHeading>
+        </View>
+        <View className="border-t border-line">
+          <StepRow id={id} step="natural" head={lines.natural.head} detail={lines.natural.detail} open={false} />
+        </View>
+        {match.answers.length > 1 ? <TwoAnswers id={id} match={match} stacked /> : null}
+        <View className="gap-2 px-5 py-4">
+          <Heading size="small">{words('natural.colours')}</Heading>
+          {Object.entries(sample.colours).map(([region, hex]) => (
+            <View key={region} className="flex-row items-center gap-3">
+              <View aria-hidden style={{ backgroundColor: theme === 'red-lamp' ? 'transparent' : hex }} className="h-7 w-14 rounded-control border border-edge" />
+              <Say size="small">{speech.plain('regions', region)}</Say>
+            </View>
+          ))}
+        </View>
+        <DeleteMatch id={id} match={match} />
+      </ScrollView>
+      <ScrollView className="min-w-0 flex-1" contentContainerClassName="pb-8">
+        <View role="tablist" aria-label={title} className="flex-row border-b border-line px-3">
+          {STEPS.map((item) => (
+            <Pressable key={item} role="tab" aria-selected={item === step} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: item } })} className={`min-h-target justify-center border-b-4 px-4 ${item === step ? 'border-river' : 'border-transparent'}`}>
+              <Say weight={item === step ? 'strong' : 'medium'} tone={item === step ? 'river' : 'soft'}>
+                {words(`step.${item}`)}
+              </Say>
+            </Pressable>
+          ))}
+        </View>
+        <Told matchKey={`${id}/${match.leading}`} />
+        {step === 'natural' && record.stage ? <AnswerPlate stage={record.stage} sample={sample} answer={answer} maxHeight={420} /> : null}
+        <StepBody {...props} />
+      </ScrollView>
+      <ScrollView role="complementary" aria-label={words('step.hook')} className="w-column flex-none border-l border-line bg-plane" contentContainerClassName="pb-8">
+        <StepRow id={id} step="hook" head={lines.hook.head} detail={lines.hook.detail} open={false} />
+        {holds ? (
+          <View className="border-b border-line px-5 py-3">
+            <Say size="small" tone="soft">
+              {words('hook.holds')}
+            </Say>
+            <Say size="small">{holds}</Say>
+          </View>
+        ) : null}
+        {answer ? (
+          <View className="border-b border-line px-5 py-3">
+            <Heading size="small">{words('hook.by-maker')}</Heading>
+            {Object.values(answer.by_maker).map((hook) => (
+              <View key={hook.id} className="min-h-9 flex-row items-center justify-between gap-2">
+                <Say size="small" lines={1} className="min-w-0 flex-1">
+                  {`${hook.maker_name} ${hook.model_name}`}
+                </Say>
+                <Say size="small" weight="strong">
+                  {hook.size}
+                </Say>
+                <Say size="small" tone="soft" className="w-12 text-right">
+                  {`${hook.length_steps! >= 0 ? '+' : '−'}${Math.abs(hook.length_steps!).toFixed(1)}`}
+                </Say>
+              </View>
+            ))}
+          </View>
+        ) : null}
+        <StepRow id={id} step="dressing" head={lines.dressing.head} detail={lines.dressing.detail} open={false} />
+        <StepRow id={id} step="bench" head={lines.bench.head} detail={lines.bench.detail} open={false} />
+        <StepRow id={id} step="water" head={words('step.water-later')} detail="" open={false} />
+      </ScrollView>
+    </View>
+  );
+}

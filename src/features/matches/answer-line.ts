@@ -1,0 +1,55 @@
+import { headlineParts, type Speech } from '@/speech';
+import type { Answered, MatchRecord, SampleRecord } from '@/state';
+import type { Answer } from '@/core/answer';
+
+type Words = (key: string, params?: Record<string, unknown>) => string;
+
+/** A hook as a tier names it: maker, model, size. */
+export function hookName(hook: { maker_name: string; model_name: string; size: string }): string {
+  return `${hook.maker_name} ${hook.model_name} ${hook.size}`;
+}
+
+/** Each step's answer in one line, or the input it waits for. */
+export interface StepLines {
+  natural: { head: string; detail: string };
+  hook: { head: string; detail: string };
+  dressing: { head: string; detail: string };
+  bench: { head: string; detail: string };
+}
+
+function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
+  const { length } = answer.natural;
+  const mean = `${speech.length(length.meanMm)} ± ${speech.length(1.96 * length.seMm).split(' ')[0]}`;
+  return `${answer.natural.lengthSource === 'estimated' ? `${speech.t('about')} ` : ''}${mean}, ${length.n === 1 ? words('natural.one') : words('natural.many', { count: length.n })}`;
+}
+
+export function stepLines(answered: Answered, stage: string | null, speech: Speech, words: Words): StepLines {
+  const name = stage ? speech.name('stages', stage) : words('matches.untitled');
+  if (answered.status === 'waiting') {
+    const waits = words(answered.missing === 'stage' ? 'step.waits-stage' : 'step.waits-length');
+    const give = words(answered.missing === 'stage' ? 'step.give-stage' : 'step.give-length');
+    return { natural: { head: stage ? name : give, detail: waits }, hook: { head: waits, detail: '' }, dressing: { head: waits, detail: '' }, bench: { head: waits, detail: '' } };
+  }
+  const { answer } = answered;
+  const first = answer.hooks[0];
+  const steps = first?.length_steps ?? 0;
+  const off = Math.abs(steps) < 0.05 ? words('hook.exact') : words(steps > 0 ? 'hook.long' : 'hook.short', { steps: Math.abs(steps).toFixed(1) });
+  return {
+    natural: { head: name, detail: lengthDetail(answer, speech, words) },
+    hook: first ? { head: hookName(first), detail: `${words('hook.reads')} ${first.reads.toFixed(1)} · ${off}${first.pinned ? ` · ${words('hook.pinned')}` : ''}` } : { head: words('hook.no-hooks'), detail: '' },
+    dressing: answer.dressing ? { head: answer.dressing.name, detail: answer.dressing.why.slice(0, 2).map((why) => speech.say(why)).join('; ') } : { head: words('dressing.none'), detail: '' },
+    bench: answer.card
+      ? { head: headlineParts(answer.card).map((part) => `${speech.name('parts', part.part)} ${speech.length(part.mm)}`).join(' · '), detail: `${words('bench.steps', { count: answer.card.steps.length })}${answer.card.minutes ? ` · ${words('dressing.minutes', { minutes: answer.card.minutes })}` : ''}${answer.card.fits ? '' : ` · ${words('bench.over', { part: answer.card.over!.part, mm: speech.length(answer.card.over!.mm) })}`}` }
+      : { head: words('dressing.none'), detail: '' },
+  };
+}
+
+/** What a match is called: its own name, else its stage. */
+export function matchTitle(match: MatchRecord, speech: Speech, words: Words): string {
+  const leading = match.answers.find((answer) => answer.id === match.leading) ?? match.answers[0]!;
+  return match.title || (leading.stage ? speech.name('stages', leading.stage) : words('matches.untitled'));
+}
+
+export function placeLine(sample: SampleRecord, date: string): string {
+  return [sample.place, date].filter(Boolean).join(' · ');
+}

@@ -1,0 +1,67 @@
+import { View } from 'react-native';
+import type { RegionId } from '@/catalogue/ids';
+import { labOfHex, parseColour, shadeOf, wetHex } from '@/core/colour';
+import { change, selectDevice, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Field, Say } from '@/ui/primitives';
+
+const COMMON: readonly RegionId[] = ['abdomen-belly', 'abdomen-back', 'thorax-belly', 'thorax-back', 'wing', 'legs'];
+const BY_ORDER: Record<string, readonly RegionId[]> = { 'caddis/cased-larva': ['case', 'thorax-belly', 'head', 'legs'], 'midge/pupa': [...COMMON, 'gills'], 'mayfly/nymph': [...COMMON.filter((id) => id !== 'wing'), 'gills'], 'mayfly/emerger': [...COMMON, 'shuck'], 'mayfly/cripple': [...COMMON, 'shuck'] };
+
+/** Colours by region: hex or Lab, the dry swatch over what it becomes wet, in words. */
+export function Colours({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: string | null }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const { theme } = useApp(selectDevice);
+  const regions = stage ? (BY_ORDER[stage] ?? COMMON) : COMMON;
+  const type = (region: RegionId, text: string) => dispatch(change('colour', (draft) => {
+    const own = draft.sample[sampleId]!;
+    delete own.unread[region];
+    if (text.trim() === '') {
+      delete own.colours[region];
+      return;
+    }
+    const colour = parseColour(text);
+    if (colour) own.colours[region] = colour.hex;
+    else own.unread[region] = text;
+  }, `colour-${region}`));
+  return (
+    <View className="gap-3">
+      {theme === 'red-lamp' ? (
+        <Say size="small" tone="straw">
+          {words('plate.red')}
+        </Say>
+      ) : null}
+      {regions.map((region) => {
+        const hex = sample.colours[region];
+        const unread = sample.unread[region];
+        const name = speech.plain('regions', region);
+        return (
+          <View key={region} className="flex-row items-start gap-3">
+            <View aria-hidden className="h-target w-14 overflow-hidden rounded-control border border-edge">
+              {hex && theme !== 'red-lamp' ? (
+                <>
+                  <View style={{ backgroundColor: sample.surface === 'dry' ? hex : hex, flex: 1 }} />
+                  <View style={{ backgroundColor: sample.surface === 'dry' ? wetHex(hex) : hex, flex: 1 }} />
+                </>
+              ) : null}
+            </View>
+            <View className="w-28 justify-center pt-1">
+              <Say size="small" weight="medium">
+                {name}
+              </Say>
+              <Say size="small" tone="soft">
+                {hex && theme !== 'red-lamp' ? speech.shade(shadeOf(labOfHex(hex))) : ''}
+              </Say>
+            </View>
+            <Field label={words('natural.colour-of', { region: name })} hideLabel value={unread ?? hex ?? ''} onType={(text) => type(region, text)} error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null} />
+          </View>
+        );
+      })}
+      <Say size="small" tone="soft">
+        {words('natural.colour-hint')}
+      </Say>
+    </View>
+  );
+}

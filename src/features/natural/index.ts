@@ -1,0 +1,1 @@
+export { NaturalStep } from './natural-step';

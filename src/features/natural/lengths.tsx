@@ -1,0 +1,142 @@
+import { useRef } from 'react';
+import { Pressable, View } from 'react-native';
+import Minus from 'lucide-react-native/icons/minus';
+import Plus from 'lucide-react-native/icons/plus';
+import X from 'lucide-react-native/icons/x';
+import { useStore } from 'react-redux';
+import { parseLength } from '@/core/units';
+import type { Coded } from '@/core/code';
+import { change, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Field, Say } from '@/ui/primitives';
+import { token } from '@/ui/tokens';
+import { formatLength } from '@/core/units';
+
+function readMeasure(text: string, inches: boolean, before: number | null): Measure {
+  if (text.trim() === '') return { mm: null, typed: null };
+  const parsed = parseLength(text, inches ? 'in' : 'mm');
+  return parsed.ok ? { mm: parsed.mm, typed: null } : { mm: before, typed: text };
+}
+
+/** What is wrong with a measure as it was typed; null when it could be read. */
+export function measureFault(measure: Measure, inches: boolean): Coded | null {
+  if (measure.typed === null || measure.typed === undefined) return null;
+  const parsed = parseLength(measure.typed, inches ? 'in' : 'mm');
+  return parsed.ok ? null : parsed.fault;
+}
+
+interface MeasureFieldProps {
+  label: string;
+  measure: Measure;
+  group: string;
+  set: (draft: Entities, measure: Measure) => void;
+  onEnter?: () => void;
+  big?: boolean;
+  hideLabel?: boolean;
+  autoFocus?: boolean;
+  hint?: string;
+}
+
+/** One length: typed in the reader's unit, kept as typed while it cannot be read. */
+export function MeasureField({ label, measure, group, set, onEnter, big, hideLabel, autoFocus, hint }: MeasureFieldProps) {
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const inches = speech.unit !== 'mm';
+  const fault = measureFault(measure, inches);
+  const text = measure.mm === null || measure.mm === undefined ? null : formatLength(measure.mm, speech.unit);
+  // Two decimals of a calliper are kept at rest.
+  const shown = text === null ? '' : speech.unit === 'mm' ? String(Number(measure.mm!.toFixed(2))) : `${text.digits}${speech.unit === 'in-fraction' ? '"' : ''}`;
+  return (
+    <Field
+      label={label}
+      hideLabel={hideLabel}
+      numeric
+      big={big}
+      autoFocus={autoFocus}
+      hint={hint}
+      unit={inches ? speech.t('unit.in') : speech.t('unit.mm')}
+      value={measure.typed ?? shown}
+      error={fault ? speech.say(fault, 'fault') : null}
+      onEnter={onEnter}
+      onType={(typed) => dispatch(change('length', (draft) => set(draft, readMeasure(typed, inches, measure.mm ?? null)), group))}
+    />
+  );
+}
+
+const NUDGE_MM = 0.1;
+
+/** Body lengths of one or several individuals: field, nudges of 0.1, and a calliper that types value, Enter, next one. */
+export function Lengths({ sampleId, sample, outliers }: { sampleId: string; sample: SampleRecord; outliers: readonly number[] }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const { ports } = useStore() as unknown as Store;
+  const fresh = useRef<string | null>(null);
+  const add = () => {
+    const id = ports.newId('specimen');
+    fresh.current = id;
+    dispatch(change('length', (draft) => void draft.sample[sampleId]!.specimens.push({ id, body: { mm: null, typed: null } })));
+  };
+  const set = (id: string) => (draft: Entities, measure: Measure) => {
+    const specimen = draft.sample[sampleId]!.specimens.find((item) => item.id === id);
+    if (specimen) specimen.body = measure;
+  };
+  const nudge = (id: string, by: number) => dispatch(change('length', (draft) => {
+    const body = draft.sample[sampleId]!.specimens.find((item) => item.id === id)!.body;
+    body.mm = Math.min(120, Math.max(0.5, Math.round(((body.mm ?? 0) + by) * 100) / 100));
+    body.typed = null;
+  }, `nudge-${id}`));
+  const onEnter = (index: number) => {
+    if (index === sample.specimens.length - 1) add();
+  };
+  return (
+    <View className="gap-3">
+      <Say size="small" tone="soft">
+        {words('natural.from-front')}
+      </Say>
+      {sample.specimens.map((specimen, index) => {
+        const n = index + 1;
+        const measured = sample.specimens.slice(0, n).filter((item) => item.body.mm !== null).length - 1;
+        const far = specimen.body.mm !== null && outliers.includes(measured);
+        return (
+          <View key={specimen.id} className="gap-1">
+            <View className="flex-row items-start gap-2">
+              <MeasureField label={words('natural.length-n', { n })} hideLabel big measure={specimen.body} group={`body-${specimen.id}`} set={set(specimen.id)} onEnter={() => onEnter(index)} autoFocus={fresh.current === specimen.id} />
+              <Square label={words('natural.down', { n })} onPress={() => nudge(specimen.id, -NUDGE_MM)}>
+                <Minus size={20} color={token('river')} aria-hidden />
+              </Square>
+              <Square label={words('natural.up', { n })} onPress={() => nudge(specimen.id, NUDGE_MM)}>
+                <Plus size={20} color={token('river')} aria-hidden />
+              </Square>
+              <Square label={words('natural.remove', { n })} quiet onPress={() => dispatch(change('length', (draft) => {
+                const own = draft.sample[sampleId]!;
+                own.specimens = own.specimens.filter((item) => item.id !== specimen.id);
+              }))}>
+                <X size={20} color={token('soft')} aria-hidden />
+              </Square>
+            </View>
+            {far ? (
+              <Say size="small" tone="straw">
+                {words('natural.outlier')}
+              </Say>
+            ) : null}
+          </View>
+        );
+      })}
+      <View className="flex-row flex-wrap items-center gap-3">
+        <Button label={sample.specimens.length === 0 ? speech.t('ui.step.give-length') : words('natural.add')} onPress={add} />
+        <Say size="small" tone="soft" className="min-w-0 flex-1">
+          {words('natural.calliper')}
+        </Say>
+      </View>
+    </View>
+  );
+}
+
+function Square({ label, onPress, children, quiet = false }: { label: string; onPress: () => void; children: React.ReactNode; quiet?: boolean }) {
+  return (
+    <Pressable role="button" aria-label={label} onPress={onPress} className={`h-target w-target items-center justify-center rounded-control border ${quiet ? 'border-transparent' : 'border-edge bg-plane'}`}>
+      {children}
+    </Pressable>
+  );
+}

@@ -1,0 +1,136 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
+import { change, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { Measured, useSpeech, useWords } from '@/features/shell';
+import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
+import { Colours } from './colours';
+import { Lengths, MeasureField } from './lengths';
+import { StagePicker } from './stage-picker';
+
+const WITH_OVERALL = new Set(['caddis/adult', 'caddis/egg-layer', 'caddis/spent', 'caddis/diver', 'stonefly/adult', 'stonefly/egg-layer', 'alderfly/adult', 'water-moth/adult', 'grasshopper/adult']);
+
+interface NaturalStepProps {
+  matchId: string;
+  match: MatchRecord;
+  sample: SampleRecord;
+  answered: Answered;
+}
+
+/** The natural: stage, lengths, colours, and what the water was. */
+export function NaturalStep({ matchId, match, sample, answered }: NaturalStepProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const leading = match.answers.find((item) => item.id === match.leading)!;
+  const own = (draft: Entities) => draft.sample[match.sampleId]!;
+  const put = (label: string, recipe: (record: SampleRecord) => void, group: string | null = null) => dispatch(change(label, (draft) => recipe(own(draft) as SampleRecord), group));
+  const stage = leading.stage ?? null;
+  const length = answered.status === 'answered' ? answered.answer.natural.length : null;
+  const named = (kind: 'waters' | 'methods' | 'surfaces' | 'sexes') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
+  return (
+    <View className="gap-8 px-5 py-4">
+      <StagePicker value={stage} onChange={(id) => dispatch(change('stage', (draft) => void (answerOf(draft, matchId, leading.id).stage = id)))} />
+      <Second matchId={matchId} match={match} leading={leading} />
+      <View className="gap-3">
+        <Heading>{words('natural.lengths')}</Heading>
+        <Lengths sampleId={match.sampleId} sample={sample} outliers={length?.outliers ?? []} />
+        {length && answered.status === 'answered' ? (
+          <View className="gap-1">
+            <Measured what={words('natural.lengths')} quantity={{ value: length.meanMm, sd: length.seMm, source: answered.answer.natural.lengthSource }} size="title" strong showSd />
+            {length.n > 1 ? (
+              <Say size="small" tone="soft">
+                {words('natural.ci', { low: speech.length(length.ci95Mm[0]), high: speech.length(length.ci95Mm[1]) })}
+              </Say>
+            ) : null}
+            {answered.old ? (
+              <Say size="small" tone="straw">
+                {words('natural.old')}
+              </Say>
+            ) : null}
+          </View>
+        ) : null}
+        {stage === 'caddis/cased-larva' ? <MeasureField label={words('natural.case')} measure={sample.case} group="case" set={(draft, measure) => void (own(draft).case = measure)} /> : null}
+        {stage && WITH_OVERALL.has(stage) ? <MeasureField label={words('natural.overall')} measure={sample.overall} group="overall" set={(draft, measure) => void (own(draft).overall = measure)} /> : null}
+        <Say size="small" tone="soft">
+          {words('natural.method')}
+        </Say>
+        <Chips compact label={words('natural.method')} choices={named('methods')} value={sample.method} onChange={(id) => put('method', (record) => void (record.method = id as Method))} />
+      </View>
+      <View className="gap-3">
+        <Heading>{words('natural.colours')}</Heading>
+        <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => put('surface', (record) => void (record.surface = id as 'dry' | 'wet'))} />
+        <Colours sampleId={match.sampleId} sample={sample} stage={stage} />
+      </View>
+      <View className="gap-3">
+        <Heading>{words('natural.water')}</Heading>
+        <Chips label={words('natural.water')} choices={named('waters')} value={sample.water} onChange={(id) => put('water', (record) => void (record.water = id as WaterId))} />
+        <Say size="small" tone="soft">
+          {words('natural.sex')}
+        </Say>
+        <Chips compact label={words('natural.sex')} choices={[{ id: 'none', label: words('natural.sex-none') }, ...named('sexes')]} value={sample.sex ?? 'none'} onChange={(id) => put('sex', (record) => void (record.sex = id === 'none' ? null : (id as SexId)))} />
+        <Field label={words('natural.name')} value={match.title} onType={(text) => dispatch(change('title', (draft) => void (draft.match[matchId]!.title = text), 'title'))} />
+        <Field label={words('natural.place')} value={sample.place} onType={(text) => put('title', (record) => void (record.place = text), 'place')} />
+      </View>
+      <Caution />
+    </View>
+  );
+}
+
+function Caution() {
+  const speech = useSpeech();
+  return (
+    <View className="border-l-4 border-straw pl-3">
+      <Say size="small" tone="soft">
+        {speech.caution('taking-insects')}
+      </Say>
+    </View>
+  );
+}
+
+function answerOf(draft: Entities, matchId: string, answerId: string): AnswerRecord {
+  return draft.match[matchId]!.answers.find((item) => item.id === answerId) as AnswerRecord;
+}
+
+/** A second stage kept beside the first while the tier is not sure. */
+function Second({ matchId, match, leading }: { matchId: string; match: MatchRecord; leading: AnswerRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const [open, setOpen] = useState(false);
+  const others = match.answers.filter((item) => item.id !== leading.id);
+  if (!leading.stage) return null;
+  if (others.length === 0) {
+    return open ? (
+      <View className="gap-3 border-l-4 border-river pl-4">
+        <StagePicker value={null} onChange={(stage: StageId) => {
+          dispatch(change('answer', (draft) => void draft.match[matchId]!.answers.push({ id: `a${match.answers.length + 1}`, stage, offset: { sizes: 0, intent: 'exact' }, hookId: null, dressingId: null, schools: {}, without: [], settled: null })));
+          setOpen(false);
+        }} />
+      </View>
+    ) : (
+      <Button kind="quiet" label={words('natural.second')} onPress={() => setOpen(true)} className="self-start" />
+    );
+  }
+  return (
+    <View className="gap-2">
+      <Say size="small" tone="soft">
+        {words('natural.two')}
+      </Say>
+      <View className="flex-row flex-wrap gap-2">
+        {others.map((item) => {
+          const stage = item.stage ? speech.plain('stages', item.stage) : '';
+          return (
+            <View key={item.id} className="flex-row gap-2">
+              <Button label={words('natural.lead', { stage })} onPress={() => dispatch(change('lead', (draft) => void (draft.match[matchId]!.leading = item.id)))} />
+              <Button kind="quiet" label={words('natural.second-drop', { stage })} onPress={() => dispatch(change('answer', (draft) => {
+                draft.match[matchId]!.answers = draft.match[matchId]!.answers.filter((answer) => answer.id !== item.id);
+              }))} />
+            </View>
+          );
+        })}
+      </View>
+    </View>
+  );
+}

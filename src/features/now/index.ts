@@ -1,0 +1,1 @@
+export { NowScreen } from './now-screen';

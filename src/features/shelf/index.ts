@@ -1,0 +1,1 @@
+export { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf-screens';

@@ -1,0 +1,121 @@
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import type { BarbRuleId, UnitId } from '@/catalogue/ids';
+import { change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
+import { Page, useSpeech, useWords } from '@/features/shell';
+import { Button, Chips, Heading, Say } from '@/ui/primitives';
+import type { ThemeName } from '@/ui/tokens';
+
+const ROOMS = ['settings', 'data', 'cautions'] as const;
+
+export function ShelfScreen() {
+  const words = useWords();
+  return (
+    <Page title={words('place.shelf')}>
+      <View className="border-t border-line">
+        {ROOMS.map((room) => (
+          <Link key={room} href={`/shelf/${room}`} className="flex min-h-16 flex-col justify-center border-b border-line px-5 py-3">
+            <Say weight="strong" size="lead">
+              {words(`shelf.${room}`)}
+            </Say>
+            <Say size="small" tone="soft">
+              {words(`shelf.${room}-hint`)}
+            </Say>
+          </Link>
+        ))}
+      </View>
+    </Page>
+  );
+}
+
+export function SettingsScreen() {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const settings = useApp(selectSettings);
+  const device = useApp(selectDevice);
+  const set = (label: string, more: Partial<typeof settings>) => dispatch(change(label, (draft) => {
+    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], ...more };
+  }));
+  const here = (more: Partial<typeof device>) => dispatch(remember((draft) => {
+    draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], ...more };
+  }));
+  return (
+    <Page title={words('shelf.settings')}>
+      <View className="gap-6 px-5">
+        <Row title={words('settings.unit')}>
+          <Chips label={words('settings.unit')} choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))} value={settings.unit} onChange={(unit) => set('unit', { unit })} />
+        </Row>
+        <Row title={words('settings.barb')}>
+          <Chips label={words('settings.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={settings.barbRule} onChange={(barbRule) => set('barb', { barbRule })} />
+        </Row>
+        <Row title={words('settings.theme')}>
+          <Chips label={words('settings.theme')} choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))} value={device.theme} onChange={(theme) => here({ theme })} />
+        </Row>
+        <Row title={words('settings.hand')}>
+          <Chips label={words('settings.hand')} choices={[{ id: 'right', label: words('settings.right') }, { id: 'left', label: words('settings.left') }]} value={device.hand} onChange={(hand) => here({ hand: hand as 'right' | 'left' })} />
+        </Row>
+        <Row title={words('settings.keys')}>
+          <Chips label={words('settings.keys')} choices={[{ id: 'on', label: words('settings.on') }, { id: 'off', label: words('settings.off') }]} value={settings.letterKeys ? 'on' : 'off'} onChange={(id) => set('keys', { letterKeys: id === 'on' })} />
+          <Say size="small" tone="soft">
+            {words('settings.keys-hint')}
+          </Say>
+        </Row>
+      </View>
+    </Page>
+  );
+}
+
+function Row({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <View className="gap-2">
+      <Heading size="small">{title}</Heading>
+      {children}
+    </View>
+  );
+}
+
+export function DataScreen() {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const entities = useApp((state) => state.records.entities);
+  const aside = useApp((state) => state.records.aside);
+  const demo = hasDemo(entities);
+  const kinds = (Object.keys(entities) as (keyof Entities)[]).map((kind) => ({ kind, count: Object.keys(entities[kind]).length })).filter((item) => item.count > 0);
+  return (
+    <Page title={words('shelf.data')}>
+      <View className="gap-8 px-5">
+        <Row title={words('data.stored')}>
+          {kinds.map(({ kind, count }) => (
+            <Say key={kind}>{words('data.count', { count, kind: words(`data.kind.${kind}`) })}</Say>
+          ))}
+        </Row>
+        <Row title={words('data.aside')}>
+          {aside.length === 0 ? <Say tone="soft">{words('data.aside-none')}</Say> : aside.map((item) => <Say key={item.key}>{words('data.aside-line', { key: item.key, reason: item.detail })}</Say>)}
+        </Row>
+        <Row title={words('data.demo')}>
+          <Say tone="soft">{words(demo ? 'now.demo' : 'data.demo-gone')}</Say>
+          {demo ? <Button label={words('now.leave-demo')} onPress={() => dispatch(change('leave-demo', removeDemo))} className="self-start" /> : null}
+        </Row>
+      </View>
+    </Page>
+  );
+}
+
+export function CautionsScreen() {
+  const words = useWords();
+  const speech = useSpeech();
+  return (
+    <Page title={words('shelf.cautions')} over={words('cautions.lead')}>
+      <View className="gap-5 px-5">
+        {ids.cautions.map((caution) => (
+          <View key={caution.id} className="gap-1 border-l-4 border-straw pl-4">
+            <Heading size="small">{speech.name('cautions', caution.id)}</Heading>
+            <Say size="small">{speech.caution(caution.id)}</Say>
+          </View>
+        ))}
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,51 @@
+import { DMMono_400Regular } from '@expo-google-fonts/dm-mono/400Regular';
+import { DMMono_500Medium } from '@expo-google-fonts/dm-mono/500Medium';
+import { InstrumentSans_400Regular } from '@expo-google-fonts/instrument-sans/400Regular';
+import { InstrumentSans_500Medium } from '@expo-google-fonts/instrument-sans/500Medium';
+import { InstrumentSans_600SemiBold } from '@expo-google-fonts/instrument-sans/600SemiBold';
+import { YoungSerif_400Regular } from '@expo-google-fonts/young-serif/400Regular';
+import { useFonts } from 'expo-font';
+import { useEffect, useState, type ReactNode } from 'react';
+import { Provider } from 'react-redux';
+import { applyTheme } from '@/ui/tokens';
+import { browserPorts, createStore, openStore, selectDevice, type Store } from '@/state';
+import { SpeechProvider } from './speech-context';
+
+function startOf(address: string): { start: string | null; clock: string | null } {
+  const query = new URLSearchParams(address);
+  const clock = query.get('clock');
+  return { start: query.get('start'), clock: clock !== null && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(clock) ? clock : null };
+}
+
+/** Opens the records and the faces, then shows the app; writes what is pending when the page is hidden. */
+export function AppRoot({ children }: { children: ReactNode }) {
+  const [store, setStore] = useState<Store | null>(null);
+  const [faces] = useFonts({ DMMono_400Regular, DMMono_500Medium, InstrumentSans_400Regular, InstrumentSans_500Medium, InstrumentSans_600SemiBold, YoungSerif_400Regular });
+  useEffect(() => {
+    const made = createStore(browserPorts());
+    let keeper: Awaited<ReturnType<typeof openStore>> | null = null;
+    let closed = false;
+    applyTheme('morning');
+    void openStore(made, startOf(window.location.search)).then((opened) => {
+      keeper = opened;
+      if (closed) return opened.close();
+      applyTheme(selectDevice(made.getState()).theme);
+      setStore(made);
+    });
+    const onHide = () => void keeper?.flush();
+    document.addEventListener('visibilitychange', onHide);
+    window.addEventListener('pagehide', onHide);
+    return () => {
+      closed = true;
+      keeper?.close();
+      document.removeEventListener('visibilitychange', onHide);
+      window.removeEventListener('pagehide', onHide);
+    };
+  }, []);
+  if (!store || !faces) return null;
+  return (
+    <Provider store={store}>
+      <SpeechProvider>{children}</SpeechProvider>
+    </Provider>
+  );
+}

@@ -1,0 +1,61 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { isAbout, type Quantity } from '@/core/quantity';
+import { formatLength } from '@/core/units';
+import { Digits, Say } from '@/ui/primitives';
+import { useSpeech, useWords } from './speech-context';
+
+type Size = 'small' | 'body' | 'lead' | 'title' | 'display' | 'bench';
+
+interface MeasuredProps {
+  quantity: Quantity;
+  /** What it is, for a screen reader and for "where does it come from". */
+  what: string;
+  /** A length in the reader's unit, or a bare number with its decimals. */
+  as?: 'length' | 'fine-length' | { decimals: number };
+  size?: Size;
+  tone?: 'ink' | 'soft' | 'dawn' | 'river';
+  strong?: boolean;
+  unit?: boolean;
+  showSd?: boolean;
+}
+
+/** A measured or modelled number, used everywhere one is shown: "about" where it is not a measurement, and where it comes from when asked. */
+export function Measured({ quantity, what, as = 'length', size = 'body', tone = 'ink', strong = false, unit = true, showSd = false }: MeasuredProps) {
+  const speech = useSpeech();
+  const words = useWords();
+  const [open, setOpen] = useState(false);
+  const fine = as === 'fine-length';
+  const text = typeof as === 'object' ? { digits: quantity.value.toFixed(as.decimals).replace('-', '−'), unit: null } : formatLength(quantity.value, speech.unit, fine);
+  const half = quantity.sd === null ? null : typeof as === 'object' ? (1.96 * quantity.sd).toFixed(as.decimals) : speech.length(1.96 * quantity.sd, true);
+  const about = isAbout(quantity.source);
+  const source = speech.plain('sources', quantity.source);
+  const line = half === null ? words('source.plain', { source }) : words('source.line', { source, half });
+  const spoken = `${what}: ${about ? `${speech.t('about')} ` : ''}${text.digits}${text.unit ? ` ${speech.t(`unit.${text.unit}`)}` : ''}`;
+  const minor = size === 'bench' || size === 'display' || size === 'title' ? 'lead' : 'small';
+  return (
+    <View className="items-start">
+      <Pressable role="button" aria-expanded={open} aria-label={`${spoken}. ${words('source.why', { what })}`} onPress={() => setOpen(!open)} className="min-h-7 flex-row items-baseline gap-1">
+        {about ? (
+          <Say size={minor} tone="soft">
+            {speech.t('about')}
+          </Say>
+        ) : null}
+        <Digits size={size} tone={tone} strong={strong}>
+          {text.digits}
+        </Digits>
+        {showSd && half !== null ? <Digits size={size} tone="soft">{`±${half.split(' ')[0]}`}</Digits> : null}
+        {text.unit && unit ? (
+          <Say size={minor} tone="soft">
+            {speech.t(`unit.${text.unit}`)}
+          </Say>
+        ) : null}
+      </Pressable>
+      {open ? (
+        <Say size="small" tone="soft" live>
+          {line}
+        </Say>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,20 @@
+import { Link, type Href } from 'expo-router';
+import { View } from 'react-native';
+import { Say } from '@/ui/primitives';
+import { Page } from './page';
+import { useWords } from './speech-context';
+
+/** A deep link to something that is not there: says so and offers the list. */
+export function Missing({ what, list }: { what: 'match' | 'dressing' | 'model' | 'page'; list: Href }) {
+  const words = useWords();
+  return (
+    <Page title={words('missing.title')}>
+      <View className="gap-4 px-5">
+        <Say>{words(`missing.${what}`)}</Say>
+        <Link href={list} className="min-h-target self-start py-3 font-strong text-body text-river">
+          {words('missing.list')}
+        </Link>
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,70 @@
+import { useFocusEffect, useIsFocused } from 'expo-router';
+import { useCallback, useEffect, useRef, type ReactNode } from 'react';
+import { ScrollView, Text, View } from 'react-native';
+import { Say } from '@/ui/primitives';
+import { useWords } from './speech-context';
+
+interface PageProps {
+  title: string;
+  /** A quiet line above the title. */
+  over?: string;
+  children: ReactNode;
+  /** Beside the title. */
+  aside?: ReactNode;
+  /** Full width, no reading column. */
+  full?: boolean;
+}
+
+/** One h1 and document title a route; focus goes to the h1 when the route is come to by navigation. */
+export function Page({ title, over, children, aside, full = false }: PageProps) {
+  useTitle(title);
+  return (
+    <ScrollView className="flex-1 bg-ground" contentContainerClassName={`pb-10 ${full ? '' : 'w-full max-w-[760px] self-center'}`}>
+      <View className="flex-row items-end justify-between gap-3 px-5 pb-3 pt-5">
+        <View className="min-w-0 flex-1">
+          {over ? (
+            <Say size="small" tone="soft">
+              {over}
+            </Say>
+          ) : null}
+          <PageHeading>{title}</PageHeading>
+        </View>
+        {aside}
+      </View>
+      {children}
+    </ScrollView>
+  );
+}
+
+/** A heading takes the focus by script only. */
+const FOCUSABLE = { tabIndex: -1 } as object;
+
+let first = true;
+
+/** The page's h1: focused after navigation, not at the first load, so that a reader starts at the top. */
+export function PageHeading({ children, size = 'display' }: { children: string; size?: 'display' | 'title' }) {
+  const heading = useRef<Text>(null);
+  useFocusEffect(
+    useCallback(() => {
+      if (first) {
+        first = false;
+        return;
+      }
+      (heading.current as unknown as HTMLElement | null)?.focus({ preventScroll: true });
+    }, []),
+  );
+  return (
+    <Text ref={heading} role="heading" aria-level={1} {...FOCUSABLE} className={`${size === 'display' ? 'text-display' : 'text-title'} font-serif text-ink`}>
+      {children}
+    </Text>
+  );
+}
+
+export function useTitle(title: string): void {
+  const words = useWords();
+  const focused = useIsFocused();
+  const app = words('app');
+  useEffect(() => {
+    if (focused) document.title = `${title} · ${app}`;
+  }, [focused, title, app]);
+}

@@ -1,0 +1,172 @@
+import { usePathname, useRouter } from 'expo-router';
+import { TabList, Tabs, TabSlot, TabTrigger } from 'expo-router/ui';
+import { format, parseISO } from 'date-fns';
+import Moon from 'lucide-react-native/icons/moon';
+import Redo from 'lucide-react-native/icons/redo-2';
+import Sun from 'lucide-react-native/icons/sun';
+import Lamp from 'lucide-react-native/icons/lamp';
+import Settings from 'lucide-react-native/icons/settings-2';
+import Undo from 'lucide-react-native/icons/undo-2';
+import { forwardRef, useEffect, type ComponentProps } from 'react';
+import { Pressable, useWindowDimensions, View } from 'react-native';
+import valley from '@/catalogue/demo-valley.json';
+import { DEVICE_ID, hasDemo, redone, remember, selectDevice, selectSettings, undone, useApp, useAppDispatch } from '@/state';
+import { Say } from '@/ui/primitives';
+import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
+import { useNewMatch } from './use-new-match';
+import { useSpeech, useWords } from './speech-context';
+
+const THEMES = ['morning', 'dusk', 'red-lamp'] as const;
+const THEME_ICON = { morning: Sun, dusk: Moon, 'red-lamp': Lamp };
+
+export function useWide(): boolean {
+  return useWindowDimensions().width >= WIDE_PX;
+}
+
+/** The valley's own clock while the demo is there, frozen where the address says so. */
+export function useValleyTime(): string | null {
+  const demo = useApp((state) => hasDemo(state.records.entities));
+  const frozen = useApp((state) => state.session.frozenClock);
+  const words = useWords();
+  if (!demo) return null;
+  return words('valley-time', { time: format(parseISO(frozen ?? valley.clock), 'EEEE d MMMM, HH:mm') });
+}
+
+interface PlaceProps extends ComponentProps<typeof Pressable> {
+  label: string;
+  wide: boolean;
+  isFocused?: boolean;
+}
+
+const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocused, ...rest }, ref) {
+  return (
+    <Pressable ref={ref} {...rest} aria-current={isFocused ? 'page' : undefined} className={`justify-center ${wide ? 'min-h-target border-l-4 px-4' : 'min-h-16 flex-1 items-center border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}>
+      <Say size="small" weight={isFocused ? 'strong' : 'medium'} tone={isFocused ? 'river' : 'soft'}>
+        {label}
+      </Say>
+    </Pressable>
+  );
+});
+
+function IconButton({ label, onPress, disabled, icon: Icon }: { label: string; onPress: () => void; disabled?: boolean; icon: typeof Sun }) {
+  return (
+    <Pressable role="button" aria-label={label} aria-disabled={disabled || undefined} onPress={disabled ? undefined : onPress} className={`h-target w-target items-center justify-center rounded-control ${disabled ? 'opacity-40' : ''}`}>
+      <Icon size={22} color={token('ink')} aria-hidden />
+    </Pressable>
+  );
+}
+
+function Header({ wide }: { wide: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const { theme } = useApp(selectDevice);
+  const past = useApp((state) => state.records.past);
+  const future = useApp((state) => state.records.future);
+  const time = useValleyTime();
+  const last = past[past.length - 1];
+  const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
+  return (
+    <View role="banner" className="min-h-14 flex-row items-center justify-between border-b border-line bg-plane pl-5 pr-2">
+      {wide ? (
+        <Say size="small" tone="soft">
+          {time ?? ''}
+        </Say>
+      ) : (
+        <Say size="lead" weight="serif" tone="river">
+          {words('app')}
+        </Say>
+      )}
+      <View className="flex-row">
+        <IconButton label={last ? words('undo-what', { what: words(`change.${last.label}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
+        <IconButton label={words('redo')} disabled={future.length === 0} onPress={() => dispatch(redone())} icon={Redo} />
+        <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...draft.device[DEVICE_ID], hand: draft.device[DEVICE_ID]?.hand ?? 'right', lastRoute: null, theme: next })))} icon={THEME_ICON[theme]} />
+        {wide ? null : <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />}
+      </View>
+    </View>
+  );
+}
+
+/** Keys of the whole app; single letters rest while a field has the focus and can be switched off. */
+function useKeys(): void {
+  const dispatch = useAppDispatch();
+  const { letterKeys } = useApp(selectSettings);
+  const newMatch = useNewMatch();
+  const router = useRouter();
+  const path = usePathname();
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement | null;
+      const typing = target !== null && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+        event.preventDefault();
+        dispatch(event.shiftKey ? redone() : undone());
+        return;
+      }
+      if (!letterKeys || typing || event.ctrlKey || event.metaKey || event.altKey) return;
+      if (event.key === 'n') {
+        event.preventDefault();
+        newMatch();
+      }
+      const match = /^\/matches\/([^/]+)\/(natural|hook|dressing|bench)$/.exec(path);
+      const step = (['natural', 'hook', 'dressing', 'bench'] as const)[Number(event.key) - 1];
+      if (match && step) router.navigate({ pathname: '/matches/[id]/[step]', params: { id: match[1]!, step } });
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [dispatch, letterKeys, newMatch, path, router]);
+}
+
+/** Header, places and the page: a bottom bar on a phone, a rail on a wide screen; the bench fills the screen. */
+export function Shell() {
+  const words = useWords();
+  const wide = useWide();
+  const path = usePathname();
+  const { theme } = useApp(selectDevice);
+  useEffect(() => applyTheme(theme), [theme]);
+  useKeys();
+  const bare = /\/tie$/.test(path);
+  const list = (
+    <TabList asChild>
+      <View role="navigation" aria-label={words('nav')} className={`bg-plane ${bare ? 'hidden' : ''} ${wide ? 'w-28 flex-col gap-1 border-r border-line pt-4' : 'flex-row border-t border-line'}`}>
+        {wide ? (
+          <Say size="lead" weight="serif" tone="river" className="pb-4 pl-4">
+            {words('app')}
+          </Say>
+        ) : null}
+        <TabTrigger name="now" href="/" asChild>
+          <Place label={words('place.now')} wide={wide} />
+        </TabTrigger>
+        <TabTrigger name="matches" href="/matches" asChild>
+          <Place label={words('place.matches')} wide={wide} />
+        </TabTrigger>
+        <TabTrigger name="dressings" href="/dressings" asChild>
+          <Place label={words('place.dressings')} wide={wide} />
+        </TabTrigger>
+        <TabTrigger name="drawer" href="/drawer/hooks" asChild>
+          <Place label={words('place.drawer')} wide={wide} />
+        </TabTrigger>
+        <TabTrigger name="shelf" href="/shelf" asChild>
+          <Place label={words('place.shelf')} wide={wide} style={wide ? undefined : HIDDEN} />
+        </TabTrigger>
+      </View>
+    </TabList>
+  );
+  const page = (
+    <View className="min-w-0 flex-1">
+      {bare ? null : <Header wide={wide} />}
+      <View role="main" className="min-h-0 flex-1">
+        <TabSlot detachInactiveScreens={false} />
+      </View>
+    </View>
+  );
+  return (
+    <Tabs className={`h-full w-full bg-ground ${wide ? 'flex-row' : 'flex-col'}`}>
+      {wide ? list : page}
+      {wide ? page : list}
+    </Tabs>
+  );
+}
+
+const HIDDEN = { display: 'none' } as const;

@@ -1,0 +1,97 @@
+import { catalogueOf, hooksFromRows, REFERENCE_ROWS } from '@/catalogue';
+import type { BendId, BarbId, EyeId, PointId, RegionId, Source } from '@/catalogue/ids';
+import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
+import type { HookRow } from '@/core/hooks';
+import type { State } from './store';
+import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type Entities, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
+
+/** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
+export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
+
+let catalogueCache: { model: Entities['model']; maker: Entities['maker']; catalogue: Catalogue } | null = null;
+
+/** Hooks of the tier's makers and the maker-less range, with the shipped library. */
+export function selectCatalogue(state: State): Catalogue {
+  const { model, maker } = state.records.entities;
+  if (catalogueCache && catalogueCache.model === model && catalogueCache.maker === maker) return catalogueCache.catalogue;
+  const rows = Object.values(model).flatMap((record) =>
+    record.sizes.map((size): HookRow => ({
+      maker: record.makerId, makerName: maker[record.makerId]?.name ?? record.makerId, model: record.slug, modelName: record.name, size: size.size,
+      bend: record.bend as BendId, eye: record.eye as EyeId, point: record.point as PointId, barb: record.barb as BarbId, wire: record.wire ?? null, xLong: record.xLong, xHeavy: record.xHeavy, labels: record.labels,
+      shankMm: size.shankMm, gapeMm: size.gapeMm, biteMm: size.biteMm, wireMm: size.wireMm, eyeMm: size.eyeMm, massMg: size.massMg, source: size.source as Source,
+    })),
+  );
+  const catalogue = catalogueOf(hooksFromRows([...rows, ...REFERENCE_ROWS], (id) => maker[id]?.xLabel ?? 'number'));
+  catalogueCache = { model, maker, catalogue };
+  return catalogue;
+}
+
+const NO_SETTINGS = settingsSchema.cast({});
+const NO_DEVICE = deviceSchema.cast({});
+
+export function selectSettings(state: State): SettingsRecord {
+  return state.records.entities.settings[SETTINGS_ID] ?? NO_SETTINGS;
+}
+
+export function selectDevice(state: State): DeviceRecord {
+  return state.records.entities.device[DEVICE_ID] ?? NO_DEVICE;
+}
+
+/** The sample as core takes it, for one stage. */
+export function sampleFor(record: SampleRecord, stage: Sample['stage']): Sample {
+  return {
+    stage,
+    lengthsMm: record.specimens.flatMap((specimen) => specimen.body.mm ?? []),
+    overallMm: record.overall.mm,
+    caseMm: record.case.mm,
+    widthMm: null,
+    method: record.method,
+    sex: record.sex,
+    colours: Object.fromEntries(Object.entries(record.colours).map(([region, hex]) => [region as RegionId, { hex: hex as `#${string}`, source: 'typed' as const }])),
+    surface: record.surface,
+    water: record.water,
+  };
+}
+
+/** Whether anything of a sample stands as it was typed because it cannot be read. */
+export function hasUnread(record: SampleRecord): boolean {
+  return record.overall.typed !== null || record.case.typed !== null || record.specimens.some((specimen) => specimen.body.typed !== null) || Object.keys(record.unread).length > 0;
+}
+
+const answerCache = new Map<string, { inputs: readonly unknown[]; result: Answered }>();
+
+/** The answer of one answer record of a match, remembered until one of its inputs changes. */
+export function selectAnswered(state: State, matchId: string, answerId: string): Answered | null {
+  const match: MatchRecord | undefined = state.records.entities.match[matchId];
+  const sample = match && state.records.entities.sample[match.sampleId];
+  const record: AnswerRecord | undefined = match?.answers.find((item) => item.id === answerId);
+  if (!match || !sample || !record) return null;
+  const catalogue = selectCatalogue(state);
+  const { barbRule, schools } = selectSettings(state);
+  const { hand } = selectDevice(state);
+  const inputs = [sample, record, catalogue, barbRule, schools, hand];
+  const key = `${matchId}/${answerId}`;
+  const cached = answerCache.get(key);
+  if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
+  const result = work(sample, record, catalogue, { barbRule, schools, hand });
+  answerCache.set(key, { inputs, result });
+  return result;
+}
+
+function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, by: Pick<SettingsRecord, 'barbRule' | 'schools'> & Pick<DeviceRecord, 'hand'>): Answered {
+  if (!record.stage) return { status: 'waiting', missing: 'stage' };
+  const asked = sampleFor(sample, record.stage);
+  if (asked.lengthsMm.length === 0 && asked.overallMm === null && asked.caseMm === null) return { status: 'waiting', missing: 'length' };
+  const known = new Set(catalogue.hooks.map((hook) => hook.id));
+  const result = answer(asked, {
+    ...NO_CHOICES,
+    offset: record.offset,
+    barbRule: by.barbRule,
+    hookPin: record.hookId && known.has(record.hookId) ? record.hookId : null,
+    dressingPin: record.dressingId ?? null,
+    schools: { ...by.schools, ...record.schools } as Schools,
+    hand: by.hand,
+    without: record.without,
+  }, catalogue);
+  return { status: 'answered', answer: result, old: hasUnread(sample) };
+}

@@ -1,0 +1,3 @@
+export { Button, Chips, Toggle, type Choice } from './controls';
+export { Field } from './field';
+export { Digits, Heading, Say } from './text';
