@@ -3,9 +3,8 @@ import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
 import type { Card, NamedColour } from '../tying/card-shape';
 import type { Dressing } from '../dressings';
-import type { Hook, StageRow, Style } from '../hooks';
+import type { Hook, StageRow, Style , HookDimension } from '../hooks';
 import type { Material } from '../materials';
-import type { HookDimension } from '../hooks';
 
 /** Everything the answer is drawn from: data only. */
 export interface Catalogue {

@@ -1,16 +1,15 @@
-import { useRef } from 'react';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { useStore } from 'react-redux';
-import { parseLength } from '@/core/units';
+import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
 import { change, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Field, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
-import { formatLength } from '@/core/units';
 
 function readMeasure(text: string, inches: boolean, before: number | null): Measure {
   if (text.trim() === '') return { mm: null, typed: null };
@@ -71,10 +70,10 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
   const speech = useSpeech();
   const dispatch = useAppDispatch();
   const { ports } = useStore() as unknown as Store;
-  const fresh = useRef<string | null>(null);
+  const [fresh, setFresh] = useState<string | null>(null);
   const add = () => {
     const id = ports.newId('specimen');
-    fresh.current = id;
+    setFresh(id);
     dispatch(change('length', (draft) => void draft.sample[sampleId]!.specimens.push({ id, body: { mm: null, typed: null } })));
   };
   const set = (id: string) => (draft: Entities, measure: Measure) => {
@@ -101,7 +100,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
         return (
           <View key={specimen.id} className="gap-1">
             <View className="flex-row items-start gap-2">
-              <MeasureField label={words('natural.length-n', { n })} hideLabel big measure={specimen.body} group={`body-${specimen.id}`} set={set(specimen.id)} onEnter={() => onEnter(index)} autoFocus={fresh.current === specimen.id} />
+              <MeasureField label={words('natural.length-n', { n })} hideLabel big measure={specimen.body} group={`body-${specimen.id}`} set={set(specimen.id)} onEnter={() => onEnter(index)} autoFocus={fresh === specimen.id} />
               <Square label={words('natural.down', { n })} onPress={() => nudge(specimen.id, -NUDGE_MM)}>
                 <Minus size={20} color={token('river')} aria-hidden />
               </Square>

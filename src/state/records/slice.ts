@@ -1,4 +1,4 @@
-import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatches, enablePatches, type Patch } from 'immer';
 import type { Aside, Loaded } from './commit';
 import { noEntities, type Entities } from './schemas';
@@ -28,15 +28,22 @@ function joined(last: Change | undefined, next: Change): boolean {
   return last !== undefined && next.group !== null && last.group === next.group && next.at - last.at <= GROUP_MS;
 }
 
+/** Patches change a draft in place, so reducers here work on the plain state and return the next. */
+function plain(draft: RecordsState): RecordsState {
+  return original(draft) as RecordsState;
+}
+
 const slice = createSlice({
   name: 'records',
   initialState: (): RecordsState => ({ entities: noEntities(), aside: [], past: [], future: [] }),
   reducers: {
-    loaded(state, { payload }: PayloadAction<Pick<Loaded, 'entities' | 'aside'>>) {
+    loaded(draft, { payload }: PayloadAction<Pick<Loaded, 'entities' | 'aside'>>) {
+      const state = plain(draft);
       return { ...state, entities: payload.entities, aside: payload.aside };
     },
     /** A change of this tab: applied, and kept for undo. */
-    changed(state, { payload }: PayloadAction<Change>) {
+    changed(draft, { payload }: PayloadAction<Change>) {
+      const state = plain(draft);
       const last = state.past[state.past.length - 1];
       const past = joined(last, payload)
         ? [...state.past.slice(0, -1), { ...last!, at: payload.at, patches: [...last!.patches, ...payload.patches], inverse: [...payload.inverse, ...last!.inverse] }]
@@ -44,15 +51,18 @@ const slice = createSlice({
       return { ...state, entities: applyPatches(state.entities, payload.patches), past, future: [] };
     },
     /** A change that is not for undo: the demo at first start, what this device remembers. */
-    arrived(state, { payload }: PayloadAction<Patch[]>) {
+    arrived(draft, { payload }: PayloadAction<Patch[]>) {
+      const state = plain(draft);
       return { ...state, entities: applySafely(state.entities, payload) };
     },
-    undone(state) {
+    undone(draft) {
+      const state = plain(draft);
       const last = state.past[state.past.length - 1];
       if (!last) return state;
       return { ...state, entities: applySafely(state.entities, last.inverse), past: state.past.slice(0, -1), future: [...state.future, last] };
     },
-    redone(state) {
+    redone(draft) {
+      const state = plain(draft);
       const next = state.future[state.future.length - 1];
       if (!next) return state;
       return { ...state, entities: applySafely(state.entities, next.patches), past: [...state.past, next], future: state.future.slice(0, -1) };

@@ -1,0 +1,56 @@
+const expo = require('eslint-config-expo/flat');
+const boundaries = require('eslint-plugin-boundaries');
+
+const impure = [
+  { object: 'Date', property: 'now', message: 'Time comes from src/state/ports.ts.' },
+  { object: 'Math', property: 'random', message: 'Chance comes from src/state/ports.ts.' },
+  { object: 'crypto', property: 'randomUUID', message: 'Ids come from src/state/ports.ts.' },
+];
+const noClock = ['error', { selector: 'NewExpression[callee.name="Date"]', message: 'Time comes from src/state/ports.ts.' }];
+const to = (...types) => ({ to: { type: types } });
+
+module.exports = [
+  ...expo,
+  { rules: { 'import/no-named-as-default': 'off', 'import/no-named-as-default-member': 'off', 'import/first': 'off' } },
+  { files: ['**/*.js'], languageOptions: { globals: { __dirname: 'readonly', require: 'readonly', module: 'readonly', exports: 'writable' } } },
+  { ignores: ['dist/**', 'node_modules/**', '.expo/**', 'test-results/**', 'expo-env.d.ts'] },
+  { files: ['**/*.{ts,tsx}'], rules: { 'no-restricted-properties': ['error', ...impure], 'no-restricted-syntax': noClock } },
+  { files: ['src/state/ports.ts', 'tools/**', 'e2e/**', 'benchmarks/**'], rules: { 'no-restricted-properties': 'off', 'no-restricted-syntax': 'off' } },
+  {
+    files: ['src/core/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'localStorage', 'fetch', 'crypto'],
+      'no-restricted-imports': ['error', { patterns: [{ group: ['react', 'react-*', 'expo*', 'nativewind', '@/state*', '@/ui*', '@/features*', '@/speech*'], message: 'Core is pure.' }, { regex: '^@/catalogue(?!/ids$)', message: 'Core takes data as arguments; only types of ids come from the catalogue.' }] }],
+    },
+  },
+  { files: ['src/{features,ui}/**/*.tsx', 'app/**/*.tsx'], ignores: ['**/*.test.tsx'], rules: { 'react/jsx-no-literals': ['error', { noStrings: false, allowedStrings: ['.'] }] } },
+  {
+    files: ['{app,src,cli,server}/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*'],
+    plugins: { boundaries },
+    settings: {
+      'boundaries/elements': [
+        { type: 'core', pattern: 'src/core/**', mode: 'full' }, { type: 'catalogue', pattern: 'src/catalogue/**', mode: 'full' }, { type: 'speech', pattern: 'src/speech/**', mode: 'full' }, { type: 'state', pattern: 'src/state/**', mode: 'full' },
+        { type: 'ui', pattern: 'src/ui/**', mode: 'full' }, { type: 'features', pattern: 'src/features/**', mode: 'full' }, { type: 'app', pattern: 'app/**', mode: 'full' }, { type: 'cli', pattern: 'cli/**', mode: 'full' }, { type: 'server', pattern: 'server/**', mode: 'full' },
+      ],
+      'import/resolver': { typescript: true },
+    },
+    rules: {
+      'boundaries/dependencies': ['error', {
+        default: 'disallow',
+        policies: [
+          { from: { type: 'core' }, allow: to('core', 'catalogue') },
+          { from: { type: 'catalogue' }, allow: to('catalogue', 'core') },
+          { from: { type: 'speech' }, allow: to('speech', 'core', 'catalogue') },
+          { from: { type: 'state' }, allow: to('state', 'core', 'catalogue', 'speech') },
+          { from: { type: 'ui' }, allow: to('ui', 'core', 'catalogue') },
+          { from: { type: 'features' }, allow: to('features', 'ui', 'state', 'speech', 'core', 'catalogue') },
+          { from: { type: 'app' }, allow: to('app', 'features') },
+          { from: { type: 'cli' }, allow: to('cli', 'core', 'catalogue', 'speech') },
+          { from: { type: 'server' }, allow: to('server', 'core', 'catalogue', 'speech') },
+        ],
+      }],
+    },
+  },
+];

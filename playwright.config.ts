@@ -1,0 +1,20 @@
+import { defineConfig } from '@playwright/test';
+
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 60_000,
+  workers: 2,
+  fullyParallel: true,
+  retries: 0,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: 'http://127.0.0.1:8790',
+    serviceWorkers: 'block',
+    viewport: { width: 390, height: 844 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: { command: 'npx tsx server/serve.ts', url: 'http://127.0.0.1:8790', env: { PORT: '8790', HOST: '127.0.0.1' }, reuseExistingServer: !process.env.CI },
+});

@@ -1,0 +1,57 @@
+/** Retakes docs/screenshots from the demo data, against a server of its own. */
+import { spawn } from 'node:child_process';
+import { join } from 'node:path';
+import { chromium, type Page } from '@playwright/test';
+
+const PORT = 8791;
+const ORIGIN = `http://127.0.0.1:${PORT}`;
+const OUT = join(__dirname, '..', 'docs/screenshots');
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+const DUN = '/matches/match_demo-auldry-dun';
+
+/** Name, path and size of every view that is built; `theme` and `act` where a view needs them. */
+const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; act?: (page: Page) => Promise<void> }[] = [
+  { name: 'now-phone', path: '/', size: PHONE },
+  { name: 'now-wide', path: '/', size: WIDE },
+  { name: 'natural-phone', path: `${DUN}/natural`, size: PHONE },
+  { name: 'hook-phone', path: `${DUN}/hook`, size: PHONE },
+  { name: 'match-wide', path: `${DUN}/hook`, size: WIDE },
+  { name: 'dressing-phone', path: `${DUN}/dressing`, size: PHONE },
+  { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
+  { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
+  { name: 'bench-wide', path: `${DUN}/tie`, size: WIDE, theme: 'dusk', act: async (page) => { for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown'); } },
+  { name: 'drawer-phone', path: '/drawer/hooks/osmere/lark', size: PHONE },
+  { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
+  { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
+];
+
+async function main(only: string | undefined, out: string) {
+  const server = spawn('npx', ['tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
+  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  for (const view of VIEWS.filter((item) => !only || item.name.includes(only))) {
+    const page = await browser.newPage({ viewport: view.size });
+    page.on('pageerror', (error) => process.stderr.write(`${view.name}: ${error.message}\n`));
+    await page.goto(`${ORIGIN}${view.path}?clock=2033-05-24T04:50`);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    const theme = process.env.THEME ?? view.theme;
+    const presses = theme === 'dusk' ? 1 : theme === 'red-lamp' ? 2 : 0;
+    if (presses > 0) {
+      await page.goto(`${ORIGIN}/?clock=2033-05-24T04:50`);
+      for (let i = 0; i < presses; i++) await page.getByRole('button', { name: /^Light:/ }).click();
+      await page.waitForTimeout(900);
+      await page.goto(`${ORIGIN}${view.path}?clock=2033-05-24T04:50`);
+      await page.getByRole('heading', { level: 1 }).first().waitFor();
+    }
+    await page.evaluate(() => document.fonts.ready);
+    await view.act?.(page);
+    await page.waitForTimeout(300);
+    await page.screenshot({ path: join(out, `${view.name}.png`) });
+    await page.close();
+  }
+  await browser.close();
+  server.kill();
+}
+
+void main(process.argv[2], process.env.SHOTS_OUT ?? OUT);
