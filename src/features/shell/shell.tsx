@@ -157,7 +157,7 @@ export function Shell() {
     <View className="min-w-0 flex-1">
       {bare ? null : <Header wide={wide} />}
       <View role="main" className="min-h-0 flex-1">
-        <TabSlot detachInactiveScreens={false} />
+        <TabSlot detachInactiveScreens={false} style={SLOT} />
       </View>
     </View>
   );
@@ -170,3 +170,5 @@ export function Shell() {
 }
 
 const HIDDEN = { display: 'none' } as const;
+/** The slot may shrink, so that a page scrolls inside it and never under the bar. */
+const SLOT = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minHeight: 0, overflow: 'hidden' } as const;

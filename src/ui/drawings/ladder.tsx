@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import { Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, Circle } from 'react-native-svg';
+import { Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, TSpan, Circle } from 'react-native-svg';
 import { token } from '../tokens';
 import { Drawing } from './marks';
 
@@ -85,7 +85,7 @@ export function Ladder({ label, width, rails, band, domain, tick, unit, chosen, 
           <G key={rail.id}>
             <SvgText x={SIDE - 8} y={y - 18} fontFamily="InstrumentSans_600SemiBold" fontSize={15} fill={token('ink')}>
               {rail.maker}
-              <SvgText fontFamily="InstrumentSans_400Regular" fill={token('soft')}>{`  ${rail.model}`}</SvgText>
+              <TSpan fontFamily="InstrumentSans_400Regular" fill={token('soft')}>{`  ${rail.model}`}</TSpan>
             </SvgText>
             <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('line')} strokeWidth={1} />
             {rungs.map((rung) => (
@@ -109,7 +109,7 @@ export function Ladder({ label, width, rails, band, domain, tick, unit, chosen, 
           <Line x1={x(mm)} x2={x(mm)} y1={axisY} y2={axisY + 6} stroke={token('edge')} strokeWidth={1} />
           <SvgText x={x(mm)} y={axisY + 23} fontFamily={FACE} fontSize={15} fill={token('soft')} textAnchor="middle" letterSpacing={-0.5}>
             {tick(mm)}
-            {index === all.length - 1 ? <SvgText fontFamily="InstrumentSans_400Regular">{` ${unit}`}</SvgText> : null}
+            {index === all.length - 1 ? <TSpan fontFamily="InstrumentSans_400Regular">{` ${unit}`}</TSpan> : null}
           </SvgText>
         </G>
       ))}
