@@ -44,7 +44,7 @@ function Offer({ dressing, first = false, onPin }: { dressing: Dressed; first?: 
     <View className={`gap-1 border-line px-5 py-3 ${first ? 'border-y bg-plane' : 'border-b'}`}>
       <View className="flex-row items-start justify-between gap-3">
         <View className="min-w-0 flex-1">
-          <Heading level={3} size={first ? 'title' : 'lead'}>{dressing.name}</Heading>
+          <Heading level={first ? 2 : 3} size={first ? 'title' : 'lead'}>{dressing.name}</Heading>
           <View className="flex-row items-baseline gap-2">
             <Say size="small" tone="soft">
               {words('dressing.score')}

@@ -129,7 +129,7 @@ export function Shell() {
   const bare = /\/tie$/.test(path);
   const list = (
     <TabList asChild>
-      <View role="navigation" aria-label={words('nav')} className={`bg-plane ${bare ? 'hidden' : ''} ${wide ? 'w-28 flex-col gap-1 border-r border-line pt-4' : 'flex-row border-t border-line'}`}>
+      <View role="navigation" aria-label={words('nav')} style={wide ? COLUMN : ROW} className={`bg-plane ${bare ? 'hidden' : ''} ${wide ? 'w-28 flex-col gap-1 border-r border-line pt-4' : 'flex-row border-t border-line'}`}>
         {wide ? (
           <Say size="lead" weight="serif" tone="river" className="pb-4 pl-4">
             {words('app')}
@@ -162,13 +162,15 @@ export function Shell() {
     </View>
   );
   return (
-    <Tabs className={`h-full w-full bg-ground ${wide ? 'flex-row' : 'flex-col'}`}>
+    <Tabs style={wide ? ROW : COLUMN} className="h-full w-full bg-ground">
       {wide ? list : page}
       {wide ? page : list}
     </Tabs>
   );
 }
 
+const ROW = { flexDirection: 'row', justifyContent: 'flex-start' } as const;
+const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as const;
 const HIDDEN = { display: 'none' } as const;
 /** The slot may shrink, so that a page scrolls inside it and never under the bar. */
 const SLOT = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minHeight: 0, overflow: 'hidden' } as const;
