@@ -45,6 +45,7 @@ async function main(only: string | undefined, out: string) {
       await page.getByRole('heading', { level: 1 }).first().waitFor();
     }
     await page.evaluate(() => document.fonts.ready);
+    await page.waitForTimeout(1200);
     await view.act?.(page);
     await page.waitForTimeout(300);
     await page.screenshot({ path: join(out, `${view.name}.png`) });
