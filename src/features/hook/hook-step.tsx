@@ -5,7 +5,7 @@ import type { BarbRuleId } from '@/catalogue/ids';
 import type { Answer, HookAnswer } from '@/core/answer';
 import { change, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type AnswerRecord, type Entities } from '@/state';
 import { Measured, useSpeech, useWords } from '@/features/shell';
-import { hookName } from '@/features/matches';
+import { hookName, offDigits } from '@/features/matches';
 import { Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
 import { HookDimensions, HookReasons } from './hook-detail';
 import { holdsLine } from './holds';
@@ -22,10 +22,6 @@ export function usePinHook(matchId: string, answerId: string): (hookId: string |
   return (hookId) => dispatch(change(hookId ? 'pin-hook' : 'unpin-hook', (draft: Entities) => {
     draft.match[matchId]!.answers.find((item) => item.id === answerId)!.hookId = hookId;
   }));
-}
-
-function differenceText(steps: number): string {
-  return `${steps >= 0 ? '+' : '−'}${Math.abs(steps).toFixed(1)}`;
 }
 
 /** Hooks of every maker for this natural: the ladder, the rung that was tapped, and the same as a table. */
@@ -143,7 +139,7 @@ export function HookTable({ hooks, onPick }: { hooks: readonly HookAnswer[]; onP
             <Digits strong>{hook.size}</Digits>
           </View>
           <View role="cell" className="w-16 items-end">
-            <Digits tone="soft">{differenceText(hook.length_steps!)}</Digits>
+            <Digits tone="soft">{offDigits(hook.length_steps!)}</Digits>
           </View>
           <View role="cell" className="w-16 items-end">
             <Digits tone="soft">{`${Math.round(hook.probability! * 100)}%`}</Digits>

@@ -7,7 +7,7 @@ import { answered as noteAnswer, change, selectAnswered, selectDevice, useApp, u
 import { BenchStep } from '@/features/bench';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
 import { HookStep, holdsLine } from '@/features/hook';
-import { hookName, matchTitle, placeLine, stepLines } from '@/features/matches';
+import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
 import { Missing, PageHeading, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -221,7 +221,7 @@ function WideFrame(props: FrameProps) {
                   {hook.size}
                 </Say>
                 <Say size="small" tone="soft" className="w-12 text-right">
-                  {`${hook.length_steps! >= 0 ? '+' : '−'}${Math.abs(hook.length_steps!).toFixed(1)}`}
+                  {offDigits(hook.length_steps!)}
                 </Say>
               </View>
             ))}

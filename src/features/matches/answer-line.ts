@@ -9,6 +9,11 @@ export function hookName(hook: { maker_name: string; model_name: string; size: s
   return `${hook.maker_name} ${hook.model_name} ${hook.size}`;
 }
 
+/** How far a hook is off, in numbers, signed: + is long. */
+export function offDigits(steps: number): string {
+  return `${steps >= 0 ? '+' : '−'}${Math.abs(steps).toFixed(1)}`;
+}
+
 /** Each step's answer in one line, or the input it waits for. */
 export interface StepLines {
   natural: { head: string; detail: string };

@@ -162,7 +162,7 @@ export function Shell() {
     </View>
   );
   return (
-    <Tabs style={wide ? ROW : COLUMN} className="h-full w-full bg-ground">
+    <Tabs style={wide ? FRAME_WIDE : FRAME}>
       {wide ? list : page}
       {wide ? page : list}
     </Tabs>
@@ -171,6 +171,9 @@ export function Shell() {
 
 const ROW = { flexDirection: 'row', justifyContent: 'flex-start' } as const;
 const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as const;
+/** The frame takes no class: it must fill the window itself, or a page without a bar has no height. */
+const FRAME = { ...COLUMN, flex: 1, minHeight: 0, width: '100%' } as const;
+const FRAME_WIDE = { ...ROW, flex: 1, minHeight: 0, width: '100%' } as const;
 const HIDDEN = { display: 'none' } as const;
 /** The slot may shrink, so that a page scrolls inside it and never under the bar. */
 const SLOT = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minHeight: 0, overflow: 'hidden' } as const;
