@@ -65,7 +65,7 @@ export function hookMarks(dims: HookDimensions, ink = 'var(--ink)'): HookDrawing
   const reach = neck + dims.eyeMm / 2;
   const eye: Point = [Math.cos(angle) * reach, Math.sin(angle) * reach];
   const circle = Array.from({ length: 25 }, (_, index): Point => [eye[0] + hole * Math.cos((index / 24) * 2 * Math.PI), eye[1] + hole * Math.sin((index / 24) * 2 * Math.PI)]);
-  const wire = pathOf(curve.points.slice(0, -1));
+  const wire = pathOf(curve.points.filter((_, index) => curve.along[index]! <= curve.length - dims.wireMm * 2.2));
   const taper = at(curve, curve.length - dims.wireMm * 2.2);
   const w = dims.wireMm / 2;
   const point = pathOf([[taper.p[0] + taper.n[0] * w, taper.p[1] + taper.n[1] * w], [tip[0] + t[0] * w, tip[1] + t[1] * w], [taper.p[0] - taper.n[0] * w, taper.p[1] - taper.n[1] * w]], true);
@@ -79,7 +79,7 @@ export function hookMarks(dims: HookDimensions, ink = 'var(--ink)'): HookDrawing
     const size = dims.wireMm * (dims.barb === 'micro' ? 0.8 : 1.6);
     const base = at(curve, curve.length - dims.wireMm * 3.2);
     const back = at(curve, curve.length - dims.wireMm * 3.2 - size * 1.2);
-    marks.push({ d: pathOf([base.p, [back.p[0] + back.n[0] * size, back.p[1] + back.n[1] * size], back.p], true), fill: ink });
+    marks.push({ d: pathOf([base.p, [back.p[0] - back.n[0] * size, back.p[1] - back.n[1] * size], back.p], true), fill: ink });
   }
   const all = [...curve.points, [eye[0] + dims.eyeMm / 2, eye[1]] as Point, [eye[0], eye[1] + dims.eyeMm / 2] as Point];
   return { curve, marks, bounds: { left: Math.min(...all.map((p) => p[0])), right: Math.max(...all.map((p) => p[0])), top: Math.max(...all.map((p) => p[1])), bottom: Math.min(...all.map((p) => p[1])) } };
