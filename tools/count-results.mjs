@@ -8,7 +8,7 @@ const read = (path) => {
     return null;
   }
 };
-const unit = read('test-results/unit.json');
+const unit = read('.aubade/unit.json');
 const e2e = read('test-results/e2e.json');
 const passed = (unit?.numPassedTests ?? 0) + (e2e?.stats.expected ?? 0);
 const failed = (unit ? unit.numFailedTests + unit.numRuntimeErrorTestSuites : 1) + (e2e ? e2e.stats.unexpected + e2e.stats.flaky + e2e.errors.length : 1);

@@ -115,8 +115,8 @@ export function TieScreen({ id }: { id: string }) {
         </View>
       </ScrollView>
       <View className="flex-row border-t border-line">
-        <Pressable role="button" aria-disabled={index === 0 || undefined} onPress={() => { setMend(false); setIndex(Math.max(0, index - 1)); }} className={`min-h-16 w-1/3 items-center justify-center bg-plane ${index === 0 ? 'opacity-50' : ''}`}>
-          <Say weight="medium">{words('tie.back')}</Say>
+        <Pressable role="button" aria-disabled={index === 0 || undefined} onPress={() => { setMend(false); setIndex(Math.max(0, index - 1)); }} className="min-h-16 w-1/3 items-center justify-center bg-plane">
+          <Say weight="medium" tone={index === 0 ? 'soft' : 'ink'}>{words('tie.back')}</Say>
         </Pressable>
         <Pressable role="button" onPress={forward} className="min-h-16 flex-1 items-center justify-center bg-river px-3">
           <Say weight="strong" tone="on-river" lines={1}>
