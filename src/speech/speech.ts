@@ -47,6 +47,11 @@ export function createI18n(language = 'en'): i18n {
   return instance;
 }
 
+/** A name inside a sentence: its first letter small, unless it begins with an abbreviation. */
+function inSentence(text: string): string {
+  return /^\p{Lu}\p{Lu}/u.test(text) ? text : `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+}
+
 const PROPER: ReadonlySet<string> = new Set(['makers']);
 
 /** A way of speaking: one language, one unit. */
@@ -58,7 +63,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const plain = (kind: IdKind, id: string) => {
     const text = name(kind, id);
-    return PROPER.has(kind) ? text : `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
+    return PROPER.has(kind) ? text : inSentence(text);
   };
   const length = (mm: number, fine = false) => {
     const { digits, unit: word } = formatLength(mm, unit, fine);
@@ -90,13 +95,13 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     stepTitle: (step) => {
       if (flatten(step)) return t('step.flatten-barb');
       if (step.do === 'cut' && step.kind === 'head') return t('step.cut-thread');
-      const material = step.material ? `${step.material.name.charAt(0).toLowerCase()}${step.material.name.slice(1)}` : '';
+      const material = step.material ? inSentence(step.material.name) : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },
     stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check),
     stepDetail: (step) => {
       const lines: string[] = [];
-      if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: `${step.material.name.charAt(0).toLowerCase()}${step.material.name.slice(1)}` }));
+      if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: inSentence(step.material.name) }));
       if (step.count !== null && step.count > 0 && step.do === 'bind') lines.push(t('step.fibres', { count: step.count }));
       if (step.turns !== null && step.turns > 0) lines.push(t('step.turns', { count: step.turns }));
       if (step.side) lines.push(t(`side.${step.side}`));

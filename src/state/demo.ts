@@ -52,18 +52,19 @@ export function demoEntities(): Entities {
   return entities;
 }
 
-/** Takes the demo out, except what the tier changed. */
+/** Takes the demo out, except what the tier changed; a match and its natural stay or leave together. */
 export function removeDemo(draft: Entities): void {
-  const inUse = new Set(Object.values(draft.match).filter((match) => !match.demo).map((match) => match.sampleId));
+  const matchesKept = new Set(Object.entries(draft.match).filter(([, match]) => !match.demo || draft.sample[match.sampleId]?.demo === false).map(([id]) => id));
+  const samplesKept = new Set([...matchesKept].map((id) => draft.match[id]!.sampleId));
   const makersKept = new Set(Object.values(draft.model).filter((model) => !model.demo).map((model) => model.makerId));
+  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept };
   for (const kind of Object.keys(draft) as (keyof Entities)[]) {
     for (const [id, record] of Object.entries(draft[kind])) {
-      const kept = (kind === 'sample' && inUse.has(id)) || (kind === 'maker' && makersKept.has(id));
-      if ((record as { demo?: boolean }).demo && !kept) delete draft[kind][id];
+      if (!(record as { demo?: boolean }).demo) continue;
+      if (kept[kind]?.has(id)) (record as { demo: boolean }).demo = false;
+      else delete draft[kind][id];
     }
   }
-  // A match whose sample the tier kept stays too: an answer without its natural would be empty.
-  for (const [id, match] of Object.entries(draft.match)) if (!draft.sample[match.sampleId]) delete draft.match[id];
 }
 
 export function hasDemo(entities: Entities): boolean {

@@ -18,6 +18,7 @@ export interface Ports {
 export interface KeyStore {
   getMany(keys: string[]): Promise<Record<string, string | null>>;
   setMany(entries: Record<string, string>): Promise<void>;
+  removeMany(keys: string[]): Promise<void>;
   getAllKeys(): Promise<string[]>;
 }
 

@@ -66,7 +66,7 @@ export interface Start {
 /** Opens the store: reads what is stored, or begins with the demo valley; then keeps storage, and other tabs, in step. */
 export async function openStore(store: Store, { start, clock }: Start): Promise<{ flush(): Promise<void>; close(): void }> {
   const { ports } = store;
-  const first = await load(ports.storage, ports.locks);
+  const first = await load(ports.storage, ports.locks, ports.now());
   store.dispatch(loaded(first));
   const keeper = keepStored(store);
   if (first.empty && start !== 'clean') {

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import { change, useAppDispatch, type AnswerRecord } from '@/state';
@@ -10,7 +11,7 @@ import { formatLength } from '@/core/units';
 import { CardExtras, CardParts, CardSteps } from './card-view';
 
 /** The bench card: every part in millimetres, the room, and the steps. */
-export function BenchStep({ matchId, record, answer }: { matchId: string; record: AnswerRecord; answer: Answer }) {
+export function BenchStep({ matchId, record, answer, plate }: { matchId: string; record: AnswerRecord; answer: Answer; plate: ReactNode }) {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
@@ -54,6 +55,7 @@ export function BenchStep({ matchId, record, answer }: { matchId: string; record
           </View>
         ) : null}
       </View>
+      {plate}
       <CardParts card={card} />
       <CardExtras card={card} />
       <View>

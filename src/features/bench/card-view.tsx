@@ -5,7 +5,7 @@ import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Digits, Heading, Say } from '@/ui/primitives';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */
-function partQuantity(card: Card, mm: number): Quantity {
+export function partQuantity(card: Card, mm: number): Quantity {
   const about = card.hook.estimated.includes('shank_mm');
   return { value: mm, sd: mm * 0.0845 * (about ? 0.5 : 0.18), source: about ? 'model' : 'measured' };
 }

@@ -1,3 +1,3 @@
 export { BenchStep } from './bench-step';
-export { CardParts, CardSteps } from './card-view';
+export { CardParts, CardSteps, partQuantity } from './card-view';
 export { TieScreen } from './tie-screen';

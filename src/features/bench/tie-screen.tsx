@@ -53,7 +53,7 @@ export function TieScreen({ id }: { id: string }) {
   return (
     <View className="flex-1 bg-ground">
       <View className="flex-row items-center justify-between px-5 pt-2">
-        <Say size="small" tone="soft" lines={1} className="min-w-0 flex-1">
+        <Say size="small" tone="soft" lines={2} className="min-w-0 flex-1">
           {`${card.dressing.name} · ${card.hook.maker_name} ${card.hook.size}`}
         </Say>
         <Button kind="quiet" label={words('tie.leave')} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'bench' } })} />

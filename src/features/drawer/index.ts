@@ -1,1 +1,2 @@
-export { HooksScreen, ModelScreen } from './hooks-screen';
+export { HooksScreen } from './hooks-screen';
+export { ModelScreen } from './model-screen';

@@ -9,7 +9,8 @@ import { selectDevice, useApp, type SampleRecord } from '@/state';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { flyMarks, naturalMarks, Plate, type RegionColours } from '@/ui/drawings';
-import { Chips } from '@/ui/primitives';
+import { Button, Chips, Say } from '@/ui/primitives';
+import { PlateTable } from './plate-table';
 
 /** Colours as they look now: wet ones darker, none under the red lamp. */
 function coloursOf(sample: SampleRecord | null, wet: boolean, red: boolean): RegionColours {
@@ -41,6 +42,7 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
   const { theme } = useApp(selectDevice);
   const [width, onLayout] = useWidth();
   const [wet, setWet] = useState(false);
+  const [table, setTable] = useState(false);
   const red = theme === 'red-lamp';
   const mean = answer?.natural.length.meanMm ?? 8;
   const card = answer?.card ? dressed(answer.card, wet, red) : null;
@@ -50,13 +52,20 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
   return (
     <View>
       {switches ? (
-        <View className="flex-row justify-end px-5">
+        <View className="flex-row items-center justify-between px-5">
+          {answer && card ? <Button kind="quiet" className="-ml-4" label={words(table ? 'plate.table-hide' : 'plate.table')} onPress={() => setTable(!table)} /> : <View />}
           <Chips compact label={words('natural.surface')} choices={[{ id: 'dry', label: words('plate.dry') }, { id: 'wet', label: words('plate.wet') }]} value={wet ? 'wet' : 'dry'} onChange={(id) => setWet(id === 'wet')} />
         </View>
       ) : null}
       <View onLayout={onLayout}>
         {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null} fly={card ? flyMarks(card) : null} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={maxHeight} /> : null}
       </View>
+      {red && switches ? (
+        <Say size="small" tone="straw" className="px-5">
+          {words('plate.red')}
+        </Say>
+      ) : null}
+      {table && answer && card ? <PlateTable answer={answer} card={card} /> : null}
     </View>
   );
 }

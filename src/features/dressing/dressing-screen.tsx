@@ -1,10 +1,9 @@
 import { View } from 'react-native';
 import { DRESSINGS } from '@/catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
-import { caseFrom } from '@/core/naturals';
 import { formatLength } from '@/core/units';
-import { selectCatalogue, selectDevice, useApp } from '@/state';
-import { Missing, Page, useSpeech, useWidth, useWords } from '@/features/shell';
+import { middleSample, selectCatalogue, selectDevice, useApp } from '@/state';
+import { Missing, Page, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { CardParts, CardSteps } from '@/features/bench';
 import { flyMarks, Plate } from '@/ui/drawings';
@@ -16,12 +15,11 @@ export function DressingScreen({ id }: { id: string }) {
   const speech = useSpeech();
   const catalogue = useApp(selectCatalogue);
   const { hand } = useApp(selectDevice);
+  const wide = useWide();
   const [width, onLayout] = useWidth();
   const dressing = DRESSINGS.find((item) => item.id === id);
   if (!dressing) return <Missing what="dressing" list="/dressings" />;
-  const middle = Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1]);
-  const shown = answer({ stage: dressing.stages[0]!, lengthsMm: [middle], overallMm: null, caseMm: caseFrom(null, middle), widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: dressing.waters[0]! }, { ...NO_CHOICES, dressingPin: id, hand }, catalogue);
-  const card = shown.card;
+  const { card } = answer(middleSample(dressing), { ...NO_CHOICES, dressingPin: id, hand }, catalogue);
   const parent = DRESSINGS.find((item) => item.id === dressing.parent);
   const facts: [string, string][] = [
     [words('dressing.for'), dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')],
@@ -32,36 +30,63 @@ export function DressingScreen({ id }: { id: string }) {
     [words('dressing.taper'), speech.t(`ui.taper.${dressing.taper}`)],
     [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],
   ];
-  return (
-    <Page title={dressing.name} over={parent ? words('dressing.parent', { parent: parent.name }) : undefined}>
+  const picture = (
+    <View>
       <View onLayout={onLayout}>
-        {width > 0 && card ? <Plate label={words('plate.fly-only', { fly: dressing.name, hook: hookName(card.hook) })} width={width} natural={null} measuredMm={null} fly={flyMarks(card)} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={300} /> : null}
-      </View>
-      <View className="px-5 pb-6">
-        {card ? (
-          <Say size="small" tone="soft" className="pb-3 text-center">
-            {words('dressing.on-hook', { hook: hookName(card.hook) })}
-          </Say>
-        ) : null}
-        {facts.map(([name, value]) => (
-          <View key={name} className="flex-row gap-4 border-b border-line py-2">
-            <Say size="small" tone="soft" className="w-28">
-              {name}
-            </Say>
-            <Say size="small" className="min-w-0 flex-1">
-              {value}
-            </Say>
-          </View>
-        ))}
+        {width > 0 && card ? <Plate label={words('plate.fly-only', { fly: dressing.name, hook: hookName(card.hook) })} width={width} natural={null} measuredMm={null} fly={flyMarks(card)} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={wide ? 420 : 300} /> : null}
       </View>
       {card ? (
-        <>
-          <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
-          <CardParts card={card} />
-          <Heading className="px-5 pb-2 pt-8">{words('dressing.steps')}</Heading>
-          <CardSteps card={card} />
-        </>
+        <Say size="small" tone="soft" className="px-5 pb-3 text-center">
+          {words('dressing.on-hook', { hook: hookName(card.hook) })}
+        </Say>
       ) : null}
+    </View>
+  );
+  const about = (
+    <View className="px-5 pb-6">
+      {facts.map(([name, value]) => (
+        <View key={name} className="flex-row gap-4 border-b border-line py-2">
+          <Say size="small" tone="soft" className="w-28">
+            {name}
+          </Say>
+          <Say size="small" className="min-w-0 flex-1">
+            {value}
+          </Say>
+        </View>
+      ))}
+    </View>
+  );
+  const parts = card ? (
+    <View className="pb-8">
+      <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
+      <CardParts card={card} />
+    </View>
+  ) : null;
+  const steps = card ? (
+    <View>
+      <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
+      <CardSteps card={card} />
+    </View>
+  ) : null;
+  return (
+    <Page column="list" title={dressing.name} lead={parent ? words('dressing.parent', { parent: parent.name }) : undefined}>
+      {wide ? (
+        <View className="flex-row gap-6">
+          <View className="min-w-0 flex-1">
+            {picture}
+            {about}
+            {parts}
+          </View>
+          <View className="min-w-0 flex-1">{steps}</View>
+        </View>
+      ) : (
+        <>
+          {picture}
+          {about}
+          {parts}
+          {steps}
+        </>
+      )}
     </Page>
   );
 }

@@ -1,32 +1,70 @@
 import { Link } from 'expo-router';
 import { View } from 'react-native';
+import Svg from 'react-native-svg';
 import { DRESSINGS } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
-import { Page, useSpeech, useWords } from '@/features/shell';
+import type { Card } from '@/core/tying';
+import type { Dressing } from '@/core/dressings';
+import { selectLibraryCards, useApp } from '@/state';
+import { Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { flyMarks, Marks } from '@/ui/drawings';
 import { Heading, Say } from '@/ui/primitives';
 
 /** The library, by the order of insect each dressing answers first. */
 export function DressingsScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const wide = useWide();
+  const cards = useApp(selectLibraryCards);
   const orders = ids.orders.map((order) => ({ id: order.id, dressings: DRESSINGS.filter((dressing) => dressing.stages[0]!.startsWith(`${order.id}/`)) })).filter((group) => group.dressings.length > 0);
   return (
-    <Page title={words('place.dressings')} over={words('dressing.library', { count: DRESSINGS.length })}>
+    <Page column="list" title={words('place.dressings')} lead={words('dressing.library', { count: DRESSINGS.length })}>
       {orders.map((group) => (
-        <View key={group.id} className="pb-6">
+        <View key={group.id} className="pb-8">
           <Heading className="px-5 pb-2">{speech.name('orders', group.id)}</Heading>
-          <View className="border-t border-line">
+          <View className={`border-t border-line ${wide ? 'flex-row flex-wrap' : ''}`}>
             {group.dressings.map((dressing) => (
-              <Link key={dressing.id} href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className="flex min-h-16 flex-col gap-1 border-b border-line px-5 py-3">
-                <Say weight="strong">{dressing.name}</Say>
-                <Say size="small" tone="soft">
-                  {`${dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')} · ${words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })} · ${speech.plain('rides', dressing.ride)}`}
-                </Say>
-              </Link>
+              <DressingRow key={dressing.id} dressing={dressing} card={cards.get(dressing.id)} half={wide} />
             ))}
           </View>
         </View>
       ))}
     </Page>
+  );
+}
+
+function DressingRow({ dressing, card, half }: { dressing: Dressing; card: Card | undefined; half: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  return (
+    <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className={`flex flex-row items-center gap-4 border-b border-line px-5 py-3 ${half ? 'w-1/2' : 'w-full'}`}>
+      <Thumb card={card} />
+      <View className="min-w-0 flex-1">
+        <Say weight="serif" size="lead">
+          {dressing.name}
+        </Say>
+        <Say size="small">{dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')}</Say>
+        <Say size="small" tone="soft">
+          {`${words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })} · ${words('dressing.rides', { ride: speech.plain('rides', dressing.ride) })}`}
+        </Say>
+      </View>
+    </Link>
+  );
+}
+
+const THUMB = { width: 84, height: 64 } as const;
+
+/** The dressed fly, as large as its frame allows; a small picture, not a measure. */
+function Thumb({ card }: { card: Card | undefined }) {
+  if (!card) return <View className="w-20" />;
+  const drawing = flyMarks(card);
+  const { left, right, top, bottom } = drawing.bounds;
+  const scale = Math.min((THUMB.width - 4) / (right - left), (THUMB.height - 4) / (top - bottom));
+  return (
+    <View aria-hidden style={THUMB}>
+      <Svg width={THUMB.width} height={THUMB.height}>
+        <Marks marks={drawing.marks.map((mark) => ({ ...mark, width: mark.mm ? mark.width : (mark.width ?? 1) * 0.7 }))} scale={scale} x={THUMB.width / 2 - ((left + right) / 2) * scale} y={THUMB.height / 2 + ((top + bottom) / 2) * scale} />
+      </Svg>
+    </View>
   );
 }

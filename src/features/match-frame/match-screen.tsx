@@ -57,6 +57,7 @@ function leadingOf(match: MatchRecord) {
 function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const words = useWords();
   const router = useRouter();
+  const wide = useWide();
   const record = leadingOf(match);
   if (step === 'natural') return <NaturalStep matchId={id} match={match} sample={sample} answered={answered} />;
   if (answered.status === 'waiting') {
@@ -70,7 +71,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const { answer } = answered;
   if (step === 'hook') return <HookStep matchId={id} record={record} answer={answer} />;
   if (step === 'dressing') return <DressingStep matchId={id} record={record} sample={sample} answer={answer} />;
-  return <BenchStep matchId={id} record={record} answer={answer} />;
+  return <BenchStep matchId={id} record={record} answer={answer} plate={wide ? null : <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={360} />} />;
 }
 
 function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
@@ -82,27 +83,27 @@ function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
   );
 }
 
-function StepRow({ id, step, head, detail, open, children }: { id: string; step: Step | 'water'; head: string; detail: string; open: boolean; children?: ReactNode }) {
+function StepRow({ id, step, head, detail, open, children, stacked = false }: { id: string; step: Step | 'water'; head: string; detail: string; open: boolean; children?: ReactNode; stacked?: boolean }) {
   const words = useWords();
   const router = useRouter();
   const go = step === 'water' ? undefined : () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
   return (
     <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable role={go ? 'button' : undefined} aria-expanded={go ? open : undefined} aria-label={go ? `${words(`step.${step}`)}: ${head}. ${detail}` : undefined} onPress={go} className="min-h-16 flex-row gap-3 px-5 py-3">
-        <Say tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className="w-24">
+      <Pressable role={go ? 'button' : undefined} aria-expanded={go ? open : undefined} aria-label={go ? `${words(`step.${step}`)}: ${head}. ${detail}` : undefined} onPress={go} className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}>
+        <Say size={stacked ? 'small' : 'body'} tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className={stacked ? '' : 'w-24'}>
           {words(`step.${step}`)}
         </Say>
-        <View className="min-w-0 flex-1">
-          <Say weight="strong" lines={open ? 3 : 2}>
+        <View className={stacked ? '' : 'min-w-0 flex-1'}>
+          <Say weight="strong" lines={3}>
             {head}
           </Say>
           {detail ? (
-            <Say size="small" tone="soft" lines={2}>
+            <Say size="small" tone="soft" lines={3}>
               {detail}
             </Say>
           ) : null}
         </View>
-        {go && !open ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
+        {go && !open && !stacked ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
       </Pressable>
       {open ? children : null}
     </View>
@@ -123,7 +124,7 @@ function PhoneFrame(props: FrameProps) {
         <PageHeading>{title}</PageHeading>
       </View>
       <Told matchKey={`${id}/${match.leading}`} />
-      {step === 'dressing' || !record.stage ? null : <AnswerPlate stage={record.stage} sample={sample} answer={answer ? { ...answer, card: step === 'natural' || step === 'hook' ? null : answer.card } : null} maxHeight={step === 'natural' ? 250 : step === 'hook' ? 200 : 380} />}
+      {record.stage && (step === 'natural' || step === 'hook') ? <AnswerPlate stage={record.stage} sample={sample} answer={answer ? { ...answer, card: null } : null} maxHeight={step === 'natural' ? 190 : 150} /> : null}
       {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
       <View className="border-t border-line">
         {STEPS.map((item) => (
@@ -171,9 +172,9 @@ function WideFrame(props: FrameProps) {
           <PageHeading size="title">{title}</PageHeading>
         </View>
         <View className="border-t border-line">
-          <StepRow id={id} step="natural" head={lines.natural.head} detail={lines.natural.detail} open={false} />
+          <StepRow stacked id={id} step="natural" head={lines.natural.head} detail={lines.natural.detail} open={false} />
         </View>
-        {match.answers.length > 1 ? <TwoAnswers id={id} match={match} stacked /> : null}
+        {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
         <View className="gap-2 px-5 py-4">
           <Heading size="small">{words('natural.colours')}</Heading>
           {Object.entries(sample.colours).map(([region, hex]) => (
@@ -200,7 +201,7 @@ function WideFrame(props: FrameProps) {
         <StepBody {...props} />
       </ScrollView>
       <ScrollView role="complementary" aria-label={words('step.hook')} className="w-column flex-none border-l border-line bg-plane" contentContainerClassName="pb-8">
-        <StepRow id={id} step="hook" head={lines.hook.head} detail={lines.hook.detail} open={false} />
+        <StepRow stacked id={id} step="hook" head={lines.hook.head} detail={lines.hook.detail} open={false} />
         {holds ? (
           <View className="border-b border-line px-5 py-3">
             <Say size="small" tone="soft">
@@ -227,9 +228,9 @@ function WideFrame(props: FrameProps) {
             ))}
           </View>
         ) : null}
-        <StepRow id={id} step="dressing" head={lines.dressing.head} detail={lines.dressing.detail} open={false} />
-        <StepRow id={id} step="bench" head={lines.bench.head} detail={lines.bench.detail} open={false} />
-        <StepRow id={id} step="water" head={words('step.water-later')} detail="" open={false} />
+        <StepRow stacked id={id} step="dressing" head={lines.dressing.head} detail={lines.dressing.detail} open={false} />
+        <StepRow stacked id={id} step="bench" head={lines.bench.head} detail={lines.bench.detail} open={false} />
+        <StepRow stacked id={id} step="water" head={words('step.water-later')} detail="" open={false} />
       </ScrollView>
     </View>
   );

@@ -1,21 +1,22 @@
-import { View } from 'react-native';
+import { Pressable, View } from 'react-native';
 import { change, selectAnswered, useApp, useAppDispatch, type MatchRecord } from '@/state';
 import { stepLines } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Say } from '@/ui/primitives';
+import { Say } from '@/ui/primitives';
 
-/** Two stages kept: their answers side by side, and which one leads. */
-export function TwoAnswers({ id, match, stacked = false }: { id: string; match: MatchRecord; stacked?: boolean }) {
+/** Two stages kept: their answers side by side; a tap on one lets it lead. */
+export function TwoAnswers({ id, match }: { id: string; match: MatchRecord }) {
+  const words = useWords();
   return (
-    <View className={`border-t border-line ${stacked ? '' : 'flex-row'}`}>
+    <View role="radiogroup" aria-label={words('natural.which-leads')} className="flex-row gap-2 px-5 py-3">
       {match.answers.map((record) => (
-        <One key={record.id} id={id} answerId={record.id} match={match} stacked={stacked} />
+        <One key={record.id} id={id} answerId={record.id} match={match} />
       ))}
     </View>
   );
 }
 
-function One({ id, answerId, match, stacked }: { id: string; answerId: string; match: MatchRecord; stacked: boolean }) {
+function One({ id, answerId, match }: { id: string; answerId: string; match: MatchRecord }) {
   const speech = useSpeech();
   const words = useWords();
   const dispatch = useAppDispatch();
@@ -24,23 +25,15 @@ function One({ id, answerId, match, stacked }: { id: string; answerId: string; m
   if (!answered) return null;
   const lines = stepLines(answered, record.stage ?? null, speech, words);
   const leads = match.leading === answerId;
-  const stage = record.stage ? speech.plain('stages', record.stage) : '';
   return (
-    <View className={`min-w-0 flex-1 gap-1 px-5 py-3 ${leads ? 'border-l-4 border-river' : 'border-l border-line'} ${stacked ? 'border-b' : ''}`}>
-      <Say weight="strong" size="small">
-        {lines.natural.head}
+    <Pressable role="radio" aria-checked={leads} aria-label={`${lines.natural.head}: ${lines.hook.head}, ${lines.dressing.head}`} onPress={() => dispatch(change('lead', (draft) => void (draft.match[id]!.leading = answerId)))} className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}>
+      <Say weight="strong" size="small" tone={leads ? 'river' : 'ink'}>
+        {leads ? words('natural.leads', { stage: lines.natural.head }) : lines.natural.head}
       </Say>
       <Say size="small">{lines.hook.head}</Say>
       <Say size="small" tone="soft">
         {lines.dressing.head}
       </Say>
-      {leads ? (
-        <Say size="small" tone="river" weight="medium">
-          {words('natural.leads')}
-        </Say>
-      ) : (
-        <Button label={words('natural.lead', { stage })} onPress={() => dispatch(change('lead', (draft) => void (draft.match[id]!.leading = answerId)))} className="self-start" />
-      )}
-    </View>
+    </Pressable>
   );
 }

@@ -1,3 +1,3 @@
 export { hookName, matchTitle, offDigits, placeLine, stepLines } from './answer-line';
 export { MatchRow } from './match-row';
-export { MatchesScreen, selectMatchIds } from './matches-screen';
+export { MatchesScreen, MatchList, selectMatchIds } from './matches-screen';

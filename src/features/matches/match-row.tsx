@@ -32,19 +32,25 @@ export function MatchRow({ id }: { id: string }) {
         ) : null}
       </View>
       <View className="min-w-0 flex-1">
-        <Say weight="serif" size="lead" lines={1}>
-          {title}
-        </Say>
+        <View className="flex-row items-baseline justify-between gap-3">
+          <Say weight="serif" size="lead" lines={1} className="min-w-0 flex-1">
+            {title}
+          </Say>
+          <Say size="small" tone="soft">
+            {format(parseISO(sample.when), 'd MMM')}
+          </Say>
+        </View>
         <Say size="small" tone={answered.status === 'waiting' ? 'straw' : 'ink'} lines={2}>
           {answered.status === 'waiting' ? lines.natural.detail : `${lines.natural.head}, ${lines.natural.detail}`}
         </Say>
+        {answered.status === 'answered' ? <Say size="small">{lines.hook.head}</Say> : null}
         {answered.status === 'answered' ? (
-          <Say size="small" tone="soft" lines={1}>
-            {`${lines.hook.head} · ${lines.dressing.head}`}
+          <Say size="small" tone="soft">
+            {lines.dressing.head}
           </Say>
         ) : null}
-        <Say size="small" tone="soft" lines={1}>
-          {placeLine(sample, `${format(parseISO(sample.when), 'd MMM, HH:mm')}${match.demo ? ` · ${words('matches.demo')}` : ''}`)}
+        <Say size="small" tone="soft">
+          {placeLine(sample, match.demo ? words('matches.demo') : '')}
         </Say>
       </View>
     </Pressable>

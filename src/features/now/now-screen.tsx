@@ -2,7 +2,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
 import { change, hasDemo, removeDemo, selectAnswered, useApp, useAppDispatch, type State } from '@/state';
-import { MatchRow, selectMatchIds } from '@/features/matches';
+import { MatchList, selectMatchIds } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
 import { Marks, naturalMarks } from '@/ui/drawings';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -25,55 +25,68 @@ export function NowScreen() {
   const newMatch = useNewMatch();
   const recent = ids.filter((id) => !waiting.includes(id)).slice(0, RECENT);
   const dun = naturalMarks('mayfly/dun', 10, {});
+  const door = (
+    <View className="px-5">
+      <Pressable role="button" onPress={newMatch} className="min-h-40 flex-row items-center justify-between overflow-hidden rounded-control bg-river px-5 py-6">
+        <View className="min-w-0 flex-1 gap-1">
+          <Say size="title" weight="serif" tone="on-river">
+            {words('now.natural')}
+          </Say>
+          <Say tone="on-river">{words('now.natural-hint')}</Say>
+        </View>
+        <View aria-hidden className="opacity-90">
+          <Svg width={116} height={110} style={ON_RIVER}>
+            <Marks marks={dun.marks.map((mark) => ({ ...mark, fill: mark.fill && mark.fill !== 'none' && !mark.fill.includes('ink') ? 'var(--river)' : mark.fill && 'var(--on-river)', stroke: mark.stroke && 'var(--on-river)' }))} scale={5.4} x={104} y={74} />
+          </Svg>
+        </View>
+      </Pressable>
+    </View>
+  );
+  const waits = waiting.length > 0 ? (
+    <View className="pt-8">
+      <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
+      <MatchList ids={waiting} narrow />
+    </View>
+  ) : null;
+  const last = (
+    <View className={wide ? '' : 'pt-8'}>
+      <Heading className="px-5 pb-2">{words('now.recent')}</Heading>
+      {recent.length === 0 ? (
+        <Say tone="soft" className="px-5">
+          {words('now.none')}
+        </Say>
+      ) : (
+        <MatchList ids={recent} narrow />
+      )}
+    </View>
+  );
+  const leave = demo ? (
+    <View className="gap-3 px-5 pt-8">
+      <Say size="small" tone="soft">
+        {words('now.demo')}
+      </Say>
+      <Button label={words('now.leave-demo')} onPress={() => dispatch(change('leave-demo', removeDemo))} className="self-start" />
+    </View>
+  ) : null;
   return (
-    <Page title={words('place.now')} over={wide ? undefined : (time ?? undefined)}>
-      <View className="px-5">
-        <Pressable role="button" onPress={newMatch} className="min-h-40 flex-row items-center justify-between overflow-hidden rounded-control bg-river px-5 py-6">
-          <View className="min-w-0 flex-1 gap-1">
-            <Say size="title" weight="serif" tone="on-river">
-              {words('now.natural')}
-            </Say>
-            <Say tone="on-river">{words('now.natural-hint')}</Say>
+    <Page column="list" title={words('place.now')} over={wide ? undefined : (time ?? undefined)}>
+      {wide ? (
+        <View className="flex-row">
+          <View className="w-1/2">
+            {door}
+            {waits}
+            {leave}
           </View>
-          <View aria-hidden className="opacity-90">
-            <Svg width={116} height={110} style={ON_RIVER}>
-              <Marks marks={dun.marks.map((mark) => ({ ...mark, fill: mark.fill && mark.fill !== 'none' && !mark.fill.includes('ink') ? 'var(--river)' : mark.fill && 'var(--on-river)', stroke: mark.stroke && 'var(--on-river)' }))} scale={5.4} x={104} y={74} />
-            </Svg>
-          </View>
-        </Pressable>
-      </View>
-      {waiting.length > 0 ? (
-        <View className="pt-8">
-          <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
-          <View className="border-t border-line">
-            {waiting.map((id) => (
-              <MatchRow key={id} id={id} />
-            ))}
-          </View>
+          <View className="w-1/2">{last}</View>
         </View>
-      ) : null}
-      <View className="pt-8">
-        <Heading className="px-5 pb-2">{words('now.recent')}</Heading>
-        {recent.length === 0 ? (
-          <Say tone="soft" className="px-5">
-            {words('now.none')}
-          </Say>
-        ) : (
-          <View className="border-t border-line">
-            {recent.map((id) => (
-              <MatchRow key={id} id={id} />
-            ))}
-          </View>
-        )}
-      </View>
-      {demo ? (
-        <View className="gap-3 px-5 pt-8">
-          <Say size="small" tone="soft">
-            {words('now.demo')}
-          </Say>
-          <Button label={words('now.leave-demo')} onPress={() => dispatch(change('leave-demo', removeDemo))} className="self-start" />
-        </View>
-      ) : null}
+      ) : (
+        <>
+          {door}
+          {waits}
+          {last}
+          {leave}
+        </>
+      )}
     </Page>
   );
 }

@@ -2,10 +2,11 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, UnitId } from '@/catalogue/ids';
-import { change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
+import { asideFile, change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
+import { saveFile } from './save-file';
 
 const ROOMS = ['settings', 'data', 'cautions'] as const;
 
@@ -76,26 +77,28 @@ function Row({ title, children }: { title: string; children: React.ReactNode }) 
   );
 }
 
+const HOUSEKEEPING: ReadonlySet<string> = new Set(['settings', 'device']);
+
 export function DataScreen() {
   const words = useWords();
   const dispatch = useAppDispatch();
   const entities = useApp((state) => state.records.entities);
   const aside = useApp((state) => state.records.aside);
   const demo = hasDemo(entities);
-  const kinds = (Object.keys(entities) as (keyof Entities)[]).map((kind) => ({ kind, count: Object.keys(entities[kind]).length })).filter((item) => item.count > 0);
+  const left = useApp((state) => state.records.past.some((item) => item.label === 'leave-demo'));
+  const kinds = (Object.keys(entities) as (keyof Entities)[]).map((kind) => ({ kind, count: Object.keys(entities[kind]).length })).filter((item) => item.count > 0 && !HOUSEKEEPING.has(item.kind));
   return (
-    <Page title={words('shelf.data')}>
+    <Page title={words('shelf.data')} lead={words('data.lead')}>
       <View className="gap-8 px-5">
         <Row title={words('data.stored')}>
-          {kinds.map(({ kind, count }) => (
-            <Say key={kind}>{words('data.count', { count, kind: words(`data.kind.${kind}`) })}</Say>
-          ))}
+          {kinds.length === 0 ? <Say tone="soft">{words('data.none')}</Say> : kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)}
         </Row>
         <Row title={words('data.aside')}>
-          {aside.length === 0 ? <Say tone="soft">{words('data.aside-none')}</Say> : aside.map((item) => <Say key={item.key}>{words('data.aside-line', { key: item.key, reason: item.detail })}</Say>)}
+          {aside.length === 0 ? <Say tone="soft">{words('data.aside-none')}</Say> : aside.map((item) => <Say key={item.key}>{words('data.aside-line', { key: item.key, why: words(`data.aside-why.${item.reason}`), detail: item.detail })}</Say>)}
+          {aside.length > 0 ? <Button label={words('data.aside-export')} onPress={() => saveFile('aubade-set-aside.json', asideFile(aside))} className="self-start" /> : null}
         </Row>
         <Row title={words('data.demo')}>
-          <Say tone="soft">{words(demo ? 'now.demo' : 'data.demo-gone')}</Say>
+          <Say tone="soft">{words(demo ? 'now.demo' : left ? 'data.demo-gone' : 'data.demo-none')}</Say>
           {demo ? <Button label={words('now.leave-demo')} onPress={() => dispatch(change('leave-demo', removeDemo))} className="self-start" /> : null}
         </Row>
       </View>
@@ -107,7 +110,7 @@ export function CautionsScreen() {
   const words = useWords();
   const speech = useSpeech();
   return (
-    <Page title={words('shelf.cautions')} over={words('cautions.lead')}>
+    <Page title={words('shelf.cautions')} lead={words('cautions.lead')}>
       <View className="gap-5 px-5">
         {ids.cautions.map((caution) => (
           <View key={caution.id} className="gap-1 border-l-4 border-straw pl-4">

@@ -18,10 +18,12 @@ interface MeasuredProps {
   strong?: boolean;
   unit?: boolean;
   showSd?: boolean;
+  /** In a table whose heading says the unit and "about". */
+  bare?: boolean;
 }
 
 /** A measured or modelled number, used everywhere one is shown: "about" where it is not a measurement, and where it comes from when asked. */
-export function Measured({ quantity, what, as = 'length', size = 'body', tone = 'ink', strong = false, unit = true, showSd = false }: MeasuredProps) {
+export function Measured({ quantity, what, as = 'length', size = 'body', tone = 'ink', strong = false, unit = true, showSd = false, bare = false }: MeasuredProps) {
   const speech = useSpeech();
   const words = useWords();
   const [open, setOpen] = useState(false);
@@ -36,7 +38,7 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
   return (
     <View className="items-start">
       <Pressable role="button" aria-expanded={open} aria-label={`${spoken}. ${words('source.why', { what })}`} onPress={() => setOpen(!open)} className="min-h-7 flex-row items-baseline gap-1">
-        {about ? (
+        {about && !bare ? (
           <Say size={minor} tone="soft">
             {speech.t('about')}
           </Say>
@@ -45,7 +47,7 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
           {text.digits}
         </Digits>
         {showSd && half !== null ? <Digits size={size} tone="soft">{`±${half.split(' ')[0]}`}</Digits> : null}
-        {text.unit && unit ? (
+        {text.unit && unit && !bare ? (
           <Say size={minor} tone="soft">
             {speech.t(`unit.${text.unit}`)}
           </Say>

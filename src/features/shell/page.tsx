@@ -8,18 +8,20 @@ interface PageProps {
   title: string;
   /** A quiet line above the title. */
   over?: string;
+  /** A sentence below the title. */
+  lead?: string;
   children: ReactNode;
   /** Beside the title. */
   aside?: ReactNode;
-  /** Full width, no reading column. */
-  full?: boolean;
+  /** A reading column, or the wider one of lists and drawings. */
+  column?: 'read' | 'list';
 }
 
 /** One h1 and document title a route; focus goes to the h1 when the route is come to by navigation. */
-export function Page({ title, over, children, aside, full = false }: PageProps) {
+export function Page({ title, over, lead, children, aside, column = 'read' }: PageProps) {
   useTitle(title);
   return (
-    <ScrollView className="flex-1 bg-ground" contentContainerClassName={`pb-10 ${full ? '' : 'w-full max-w-[760px] self-center'}`}>
+    <ScrollView className="flex-1 bg-ground" contentContainerClassName={`w-full self-center pb-10 ${column === 'list' ? 'max-w-[1080px]' : 'max-w-[760px]'}`}>
       <View className="flex-row items-end justify-between gap-3 px-5 pb-3 pt-5">
         <View className="min-w-0 flex-1">
           {over ? (
@@ -28,6 +30,11 @@ export function Page({ title, over, children, aside, full = false }: PageProps) 
             </Say>
           ) : null}
           <PageHeading>{title}</PageHeading>
+          {lead ? (
+            <Say size="small" tone="soft" className="pt-1">
+              {lead}
+            </Say>
+          ) : null}
         </View>
         {aside}
       </View>

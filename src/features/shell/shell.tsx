@@ -38,9 +38,9 @@ interface PlaceProps extends ComponentProps<typeof Pressable> {
   isFocused?: boolean;
 }
 
-const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocused, ...rest }, ref) {
+const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocused, style, ...rest }, ref) {
   return (
-    <Pressable ref={ref} {...rest} aria-current={isFocused ? 'page' : undefined} className={`justify-center ${wide ? 'min-h-target border-l-4 px-4' : 'min-h-16 flex-1 items-center border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}>
+    <Pressable ref={ref} {...rest} aria-current={isFocused ? 'page' : undefined} style={[wide ? PLACE_WIDE : PLACE, style as object]} className={`${wide ? 'border-l-4' : 'border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}>
       <Say size="small" weight={isFocused ? 'strong' : 'medium'} tone={isFocused ? 'river' : 'soft'}>
         {label}
       </Say>
@@ -169,6 +169,9 @@ export function Shell() {
   );
 }
 
+/** The triggers lay their children out in a row of their own; these win over it. */
+const PLACE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'center', flexGrow: 1, flexBasis: 0, minHeight: 64 } as const;
+const PLACE_WIDE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'flex-start', minHeight: 48, paddingHorizontal: 12 } as const;
 const ROW = { flexDirection: 'row', justifyContent: 'flex-start' } as const;
 const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as const;
 /** The frame takes no class: it must fill the window itself, or a page without a bar has no height. */

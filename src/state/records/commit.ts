@@ -15,6 +15,8 @@ export interface Aside {
   key: string;
   reason: string;
   detail: string;
+  /** The stored text as it was found. */
+  text: string;
 }
 
 export interface Loaded {
@@ -77,8 +79,8 @@ export async function commit(storage: KeyStore, locks: Locks, patches: readonly 
   });
 }
 
-/** Reads every record; what fails its schema or migration is set aside by name and the rest opens. */
-export async function load(storage: KeyStore, locks: Locks): Promise<Loaded> {
+/** Reads every record; what fails its schema or migration is set aside by name and the rest opens. Old tombstones are swept. */
+export async function load(storage: KeyStore, locks: Locks, now: number): Promise<Loaded> {
   return locks.request(LOCK, async () => {
     const keys = await storage.getAllKeys();
     const texts = await storage.getMany(keys);
@@ -98,12 +100,14 @@ export async function load(storage: KeyStore, locks: Locks): Promise<Loaded> {
       const result = envelope ? migrate(kind, envelope.v, envelope.data) : ({ ok: false, reason: 'schema', detail: 'envelope' } as const);
       if (result.ok) (entities[kind as Kind] as Record<string, unknown>)[id] = result.data;
       else if (!texts[`${ASIDE}${key}`]) {
-        const item = { key, reason: result.reason, detail: result.detail, text };
+        const item: Aside = { key, reason: result.reason, detail: result.detail, text };
         aside.push(item);
         moved[`${ASIDE}${key}`] = JSON.stringify(item);
       }
     }
     if (Object.keys(moved).length > 0) await storage.setMany(moved);
+    const old = sweepable(texts, now);
+    if (old.length > 0) await storage.removeMany(old);
     return { entities, aside, empty: keys.length === 0 };
   });
 }
@@ -114,4 +118,9 @@ export function sweepable(texts: Record<string, string | null>, now: number): st
     const envelope = text ? readEnvelope(text) : null;
     return envelope?.gone && now - envelope.at > SWEEP_MS ? [key] : [];
   });
+}
+
+/** What was set aside as one file: every stored text as it was found, and why it could not be opened. */
+export function asideFile(items: readonly Aside[]): string {
+  return `${JSON.stringify({ aubade: 'set-aside', version: 1, items }, null, 2)}\n`;
 }

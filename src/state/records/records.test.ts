@@ -10,6 +10,7 @@ function memory(): KeyStore & { texts: Record<string, string> } {
     texts,
     getMany: async (keys) => Object.fromEntries(keys.map((key) => [key, texts[key] ?? null])),
     setMany: async (entries) => void Object.assign(texts, entries),
+    removeMany: async (keys) => keys.forEach((key) => delete texts[key]),
     getAllKeys: async () => Object.keys(texts),
   };
 }
@@ -36,7 +37,7 @@ test('two tabs that change different fields of one record both keep their change
   const [second, two] = patchesOf((draft) => void (draft.sample.s!.water = 'fast'));
   await commit(storage, locks, one, first, 2);
   await commit(storage, locks, two, second, 3);
-  expect((await load(storage, locks)).entities.sample.s).toMatchObject({ place: 'long riffle', water: 'fast' });
+  expect((await load(storage, locks, 5)).entities.sample.s).toMatchObject({ place: 'long riffle', water: 'fast' });
 });
 
 test('deleting leaves a tombstone with a higher revision, and the record does not come back', async () => {
@@ -44,7 +45,7 @@ test('deleting leaves a tombstone with a higher revision, and the record does no
   const [next, patches] = patchesOf((draft) => void delete draft.match.m);
   await commit(storage, locks, patches, next, 2);
   expect(JSON.parse(storage.texts['match/m']!)).toMatchObject({ gone: true, rev: 2, at: 2 });
-  const loaded = await load(storage, locks);
+  const loaded = await load(storage, locks, 5);
   expect(loaded.entities.match).toEqual({});
   expect(loaded.empty).toBe(false);
 });
@@ -53,7 +54,7 @@ test('a record that fails its schema is set aside by name and the rest opens', a
   const storage = await stored();
   storage.texts['sample/bad'] = JSON.stringify({ v: 2, id: 'bad', rev: 1, at: 1, data: { water: 'lava' } });
   storage.texts['sample/newer'] = JSON.stringify({ v: 99, id: 'newer', rev: 1, at: 1, data: {} });
-  const { entities, aside } = await load(storage, locks);
+  const { entities, aside } = await load(storage, locks, 5);
   expect(Object.keys(entities.sample)).toEqual(['s']);
   expect(aside.map((item) => [item.key, item.reason])).toEqual([['sample/bad', 'schema'], ['sample/newer', 'newer']]);
   expect(storage.texts['aside/sample/bad']).toBeDefined();

@@ -95,15 +95,20 @@ function hackle(part: CardPart, draw: Draw): Mark[] {
   }
   const soft = part.material?.function === 'hackle.soft';
   const reach = part.to_mm !== null ? part.to_mm : Math.max(0.3, start - Math.max(0.35, (part.count ?? 3) * 0.18));
-  const stations = Math.max(2, Math.min(9, part.count ?? 3));
-  const d = Array.from({ length: stations }, (_, index) => {
-    const s = start + ((reach - start) * index) / Math.max(1, stations - 1);
-    const { p, t } = at(draw.hook.curve, s);
+  const lines = Array.from({ length: soft ? 14 : 34 }, (_, index) => {
+    const { p, t } = at(draw.hook.curve, start + (reach - start) * scatter(index, 0.618));
     const back = Math.atan2(t[1], t[0]);
-    const lean = soft ? 0.62 : 1.35;
-    return fan(p, back - lean, soft ? 0.35 : 0.5, length, 3, soft ? 0.12 : 0) + fan(p, back + lean, soft ? 0.35 : 0.5, length, 3, soft ? -0.12 : 0);
-  }).join('');
-  return [{ d, stroke: draw.colour(part), width: 1.3 }, { d, stroke: INK, width: 0.5, opacity: 0.5 }];
+    const side = index % 2 === 0 ? 1 : -1;
+    const lean = soft ? 0.35 + 0.55 * scatter(index, 0.382) : Math.PI / 2 + (scatter(index, 0.382) - 0.5) * 0.7;
+    return fan(p, back + side * lean, 0, length * (0.93 + 0.07 * scatter(index, 0.755)), 1, side * (soft ? -0.16 : 0.03));
+  });
+  const d = lines.join('');
+  return [{ d, stroke: draw.colour(part), width: 1.1 }, { d, stroke: INK, width: 0.4, opacity: 0.5 }];
+}
+
+/** Evenly scattered numbers of 0–1 without chance, so that a drawing is the same twice. */
+function scatter(index: number, step: number): number {
+  return ((index + 1) * step) % 1;
 }
 
 function bead(part: CardPart, draw: Draw): Mark[] {

@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3-scale';
+import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, TSpan, Circle } from 'react-native-svg';
 import { token } from '../tokens';
 import { Drawing } from './marks';
@@ -34,7 +34,7 @@ export interface LadderProps {
 }
 
 const RAIL = 76;
-const TOP = 30;
+const TOP = 34;
 const FOOT = 40;
 const SIDE = 22;
 const FACE = 'DMMono_400Regular';
@@ -103,16 +103,35 @@ export function Ladder({ label, width, rails, band, domain, tick, unit, chosen, 
           </G>
         );
       })}
-      <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={axisY} y2={axisY} stroke={token('edge')} strokeWidth={1} />
+      <Axis x={x} y={axisY} down width={width} tick={tick} unit={unit} />
+      {band ? null : <Axis x={x} y={26} down={false} width={width} tick={tick} unit={unit} />}
+    </Drawing>
+  );
+}
+
+interface AxisProps {
+  x: ScaleLinear<number, number>;
+  y: number;
+  down: boolean;
+  width: number;
+  tick: (mm: number) => string;
+  unit: string;
+}
+
+/** Millimetres along the rails: below them, and above where nothing else says the scale at once. */
+function Axis({ x, y, down, width, tick, unit }: AxisProps) {
+  return (
+    <G>
+      <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('edge')} strokeWidth={1} />
       {x.ticks(Math.min(8, Math.max(3, Math.floor(width / 70)))).map((mm, index, all) => (
         <G key={mm}>
-          <Line x1={x(mm)} x2={x(mm)} y1={axisY} y2={axisY + 6} stroke={token('edge')} strokeWidth={1} />
-          <SvgText x={x(mm)} y={axisY + 23} fontFamily={FACE} fontSize={15} fill={token('soft')} textAnchor="middle" letterSpacing={-0.5}>
+          <Line x1={x(mm)} x2={x(mm)} y1={y} y2={down ? y + 6 : y - 6} stroke={token('edge')} strokeWidth={1} />
+          <SvgText x={x(mm)} y={down ? y + 23 : y - 10} fontFamily={FACE} fontSize={15} fill={token('soft')} textAnchor="middle" letterSpacing={-0.5}>
             {tick(mm)}
             {index === all.length - 1 ? <TSpan fontFamily="InstrumentSans_400Regular">{` ${unit}`}</TSpan> : null}
           </SvgText>
         </G>
       ))}
-    </Drawing>
+    </G>
   );
 }
