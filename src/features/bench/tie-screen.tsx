@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { formatLength } from '@/core/units';
 import { selectAnswered, useApp } from '@/state';
-import { Missing, PageHeading, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
+import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Button, Digits, Say } from '@/ui/primitives';
 import { StepCaution } from './card-view';
@@ -14,6 +14,7 @@ export function TieScreen({ id }: { id: string }) {
   const speech = useSpeech();
   const router = useRouter();
   const wide = useWide();
+  const red = useRedLamp();
   const { height } = useWindowDimensions();
   const match = useApp((state) => state.records.entities.match[id]);
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
@@ -65,7 +66,7 @@ export function TieScreen({ id }: { id: string }) {
       </View>
       <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row' : ''}>
         <Pressable aria-hidden tabIndex={-1} onPress={forward} onLayout={onLayout} className={wide ? 'w-3/5' : ''}>
-          {width > 0 ? <Plate label={words('tie.fly', { fly: card.dressing.name, n: step.n })} width={width} natural={null} measuredMm={null} fly={flyMarks(card, step.n)} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} ringAt={step.at?.mm ?? null} only={step.part ?? ''} maxHeight={wide ? height - 180 : 250} /> : null}
+          {width > 0 ? <Plate label={words('tie.fly', { fly: card.dressing.name, n: step.n })} width={width} natural={null} measuredMm={null} fly={flyMarks(card, { upTo: step.n, plain: red })} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} ringAt={step.at?.mm ?? null} only={step.part ?? ''} maxHeight={wide ? height - 180 : 250} /> : null}
         </Pressable>
         <View aria-live="polite" className={`gap-3 px-5 pb-6 ${wide ? 'w-2/5 pt-6' : ''}`}>
           <View>

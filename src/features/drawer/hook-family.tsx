@@ -3,16 +3,18 @@ import { useWords } from '@/features/shell';
 import { Drawing, hookMarks, Marks } from '@/ui/drawings';
 
 const GAP_MM = 2;
+const EDGE = 12;
 
 /** Hooks of one model beside each other, largest first, all at one scale. */
-export function HookFamily({ hooks, width, height }: { hooks: readonly Hook[]; width: number; height: number }) {
+export function HookFamily({ hooks, width, maxHeight }: { hooks: readonly Hook[]; width: number; maxHeight: number }) {
   const words = useWords();
   const drawings = hooks.map((hook) => ({ hook, drawing: hookMarks({ bend: hook.bend, eye: hook.eye, barb: hook.barb, shankMm: hook.shank.value, gapeMm: hook.gape.value, biteMm: hook.bite.value, wireMm: hook.wireDiameter.value, eyeMm: hook.eyeOuter.value }) }));
   const spans = drawings.map(({ drawing: { bounds } }) => bounds.right - bounds.left);
   const total = spans.reduce((sum, span) => sum + span, 0) + GAP_MM * (drawings.length - 1);
   const top = Math.max(...drawings.map(({ drawing }) => drawing.bounds.top));
   const bottom = Math.min(...drawings.map(({ drawing }) => drawing.bounds.bottom));
-  const scale = Math.min((width - 8) / total, (height - 8) / (top - bottom));
+  const scale = Math.min((width - 2 * EDGE) / total, (maxHeight - 2 * EDGE) / (top - bottom));
+  const height = Math.ceil((top - bottom) * scale) + 2 * EDGE;
   const starts = spans.map((_, index) => spans.slice(0, index).reduce((sum, span) => sum + span + GAP_MM, 0));
   const left = (width - total * scale) / 2;
   const first = hooks[0]!;

@@ -54,7 +54,7 @@ export function HooksScreen() {
                 <Digits>{reads(chosen.shank.value).toFixed(1)}</Digits>
               </View>
             </View>
-            <HookFamily hooks={[chosen]} width={120} height={84} />
+            <HookFamily hooks={[chosen]} width={120} maxHeight={84} />
           </View>
           <HookDimensions hook={chosen} />
         </View>

@@ -43,21 +43,21 @@ export function ModelScreen({ maker, model }: { maker: string; model: string }) 
   const drawn = [...overTheRange(hooks)].sort((a, b) => b.shank.value - a.shank.value);
   return (
     <Page title={`${first.makerName} ${first.modelName}`} lead={[habit, [speech.plain('bends', first.bend), speech.plain('eyes', first.eye), speech.plain('barbs', first.barb), speech.plain('wires', first.wire)].join(', ')].filter(Boolean).join(' · ')}>
-      <View onLayout={onLayout}>{width > 0 ? <HookFamily hooks={drawn} width={width} height={150} /> : null}</View>
+      <View onLayout={onLayout}>{width > 0 ? <HookFamily hooks={drawn} width={width} maxHeight={150} /> : null}</View>
       <View role="table" aria-label={words('drawer.table', { model: `${first.makerName} ${first.modelName}` })} className="border-t border-line">
-        <View role="row" className="flex-row items-end gap-1 border-b border-edge px-5 py-2">
-          <Head text={words('hook.size')} left />
-          <Head text={words('drawer.reads')} />
+        <View role="row" className="flex-row items-end gap-1 border-b border-edge px-4 py-2">
+          <Head text={words('hook.size')} left width="w-9" />
+          <Head text={words('drawer.reads')} width="w-11" />
           {COLUMNS.map(({ name }) => (
             <Head key={name} text={aboutAll.has(name) ? words('drawer.about-col', { what: words(`hook.${name}`) }) : words(`hook.${name}`)} />
           ))}
         </View>
         {hooks.map((hook) => (
-          <View key={hook.id} role="row" className="flex-row items-center gap-1 border-b border-line px-5 py-2">
-            <View role="cell" className="min-w-0 flex-1">
+          <View key={hook.id} role="row" className="flex-row items-center gap-1 border-b border-line px-4 py-2">
+            <View role="cell" className="w-9">
               <Digits strong>{hook.size}</Digits>
             </View>
-            <View role="cell" className="min-w-0 flex-1 items-end">
+            <View role="cell" className="w-11 items-end">
               <Digits tone="soft">{reads(hook.shank.value).toFixed(1)}</Digits>
             </View>
             {COLUMNS.map(({ name, of, as }) => (
@@ -75,9 +75,9 @@ export function ModelScreen({ maker, model }: { maker: string; model: string }) 
   );
 }
 
-function Head({ text, left = false }: { text: string; left?: boolean }) {
+function Head({ text, left = false, width = 'min-w-0 flex-1' }: { text: string; left?: boolean; width?: string }) {
   return (
-    <View role="columnheader" className={`min-w-0 flex-1 ${left ? '' : 'items-end'}`}>
+    <View role="columnheader" className={`${width} ${left ? '' : 'items-end'}`}>
       <Say size="small" tone="soft" className={left ? '' : 'text-right'}>
         {text}
       </Say>

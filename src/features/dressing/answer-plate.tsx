@@ -5,8 +5,8 @@ import { wetHex } from '@/core/colour';
 import type { Card } from '@/core/tying';
 import { formatLength } from '@/core/units';
 import type { RegionId, StageId } from '@/catalogue/ids';
-import { selectDevice, useApp, type SampleRecord } from '@/state';
-import { useSpeech, useWidth, useWords } from '@/features/shell';
+import type { SampleRecord } from '@/state';
+import { useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { flyMarks, naturalMarks, Plate, type RegionColours } from '@/ui/drawings';
 import { Button, Chips, Say } from '@/ui/primitives';
@@ -18,12 +18,12 @@ function coloursOf(sample: SampleRecord | null, wet: boolean, red: boolean): Reg
   return Object.fromEntries(Object.entries(sample.colours).map(([region, hex]) => [region as RegionId, wet && sample.surface === 'dry' ? wetHex(hex!) : hex!]));
 }
 
-function dressed(card: Card, wet: boolean, red: boolean): Card {
-  if (!wet && !red) return card;
+function dressed(card: Card, wet: boolean): Card {
+  if (!wet) return card;
   const layered = new Map(card.layers.map((layer) => [layer.part, layer]));
   return {
     ...card,
-    parts: card.parts.map((part) => (part.colour === null ? part : red ? { ...part, colour: null } : { ...part, colour: { ...part.colour, hex: part.colour.region ? wetHex(part.colour.hex) : (layered.get(part.id)?.wet.hex ?? wetHex(part.colour.hex, 0.6)) } })),
+    parts: card.parts.map((part) => (part.colour === null ? part : { ...part, colour: { ...part.colour, hex: part.colour.region ? wetHex(part.colour.hex) : (layered.get(part.id)?.wet.hex ?? wetHex(part.colour.hex, 0.6)) } })),
   };
 }
 
@@ -39,13 +39,12 @@ interface AnswerPlateProps {
 export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight }: AnswerPlateProps) {
   const words = useWords();
   const speech = useSpeech();
-  const { theme } = useApp(selectDevice);
   const [width, onLayout] = useWidth();
   const [wet, setWet] = useState(false);
   const [table, setTable] = useState(false);
-  const red = theme === 'red-lamp';
+  const red = useRedLamp();
   const mean = answer?.natural.length.meanMm ?? 8;
-  const card = answer?.card ? dressed(answer.card, wet, red) : null;
+  const card = answer?.card ? dressed(answer.card, wet) : null;
   const natural = naturalMarks(stage, mean, coloursOf(sample, wet, red), answer?.style.measure === 'case' ? answer.measured_mm : (sample?.case.mm ?? null));
   const name = stage ? speech.name('stages', stage) : words('matches.untitled');
   const label = answer && card ? words('plate.label', { natural: name, length: speech.length(mean), fly: card.dressing.name, hook: hookName(card.hook) }) : words('plate.natural-only', { natural: name, length: answer ? speech.length(mean) : '' });
@@ -58,7 +57,7 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
         </View>
       ) : null}
       <View onLayout={onLayout}>
-        {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null} fly={card ? flyMarks(card) : null} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={maxHeight} /> : null}
+        {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null} fly={card ? flyMarks(card, { plain: red }) : null} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={maxHeight} /> : null}
       </View>
       {red && switches ? (
         <Say size="small" tone="straw" className="px-5">

@@ -3,7 +3,7 @@ import { DRESSINGS } from '@/catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
 import { formatLength } from '@/core/units';
 import { middleSample, selectCatalogue, selectDevice, useApp } from '@/state';
-import { Missing, Page, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
+import { Missing, Page, useRedLamp, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { CardParts, CardSteps } from '@/features/bench';
 import { flyMarks, Plate } from '@/ui/drawings';
@@ -16,6 +16,7 @@ export function DressingScreen({ id }: { id: string }) {
   const catalogue = useApp(selectCatalogue);
   const { hand } = useApp(selectDevice);
   const wide = useWide();
+  const red = useRedLamp();
   const [width, onLayout] = useWidth();
   const dressing = DRESSINGS.find((item) => item.id === id);
   if (!dressing) return <Missing what="dressing" list="/dressings" />;
@@ -33,7 +34,7 @@ export function DressingScreen({ id }: { id: string }) {
   const picture = (
     <View>
       <View onLayout={onLayout}>
-        {width > 0 && card ? <Plate label={words('plate.fly-only', { fly: dressing.name, hook: hookName(card.hook) })} width={width} natural={null} measuredMm={null} fly={flyMarks(card)} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={wide ? 420 : 300} /> : null}
+        {width > 0 && card ? <Plate label={words('plate.fly-only', { fly: dressing.name, hook: hookName(card.hook) })} width={width} natural={null} measuredMm={null} fly={flyMarks(card, { plain: red })} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={wide ? 420 : 300} /> : null}
       </View>
       {card ? (
         <Say size="small" tone="soft" className="px-5 pb-3 text-center">

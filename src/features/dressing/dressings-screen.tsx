@@ -6,7 +6,7 @@ import ids from '@/catalogue/ids.json';
 import type { Card } from '@/core/tying';
 import type { Dressing } from '@/core/dressings';
 import { selectLibraryCards, useApp } from '@/state';
-import { Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { flyMarks, Marks } from '@/ui/drawings';
 import { Heading, Say } from '@/ui/primitives';
 
@@ -56,8 +56,9 @@ const THUMB = { width: 84, height: 64 } as const;
 
 /** The dressed fly, as large as its frame allows; a small picture, not a measure. */
 function Thumb({ card }: { card: Card | undefined }) {
+  const red = useRedLamp();
   if (!card) return <View className="w-20" />;
-  const drawing = flyMarks(card);
+  const drawing = flyMarks(card, { plain: red });
   const { left, right, top, bottom } = drawing.bounds;
   const scale = Math.min((THUMB.width - 4) / (right - left), (THUMB.height - 4) / (top - bottom));
   return (

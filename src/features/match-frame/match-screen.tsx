@@ -3,13 +3,13 @@ import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useEffect, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { answered as noteAnswer, change, selectAnswered, selectDevice, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
+import { answered as noteAnswer, change, selectAnswered, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
 import { BenchStep } from '@/features/bench';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
 import { HookStep, holdsLine } from '@/features/hook';
 import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
-import { Missing, PageHeading, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
+import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { Told } from './told';
@@ -159,7 +159,7 @@ function WideFrame(props: FrameProps) {
   const speech = useSpeech();
   const words = useWords();
   const router = useRouter();
-  const { theme } = useApp(selectDevice);
+  const red = useRedLamp();
   const record = leadingOf(match);
   const lines = stepLines(answered, record.stage ?? null, speech, words);
   const answer = answered.status === 'answered' ? answered.answer : null;
@@ -179,7 +179,7 @@ function WideFrame(props: FrameProps) {
           <Heading size="small">{words('natural.colours')}</Heading>
           {Object.entries(sample.colours).map(([region, hex]) => (
             <View key={region} className="flex-row items-center gap-3">
-              <View aria-hidden style={{ backgroundColor: theme === 'red-lamp' ? 'transparent' : hex }} className="h-7 w-14 rounded-control border border-edge" />
+              <View aria-hidden style={{ backgroundColor: red ? 'transparent' : hex }} className="h-7 w-14 rounded-control border border-edge" />
               <Say size="small">{speech.plain('regions', region)}</Say>
             </View>
           ))}

@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { selectAnswered, useApp } from '@/state';
-import { useSpeech, useWords } from '@/features/shell';
+import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Marks, naturalMarks } from '@/ui/drawings';
 import { Say } from '@/ui/primitives';
 import Svg from 'react-native-svg';
@@ -16,11 +16,12 @@ export function MatchRow({ id }: { id: string }) {
   const match = useApp((state) => state.records.entities.match[id]);
   const sample = useApp((state) => (match ? state.records.entities.sample[match.sampleId] : undefined));
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
+  const red = useRedLamp();
   if (!match || !sample || !answered) return null;
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const lines = stepLines(answered, leading.stage ?? null, speech, words);
   const title = matchTitle(match, speech, words);
-  const drawing = naturalMarks(leading.stage ?? null, 10, sample.colours, 12);
+  const drawing = naturalMarks(leading.stage ?? null, 10, red ? {} : sample.colours, 12);
   const scale = Math.min(64 / (drawing.bounds.right - drawing.bounds.left), 46 / (drawing.bounds.top - drawing.bounds.bottom));
   return (
     <Pressable role="link" aria-label={`${title}. ${lines.natural.head}, ${lines.natural.detail}. ${answered.status === 'answered' ? lines.hook.head : ''}`} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' } })} className="min-h-16 flex-row items-center gap-4 border-b border-line px-5 py-3">
@@ -33,7 +34,7 @@ export function MatchRow({ id }: { id: string }) {
       </View>
       <View className="min-w-0 flex-1">
         <View className="flex-row items-baseline justify-between gap-3">
-          <Say weight="serif" size="lead" lines={1} className="min-w-0 flex-1">
+          <Say weight="serif" size="lead" className="min-w-0 flex-1">
             {title}
           </Say>
           <Say size="small" tone="soft">

@@ -1,8 +1,8 @@
 import { View } from 'react-native';
 import type { RegionId } from '@/catalogue/ids';
 import { labOfHex, parseColour, shadeOf, wetHex } from '@/core/colour';
-import { change, selectDevice, useApp, useAppDispatch, type SampleRecord } from '@/state';
-import { useSpeech, useWords } from '@/features/shell';
+import { change, useAppDispatch, type SampleRecord } from '@/state';
+import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Field, Say } from '@/ui/primitives';
 
 const COMMON: readonly RegionId[] = ['abdomen-belly', 'abdomen-back', 'thorax-belly', 'thorax-back', 'wing', 'legs'];
@@ -13,7 +13,7 @@ export function Colours({ sampleId, sample, stage }: { sampleId: string; sample:
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
-  const { theme } = useApp(selectDevice);
+  const red = useRedLamp();
   const regions = stage ? (BY_ORDER[stage] ?? COMMON) : COMMON;
   const type = (region: RegionId, text: string) => dispatch(change('colour', (draft) => {
     const own = draft.sample[sampleId]!;
@@ -28,7 +28,7 @@ export function Colours({ sampleId, sample, stage }: { sampleId: string; sample:
   }, `colour-${region}`));
   return (
     <View className="gap-3">
-      {theme === 'red-lamp' ? (
+      {red ? (
         <Say size="small" tone="straw">
           {words('plate.red')}
         </Say>
@@ -40,7 +40,7 @@ export function Colours({ sampleId, sample, stage }: { sampleId: string; sample:
         return (
           <View key={region} className="flex-row items-start gap-3">
             <View aria-hidden className="h-target w-14 overflow-hidden rounded-control border border-edge">
-              {hex && theme !== 'red-lamp' ? (
+              {hex && !red ? (
                 <>
                   <View style={{ backgroundColor: sample.surface === 'dry' ? hex : hex, flex: 1 }} />
                   <View style={{ backgroundColor: sample.surface === 'dry' ? wetHex(hex) : hex, flex: 1 }} />
@@ -52,7 +52,7 @@ export function Colours({ sampleId, sample, stage }: { sampleId: string; sample:
                 {name}
               </Say>
               <Say size="small" tone="soft">
-                {hex && theme !== 'red-lamp' ? speech.shade(shadeOf(labOfHex(hex))) : ''}
+                {hex && !red ? speech.shade(shadeOf(labOfHex(hex))) : ''}
               </Say>
             </View>
             <Field label={words('natural.colour-of', { region: name })} hideLabel value={unread ?? hex ?? ''} onType={(text) => type(region, text)} error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null} />

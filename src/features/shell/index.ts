@@ -2,7 +2,7 @@ export { AppRoot } from './app-root';
 export { Measured } from './measured';
 export { Missing } from './missing';
 export { Page, PageHeading, useTitle } from './page';
-export { Shell, useValleyTime, useWide } from './shell';
+export { Shell, useRedLamp, useValleyTime, useWide } from './shell';
 export { SpeechProvider, useSpeech, useWords } from './speech-context';
 export { useNewMatch } from './use-new-match';
 export { useWidth } from './use-width';

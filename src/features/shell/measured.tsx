@@ -37,7 +37,7 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
   const minor = size === 'bench' || size === 'display' || size === 'title' ? 'lead' : 'small';
   return (
     <View className="items-start">
-      <Pressable role="button" aria-expanded={open} aria-label={`${spoken}. ${words('source.why', { what })}`} onPress={() => setOpen(!open)} className="min-h-7 flex-row items-baseline gap-1">
+      <Pressable role="button" aria-expanded={open} aria-label={`${spoken}. ${words('source.why', { what })}`} onPress={() => setOpen(!open)} className={`min-h-7 flex-row gap-1 ${bare ? 'items-center' : 'items-baseline'}`}>
         {about && !bare ? (
           <Say size={minor} tone="soft">
             {speech.t('about')}

@@ -1,5 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
-import { TabList, Tabs, TabSlot, TabTrigger } from 'expo-router/ui';
+import { TabList, Tabs, TabSlot, TabTrigger, type TabSlotProps } from 'expo-router/ui';
 import { format, parseISO } from 'date-fns';
 import Moon from 'lucide-react-native/icons/moon';
 import Redo from 'lucide-react-native/icons/redo-2';
@@ -23,6 +23,11 @@ export function useWide(): boolean {
   return useWindowDimensions().width >= WIDE_PX;
 }
 
+/** Under the red lamp no colour can be judged, so none is shown. */
+export function useRedLamp(): boolean {
+  return useApp((state) => selectDevice(state).theme === 'red-lamp');
+}
+
 /** The valley's own clock while the demo is there, frozen where the address says so. */
 export function useValleyTime(): string | null {
   const demo = useApp((state) => hasDemo(state.records.entities));
@@ -36,11 +41,12 @@ interface PlaceProps extends ComponentProps<typeof Pressable> {
   label: string;
   wide: boolean;
   isFocused?: boolean;
+  hidden?: boolean;
 }
 
-const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocused, style, ...rest }, ref) {
+const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocused, style, hidden = false, ...rest }, ref) {
   return (
-    <Pressable ref={ref} {...rest} aria-current={isFocused ? 'page' : undefined} style={[wide ? PLACE_WIDE : PLACE, style as object]} className={`${wide ? 'border-l-4' : 'border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}>
+    <Pressable ref={ref} {...rest} aria-current={isFocused ? 'page' : undefined} style={[style as object, wide ? PLACE_WIDE : PLACE, hidden ? HIDDEN : null]} className={`${wide ? 'border-l-4' : 'border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}>
       <Say size="small" weight={isFocused ? 'strong' : 'medium'} tone={isFocused ? 'river' : 'soft'}>
         {label}
       </Say>
@@ -118,6 +124,14 @@ function useKeys(): void {
   }, [dispatch, letterKeys, newMatch, path, router]);
 }
 
+/** One place's screen: fills the slot while it is open, and is out of sight and of the accessibility tree while it is not. */
+const placeScreen: NonNullable<TabSlotProps['renderFn']> = (descriptor, { isFocused, loaded }) =>
+  loaded || isFocused ? (
+    <View key={descriptor.route.key} style={isFocused ? OPEN : HIDDEN}>
+      {descriptor.render()}
+    </View>
+  ) : null;
+
 /** Header, places and the page: a bottom bar on a phone, a rail on a wide screen; the bench fills the screen. */
 export function Shell() {
   const words = useWords();
@@ -148,7 +162,7 @@ export function Shell() {
           <Place label={words('place.drawer')} wide={wide} />
         </TabTrigger>
         <TabTrigger name="shelf" href="/shelf" asChild>
-          <Place label={words('place.shelf')} wide={wide} style={wide ? undefined : HIDDEN} />
+          <Place label={words('place.shelf')} wide={wide} hidden={!wide} />
         </TabTrigger>
       </View>
     </TabList>
@@ -157,7 +171,7 @@ export function Shell() {
     <View className="min-w-0 flex-1">
       {bare ? null : <Header wide={wide} />}
       <View role="main" className="min-h-0 flex-1">
-        <TabSlot detachInactiveScreens={false} style={SLOT} />
+        <TabSlot style={SLOT} renderFn={placeScreen} />
       </View>
     </View>
   );
@@ -177,6 +191,7 @@ const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as cons
 /** The frame takes no class: it must fill the window itself, or a page without a bar has no height. */
 const FRAME = { ...COLUMN, flex: 1, minHeight: 0, width: '100%' } as const;
 const FRAME_WIDE = { ...ROW, flex: 1, minHeight: 0, width: '100%' } as const;
+const OPEN = { flex: 1, minHeight: 0 } as const;
 const HIDDEN = { display: 'none' } as const;
 /** The slot may shrink, so that a page scrolls inside it and never under the bar. */
 const SLOT = { flexGrow: 1, flexShrink: 1, flexBasis: 0, minHeight: 0, overflow: 'hidden' } as const;

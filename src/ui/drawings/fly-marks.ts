@@ -240,15 +240,22 @@ function marksOf(part: CardPart, draw: Draw): Mark[] {
 const LAYERS = ['extended-body', 'tail', 'shuck', 'larva-head', 'antennae', 'legs', 'case', 'abdomen', 'rib', 'back', 'thorax', 'halo', 'wing-buds', 'wing-case', 'wing', 'hair-wing', 'post', 'tuft', 'beard', 'gills', 'hackle', 'bead', 'head'];
 const MEASURED = ['tail', 'shuck', 'extended-body', 'abdomen', 'case', 'thorax', 'wing', 'hackle'];
 
-/** A fly drawn from its card: every part at its millimetres on the hook. `upTo` shows it as it should look after that step. */
-export function flyMarks(card: Card, upTo: number | null = null): FlyDrawing {
+export interface FlyLook {
+  /** As it should look after this step; the finished fly when absent. */
+  upTo?: number;
+  /** Lines only: colours are not to be judged in this light. */
+  plain?: boolean;
+}
+
+/** A fly drawn from its card: every part at its millimetres on the hook. */
+export function flyMarks(card: Card, { upTo, plain = false }: FlyLook = {}): FlyDrawing {
   const { hook: iron } = card;
   const hook = hookMarks({ bend: iron.bend, eye: iron.eye, barb: iron.barb, shankMm: iron.shank_mm, gapeMm: iron.gape_mm, biteMm: iron.bite_mm ?? iron.gape_mm * 0.9, wireMm: iron.wire_mm, eyeMm: iron.eye_mm });
-  const done = new Set(upTo === null ? card.parts.map((part) => part.id) : card.steps.filter((step) => step.n <= upTo && PLACES.has(step.do)).map((step) => step.part));
+  const done = new Set(upTo === undefined ? card.parts.map((part) => part.id) : card.steps.filter((step) => step.n <= upTo && PLACES.has(step.do)).map((step) => step.part));
   const find = (kind: string) => card.parts.find((part) => part.part === kind);
   const draw: Draw = {
     hook,
-    colour: (part) => part.colour?.hex ?? 'var(--plane)',
+    colour: (part) => (plain ? undefined : part.colour?.hex) ?? 'var(--plane)',
     thick: (kind) => find(kind)?.thick_mm ?? find('case')?.thick_mm ?? find('abdomen')?.thick_mm ?? 0.8,
     find,
   };
