@@ -1,6 +1,6 @@
 import type { Card } from '../src/core/tying';
 import type { Speech } from '../src/speech';
-import { materialName } from './shapes';
+import { materialName, unusedSchools } from './shapes';
 import { columns, fold } from './text';
 
 /** A card as a page of readable text, 80 columns. */
@@ -10,6 +10,7 @@ export function cardText(card: Card, speech: Speech): string {
   const lines = [
     `${card.dressing.name} on ${hook.maker_name} ${hook.model_name} ${hook.size}`,
     fold(`room ${speech.length(card.room_mm)}, used ${speech.length(card.used_mm)}: ${card.fits ? 'fits' : `does not fit, ${card.over!.part} is ${speech.length(card.over!.mm)} too long`}`),
+    ...unusedSchools(card).map((note) => fold(`note: ${speech.say(note)}`, 2)),
     '',
     columns(card.parts.map((part) => [
       speech.name('parts', part.part),

@@ -1,5 +1,6 @@
 import { MATERIALS } from '../src/catalogue';
 import type { Answer } from '../src/core/answer';
+import { reason, type Reason } from '../src/core/code';
 import type { Card } from '../src/core/tying';
 import type { Speech } from '../src/speech';
 import { worded } from './json';
@@ -21,10 +22,15 @@ function batchOut(card: Card, speech: Speech) {
 export function cardOut(card: Card, speech: Speech): unknown {
   return worded({
     ...card,
-    steps: card.steps.map((step) => ({ ...step, check: speech.stepCheck(step) })),
+    steps: card.steps.map((step) => ({ ...step, check: speech.stepCheck(step), orientation: speech.stepOrientation(step) })),
     cautions: card.cautions.map((caution) => ({ id: caution.id, text: speech.caution(caution.id), step: caution.step })),
     batch: batchOut(card, speech),
   }, speech);
+}
+
+/** Schools that were asked for and have no place in the dressing of a card, each as a warning. */
+export function unusedSchools(card: Card | null): Reason[] {
+  return (card?.schools_unused ?? []).map((id) => reason('school-not-on-card', { school: { kind: 'schools', id } }));
 }
 
 /** `MatchOut` of docs/cli.md. */

@@ -7,7 +7,7 @@ import { cardText } from '../card-text';
 import type { Command } from '../command';
 import type { Reader } from '../read';
 import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom } from '../sample';
-import { matchOut } from '../shapes';
+import { matchOut, unusedSchools } from '../shapes';
 import { columns, fold } from '../text';
 
 const TOP = 12;
@@ -87,7 +87,8 @@ export const matchCommand: Command = {
     const dressing = dressingPin(read, read.one('dressing'));
     const top = read.number('top', [1, 100000], true) ?? TOP;
     if (read.faults.length > 0 || sample === null) return null;
-    const result = answer(sample, { ...choices, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue);
+    const answered = answer(sample, { ...choices, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue);
+    const result = { ...answered, warnings: [...answered.warnings, ...unusedSchools(answered.card)] };
     return { json: matchOut(result, top, speech), text: text(result, top, speech), exit: 0 };
   },
 };

@@ -1,6 +1,6 @@
 import i18next, { type i18n } from 'i18next';
 import ids from '@/catalogue/ids.json';
-import type { Card, CardStep } from '@/core/tying';
+import { SCHOOL_CODE, type Card, type CardStep } from '@/core/tying';
 import { formatLength, type LengthUnit } from '@/core/units';
 import type { Coded, Param } from '@/core/code';
 import type { Shade } from '@/core/colour';
@@ -32,6 +32,7 @@ export interface Speech {
   stepTitle(step: CardStep): string;
   stepDetail(step: CardStep): string[];
   stepCheck(step: CardStep): string | null;
+  stepOrientation(step: CardStep): string | null;
 }
 
 export function createI18n(language = 'en'): i18n {
@@ -83,6 +84,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const partWord = (step: CardStep) => (step.kind ? plain('parts', step.kind) : '');
   const flatten = (step: CardStep) => step.check === 'flatten-barb';
+  /** Dressings carry their own words; what a school adds comes as a code. */
+  const worded = (text: string) => (text.startsWith(SCHOOL_CODE) ? t(`school-step.${text.slice(SCHOOL_CODE.length)}`) : text);
   return {
     t,
     unit,
@@ -98,7 +101,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       const material = step.material ? inSentence(step.material.name) : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },
-    stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check),
+    stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check && worded(step.check)),
+    stepOrientation: (step) => step.orientation && worded(step.orientation),
     stepDetail: (step) => {
       const lines: string[] = [];
       if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: inSentence(step.material.name) }));
@@ -107,7 +111,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       if (step.side) lines.push(t(`side.${step.side}`));
       if (step.at?.landmark === 'behind-eye') lines.push(t('step.at-eye'));
       else if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
-      if (step.orientation) lines.push(step.orientation);
+      if (step.orientation) lines.push(worded(step.orientation));
       if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));
       if (step.tool) lines.push(t('step.tool', { tool: step.tool }));
       if (step.wait_s) lines.push(step.wait_s >= 120 ? t('step.wait-minutes', { minutes: Math.round(step.wait_s / 60) }) : t('step.wait', { seconds: step.wait_s }));

@@ -7,7 +7,7 @@ import { bodyFrom, caseFrom, lengthStats, overallRatio, type LengthStats } from 
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, Sample } from './answer-shape';
 import { bestByMaker, rankHooks } from './rank-hooks';
-import { scoreHook, type StyleInUse } from './score-hook';
+import { pathShareOf, scoreHook, type StyleInUse } from './score-hook';
 
 export const NO_CHOICES: Choices = {
   offset: { sizes: 0, intent: 'exact' },
@@ -37,11 +37,8 @@ function styleInUse(catalogue: Catalogue, row: StageRow, dressing: Dressing | nu
   const craneFly = row.id === 'crane-fly/adult' || row.id === 'crane-fly/drowned';
   if (craneFly && style.id === 'detached-body' && bodyMm < CRANE_FLY_WHOLE_BELOW_MM && !pinned) style = findStyle(catalogue, 'small-adult');
   const bead = dressing ? (dressing.weights.find((weight) => weight.kind === 'bead') ?? null) : beadOfStyle(style);
-  const short = style.id === 'soft-wet' && choices.schools['nymph-length'] === 'short-and-thin';
-  return { style, bead, reading: choices.schools['eye-reading'] ?? 'default', pathShare: short ? SHORT_AND_THIN : 1 };
+  return { style, bead, reading: choices.schools['eye-reading'] ?? 'default', pathShare: pathShareOf(style, choices.schools) };
 }
-
-const SHORT_AND_THIN = 0.75;
 
 /** A style that means a bead is taken to have one until a dressing says otherwise. */
 function beadOfStyle(style: Style): StyleInUse['bead'] {

@@ -2,7 +2,7 @@ import type { SchoolOption } from '@/catalogue/ids';
 import { carry, pathFactor, pinnedPathFactor, reads, readsGape, room, suit, usualBead, type Hook, type Style } from '../hooks';
 import { reason } from '../code';
 import type { DressingWeight } from '../dressings';
-import type { HookAnswer } from './answer-shape';
+import type { HookAnswer, Schools } from './answer-shape';
 
 /** What the natural asks of a hook; null fields where no natural was given. */
 export interface Wanted {
@@ -18,6 +18,13 @@ export interface StyleInUse {
   reading: SchoolOption['eye-reading'];
   /** Multiplies W: the short-and-thin school. */
   pathShare: number;
+}
+
+const SHORT_AND_THIN = 0.75;
+
+/** Share of the path that is dressed: all of it, but for a soft wet dressed short and thin. Source: ids, Styles. */
+export function pathShareOf(style: Style, schools: Schools): number {
+  return style.id === 'soft-wet' && schools['nymph-length'] === 'short-and-thin' ? SHORT_AND_THIN : 1;
 }
 
 /** Bead on one hook, mm; 0 without one. */

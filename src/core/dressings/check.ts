@@ -191,3 +191,13 @@ export function checkDressing(dressing: Dressing, catalogue: CheckCatalogue, lay
   checkProportions(dressing, catalogue, layOut, found);
   return found.faults;
 }
+
+/** Faults of the order of work alone, without laying the dressing out: for a change that only moves or adds steps. */
+export function orderFaults(dressing: Dressing, materials: readonly Material[]): DressingFault[] {
+  const found = new Findings(dressing);
+  checkOrder(dressing, found);
+  checkWeights(dressing, found);
+  checkRibs(dressing, found);
+  checkSequenceLaws(dressing, materials, found);
+  return found.faults;
+}

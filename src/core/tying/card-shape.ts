@@ -115,6 +115,8 @@ export interface Card {
   /** Water lists and taper travel with the card to the bench. */
   taper: SchoolOption['taper'];
   minutes: number | null;
+  /** Schools that were asked for and have no place in this dressing. */
+  schools_unused: (keyof SchoolOption)[];
 }
 
 export type { BaseId };

@@ -11,6 +11,7 @@ import { threadDiameter, woundCut } from './amounts';
 import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour } from './card-shape';
 import { baseLength } from './bases';
 import { layOut, type LaidPart, type LayOut } from './lay-out';
+import { inSchool } from './in-school';
 import { schoolRules } from './schools';
 import { batchOf } from './batch';
 
@@ -49,13 +50,15 @@ function layers(materials: readonly Material[]): LayerMaterial[] {
 
 /** A card to tie from: the dressing laid out on one hook, in millimetres. Source: domain §4, §12; formulas §5–§8. */
 export function buildCard(input: CardInput): Card {
-  const { dressing, hook, use, catalogue, natural, choices } = input;
+  const { hook, use, catalogue, natural, choices } = input;
+  const { dressing, unused } = inSchool(input.dressing, choices.schools, catalogue.materials);
   const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const naturalMm = natural?.measuredMm ?? hook.carry_mm / use.style.share;
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? usualBead(hook.gape_mm, hook.bend));
   const pathMm = hook.room_mm + beadMm + use.style.reserve * hook.eye_mm;
-  const marks = landmarks({ shankMm: hook.shank_mm, gapeMm: hook.gape_mm, eyeMm: hook.eye_mm, pathMm, beadMm });
+  const seatMm = beadMm > 0 && choices.schools['bead-seat'] === 'back-one-eye' ? hook.eye_mm : 0;
+  const marks = landmarks({ shankMm: hook.shank_mm, gapeMm: hook.gape_mm, eyeMm: hook.eye_mm, pathMm, beadMm: beadMm === 0 ? 0 : seatMm + beadMm });
   const lengths = {
     shank: hook.shank_mm,
     'hook-length': hookLength(hook.shank_mm, hook.gape_mm, hook.wire_mm),
@@ -69,7 +72,7 @@ export function buildCard(input: CardInput): Card {
     tool: TOOL_MM,
     landmarks: marks,
   };
-  const laid = layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without: choices.without, schools: schoolRules(dressing, choices.schools) });
+  const laid = seatBead(seatMm, layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without: choices.without, schools: schoolRules(dressing, choices.schools) }));
   const colourOfPart = (part: DressingPart): CardPart['colour'] => {
     const fromNatural = part.region ? natural?.colours[part.region] : undefined;
     if (fromNatural) return { ...fromNatural, region: part.region };
@@ -133,9 +136,16 @@ export function buildCard(input: CardInput): Card {
     batch: null,
     taper: dressing.taper,
     minutes: dressing.minutes,
+    schools_unused: unused,
   };
   if (input.count !== null) card.batch = batchOf(card, input.count);
   return choices.hand === 'left' ? mirrorCard(card) : card;
+}
+
+/** Set back, the bead leaves one eye bare in front of it, where the head is wound. Source: domain §3. */
+function seatBead(seatMm: number, laid: LayOut): LayOut {
+  if (seatMm === 0) return laid;
+  return { ...laid, parts: laid.parts.map((item) => (item.part.part === 'bead' ? { ...item, fromMm: (item.fromMm ?? 0) + seatMm } : item)) };
 }
 
 function partMm(laid: LayOut, kind: string): number | null {

@@ -63,8 +63,47 @@ export function SettingsScreen() {
             {words('settings.keys-hint')}
           </Say>
         </Row>
+        <Schools />
       </View>
     </Page>
+  );
+}
+
+/** Set by match, maker or device, not here. */
+const ELSEWHERE: ReadonlySet<string> = new Set(['size', 'x-label', 'hand']);
+
+const AS_WRITTEN = 'as-written';
+
+/** Where good benches disagree: one choice for every card, with what it changes. */
+function Schools() {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const { schools } = useApp(selectSettings);
+  const choose = (id: string, option: string) => dispatch(change('schools', (draft) => {
+    const own = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID] };
+    const next = { ...own.schools, [id]: option };
+    if (option === AS_WRITTEN) delete next[id];
+    draft.settings[SETTINGS_ID] = { ...own, schools: next };
+  }));
+  return (
+    <View className="gap-6 border-t border-line pt-6">
+      <View>
+        <Heading>{words('settings.schools')}</Heading>
+        <Say size="small" tone="soft">
+          {words('settings.schools-lead')}
+        </Say>
+      </View>
+      {ids.schools.filter((school) => !ELSEWHERE.has(school.id)).map((school) => (
+        <View key={school.id} className="gap-2">
+          <Heading size="small" level={3}>{speech.name('schools', school.id)}</Heading>
+          <Say size="small" tone="soft">
+            {words(`settings.school.${school.id}`)}
+          </Say>
+          <Chips compact label={speech.name('schools', school.id)} choices={[{ id: AS_WRITTEN, label: words('settings.as-written') }, ...school.options.map((option) => ({ id: option.id, label: option.name }))]} value={schools[school.id] ?? AS_WRITTEN} onChange={(option) => choose(school.id, option)} />
+        </View>
+      ))}
+    </View>
   );
 }
 
