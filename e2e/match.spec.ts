@@ -1,39 +1,140 @@
-import { expect, test } from './support';
+import { expect, newMatch, openStep, startClean, test, written } from './support';
 
-test('a new match from an insect to the bench card, kept over a reload, undone at the end', async ({ page }) => {
-  await page.goto('/?start=clean');
-  await page.getByRole('button', { name: /A natural in hand/ }).click();
-  await page.getByRole('radio', { name: 'Mayfly', exact: true }).click();
-  await page.getByRole('radio', { name: 'dun', exact: true }).click();
-  await page.getByRole('button', { name: 'Give a length' }).click();
-  const first = page.getByRole('textbox', { name: 'Body 1' });
-  await first.fill('8,2');
-  await first.press('Enter');
-  await page.getByRole('textbox', { name: 'Body 2' }).fill('8.6');
-  await expect(page.getByRole('button', { name: /^Hook: Reference/ })).toBeVisible();
-  await expect.poll(() => page.evaluate(async () => (await indexedDB.databases()).length)).toBeGreaterThan(0);
-  await page.waitForTimeout(900);
-  await page.reload();
+const DUN = '/matches/match_demo-auldry-dun';
+
+test('a new match from an insect to the bench card, kept over a reload, undone at the end; the same in a second tab at once', async ({ page, context }) => {
+  await startClean(page);
+  const second = await context.newPage();
+  await second.goto('/');
+  await Promise.all([newMatch(page, 'Mayfly', 'dun', ['8,2', '8.6'], 'First tab'), newMatch(second, 'Midge', 'pupa', ['6.5'], 'Second tab')]);
+  for (const tab of [page, second]) {
+    await expect(tab.getByRole('button', { name: /^Hook: Reference/ })).toBeVisible();
+    await written(tab);
+  }
+  await Promise.all([page.reload(), second.reload()]);
   await expect(page.getByRole('textbox', { name: 'Body 2' })).toHaveValue('8.6');
-  await page.getByRole('button', { name: /^Bench:/ }).click();
+  await expect(second.getByRole('textbox', { name: 'Body 1' })).toHaveValue('6.5');
+  await openStep(page, 'Bench');
+  await openStep(second, 'Bench');
   await expect(page.getByRole('heading', { name: 'First-light upright dun' })).toBeVisible();
+  await expect(second.getByRole('heading', { name: 'Ellanmere ringed pupa' })).toBeVisible();
   await expect(page.getByRole('listitem').first()).toContainText('Start the olive nylon thread');
+  await openStep(page, 'Natural');
+  await page.getByRole('textbox', { name: 'Body 1' }).fill('12');
+  await openStep(second, 'Natural');
+  await second.getByRole('textbox', { name: 'Where' }).fill('north bay');
+  await written(page);
+  await written(second);
+  await page.getByRole('heading', { level: 1 }).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('textbox', { name: 'Body 1' })).toHaveValue('8.2');
+  await written(page);
+  for (const tab of [page, second]) {
+    await tab.goto('/matches');
+    await expect(tab.getByText('Mayfly dun, 8.4 mm ± 0.8, 2 measured')).toBeVisible();
+    await expect(tab.getByText('Midge pupa, 6.5 mm', { exact: false })).toBeVisible();
+    await expect(tab.getByText('north bay')).toBeVisible();
+    await expect(tab.getByRole('main').getByRole('link')).toHaveCount(2);
+  }
 });
 
 test('a wrong length is named beside its field, kept as typed, and the last answer stays', async ({ page }) => {
-  await page.goto('/matches/match_demo-auldry-dun/natural');
+  await page.goto(`${DUN}/natural`);
   const field = page.getByRole('textbox', { name: 'Body 1' });
   await field.fill('eight');
   await expect(page.getByText(/cannot be read as a length: eight/)).toBeVisible();
   await expect(page.getByText(/last good answer/)).toBeVisible();
   await expect(field).toHaveValue('eight');
   await expect(page.getByRole('button', { name: /^Hook: / })).toBeVisible();
+  await written(page);
+  await page.reload();
+  await expect(field).toHaveValue('eight');
+  await expect(field).toHaveAttribute('aria-invalid', 'true');
 });
 
-test('the demo leaves in one undoable step', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'Leave the demo' }).click();
-  await expect(page.getByText('No match yet.', { exact: false })).toBeVisible();
-  await page.keyboard.press('Control+z');
-  await expect(page.getByText('Pale riffle dun')).toBeVisible();
+test('a length outside the range says the range', async ({ page }) => {
+  await page.goto(`${DUN}/natural`);
+  await page.getByRole('textbox', { name: 'Body 1' }).fill('400');
+  await expect(page.getByText('400 is outside 0.5 mm to 120.0 mm')).toBeVisible();
+});
+
+test('an earlier step changes the later ones and says what changed; a pinned hook stays', async ({ page }) => {
+  await page.goto(`${DUN}/hook`);
+  await page.getByRole('button', { name: 'Pin Bessock Fine 13' }).click();
+  await openStep(page, 'Natural');
+  for (const body of ['Body 1', 'Body 2', 'Body 3']) await page.getByRole('textbox', { name: body }).fill('10.5');
+  await expect(page.getByRole('button', { name: /^Hook: Bessock Fine 13\..*pinned/ })).toBeVisible();
+  await openStep(page, 'Hook');
+  await page.getByRole('button', { name: 'Unpin Bessock Fine 13' }).click();
+  await expect(page.getByText(/Hook was Bessock Fine 13, now /)).toBeVisible();
+});
+
+test('an insect that no hook carries says so and names the longest', async ({ page }) => {
+  await startClean(page);
+  await newMatch(page, 'Stonefly', 'nymph', ['95']);
+  await openStep(page, 'Hook');
+  await expect(page.getByText(/no hook carries 95\.0 mm/)).toBeVisible();
+});
+
+test('two stages kept stand side by side, and the second can lead', async ({ page }) => {
+  await page.goto(`${DUN}/hook`);
+  const spinner = page.getByRole('radio', { name: /^Mayfly spinner: / });
+  await expect(spinner).not.toBeChecked();
+  await spinner.click();
+  await expect(spinner).toBeChecked();
+  await expect(page.getByRole('button', { name: /^Dressing: Auldry flat spinner/ })).toBeVisible();
+});
+
+test('the unit changes every view and no stored value', async ({ page }) => {
+  await page.goto('/shelf/settings');
+  await page.getByRole('radio', { name: 'Inches, 1/32' }).click();
+  await written(page);
+  await page.goto(`${DUN}/bench`);
+  await expect(page.getByRole('button', { name: /^Natural: Mayfly dun\. .*in/ })).toBeVisible();
+  await expect(page.getByText(/\d\s?mm\b/)).toHaveCount(0);
+  await page.goto('/shelf/settings');
+  await page.getByRole('radio', { name: 'Millimetres' }).click();
+  await written(page);
+  await page.goto(`${DUN}/natural`);
+  await expect(page.getByRole('textbox', { name: 'Body 1' })).toHaveValue('8.1');
+});
+
+test('a school chosen once is worked into the card', async ({ page }) => {
+  await page.goto('/shelf/settings');
+  await page.getByRole('radiogroup', { name: 'Tail material' }).getByRole('radio', { name: 'Synthetic' }).click();
+  await written(page);
+  await page.goto(`${DUN}/bench`);
+  await expect(page.getByRole('row', { name: /^Tail/ })).toContainText(/synthetic/i);
+});
+
+test('the bench goes by the space bar and a pedal, and comes back to the card', async ({ page }) => {
+  await page.goto(`${DUN}/tie`);
+  await expect(page.getByText('Step 1 of 16', { exact: false })).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('Step 2 of 16', { exact: false })).toBeVisible();
+  await page.keyboard.press(' ');
+  await expect(page.getByText('Step 3 of 16', { exact: false })).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await expect(page.getByText('Step 2 of 16', { exact: false })).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(/wing/i);
+  await page.getByRole('button', { name: 'Leave the bench' }).click();
+  await expect(page).toHaveURL(/\/bench$/);
+});
+
+test('letter keys work on a page, rest in a field, and can be switched off', async ({ page }) => {
+  await page.goto(`${DUN}/hook`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/\/dressing$/);
+  await page.keyboard.press('1');
+  await page.getByRole('textbox', { name: 'Name of the natural' }).click();
+  await page.keyboard.type('n2');
+  await expect(page).toHaveURL(/match_demo-auldry-dun\/natural$/);
+  await page.goto('/shelf/settings');
+  await page.getByRole('radiogroup', { name: 'Single-letter keys' }).getByRole('radio', { name: 'Off' }).click();
+  await written(page);
+  await page.goto(`${DUN}/hook`);
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await page.keyboard.press('3');
+  await expect(page).toHaveURL(/\/hook$/);
 });

@@ -2,17 +2,53 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
-const ROUTES = ['/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark', '/shelf', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/nowhere'];
+const ROUTES = [
+  '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark',
+  '/shelf', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/nowhere',
+];
+const SIZES = [{ width: 390, height: 844 }, { width: 1280, height: 800 }];
 
-for (const route of ROUTES) {
-  for (const size of [{ width: 390, height: 844 }, { width: 1280, height: 800 }]) {
-    test(`${route} at ${size.width}: one h1, a title, no sideways scroll`, async ({ page }) => {
+for (const theme of ['Morning', 'Dusk', 'Red lamp']) {
+  for (const size of SIZES) {
+    test(`every route in ${theme} at ${size.width}: one h1, a title, no sideways scroll, nothing for axe`, async ({ page }) => {
+      test.setTimeout(120_000);
       await page.setViewportSize(size);
-      await page.goto(route);
-      await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
-      await expect(page).toHaveTitle(/ · Aubade$/);
-      expect(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)).toBeLessThanOrEqual(0);
-      expect((await new AxeBuilder({ page }).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+      await page.goto('/shelf/settings');
+      await page.getByRole('radio', { name: theme, exact: true }).click();
+      await expect(page.locator('html')).toHaveAttribute('data-saved', 'yes');
+      for (const route of ROUTES) {
+        await test.step(route, async () => {
+          await page.goto(route);
+          await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+          await expect(page.locator('html')).toHaveAttribute('data-theme', theme.toLowerCase().replace(' ', '-'));
+          await expect(page).toHaveTitle(/ · Aubade$/);
+          expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), route).toBeLessThanOrEqual(0);
+          expect.soft((await new AxeBuilder({ page }).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`), route).toEqual([]);
+        });
+      }
     });
   }
 }
+
+test('going from place to place moves the focus to the new h1 and leaves one page in the tree', async ({ page }) => {
+  await page.goto('/');
+  for (const [place, title] of [['Matches', 'Matches'], ['Dressings', 'Dressings'], ['Drawer', 'Hooks'], ['Now', 'Now']] as const) {
+    await page.getByRole('navigation').getByRole('link', { name: place, exact: true }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+    await expect(page.getByRole('heading', { level: 1, name: title })).toBeFocused();
+    await expect(page.getByRole('main')).toHaveCount(1);
+  }
+});
+
+test('everything a finger must hit on a phone is at least 48 px high', async ({ page }) => {
+  await page.setViewportSize(SIZES[0]!);
+  for (const route of ['/', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/bench`, '/shelf/settings']) {
+    await page.goto(route);
+    await page.getByRole('heading', { level: 1 }).waitFor();
+    const small = await page.evaluate(() => [...document.querySelectorAll('[role=radio],[role=link],[role=tab],input,[role=navigation] a')].filter((element) => {
+      const box = element.getBoundingClientRect();
+      return box.width > 0 && Math.round(box.height) < (element.tagName === 'INPUT' ? 36 : 48);
+    }).map((element) => `${element.getAttribute('aria-label') ?? element.textContent} ${Math.round(element.getBoundingClientRect().height)}`));
+    expect([route, small]).toEqual([route, []]);
+  }
+});

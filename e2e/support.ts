@@ -1,14 +1,14 @@
-import { expect, test as base } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 
-/** Every spec: no request leaves the origin, and nothing throws. */
+/** Every spec: no request of any page leaves the origin, and nothing throws. */
 export const test = base.extend<{ watched: void }>({
-  watched: [async ({ page, baseURL }, use) => {
+  watched: [async ({ context, baseURL }, use) => {
     const outside: string[] = [];
     const errors: string[] = [];
-    page.on('request', (request) => {
+    context.on('request', (request) => {
       if (!request.url().startsWith(baseURL!) && !/^(data|blob):/.test(request.url())) outside.push(request.url());
     });
-    page.on('pageerror', (error) => errors.push(error.message));
+    context.on('weberror', (error) => errors.push(error.error().message));
     await use();
     expect(outside).toEqual([]);
     expect(errors).toEqual([]);
@@ -16,3 +16,33 @@ export const test = base.extend<{ watched: void }>({
 });
 
 export { expect };
+
+/** Waits until what was typed is written. */
+export async function written(page: Page): Promise<void> {
+  await expect(page.locator('html')).toHaveAttribute('data-saved', 'yes');
+}
+
+/** Opens the app on an empty store without the demo. */
+export async function startClean(page: Page): Promise<void> {
+  await page.goto('/?start=clean');
+  await expect(page.getByText('No match yet.', { exact: false })).toBeVisible();
+}
+
+/** A new match with its stage and lengths, from Now; ends at the natural. */
+export async function newMatch(page: Page, order: string, stage: string, lengths: readonly string[], name?: string): Promise<void> {
+  await page.getByRole('button', { name: /A natural in hand/ }).click();
+  await page.getByRole('radio', { name: order, exact: true }).click();
+  await page.getByRole('radio', { name: stage, exact: true }).click();
+  await page.getByRole('button', { name: 'Give a length' }).click();
+  for (const [index, length] of lengths.entries()) {
+    const field = page.getByRole('textbox', { name: `Body ${index + 1}` });
+    await field.fill(length);
+    if (index < lengths.length - 1) await field.press('Enter');
+  }
+  if (name) await page.getByRole('textbox', { name: 'Name of the natural' }).fill(name);
+}
+
+/** Opens a step of the match that is on the screen. */
+export async function openStep(page: Page, step: 'Natural' | 'Hook' | 'Dressing' | 'Bench'): Promise<void> {
+  await page.getByRole('button', { name: new RegExp(`^${step}:`) }).click();
+}

@@ -33,9 +33,14 @@ export function modelsFromRows(rows: readonly HookRow[], demo: boolean): Record<
   return models;
 }
 
+/** A store with nothing in it but how the app is set. */
+export function cleanEntities(): Entities {
+  return { ...noEntities(), settings: { [SETTINGS_ID]: settingsSchema.cast({}) }, device: { [DEVICE_ID]: deviceSchema.cast({}) } };
+}
+
 /** Everything the demo valley holds; every record is marked, and leaves with one tap unless the tier changed it. */
 export function demoEntities(): Entities {
-  const entities = noEntities();
+  const entities = cleanEntities();
   for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit };
   entities.model = modelsFromRows(demoRows(hooksCsv), true);
   for (const item of valley.matches as unknown as DemoMatch[]) {
@@ -47,8 +52,6 @@ export function demoEntities(): Entities {
     const answers = item.stages.filter((stage) => KNOWN.stages.includes(stage as StageId)).map((stage, index) => ({ id: `a${index + 1}`, stage }));
     entities.match[`match_demo-${item.key}`] = matchSchema.cast({ demo: true, title: item.title, opened: item.when, sampleId, answers: answers.length > 0 ? answers : [{ id: 'a1', stage: null }], leading: 'a1' });
   }
-  entities.settings[SETTINGS_ID] = settingsSchema.cast({});
-  entities.device[DEVICE_ID] = deviceSchema.cast({});
   return entities;
 }
 

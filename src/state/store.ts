@@ -4,7 +4,7 @@ import { commit, load } from './records/commit';
 import { noEntities, type Entities } from './records/schemas';
 import { arrived, changed, loaded, recordsReducer, redone, undone, type Change } from './records/slice';
 import { answered, saving, sessionReducer, started } from './session';
-import { demoEntities } from './demo';
+import { cleanEntities, demoEntities } from './demo';
 import type { Ports } from './ports';
 
 const WRITE_AFTER_MS = 150;
@@ -69,10 +69,11 @@ export async function openStore(store: Store, { start, clock }: Start): Promise<
   const first = await load(ports.storage, ports.locks, ports.now());
   store.dispatch(loaded(first));
   const keeper = keepStored(store);
-  if (first.empty && start !== 'clean') {
-    const demo = demoEntities();
+  // Either way something is written, so that the choice made on an empty store holds from then on.
+  if (first.empty) {
+    const begun = start === 'clean' ? cleanEntities() : demoEntities();
     const [, patches] = produceWithPatches(noEntities(), (draft: Entities) => {
-      for (const kind of Object.keys(demo) as (keyof Entities)[]) Object.assign(draft[kind], demo[kind]);
+      for (const kind of Object.keys(begun) as (keyof Entities)[]) Object.assign(draft[kind], begun[kind]);
     });
     store.dispatch(arrived(patches));
     await keeper.flush();

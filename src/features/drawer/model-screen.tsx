@@ -42,7 +42,7 @@ export function ModelScreen({ maker, model }: { maker: string; model: string }) 
   const aboutAll = new Set(COLUMNS.filter((column) => hooks.every((hook) => isAbout(column.of(hook).source))).map((column) => column.name));
   const drawn = [...overTheRange(hooks)].sort((a, b) => b.shank.value - a.shank.value);
   return (
-    <Page title={`${first.makerName} ${first.modelName}`} lead={[habit, [speech.plain('bends', first.bend), speech.plain('eyes', first.eye), speech.plain('barbs', first.barb), speech.plain('wires', first.wire)].join(', ')].filter(Boolean).join(' · ')}>
+    <Page back={{ href: '/drawer/hooks', label: words('drawer.hooks') }} title={`${first.makerName} ${first.modelName}`} lead={[habit, [speech.plain('bends', first.bend), speech.plain('eyes', first.eye), speech.plain('barbs', first.barb), speech.plain('wires', first.wire)].join(', ')].filter(Boolean).join(' · ')}>
       <View onLayout={onLayout}>{width > 0 ? <HookFamily hooks={drawn} width={width} maxHeight={150} /> : null}</View>
       <View role="table" aria-label={words('drawer.table', { model: `${first.makerName} ${first.modelName}` })} className="border-t border-line">
         <View role="row" className="flex-row items-end gap-1 border-b border-edge px-4 py-2">

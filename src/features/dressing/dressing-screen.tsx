@@ -70,7 +70,7 @@ export function DressingScreen({ id }: { id: string }) {
     </View>
   ) : null;
   return (
-    <Page column="list" title={dressing.name} lead={parent ? words('dressing.parent', { parent: parent.name }) : undefined}>
+    <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={dressing.name} lead={parent ? words('dressing.parent', { parent: parent.name }) : undefined}>
       {wide ? (
         <View className="flex-row gap-6">
           <View className="min-w-0 flex-1">

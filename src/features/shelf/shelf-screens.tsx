@@ -43,7 +43,7 @@ export function SettingsScreen() {
     draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], ...more };
   }));
   return (
-    <Page title={words('shelf.settings')}>
+    <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.settings')}>
       <View className="gap-6 px-5">
         <Row title={words('settings.unit')}>
           <Chips label={words('settings.unit')} choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))} value={settings.unit} onChange={(unit) => set('unit', { unit })} />
@@ -127,7 +127,7 @@ export function DataScreen() {
   const left = useApp((state) => state.records.past.some((item) => item.label === 'leave-demo'));
   const kinds = (Object.keys(entities) as (keyof Entities)[]).map((kind) => ({ kind, count: Object.keys(entities[kind]).length })).filter((item) => item.count > 0 && !HOUSEKEEPING.has(item.kind));
   return (
-    <Page title={words('shelf.data')} lead={words('data.lead')}>
+    <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.data')} lead={words('data.lead')}>
       <View className="gap-8 px-5">
         <Row title={words('data.stored')}>
           {kinds.length === 0 ? <Say tone="soft">{words('data.none')}</Say> : kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)}
@@ -149,7 +149,7 @@ export function CautionsScreen() {
   const words = useWords();
   const speech = useSpeech();
   return (
-    <Page title={words('shelf.cautions')} lead={words('cautions.lead')}>
+    <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.cautions')} lead={words('cautions.lead')}>
       <View className="gap-5 px-5">
         {ids.cautions.map((caution) => (
           <View key={caution.id} className="gap-1 border-l-4 border-straw pl-4">

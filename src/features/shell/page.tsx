@@ -1,4 +1,4 @@
-import { useFocusEffect, useIsFocused } from 'expo-router';
+import { Link, useFocusEffect, useIsFocused, type Href } from 'expo-router';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { Say } from '@/ui/primitives';
@@ -6,6 +6,8 @@ import { useWords } from './speech-context';
 
 interface PageProps {
   title: string;
+  /** The list this page came from, above the title. */
+  back?: { href: Href; label: string };
   /** A quiet line above the title. */
   over?: string;
   /** A sentence below the title. */
@@ -18,12 +20,18 @@ interface PageProps {
 }
 
 /** One h1 and document title a route; focus goes to the h1 when the route is come to by navigation. */
-export function Page({ title, over, lead, children, aside, column = 'read' }: PageProps) {
+export function Page({ title, back, over, lead, children, aside, column = 'read' }: PageProps) {
+  const words = useWords();
   useTitle(title);
   return (
     <ScrollView className="flex-1 bg-ground" contentContainerClassName={`w-full self-center pb-10 ${column === 'list' ? 'max-w-[1080px]' : 'max-w-[760px]'}`}>
-      <View className="flex-row items-end justify-between gap-3 px-5 pb-3 pt-5">
+      <View className={`flex-row items-end justify-between gap-3 px-5 pb-3 ${back ? 'pt-1' : 'pt-5'}`}>
         <View className="min-w-0 flex-1">
+          {back ? (
+            <Link href={back.href} className="min-h-target self-start py-3 font-medium text-small text-river">
+              {words('back-to', { place: back.label })}
+            </Link>
+          ) : null}
           {over ? (
             <Say size="small" tone="soft">
               {over}

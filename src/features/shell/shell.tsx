@@ -138,7 +138,9 @@ export function Shell() {
   const wide = useWide();
   const path = usePathname();
   const { theme } = useApp(selectDevice);
+  const saved = useApp((state) => state.session.saved);
   useEffect(() => applyTheme(theme), [theme]);
+  useEffect(() => void (document.documentElement.dataset.saved = saved ? 'yes' : 'no'), [saved]);
   useKeys();
   const bare = /\/tie$/.test(path);
   const list = (
