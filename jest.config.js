@@ -14,7 +14,7 @@ module.exports = {
       ...shared,
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/{core,catalogue,speech,state}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{core,catalogue,speech,state,ui}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
       transform: {
         '\\.csv$': '<rootDir>/tools/text-transform.js',
         '\\.[jt]sx?$|\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
@@ -24,9 +24,10 @@ module.exports = {
       ...shared,
       displayName: 'dom',
       preset: 'jest-expo/web',
+      transform: { '\\.csv$': '<rootDir>/tools/text-transform.js', '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] },
       testMatch: ['<rootDir>/{src,app}/**/*.test.tsx'],
       setupFilesAfterEnv: ['<rootDir>/tools/jest-dom.ts'],
-      moduleNameMapper: { ...shared.moduleNameMapper, '\\.csv$': '<rootDir>/tools/csv-text.js' },
+      moduleNameMapper: { ...shared.moduleNameMapper, '^expo-router(/ui)?$': '<rootDir>/src/features/__tests__/router.tsx' },
     },
   ],
 };

@@ -116,7 +116,7 @@ export function TieScreen({ id }: { id: string }) {
         </View>
       </ScrollView>
       <View className="flex-row border-t border-line">
-        <Pressable role="button" aria-disabled={index === 0 || undefined} onPress={() => { setMend(false); setIndex(Math.max(0, index - 1)); }} className="min-h-16 w-1/3 items-center justify-center bg-plane">
+        <Pressable role="button" disabled={index === 0} onPress={() => { setMend(false); setIndex(Math.max(0, index - 1)); }} className="min-h-16 w-1/3 items-center justify-center bg-plane">
           <Say weight="medium" tone={index === 0 ? 'soft' : 'ink'}>{words('tie.back')}</Say>
         </Pressable>
         <Pressable role="button" onPress={forward} className="min-h-16 flex-1 items-center justify-center bg-river px-3">

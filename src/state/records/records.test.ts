@@ -1,6 +1,6 @@
 import { produceWithPatches, type Patch } from 'immer';
 import type { KeyStore, Locks } from '../ports';
-import { commit, load } from './commit';
+import { asideFile, commit, load } from './commit';
 import { migrate } from './migrate';
 import { matchSchema, noEntities, sampleSchema, type Entities } from './schemas';
 
@@ -63,4 +63,61 @@ test('a record that fails its schema is set aside by name and the rest opens', a
 test('lengths-become-specimens brings a first sample to the present shape', () => {
   const result = migrate('sample', 1, { when: '2033-05-24T04:50', lengths: [8.1, 8.4], caseMm: 13 });
   expect(result).toMatchObject({ ok: true, data: { specimens: [{ id: 's1', body: { mm: 8.1 } }, { id: 's2', body: { mm: 8.4 } }], case: { mm: 13 }, overall: { mm: null } } });
+});
+
+describe('what is opened and what is swept', () => {
+  const gone = (at: number) => JSON.stringify({ v: 1, id: 'm', rev: 2, at, gone: true, data: null });
+  const DAY = 24 * 3600 * 1000;
+  test('a tombstone is kept 30 days and then swept', async () => {
+    const storage = memory();
+    storage.texts['match/old'] = gone(0);
+    storage.texts['match/young'] = gone(2 * DAY);
+    await load(storage, locks, 31 * DAY);
+    expect(Object.keys(storage.texts)).toEqual(['match/young']);
+  });
+  test('a set-aside record is found again at the next opening, with its text', async () => {
+    const storage = await stored();
+    storage.texts['sample/bad'] = 'not even JSON';
+    await load(storage, locks, 5);
+    const again = await load(storage, locks, 6);
+    expect(again.aside).toEqual([{ key: 'sample/bad', reason: 'schema', detail: 'envelope', text: 'not even JSON' }]);
+    expect(JSON.parse(asideFile(again.aside))).toEqual({ aubade: 'set-aside', version: 1, items: again.aside });
+  });
+  test('an unknown kind is set aside, not lost', async () => {
+    const storage = memory();
+    storage.texts['submarine/s1'] = JSON.stringify({ v: 1, id: 's1', rev: 1, at: 1, data: {} });
+    expect((await load(storage, locks, 5)).aside[0]).toMatchObject({ key: 'submarine/s1', reason: 'unknown-kind' });
+    expect(storage.texts['submarine/s1']).toBeDefined();
+  });
+  test('an empty store says so, and one with a tombstone does not', async () => {
+    expect((await load(memory(), locks, 5)).empty).toBe(true);
+    const storage = memory();
+    storage.texts['match/m'] = gone(1);
+    expect((await load(storage, locks, 5)).empty).toBe(false);
+  });
+  test('a change to a record that another tab deleted brings this tab\'s copy back whole', async () => {
+    const storage = await stored();
+    const [left, removed] = patchesOf((draft) => void delete draft.sample.s);
+    await commit(storage, locks, removed, left, 2);
+    const [mine, patches] = patchesOf((draft) => void (draft.sample.s!.place = 'weir'));
+    await commit(storage, locks, patches, mine, 3);
+    expect((await load(storage, locks, 5)).entities.sample.s).toEqual(mine.sample.s);
+    expect(JSON.parse(storage.texts['sample/s']!).rev).toBe(3);
+  });
+});
+
+describe('schemas', () => {
+  test.each([
+    ['sample', { when: '2033-05-24T04:50', water: 'lava' }], ['sample', { when: '2033-05-24T04:50', colours: { wing: 'grey' } }], ['sample', { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 300, typed: null } }] }],
+    ['match', { opened: 'x', sampleId: 's', answers: [], leading: 'a1' }], ['match', { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' }],
+    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['device', { theme: 'noon' }],
+  ])('a wrong %s is refused', (kind, data) => {
+    const version = kind === 'sample' ? 2 : 1;
+    expect(migrate(kind, version, data)).toMatchObject({ ok: false, reason: 'schema' });
+  });
+  test('a version without a way up is refused', () => expect(migrate('match', 0, {})).toEqual({ ok: false, reason: 'no-path', detail: '0' }));
+  test('the first sample of all, as it was stored, still opens', () => {
+    expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: [], overallMm: 12, caseMm: null })).toMatchObject({ ok: true, data: { overall: { mm: 12, typed: null }, specimens: [] } });
+    expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: ['long'] })).toMatchObject({ ok: false, reason: 'schema' });
+  });
 });

@@ -22,7 +22,7 @@ const BUTTON = {
 /** A button of at least 48 px. */
 export function Button({ label, onPress, kind = 'plain', children, spoken, disabled = false, className = '' }: ButtonProps) {
   return (
-    <Pressable role="button" aria-label={spoken ?? (children ? label : undefined)} aria-disabled={disabled || undefined} onPress={disabled ? undefined : onPress} className={`min-h-target min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${className}`}>
+    <Pressable role="button" aria-label={spoken ?? (children ? label : undefined)} disabled={disabled} onPress={onPress} className={`min-h-target min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${className}`}>
       {children ?? (
         <Say weight="medium" tone={kind === 'main' ? 'on-river' : disabled ? 'soft' : 'river'}>
           {label}

@@ -1,0 +1,94 @@
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { MatchScreen } from '@/features/match-frame';
+import { openScreen, DUN } from '../__tests__/screen';
+import { went } from '../__tests__/router';
+import { TieScreen } from './tie-screen';
+
+describe('the card', () => {
+  const open = () => openScreen(<MatchScreen id={DUN} step="bench" />);
+  test('every part in millimetres with its range, its rule and its material', async () => {
+    await open();
+    const tail = screen.getByRole('row', { name: /^Tail/ });
+    expect(tail).toHaveTextContent(/Stiff grey fibres|fibres/i);
+    expect(tail).toHaveTextContent(/1\.0 × shank/);
+    expect(tail).toHaveTextContent(/\d\.\d mm to \d\.\d mm/);
+  });
+  test('room, used and left, and the sentence whether it fits', async () => {
+    await open();
+    expect(screen.getByText('Everything fits')).toBeInTheDocument();
+    expect(screen.getByText('Room').parentElement).toHaveTextContent(/Room\d\.\d/);
+  });
+  test('thread, hackle and stations are in the small print', async () => {
+    await open();
+    expect(screen.getByText(/70 denier, about 0\.09 mm/)).toBeInTheDocument();
+    expect(screen.getByText(/barb \d\.\d mm \(gauge \d+\), \d turns/)).toBeInTheDocument();
+    expect(screen.getByText(/^Mid-shank \d\.\d mm$/i)).toBeInTheDocument();
+  });
+  test('steps carry their check, their mend and their caution', async () => {
+    await open();
+    const steps = screen.getAllByRole('listitem');
+    expect(steps).toHaveLength(16);
+    expect(steps[0]).toHaveTextContent('Look: Thread lies flat');
+    expect(steps[0]).toHaveTextContent('If it went wrong:');
+    expect(steps[0]).toHaveTextContent(/CareHook point: .*Local rules and licensed practice come first\./);
+  });
+  test('the bench opens full screen', async () => {
+    await open();
+    fireEvent.click(screen.getByRole('button', { name: 'Tie from the card' }));
+    expect(went.to).toContainEqual({ pathname: '/matches/[id]/tie', params: { id: DUN } });
+  });
+});
+
+describe('at the bench', () => {
+  const open = () => openScreen(<TieScreen id={DUN} />);
+  const key = (name: string) => act(() => void fireEvent.keyDown(window, { key: name }));
+  const step = () => screen.getByText(/^Step \d+ of 16/).textContent!.replace(/ ·.*/, '');
+  test('space, pedal and arrows go on and back, and stop at the ends', async () => {
+    await open();
+    expect(step()).toBe('Step 1 of 16');
+    key('PageUp');
+    expect(step()).toBe('Step 1 of 16');
+    key(' ');
+    key('PageDown');
+    key('ArrowRight');
+    expect(step()).toBe('Step 4 of 16');
+    key('ArrowLeft');
+    expect(step()).toBe('Step 3 of 16');
+    for (let i = 0; i < 20; i++) key('PageDown');
+    expect(step()).toBe('Step 16 of 16');
+  });
+  test('a key with a modifier belongs to the browser', async () => {
+    await open();
+    act(() => void fireEvent.keyDown(window, { key: 'ArrowRight', altKey: true }));
+    expect(step()).toBe('Step 1 of 16');
+  });
+  test('the button says what comes next, and ends at the card', async () => {
+    await open();
+    fireEvent.click(screen.getByRole('button', { name: 'Next: bind the wing' }));
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Bind the wing');
+    for (let i = 0; i < 14; i++) key('PageDown');
+    fireEvent.click(screen.getByRole('button', { name: 'Done' }));
+    expect(went.to).toContainEqual({ pathname: '/matches/[id]/[step]', params: { id: DUN, step: 'bench' } });
+  });
+  test('a length to keep stands in big numerals with its range', async () => {
+    await open();
+    key(' ');
+    expect(screen.getByText((_, element) => element?.getAttribute('dir') === 'auto' && /^\d\.\d$/.test(element.textContent ?? ''))).toBeInTheDocument();
+    expect(screen.getByText(/^\d\.\d to \d\.\d$/)).toBeInTheDocument();
+  });
+  test('the mend opens when it is asked for and closes at the next step', async () => {
+    await open();
+    fireEvent.click(screen.getByRole('button', { name: 'If it went wrong' }));
+    expect(screen.queryByRole('button', { name: 'If it went wrong' })).toBeNull();
+    key(' ');
+    expect(screen.queryByText(/strip back/i)).toBeNull();
+  });
+  test('the caution of a step is beside it', async () => {
+    await open();
+    expect(within(screen.getByText('Care').parentElement!).getByText(/Local rules and licensed practice come first\.$/)).toBeInTheDocument();
+  });
+  test('a match that is not there says so', async () => {
+    await openScreen(<TieScreen id="none" />);
+    expect(screen.getByRole('heading', { level: 1, name: 'Not here' })).toBeInTheDocument();
+  });
+});

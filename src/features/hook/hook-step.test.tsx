@@ -1,0 +1,73 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { MatchScreen } from '@/features/match-frame';
+import type { Store } from '@/state';
+import { DUN, openScreen } from '../__tests__/screen';
+
+const open = (id = DUN) => openScreen(<MatchScreen id={id} step="hook" />);
+const leading = (store: Store) => {
+  const match = store.getState().records.entities.match[DUN]!;
+  return match.answers.find((answer) => answer.id === match.leading)!;
+};
+const settings = (store: Store) => store.getState().records.entities.settings.main!;
+const byMaker = () => screen.getAllByLabelText('The same as a table')[0]!;
+
+test('the nearest of every maker stands in a table with size, difference and chance', async () => {
+  await open();
+  const rows = within(byMaker()).getAllByRole('row');
+  expect(rows[0]).toHaveTextContent('makersizedifferencechance');
+  expect(rows).toHaveLength(1 + 7);
+  for (const maker of ['Ravelin', 'Osmere', 'Tholeby', 'Kyrewood', 'Bessock', 'Vantry', 'Reference']) expect(within(byMaker()).getByText(maker)).toBeInTheDocument();
+  expect(within(byMaker()).getByText('V47')).toBeInTheDocument();
+});
+
+test('the ladder says what it shows, with the hook that is nearest', async () => {
+  await open();
+  expect(screen.getByLabelText('7 hook models on one length axis in mm. Nearest to 8.1 mm: Bessock 13.')).toBeInTheDocument();
+});
+
+test('a row that is tapped shows that hook, its dimensions and its reasons', async () => {
+  await open();
+  fireEvent.click(within(byMaker()).getByLabelText(/^Osmere Lark 14/));
+  expect(screen.getByText('Osmere Lark 14')).toBeInTheDocument();
+  expect(screen.getByLabelText(/^shank: 7\.6 mm/)).toBeInTheDocument();
+  expect(screen.getByText(/of a size long: carries/)).toBeInTheDocument();
+});
+
+test('a pinned hook leads, is said to be pinned, and comes loose again', async () => {
+  const { store } = await open();
+  fireEvent.click(within(byMaker()).getByLabelText(/^Osmere Lark 14/));
+  fireEvent.click(screen.getByLabelText('Pin Osmere Lark 14'));
+  expect(leading(store).hookId).toBe('osmere:lark:14');
+  expect(screen.getByLabelText(/^Hook: Osmere Lark 14\..*pinned/)).toBeInTheDocument();
+  fireEvent.click(screen.getByLabelText('Unpin Osmere Lark 14'));
+  expect(leading(store).hookId).toBeNull();
+  expect(screen.getByLabelText(/^Hook: Bessock Fine 13/)).toBeInTheDocument();
+});
+
+test('a rule of barbless water leaves only barbless hooks, and says whose rule it is', async () => {
+  const { store } = await open();
+  fireEvent.click(screen.getByText('Barbless'));
+  expect(settings(store).barbRule).toBe('barbless');
+  expect(screen.getByText('your rule for this water, check it')).toBeInTheDocument();
+  expect(within(byMaker()).queryByText('Osmere')).toBeNull();
+  expect(within(byMaker()).getByText('Tholeby')).toBeInTheDocument();
+});
+
+test('one up asks for a longer hook', async () => {
+  const { store } = await open();
+  const before = screen.getByLabelText(/Nearest to/).getAttribute('aria-label');
+  fireEvent.click(screen.getByText('one up'));
+  expect(leading(store).offset).toEqual({ sizes: 1, intent: 'bigger' });
+  expect(screen.getByLabelText(/Nearest to/).getAttribute('aria-label')).not.toBe(before);
+});
+
+test('how far the answer holds is said in lengths and neighbours', async () => {
+  await open();
+  expect(screen.getByText(/^Bessock 13 from \d\.\d mm to \d\.\d mm; below that 14, above it 12$/)).toBeInTheDocument();
+});
+
+test('a natural that waits offers the missing input in place of hooks', async () => {
+  await open('match_demo-waiting');
+  expect(screen.queryByLabelText('The same as a table')).toBeNull();
+  expect(screen.getByText('Give a length')).toBeInTheDocument();
+});

@@ -1,0 +1,131 @@
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { MatchScreen } from '@/features/match-frame';
+import type { Store } from '@/state';
+import { DUN, openScreen } from '../__tests__/screen';
+
+const body = (n: number) => screen.getByLabelText(`Body ${n}`);
+const type = (field: HTMLElement, value: string) => {
+  fireEvent.focus(field);
+  fireEvent.change(field, { target: { value } });
+};
+const sampleOf = (store: Store, id = DUN) => store.getState().records.entities.sample[store.getState().records.entities.match[id]!.sampleId]!;
+const hookLine = () => screen.getByLabelText(/^Hook: /);
+const open = (id = DUN) => openScreen(<MatchScreen id={id} step="natural" />);
+
+describe('lengths', () => {
+  test('a length is typed, nudged and taken back; the answer follows', async () => {
+    const { store } = await open();
+    type(body(1), '9,4');
+    expect(sampleOf(store).specimens[0]!.body).toEqual({ mm: 9.4, typed: null });
+    expect(body(1)).toHaveValue('9,4');
+    fireEvent.blur(body(1));
+    expect(body(1)).toHaveValue('9.4');
+    fireEvent.click(screen.getByLabelText('0.1 more, body 1'));
+    expect(sampleOf(store).specimens[0]!.body.mm).toBe(9.5);
+    fireEvent.click(screen.getByLabelText('0.1 less, body 1'));
+    fireEvent.click(screen.getByLabelText('0.1 less, body 1'));
+    expect(sampleOf(store).specimens[0]!.body.mm).toBe(9.3);
+  });
+  test('inches and fractions are read, whatever the unit of the screen', async () => {
+    const { store } = await open();
+    type(body(1), '5/16"');
+    expect(sampleOf(store).specimens[0]!.body.mm).toBeCloseTo(7.9375, 4);
+  });
+  test('Enter in the last field opens the next individual, ready to type; Enter higher up does not', async () => {
+    const { store } = await open();
+    const before = sampleOf(store).specimens.length;
+    fireEvent.keyDown(body(1), { key: 'Enter' });
+    expect(sampleOf(store).specimens).toHaveLength(before);
+    fireEvent.keyDown(body(before), { key: 'Enter' });
+    expect(sampleOf(store).specimens).toHaveLength(before + 1);
+    expect(body(before + 1)).toHaveFocus();
+  });
+  test('an individual is removed, and undo brings it back', async () => {
+    const { store } = await open();
+    const before = sampleOf(store).specimens;
+    fireEvent.click(screen.getByLabelText('Remove body 2'));
+    expect(sampleOf(store).specimens.map((item) => item.id)).toEqual([before[0]!.id, before[2]!.id]);
+    act(() => void store.dispatch({ type: 'records/undone' }));
+    expect(sampleOf(store).specimens).toEqual(before);
+  });
+  test('what cannot be read stays as typed, is named beside its field, and the last answer stays', async () => {
+    const { store } = await open();
+    const line = hookLine().getAttribute('aria-label');
+    type(body(2), 'long');
+    fireEvent.blur(body(2));
+    expect(body(2)).toHaveValue('long');
+    expect(body(2)).toHaveAttribute('aria-invalid', 'true');
+    expect(document.getElementById(body(2).getAttribute('aria-describedby')!)).toHaveTextContent(/cannot be read as a length: long/);
+    expect(sampleOf(store).specimens[1]!.body).toEqual({ mm: 8.4, typed: 'long' });
+    expect(hookLine().getAttribute('aria-label')).toBe(line);
+    expect(screen.getByText(/last good answer/)).toBeInTheDocument();
+  });
+  test('how it was measured changes how sure the length is', async () => {
+    await open();
+    const sure = () => screen.getAllByLabelText(/^Natural: Mayfly dun/)[0]!.getAttribute('aria-label');
+    const typed = sure();
+    fireEvent.click(within(screen.getByLabelText('Measured by')).getByText('Eye'));
+    expect(sure()).not.toBe(typed);
+  });
+});
+
+describe('the stage', () => {
+  test('an order shows its own stages, and a stage answers at once', async () => {
+    const { store } = await open();
+    fireEvent.click(screen.getByText('Caddis'));
+    fireEvent.click(screen.getByText('cased larva'));
+    const match = store.getState().records.entities.match[DUN]!;
+    expect(match.answers.find((answer) => answer.id === match.leading)!.stage).toBe('caddis/cased-larva');
+    expect(screen.getByLabelText(/^Case/)).toBeInTheDocument();
+  });
+  test('every order is one tap away', async () => {
+    await open();
+    expect(screen.queryByText('Damselfly')).toBeNull();
+    fireEvent.click(screen.getByText('More orders'));
+    expect(screen.getByText('Damselfly')).toBeInTheDocument();
+  });
+  test('a match that waits for a length says so and offers to give it', async () => {
+    await open('match_demo-waiting');
+    expect(hookLine().getAttribute('aria-label')).toMatch(/waits for a length/);
+    fireEvent.click(screen.getByText('Give a length'));
+    expect(body(1)).toHaveFocus();
+  });
+});
+
+describe('colours', () => {
+  const belly = () => screen.getByLabelText('Colour of belly');
+  test('a hex or Lab colour is kept and named', async () => {
+    const { store } = await open();
+    type(belly(), 'lab(60 2 40)');
+    expect(sampleOf(store).colours['abdomen-belly']).toMatch(/^#[0-9a-f]{6}$/);
+    type(belly(), '#223344');
+    expect(sampleOf(store).colours['abdomen-belly']).toBe('#223344');
+  });
+  test('what is not a colour stays as typed with its fault, and the last colour is dropped for nothing else', async () => {
+    const { store } = await open();
+    type(belly(), 'olive');
+    fireEvent.blur(belly());
+    expect(belly()).toHaveValue('olive');
+    expect(screen.getByText(/cannot be read as a colour: olive/)).toBeInTheDocument();
+    expect(sampleOf(store).unread['abdomen-belly']).toBe('olive');
+    expect(sampleOf(store).colours['abdomen-belly']).toMatch(/^#/);
+  });
+  test('an emptied field takes the colour away', async () => {
+    const { store } = await open();
+    type(belly(), '');
+    expect(sampleOf(store).colours['abdomen-belly']).toBeUndefined();
+  });
+  test('the caution of taking insects is beside it', async () => {
+    await open();
+    expect(screen.getByText(/Local rules and licensed practice come first\.$/)).toBeInTheDocument();
+  });
+});
+
+test('a name and a place are kept as they are typed', async () => {
+  const { store } = await open();
+  type(screen.getByLabelText('Name of the natural'), 'Grey one');
+  type(screen.getByLabelText('Where'), 'top weir');
+  expect(store.getState().records.entities.match[DUN]!.title).toBe('Grey one');
+  expect(sampleOf(store).place).toBe('top weir');
+  expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Grey one');
+});

@@ -1,0 +1,231 @@
+import fc from 'fast-check';
+import { applyPatches, enablePatches } from 'immer';
+import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from './__tests__/ports';
+import { hasDemo, removeDemo } from './demo';
+import { matchSchema, noEntities, sampleSchema, type Entities } from './records/schemas';
+import { change, createStore, difference, openStore, redone, remember, undone } from './store';
+
+enablePatches();
+
+async function open(start: 'clean' | 'demo' = 'clean', more: Parameters<typeof memoryPorts>[0] = {}) {
+  const ports = memoryPorts(more);
+  const store = createStore(ports);
+  const keeper = await openStore(store, { start, clock: null });
+  return { ports, store, keeper, storage: ports.storage as MemoryStore, records: () => store.getState().records };
+}
+const newSample = (id: string) => (draft: Entities) => void (draft.sample[id] = sampleSchema.cast({ when: '2033-05-24T04:50' }));
+const place = (id: string, text: string) => (draft: Entities) => void (draft.sample[id]!.place = text);
+
+describe('undo', () => {
+  test('one change goes back and comes again; a new change ends what could come again', async () => {
+    const { store, records } = await open();
+    store.dispatch(change('new-match', newSample('s1')));
+    store.dispatch(change('title', place('s1', 'weir')));
+    store.dispatch(undone());
+    expect(records().entities.sample.s1!.place).toBe('');
+    store.dispatch(redone());
+    expect(records().entities.sample.s1!.place).toBe('weir');
+    store.dispatch(undone());
+    store.dispatch(change('title', place('s1', 'ford')));
+    expect(records().future).toEqual([]);
+    store.dispatch(redone());
+    expect(records().entities.sample.s1!.place).toBe('ford');
+  });
+  test('typing in one field joins while it goes on within a second, and ends with another field', async () => {
+    const { store, records, ports } = await open();
+    store.dispatch(change('new-match', newSample('s1')));
+    for (const text of ['w', 'we', 'wei', 'weir']) {
+      ports.clock.now += 400;
+      store.dispatch(change('title', place('s1', text), 'place'));
+    }
+    expect(records().past.map((item) => item.label)).toEqual(['new-match', 'title']);
+    ports.clock.now += 1500;
+    store.dispatch(change('title', place('s1', 'weir pool'), 'place'));
+    store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'fast'), 'water'));
+    expect(records().past).toHaveLength(4);
+    store.dispatch(undone());
+    store.dispatch(undone());
+    expect(records().entities.sample.s1).toMatchObject({ place: 'weir', water: 'slow' });
+    store.dispatch(undone());
+    expect(records().entities.sample.s1!.place).toBe('');
+  });
+  test('it remembers a hundred changes and no more', async () => {
+    const { store, records } = await open();
+    store.dispatch(change('new-match', newSample('s1')));
+    for (let i = 0; i < 120; i++) store.dispatch(change('title', place('s1', `${i}`)));
+    expect(records().past).toHaveLength(100);
+    for (let i = 0; i < 130; i++) store.dispatch(undone());
+    expect(records().entities.sample.s1!.place).toBe('19');
+  });
+  test('a change that changes nothing is no step', async () => {
+    const { store, records } = await open();
+    store.dispatch(change('title', () => undefined));
+    expect(records().past).toEqual([]);
+  });
+  test('what only this device remembers is no step', async () => {
+    const { store, records } = await open();
+    store.dispatch(remember((draft) => void (draft.device.this!.theme = 'dusk')));
+    expect(records().past).toEqual([]);
+    expect(records().entities.device.this!.theme).toBe('dusk');
+  });
+  test('deleting can be undone', async () => {
+    const { store, records } = await open();
+    store.dispatch(change('new-match', newSample('s1')));
+    store.dispatch(change('delete-match', (draft) => void delete draft.sample.s1));
+    expect(records().entities.sample.s1).toBeUndefined();
+    store.dispatch(undone());
+    expect(records().entities.sample.s1).toBeDefined();
+  });
+});
+
+describe('writing', () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+  const pass = async (ports: { clock: { now: number } }, ms: number) => {
+    ports.clock.now += ms;
+    await jest.advanceTimersByTimeAsync(ms);
+  };
+
+  test('150 ms after the last change, in one write of all its records', async () => {
+    const { store, storage, ports } = await open();
+    const before = storage.writes.length;
+    store.dispatch(change('new-match', (draft) => {
+      newSample('s1')(draft);
+      draft.match.m1 = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's1', answers: [{ id: 'a1', stage: null }], leading: 'a1' });
+    }));
+    expect(store.getState().session.saved).toBe(false);
+    await pass(ports, 100);
+    expect(storage.writes).toHaveLength(before);
+    await pass(ports, 60);
+    expect(storage.writes.slice(before)).toEqual([['sample/s1', 'match/m1']]);
+    expect(store.getState().session.saved).toBe(true);
+  });
+  test('while typing goes on, at most 500 ms after the first change', async () => {
+    const { store, storage, ports } = await open();
+    store.dispatch(change('new-match', newSample('s1')));
+    await pass(ports, 600);
+    const before = storage.writes.length;
+    let waited = 0;
+    while (storage.writes.length === before && waited < 2000) {
+      store.dispatch(change('title', place('s1', `typed ${waited}`), 'place'));
+      await pass(ports, 50);
+      waited += 50;
+    }
+    expect(waited).toBeGreaterThanOrEqual(450);
+    expect(waited).toBeLessThanOrEqual(550);
+  });
+  test('flush writes at once, for a page that is being hidden', async () => {
+    const { store, storage, keeper } = await open();
+    store.dispatch(change('new-match', newSample('s1')));
+    await keeper.flush();
+    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ v: 2, id: 's1', rev: 1, data: { when: '2033-05-24T04:50' } });
+  });
+});
+
+describe('two tabs of one browser', () => {
+  async function two() {
+    const storage = memoryStore();
+    const channel = tabs();
+    const locks = queue();
+    const first = await open('clean', { storage, locks, channel: channel() });
+    first.store.dispatch(change('new-match', newSample('s1')));
+    await first.keeper.flush();
+    const second = await open('clean', { storage, locks, channel: channel() });
+    return { storage, first, second };
+  }
+  test('what one writes, the other shows', async () => {
+    const { first, second } = await two();
+    first.store.dispatch(change('title', place('s1', 'weir')));
+    await first.keeper.flush();
+    expect(second.records().entities.sample.s1!.place).toBe('weir');
+  });
+  test('different fields of one record are both kept, in both tabs and in storage', async () => {
+    const { storage, first, second } = await two();
+    first.store.dispatch(change('title', place('s1', 'weir')));
+    second.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'still')));
+    await Promise.all([first.keeper.flush(), second.keeper.flush()]);
+    for (const tab of [first, second]) expect(tab.records().entities.sample.s1).toMatchObject({ place: 'weir', water: 'still' });
+    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ rev: 3, data: { place: 'weir', water: 'still' } });
+  });
+  test('undo takes back this tab\'s change and leaves the other\'s', async () => {
+    const { first, second } = await two();
+    first.store.dispatch(change('title', place('s1', 'weir')));
+    await first.keeper.flush();
+    second.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'still')));
+    await second.keeper.flush();
+    first.store.dispatch(undone());
+    await first.keeper.flush();
+    for (const tab of [first, second]) expect(tab.records().entities.sample.s1).toMatchObject({ place: '', water: 'still' });
+  });
+  test('a change heard from the other tab is not written again', async () => {
+    const { storage, first, second } = await two();
+    first.store.dispatch(change('title', place('s1', 'weir')));
+    await first.keeper.flush();
+    const writes = storage.writes.length;
+    await second.keeper.flush();
+    expect(storage.writes).toHaveLength(writes);
+  });
+});
+
+describe('demo and clean start', () => {
+  test('an empty store opens on the demo; every one of its records is marked', async () => {
+    const { records } = await open('demo');
+    const { match, sample, maker, model } = records().entities;
+    expect([match, sample, maker, model].map((table) => Object.keys(table).length)).toEqual([8, 8, 6, 36]);
+    for (const table of [match, sample, maker, model]) for (const record of Object.values(table)) expect(record.demo).toBe(true);
+  });
+  test('clean stays clean when the store is opened again without a word', async () => {
+    const storage = memoryStore();
+    const first = await open('clean', { storage });
+    await first.keeper.flush();
+    const again = createStore(memoryPorts({ storage }));
+    await openStore(again, { start: null, clock: null });
+    expect(hasDemo(again.getState().records.entities)).toBe(false);
+  });
+  test('start never wipes or adds to a store in use', async () => {
+    const storage = memoryStore();
+    const first = await open('clean', { storage });
+    first.store.dispatch(change('new-match', newSample('mine')));
+    await first.keeper.flush();
+    for (const start of ['demo', 'clean'] as const) {
+      const again = await open(start, { storage });
+      expect(Object.keys(again.records().entities.sample)).toEqual(['mine']);
+      expect(hasDemo(again.records().entities)).toBe(false);
+    }
+  });
+  test('leaving takes the demo in one step, keeps what the tier changed with its natural, and undo brings all back', async () => {
+    const { store, records } = await open('demo');
+    const whole = records().entities;
+    store.dispatch(change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens[0]!.body.mm = 9)));
+    expect(records().entities.sample['sample_demo-auldry-dun']!.demo).toBe(false);
+    store.dispatch(change('leave-demo', removeDemo));
+    expect(Object.keys(records().entities.match)).toEqual(['match_demo-auldry-dun']);
+    expect(Object.keys(records().entities.sample)).toEqual(['sample_demo-auldry-dun']);
+    expect(records().entities.maker).toEqual({});
+    expect(hasDemo(records().entities)).toBe(false);
+    store.dispatch(undone());
+    store.dispatch(undone());
+    expect(records().entities).toEqual(whole);
+  });
+  test('a match the tier pinned a hook in keeps its natural too', async () => {
+    const { store, records } = await open('demo');
+    store.dispatch(change('pin-hook', (draft) => void (draft.match['match_demo-auldry-dun']!.answers[0]!.hookId = 'osmere:lark:14')));
+    store.dispatch(change('leave-demo', removeDemo));
+    expect(Object.keys(records().entities.sample)).toEqual(['sample_demo-auldry-dun']);
+  });
+});
+
+describe('patches between two states', () => {
+  const sample = fc.record({ when: fc.constant('2033-05-24T04:50'), place: fc.string({ maxLength: 6 }), water: fc.constantFrom('fast', 'slow', 'still'), specimens: fc.array(fc.record({ id: fc.constantFrom('s1', 's2', 's3'), body: fc.record({ mm: fc.option(fc.double({ min: 1, max: 40, noNaN: true })), typed: fc.constant(null) }) }), { maxLength: 4 }) });
+  const state = fc.dictionary(fc.constantFrom('a', 'b', 'c'), sample, { maxKeys: 3 }).map((table) => ({ ...noEntities(), sample: table }) as unknown as Entities);
+  test('applied to the first they always give the second', () => {
+    fc.assert(fc.property(state, state, (before, after) => {
+      expect(applyPatches(before, difference(before, after))).toEqual(after);
+    }));
+  });
+  test('a changed field touches that field only', () => {
+    const before = { ...noEntities(), sample: { a: sampleSchema.cast({ when: 'x', specimens: [{ id: 's1', body: { mm: 8, typed: null } }] }) } } as Entities;
+    const after = { ...before, sample: { a: { ...before.sample.a!, specimens: [{ id: 's1', body: { mm: 9, typed: null } }] } } } as Entities;
+    expect(difference(before, after)).toEqual([{ op: 'replace', path: ['sample', 'a', 'specimens', 0, 'body', 'mm'], value: 9 }]);
+  });
+});
