@@ -1,7 +1,7 @@
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
 import type { HookRow } from '../hooks';
-import { readNumber, readTable, type CellProblem, type Table } from './table';
+import { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
 
 /** Ids a hook row may use; core holds no data. */
 export interface HookIds {
@@ -25,11 +25,16 @@ const DIRECTIONS = ['bigger-smaller', 'bigger-bigger'] as const;
 const MASS_RANGE_MG = [0.1, 20000] as const;
 const THICKNESS_RANGE_MM = [0.02, 12] as const;
 
-function tableOf(text: string): Table | null {
+/** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
+const VERSION = 1;
+
+function tableOf(text: string): Table | { newer: number } | null {
   const trimmed = text.replace(/^\uFEFF/, '').trimStart();
   if (!trimmed.startsWith('{') && !trimmed.startsWith('[')) return readTable(text);
   try {
     const parsed: unknown = JSON.parse(trimmed);
+    const version = Array.isArray(parsed) ? VERSION : Number((parsed as { version?: unknown }).version ?? VERSION);
+    if (version > VERSION) return { newer: version };
     const items = Array.isArray(parsed) ? parsed : (parsed as { items?: unknown }).items;
     if (!Array.isArray(items)) return null;
     const rows = items.map((item: Record<string, unknown>, index) => ({ line: index + 1, cells: Object.fromEntries(Object.entries(item ?? {}).map(([key, value]) => [key, value === null || value === undefined ? '' : String(value)])) }));
@@ -45,7 +50,7 @@ function tableOf(text: string): Table | null {
  */
 export function readHooksFile(text: string, ids: HookIds): HooksRead {
   const table = tableOf(text);
-  if (table === null) return { rows: [], problems: [{ code: 'file-unread', params: {}, line: null, column: null, got: null, accepted: null }], count: 0 };
+  if (table === null || 'newer' in table) return { rows: [], problems: [{ code: table === null ? 'file-unread' : 'file-newer', params: table === null ? {} : { version: table.newer }, line: null, column: null, got: null, accepted: null }], count: 0 };
   const missing = REQUIRED.filter((name) => !table.headings.includes(name));
   if (missing.length > 0) {
     return { rows: [], count: table.rows.length, problems: missing.map((column) => ({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: [...REQUIRED] } })) };
@@ -100,6 +105,16 @@ export function readHooksFile(text: string, ids: HookIds): HooksRead {
     return problems.length > before ? [] : [row];
   });
   return { rows, problems, count: table.rows.length };
+}
+
+const COLUMNS = ['maker', 'maker_name', 'model', 'model_name', 'size', 'bend', 'eye', 'point', 'barb', 'wire', 'x_long', 'x_heavy', 'labels_direction', 'shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm', 'mass_mg', 'source'] as const;
+
+/** Rows as a hooks file; what `readHooksFile` reads back is the same. */
+export function writeHooksFile(rows: readonly HookRow[]): string {
+  return writeTable(COLUMNS, rows.map((row) => ({
+    maker: row.maker, maker_name: row.makerName, model: row.model, model_name: row.modelName, size: row.size, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire, x_long: row.xLong, x_heavy: row.xHeavy, labels_direction: row.labels,
+    shank_mm: row.shankMm, gape_mm: row.gapeMm, bite_mm: row.biteMm, wire_mm: row.wireMm, eye_mm: row.eyeMm, mass_mg: row.massMg, source: row.source,
+  })));
 }
 
 /** A maker or model as an id: lower case, words joined by `-`. */

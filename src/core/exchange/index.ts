@@ -1,3 +1,3 @@
 export { readDrawerFile } from './drawer-file';
-export { readHooksFile, slug, type HookIds, type HooksRead } from './hooks-file';
-export { readNumber, readTable, type CellProblem, type Table } from './table';
+export { readHooksFile, slug, writeHooksFile, type HookIds, type HooksRead } from './hooks-file';
+export { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';

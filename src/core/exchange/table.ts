@@ -41,6 +41,19 @@ function unguard(cell: string): string {
   return /^'[=+\-@\t\r']/.test(cell) ? cell.slice(1) : cell;
 }
 
+function guard(cell: string): string {
+  return /^[=+\-@\t\r]/.test(cell) || /^'[=+\-@\t\r']/.test(cell) ? `'${cell}` : cell;
+}
+
+/** A table as CSV: comma, dot, CRLF. Text cells are guarded, numbers never; null is an empty cell. Source: docs/formats/csv.md. */
+export function writeTable(headings: readonly string[], rows: readonly Record<string, string | number | null>[]): string {
+  const data = rows.map((row) => headings.map((name) => {
+    const value = row[name] ?? null;
+    return value === null ? '' : typeof value === 'number' ? String(value) : guard(value);
+  }));
+  return `${Papa.unparse({ fields: [...headings], data }, { newline: '\r\n' })}\r\n`;
+}
+
 /** A number with a dot, or a decimal comma where there is no dot. Null when the cell is empty, undefined when it is no number. */
 export function readNumber(cell: string): number | null | undefined {
   if (cell === '') return null;

@@ -1,0 +1,46 @@
+/** Costs as multiples of one answer over the shipped hooks, all measured in this run: `npm run bench`. */
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { performance } from 'node:perf_hooks';
+import { catalogueOf, demoRows, hooksFromRows, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
+import { answer, NO_CHOICES, type Sample } from '../src/core/answer';
+import { dressingFaults } from '../src/core/tying';
+
+const csv = readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8');
+const hooks = hooksFromRows([...demoRows(csv), ...REFERENCE_ROWS], shippedSchool);
+const shipped = catalogueOf(hooks);
+const reference = catalogueOf(hooks.filter((hook) => hook.maker === 'reference'));
+/** A drawer of a tier with many makers: every hook four times over, under other makers. */
+const large = catalogueOf([0, 1, 2, 3].flatMap((copy) => hooks.map((hook) => ({ ...hook, id: `${hook.maker}${copy}:${hook.model}:${hook.size}`, maker: `${hook.maker}${copy}` }))));
+
+const dun: Sample = { stage: 'mayfly/dun', lengthsMm: [8.2, 8.6, 8.0], overallMm: null, caseMm: null, widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: 'slow' };
+const many: Sample = { ...dun, lengthsMm: Array.from({ length: 200 }, (_, index) => 7.5 + (index % 13) * 0.1) };
+
+const ROUNDS = 25;
+
+/** Median of several runs, ms. */
+function median(task: () => unknown): number {
+  const times = Array.from({ length: ROUNDS }, () => {
+    const from = performance.now();
+    task();
+    return performance.now() - from;
+  }).sort((a, b) => a - b);
+  return times[Math.floor(ROUNDS / 2)]!;
+}
+
+const tasks: [name: string, task: () => unknown][] = [
+  [`one answer, ${shipped.hooks.length} hooks`, () => answer(dun, NO_CHOICES, shipped)],
+  ['the same with 200 lengths', () => answer(many, NO_CHOICES, shipped)],
+  [`the same over ${large.hooks.length} hooks`, () => answer(dun, NO_CHOICES, large)],
+  [`the same over ${reference.hooks.length} hooks`, () => answer(dun, NO_CHOICES, reference)],
+  [`cards of ${shipped.dressings.length} dressings for the library`, () => shipped.dressings.map((dressing) => answer({ ...dun, stage: dressing.stages[0]! }, { ...NO_CHOICES, dressingPin: dressing.id }, reference))],
+  [`the checker over ${shipped.dressings.length} dressings`, () => shipped.dressings.map((dressing) => dressingFaults(dressing, shipped))],
+  ['hooks.csv read and completed', () => hooksFromRows(demoRows(csv), shippedSchool)],
+];
+
+for (const [, task] of tasks) task();
+const costs = tasks.map(([name, task]) => ({ name, ms: median(task) }));
+const unit = costs[0]!.ms;
+const width = Math.max(...costs.map((cost) => cost.name.length));
+process.stdout.write(`${'task'.padEnd(width)}  × one answer\n`);
+for (const { name, ms } of costs) process.stdout.write(`${name.padEnd(width)}  ${(ms / unit).toFixed(2).padStart(12)}\n`);

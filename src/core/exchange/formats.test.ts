@@ -1,0 +1,64 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import fc from 'fast-check';
+import { KNOWN } from '@/catalogue';
+import { SHIPPED } from '../../../tools/test-catalogue';
+import { dressingSchema, type Dressing } from '../dressings';
+import { dressingFaults } from '../tying';
+import { readDrawerFile, readHooksFile, readTable, writeHooksFile, writeTable } from './index';
+
+const FORMATS = join(__dirname, '../../../docs/formats');
+const example = (name: string) => readFileSync(join(FORMATS, 'examples', name), 'utf8');
+
+describe('examples of docs/formats', () => {
+  test('every one is named in the README', () => {
+    const readme = readFileSync(join(FORMATS, 'README.md'), 'utf8');
+    for (const name of readdirSync(join(FORMATS, 'examples'))) expect(readme).toContain(`examples/${name}`);
+  });
+  test('hooks.csv is read, and written back byte for byte', () => {
+    const { rows, problems } = readHooksFile(example('hooks.csv'), KNOWN);
+    expect(problems).toEqual([]);
+    expect(rows.map((row) => [row.model, row.modelName, row.size, row.shankMm])).toEqual([['deep-round', 'Deep, round', '12', 8.1], ['deep-round', 'Deep, round', '14', null], ['odd-name', '=odd name', 'V45', 7.2]]);
+    expect(writeHooksFile(rows)).toBe(example('hooks.csv'));
+  });
+  test('hooks.json is read the same as a table', () => {
+    const { rows, problems } = readHooksFile(example('hooks.json'), KNOWN);
+    expect(problems).toEqual([]);
+    expect(rows.map((row) => [row.maker, row.size, row.shankMm, row.source])).toEqual([['own-packets', '12', 8.1, 'typed'], ['own-packets', '14', null, 'typed']]);
+    expect(readHooksFile(writeHooksFile(rows), KNOWN).rows).toEqual(rows);
+  });
+  test('drawer.csv adds up', () => expect(readDrawerFile(example('drawer.csv'))).toEqual({ owned: { 'osmere:lark:14': 25, 'bessock:fine:13': 1 }, problems: [] }));
+  test('dressings.json passes the schema and the checker, and keeps its shape', () => {
+    const file = JSON.parse(example('dressings.json')) as { aubade: string; version: number; items: unknown[] };
+    expect([file.aubade, file.version]).toEqual(['dressings', 1]);
+    for (const item of file.items) {
+      const dressing = dressingSchema(KNOWN).validateSync(item) as Dressing;
+      expect(dressingFaults(dressing, SHIPPED)).toEqual([]);
+      expect(dressingSchema(KNOWN).validateSync(JSON.parse(JSON.stringify(dressing)))).toEqual(dressing);
+    }
+  });
+});
+
+describe('tables written and read back', () => {
+  test('a newer envelope is refused untouched', () => {
+    expect(readHooksFile(JSON.stringify({ aubade: 'hooks', version: 2, items: [] }), KNOWN)).toEqual({ rows: [], count: 0, problems: [expect.objectContaining({ code: 'file-newer' })] });
+  });
+  test('formulas are guarded, numbers are not', () => {
+    const text = writeTable(['note', 'x'], [{ note: '=SUM(A1)', x: -2 }, { note: "'+1", x: null }]);
+    expect(text).toBe("note,x\r\n'=SUM(A1),-2\r\n''+1,\r\n");
+    expect(readTable(text).rows.map((row) => row.cells)).toEqual([{ note: '=SUM(A1)', x: '-2' }, { note: "'+1", x: '' }]);
+  });
+  test('any text comes back as it was, but for spaces at its ends', () => {
+    const cell = fc.string({ maxLength: 12 }).map((text) => text.replace(/[\r\n\t\uFEFF]/g, ' ').trim());
+    fc.assert(fc.property(fc.array(fc.record({ a: cell, b: cell }), { minLength: 1, maxLength: 6 }), (rows) => {
+      const kept = rows.filter((row) => row.a !== '' || row.b !== '');
+      expect(readTable(writeTable(['a', 'b'], rows)).rows.map((row) => row.cells)).toEqual(kept);
+    }));
+  });
+  test('all shipped hooks survive the journey', () => {
+    const csv = readFileSync(join(__dirname, '../../catalogue/hooks.csv'), 'utf8');
+    const { rows } = readHooksFile(csv, KNOWN);
+    expect(rows.length).toBeGreaterThanOrEqual(300);
+    expect(readHooksFile(writeHooksFile(rows), KNOWN)).toEqual({ rows, problems: [], count: rows.length });
+  });
+});

@@ -1,0 +1,134 @@
+import ids from '@/catalogue/ids.json';
+import type { BendId, StageId } from '@/catalogue/ids';
+import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
+import { answer, NO_CHOICES } from '@/core/answer';
+import { at, band, curveOf, pathOf, smooth, walk, type Point } from './curve';
+import { flyMarks } from './fly-marks';
+import { hookMarks } from './hook-marks';
+import { naturalMarks } from './natural-marks';
+
+const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]);
+const finite = (d: string) => !/NaN|Infinity|undefined/.test(d);
+
+describe('curves', () => {
+  test('a place along a curve, and straight on beyond its ends', () => {
+    const line = curveOf([[0, 0], [-4, 0], [-4, -3]]);
+    expect(line.length).toBe(7);
+    expect(at(line, 2).p).toEqual([-2, 0]);
+    expect(at(line, 5.5).p[1]).toBeCloseTo(-1.5, 9);
+    expect(at(line, 9).p[1]).toBeCloseTo(-5, 9);
+    expect(at(line, -1).p[0]).toBeCloseTo(1, 9);
+  });
+  test('where a curve runs to the left its normal points up, away from the gape', () => {
+    expect(at(curveOf([[0, 0], [-4, 0]]), 1).n).toEqual([0, 1]);
+  });
+  test('a walk of half a turn comes back beside its start, a diameter away', () => {
+    const arc = walk([0, 0], 0, [{ length: Math.PI * 2, turn: Math.PI }], 0.01);
+    const end = arc.points[arc.points.length - 1]!;
+    expect(end[0]).toBeCloseTo(0, 2);
+    expect(end[1]).toBeCloseTo(4, 2);
+  });
+  test('a band keeps its half-width on both sides', () => {
+    const outline = band(curveOf([[0, 0], [-10, 0]]), 2, 8, () => 0.5, 4);
+    expect(outline).toHaveLength(10);
+    expect(new Set(outline.map(([, y]) => Math.abs(y)))).toEqual(new Set([0.5]));
+  });
+  test('paths turn y downward and close when asked', () => {
+    expect(pathOf([[0, 1], [2, -3]])).toBe('M0 -1L2 3');
+    expect(pathOf([[0, 1], [2, -3]], true)).toMatch(/Z$/);
+    expect(smooth([[0, 0], [1, 0], [1, 1]])).toMatch(/^M0 0C.*Z$/);
+  });
+});
+
+describe('a hook is drawn from its own dimensions', () => {
+  const dims = (bend: BendId, more = {}) => ({ bend, eye: 'down' as const, barb: 'barbed' as const, shankMm: 8, gapeMm: 4.8, biteMm: 4.3, wireMm: 0.45, eyeMm: 1.5, ...more });
+  test.each(ids.bends.map((bend) => bend.id as BendId))('%s: the straight from behind the eye to above the point is the shank', (bend) => {
+    const { curve } = hookMarks(dims(bend));
+    const point = curve.points[curve.points.length - 1]!;
+    const back = Math.min(...curve.points.map(([x]) => x));
+    expect(curve.points[0]).toEqual([0, 0]);
+    expect(back).toBeLessThan(-0.9 * 8);
+    expect(point[0]).toBeGreaterThan(back);
+    expect(point[1]).toBeLessThan(-0.5 * 4.8);
+  });
+  test('on a round bend the point lies one gape under the shank', () => {
+    const { curve } = hookMarks(dims('round'));
+    const lowest = Math.min(...curve.points.map(([, y]) => y));
+    expect(-lowest).toBeCloseTo(4.8, 0);
+  });
+  test('twice the hook is twice the drawing', () => {
+    const one = hookMarks(dims('round')).bounds;
+    const two = hookMarks(dims('round', { shankMm: 16, gapeMm: 9.6, biteMm: 8.6, wireMm: 0.9, eyeMm: 3 })).bounds;
+    expect((two.right - two.left) / (one.right - one.left)).toBeCloseTo(2, 1);
+    expect((two.top - two.bottom) / (one.top - one.bottom)).toBeCloseTo(2, 1);
+  });
+  test('a barb is drawn on a barbed hook only', () => {
+    expect(hookMarks(dims('round')).marks.length).toBeGreaterThan(hookMarks(dims('round', { barb: 'none' })).marks.length);
+  });
+  test('the wire is as thick as it is', () => {
+    expect(hookMarks(dims('round')).marks.some((mark) => mark.mm && Math.abs(mark.width! - 0.45) < 1e-9)).toBe(true);
+  });
+});
+
+describe('a fly is drawn from its card', () => {
+  const cards = SHIPPED.dressings.map((dressing) => answer(sampleOf(dressing.stages[0]!, { lengthsMm: [Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1])], water: dressing.waters[0]! }), { ...NO_CHOICES, dressingPin: dressing.id }, SHIPPED).card!);
+  test.each(cards.map((card) => [card.dressing.id, card] as const))('%s: every stroke is a number, and something of every dressing shows', (_, card) => {
+    const drawing = flyMarks(card);
+    expect(drawing.marks.every((mark) => finite(mark.d))).toBe(true);
+    expect(drawing.marks.length).toBeGreaterThan(drawing.hook.marks.length + 1);
+    expect(drawing.bounds.right - drawing.bounds.left).toBeGreaterThan(card.hook.shank_mm);
+  });
+  test('dimension lines are as long as the parts they name', () => {
+    const straight = cards.filter((card) => card.hook.bend === 'round');
+    expect(straight.length).toBeGreaterThan(5);
+    for (const card of straight) {
+      for (const line of flyMarks(card).dimensions.filter((item) => ['tail', 'abdomen', 'thorax'].includes(item.kind))) {
+        const part = card.parts.find((item) => item.id === line.part)!;
+        expect([card.dressing.id, line.kind, distance(line.from, line.to) / part.mm!]).toEqual([card.dressing.id, line.kind, expect.closeTo(1, 1)]);
+      }
+    }
+  });
+  test('before the first part is bound only the hook is there; each step adds and the last is the fly', () => {
+    const card = cards.find((item) => item.dressing.id === 'first-light-dun')!;
+    const counts = card.steps.map((step) => flyMarks(card, { upTo: step.n }).marks.length);
+    expect(flyMarks(card, { upTo: 0 }).marks).toHaveLength(flyMarks(card).hook.marks.length);
+    expect([...counts].sort((a, b) => a - b)).toEqual(counts);
+    expect(counts[counts.length - 1]).toBe(flyMarks(card).marks.length);
+  });
+  test('a plain drawing carries no colour of a material', () => {
+    const card = cards[0]!;
+    const colours = (plain: boolean) => flyMarks(card, { plain }).marks.flatMap((mark) => [mark.fill, mark.stroke]).filter((value) => value?.startsWith('#'));
+    expect(colours(false).length).toBeGreaterThan(0);
+    expect(colours(true)).toEqual([]);
+  });
+  test('the same card is drawn the same twice', () => expect(flyMarks(cards[0]!).marks).toEqual(flyMarks(cards[0]!).marks));
+  test('the ring of a step lies on the wire at its millimetre', () => {
+    const card = cards.find((item) => item.hook.bend === 'round')!;
+    const point = flyMarks(card).pointAt(3);
+    expect(point[0]).toBeCloseTo(-3, 1);
+    expect(Math.abs(point[1])).toBeLessThan(0.2);
+  });
+});
+
+describe('a natural is drawn to its length', () => {
+  const stages = ids.stages.map((stage) => stage.id as StageId);
+  test.each(stages)('%s', (stage) => {
+    const small = naturalMarks(stage, 8, {}, 10);
+    const large = naturalMarks(stage, 16, {}, 20);
+    expect(small.marks.length).toBeGreaterThan(2);
+    expect(small.marks.every((mark) => finite(mark.d))).toBe(true);
+    const span = (drawing: typeof small) => drawing.bounds.right - drawing.bounds.left;
+    expect(span(large) / span(small)).toBeCloseTo(2, 1);
+    expect(span(small)).toBeGreaterThanOrEqual(8 * 0.9);
+  });
+  test('regions take the colours measured', () => {
+    const drawing = naturalMarks('mayfly/dun', 8, { wing: '#123456', 'abdomen-belly': '#654321' });
+    const used = new Set(drawing.marks.flatMap((mark) => [mark.fill, mark.stroke]));
+    expect(used).toContain('#123456');
+    expect(used).toContain('#654321');
+  });
+  test('unlike insects have unlike outlines', () => {
+    const shapes = (['mayfly/dun', 'caddis/adult', 'stonefly/adult', 'midge/pupa', 'crane-fly/adult'] as StageId[]).map((stage) => naturalMarks(stage, 8, {}).marks.map((mark) => mark.d).join(''));
+    expect(new Set(shapes).size).toBe(shapes.length);
+  });
+});
