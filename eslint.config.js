@@ -7,6 +7,10 @@ const impure = [
   { object: 'crypto', property: 'randomUUID', message: 'Ids come from src/state/ports.ts.' },
 ];
 const noClock = ['error', { selector: 'NewExpression[callee.name="Date"]', message: 'Time comes from src/state/ports.ts.' }];
+/** Core speaks codes: a text of three words or more is a sentence that belongs to speech. */
+const PROSE = '/[A-Za-z]{2,} [A-Za-z]{2,} [A-Za-z]{2,}/';
+const noProse = [`Literal[value=${PROSE}]`, `TemplateElement[value.raw=${PROSE}]`].map((selector) => ({ selector, message: 'No prose in core: return a code and word it in src/speech.' }));
+
 const to = (...types) => ({ to: { type: types } });
 
 module.exports = [
@@ -20,6 +24,7 @@ module.exports = [
     files: ['src/core/**/*.ts'],
     ignores: ['**/*.test.ts'],
     rules: {
+      'no-restricted-syntax': [...noClock, ...noProse],
       'no-restricted-globals': ['error', 'window', 'document', 'navigator', 'localStorage', 'fetch', 'crypto'],
       'no-restricted-imports': ['error', { patterns: [{ group: ['react', 'react-*', 'expo*', 'nativewind', '@/state*', '@/ui*', '@/features*', '@/speech*'], message: 'Core is pure.' }, { regex: '^@/catalogue(?!/ids$)', message: 'Core takes data as arguments; only types of ids come from the catalogue.' }] }],
     },

@@ -20,7 +20,7 @@ describe('the card', () => {
   });
   test('thread, hackle and stations are in the small print', async () => {
     await open();
-    expect(screen.getByText(/70 denier, about 0\.09 mm/)).toBeInTheDocument();
+    expect(screen.getByText(/70 denier: about 0\.09 mm thick/)).toBeInTheDocument();
     expect(screen.getByText(/barb \d\.\d mm \(gauge \d+\), \d turns/)).toBeInTheDocument();
     expect(screen.getByText(/^Mid-shank \d\.\d mm$/i)).toBeInTheDocument();
   });

@@ -103,7 +103,7 @@ export function CardExtras({ card }: { card: Card }) {
   const speech = useSpeech();
   const mg = (value: number) => value.toFixed(value < 10 ? 1 : 0);
   const groups: [string, string[]][] = [
-    [words('bench.threads'), card.threads.map((thread) => words('bench.thread', { name: thread.name, denier: thread.denier, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }))],
+    [words('bench.threads'), card.threads.map((thread) => words('bench.thread', { name: thread.name, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }))],
     [words('bench.weights'), card.weights.map((weight) => {
       const metal = weight.metal ? speech.name('metals', weight.metal) : '';
       if (weight.kind === 'bead') return [words('bench.weight-bead', { metal, mm: speech.length(weight.diameter_mm!), kind: speech.plain('bead-kinds', weight.bead_kind!), bore: speech.length(weight.bore_needed_mm!, true), mass: mg(weight.mass_mg) }), ...weight.warnings.map((warning) => speech.say(warning))].join('; ');

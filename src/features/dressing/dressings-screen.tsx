@@ -45,7 +45,7 @@ function DressingRow({ dressing, card, half }: { dressing: Dressing; card: Card 
         </Say>
         <Say size="small">{dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')}</Say>
         <Say size="small" tone="soft">
-          {`${words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })} · ${words('dressing.rides', { ride: speech.plain('rides', dressing.ride) })}`}
+          {`${words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })} · ${words(`dressing.rides.${dressing.ride}`)}`}
         </Say>
       </View>
     </Link>

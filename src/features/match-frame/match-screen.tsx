@@ -71,7 +71,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const { answer } = answered;
   if (step === 'hook') return <HookStep matchId={id} record={record} answer={answer} />;
   if (step === 'dressing') return <DressingStep matchId={id} record={record} sample={sample} answer={answer} />;
-  return <BenchStep matchId={id} record={record} answer={answer} plate={wide ? null : <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={360} />} />;
+  return <BenchStep matchId={id} record={record} answer={answer} plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 360} />} />;
 }
 
 function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
@@ -177,9 +177,14 @@ function WideFrame(props: FrameProps) {
         {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
         <View className="gap-2 px-5 py-4">
           <Heading size="small">{words('natural.colours')}</Heading>
-          {Object.entries(sample.colours).map(([region, hex]) => (
+          {red ? (
+            <Say size="small" tone="straw">
+              {words('plate.red')}
+            </Say>
+          ) : null}
+          {Object.entries(red ? {} : sample.colours).map(([region, hex]) => (
             <View key={region} className="flex-row items-center gap-3">
-              <View aria-hidden style={{ backgroundColor: red ? 'transparent' : hex }} className="h-7 w-14 rounded-control border border-edge" />
+              <View aria-hidden style={{ backgroundColor: hex }} className="h-7 w-14 rounded-control border border-edge" />
               <Say size="small">{speech.plain('regions', region)}</Say>
             </View>
           ))}
