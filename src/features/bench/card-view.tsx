@@ -42,6 +42,22 @@ export function CardParts({ card }: { card: Card }) {
   );
 }
 
+/** What to look at before the next step, when there is something to look at. */
+export function StepCheck({ step, size = 'small' }: { step: CardStep; size?: 'small' | 'lead' }) {
+  const speech = useSpeech();
+  const words = useWords();
+  const check = speech.stepCheck(step);
+  if (!check) return null;
+  return (
+    <Say size={size}>
+      <Say size={size} tone="sedge" weight="strong">
+        {`${words('bench.look')}: `}
+      </Say>
+      {check}
+    </Say>
+  );
+}
+
 /** The caution of a step, beside it, every time. */
 export function StepCaution({ step }: { step: CardStep }) {
   const speech = useSpeech();
@@ -63,9 +79,7 @@ export function CardSteps({ card }: { card: Card }) {
   const speech = useSpeech();
   return (
     <View role="list" className="border-t border-line">
-      {card.steps.map((step) => {
-        const check = speech.stepCheck(step);
-        return (
+      {card.steps.map((step) => (
           <View key={step.n} role="listitem" className="flex-row gap-4 border-b border-line px-5 py-3">
             <View className="w-8">
               <Digits size="lead" tone="soft">{String(step.n)}</Digits>
@@ -75,14 +89,7 @@ export function CardSteps({ card }: { card: Card }) {
               <Say size="small" tone="soft">
                 {[step.mm !== null && step.do !== 'cut' && step.do !== 'free-eye' ? speech.length(step.mm) : null, ...speech.stepDetail(step), step.reversible ? null : speech.t('step.cannot-undo')].filter(Boolean).join(' · ')}
               </Say>
-              {check ? (
-                <Say size="small">
-                  <Say size="small" tone="sedge" weight="medium">
-                    {`${words('bench.look')}: `}
-                  </Say>
-                  {check}
-                </Say>
-              ) : null}
+              <StepCheck step={step} />
               {step.mend.length > 0 ? (
                 <Say size="small" tone="soft">
                   {`${words('bench.mend')}: ${step.mend.join('; ')}`}
@@ -91,8 +98,7 @@ export function CardSteps({ card }: { card: Card }) {
               <StepCaution step={step} />
             </View>
           </View>
-        );
-      })}
+      ))}
     </View>
   );
 }

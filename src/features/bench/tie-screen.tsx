@@ -6,7 +6,7 @@ import { selectAnswered, useApp } from '@/state';
 import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Button, Digits, Say } from '@/ui/primitives';
-import { StepCaution } from './card-view';
+import { StepCaution, StepCheck } from './card-view';
 
 /** The bench, full screen: one step at a time, next and back by space bar, pedal, arrows or a tap. */
 export function TieScreen({ id }: { id: string }) {
@@ -45,7 +45,6 @@ export function TieScreen({ id }: { id: string }) {
   const part = card.parts.find((item) => item.id === step.part);
   const big = step.mm !== null && !['cut', 'free-eye', 'coat', 'tie-off', 'check'].includes(step.do) ? step.mm : null;
   const text = big === null ? null : formatLength(big, speech.unit);
-  const check = speech.stepCheck(step);
   const forward = () => {
     setMend(false);
     if (next) setIndex(index + 1);
@@ -95,14 +94,9 @@ export function TieScreen({ id }: { id: string }) {
               {line}
             </Say>
           ))}
-          {check ? (
+          {step.check ? (
             <View className="border-t border-line pt-3">
-              <Say size="lead">
-                <Say size="lead" tone="sedge" weight="strong">
-                  {`${words('bench.look')}: `}
-                </Say>
-                {check}
-              </Say>
+              <StepCheck step={step} size="lead" />
             </View>
           ) : null}
           {step.mend.length > 0 ? (

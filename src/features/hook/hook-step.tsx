@@ -8,7 +8,7 @@ import { Measured, useSpeech, useWords } from '@/features/shell';
 import { hookName, offDigits } from '@/features/matches';
 import { Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
 import { HookDimensions, HookReasons } from './hook-detail';
-import { holdsLine } from './holds';
+import { HowFar } from './how-far';
 import { MatchLadder } from './match-ladder';
 
 interface HookStepProps {
@@ -34,7 +34,6 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
   const pin = usePinHook(matchId, record.id);
   const first = answer.hooks[0];
   const chosen = answer.hooks.find((hook) => hook.id === tapped) ?? first;
-  const holds = holdsLine(answer, speech);
   return (
     <View className="gap-6 py-4">
       {answer.none_fits ? (
@@ -69,14 +68,7 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
             </View>
             <Toggle label={words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} spoken={`${words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} ${hookName(chosen)}`} on={chosen.pinned} onChange={(on) => pin(on ? chosen.id : null)} />
           </View>
-          {chosen.id === first!.id && holds ? (
-            <View>
-              <Say size="small" tone="soft">
-                {words('hook.holds')}
-              </Say>
-              <Say size="small">{holds}</Say>
-            </View>
-          ) : null}
+          {chosen.id === first!.id ? <HowFar answer={answer} /> : null}
           <HookDimensions hook={chosen} />
           <HookReasons hook={chosen} />
         </View>

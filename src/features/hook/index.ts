@@ -1,3 +1,3 @@
-export { holdsLine } from './holds';
+export { HowFar } from './how-far';
 export { HookDimensions } from './hook-detail';
 export { HookStep } from './hook-step';

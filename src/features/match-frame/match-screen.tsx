@@ -6,7 +6,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { answered as noteAnswer, change, selectAnswered, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
 import { BenchStep } from '@/features/bench';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
-import { HookStep, holdsLine } from '@/features/hook';
+import { HookStep, HowFar } from '@/features/hook';
 import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
 import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
@@ -163,7 +163,6 @@ function WideFrame(props: FrameProps) {
   const record = leadingOf(match);
   const lines = stepLines(answered, record.stage ?? null, speech, words);
   const answer = answered.status === 'answered' ? answered.answer : null;
-  const holds = answer ? holdsLine(answer, speech) : null;
   return (
     <View className="min-h-0 flex-1 flex-row bg-ground">
       <ScrollView className="w-column flex-none border-r border-line" contentContainerClassName="pb-8">
@@ -207,14 +206,7 @@ function WideFrame(props: FrameProps) {
       </ScrollView>
       <ScrollView role="complementary" aria-label={words('step.hook')} className="w-column flex-none border-l border-line bg-plane" contentContainerClassName="pb-8">
         <StepRow stacked id={id} step="hook" head={lines.hook.head} detail={lines.hook.detail} open={false} />
-        {holds ? (
-          <View className="border-b border-line px-5 py-3">
-            <Say size="small" tone="soft">
-              {words('hook.holds')}
-            </Say>
-            <Say size="small">{holds}</Say>
-          </View>
-        ) : null}
+        {answer ? <HowFar answer={answer} className="border-b border-line px-5 py-3" /> : null}
         {answer ? (
           <View className="border-b border-line px-5 py-3">
             <Heading size="small">{words('hook.by-maker')}</Heading>

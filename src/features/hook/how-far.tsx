@@ -1,0 +1,20 @@
+import { View } from 'react-native';
+import type { Answer } from '@/core/answer';
+import { useSpeech, useWords } from '@/features/shell';
+import { Say } from '@/ui/primitives';
+import { holdsLine } from './holds';
+
+/** How far an answer holds; nothing where there is no answer to hold. */
+export function HowFar({ answer, className = '' }: { answer: Answer; className?: string }) {
+  const words = useWords();
+  const line = holdsLine(answer, useSpeech());
+  if (!line) return null;
+  return (
+    <View className={className}>
+      <Say size="small" tone="soft">
+        {words('hook.holds')}
+      </Say>
+      <Say size="small">{line}</Say>
+    </View>
+  );
+}
