@@ -1,10 +1,11 @@
-/** Costs as multiples of one answer over the shipped hooks, all measured in this run: `npm run bench`. */
+/** Costs as multiples of one answer over the shipped hooks, all measured in this run, and how well the key finds the stage: `npm run bench`. */
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { catalogueOf, demoRows, hooksFromRows, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
 import { answer, NO_CHOICES, type Sample } from '../src/core/answer';
 import { dressingFaults } from '../src/core/tying';
+import { answersNeeded, simulatedTiers, writtenCases } from './accuracy';
 
 const csv = readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8');
 const hooks = hooksFromRows([...demoRows(csv), ...REFERENCE_ROWS], shippedSchool);
@@ -44,3 +45,23 @@ const unit = costs[0]!.ms;
 const width = Math.max(...costs.map((cost) => cost.name.length));
 process.stdout.write(`${'task'.padEnd(width)}  × one answer\n`);
 for (const { name, ms } of costs) process.stdout.write(`${name.padEnd(width)}  ${(ms / unit).toFixed(2).padStart(12)}\n`);
+
+const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+const written = writtenCases();
+const tiers = simulatedTiers(4000);
+const needed = answersNeeded(300);
+process.stdout.write(`
+the key                                          wanted     found
+written cases (${written.n}), first                       ≥ 85 %     ${percent(written.first)}
+written cases, in two                            ≥ 95 %     ${percent(written.inTwo)}
+simulated tiers (${tiers.n}), first                     ≥ 90 %     ${percent(tiers.first)}
+simulated tiers, in two                          ≥ 97 %     ${percent(tiers.inTwo)}
+said against was, mean over tenths               ≤ 5 points ${(100 * tiers.calibration).toFixed(1)}
+answers until p ≥ 0.8, chosen (median)           ≤ 3        ${needed.chosen}
+answers in the list's order (median)             more       ${needed.fixed}
+
+p of the first    said    was    of
+${tiers.bins.map((bin) => `${''.padEnd(16)}${bin.said.toFixed(2).padStart(6)}${bin.was.toFixed(2).padStart(7)}${String(bin.n).padStart(6)}`).join('\n')}
+
+not first: ${written.missed.join('; ') || 'none'}
+`);

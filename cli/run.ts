@@ -7,11 +7,12 @@ import { cardCommand } from './commands/card';
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
+import { stageCommand } from './commands/stage';
 import { matchCommand } from './commands/match';
 import { Reader } from './read';
 import { columns, fold } from './text';
 
-export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, idsCommand];
+export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, idsCommand];
 const ALIASES: Record<string, string> = { dressing: 'dressings' };
 
 export interface Outcome {

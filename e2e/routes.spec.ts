@@ -11,7 +11,7 @@ const SIZES = [{ width: 390, height: 844 }, { width: 1280, height: 800 }];
 for (const theme of ['Morning', 'Dusk', 'Red lamp']) {
   for (const size of SIZES) {
     test(`every route in ${theme} at ${size.width}: one h1, a title, no sideways scroll, nothing for axe`, async ({ page }) => {
-      test.setTimeout(120_000);
+      test.setTimeout(300_000);
       await page.setViewportSize(size);
       await page.goto('/shelf/settings');
       await page.getByRole('radio', { name: theme, exact: true }).click();

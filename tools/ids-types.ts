@@ -4,7 +4,7 @@ import ids from '../src/catalogue/ids.json';
 const TYPE_NAMES: Record<keyof typeof ids, string> = {
   orders: 'OrderId', stages: 'StageId', styles: 'StyleId', regions: 'RegionId', surfaces: 'SurfaceId', views: 'ViewId', faces: 'FaceId',
   parts: 'PartId', functions: 'FunctionId', bases: 'BaseId', landmarks: 'LandmarkId', rides: 'RideId', levels: 'LevelId', waters: 'WaterId',
-  'water-kinds': 'WaterKindId', 'barb-rules': 'BarbRuleId', bends: 'BendId', eyes: 'EyeId', points: 'PointId', barbs: 'BarbId', wires: 'WireId',
+  'water-kinds': 'WaterKindId', faunas: 'FaunaId', 'barb-rules': 'BarbRuleId', bends: 'BendId', eyes: 'EyeId', points: 'PointId', barbs: 'BarbId', wires: 'WireId',
   makers: 'DemoMakerId', found: 'FoundId', doing: 'DoingId', seen: 'SeenId', lights: 'LightId', rigs: 'RigId', positions: 'PositionId',
   signs: 'SignId', schools: 'SchoolId', intents: 'IntentId', evidence: 'Evidence', sources: 'Source', readiness: 'Readiness',
   'colour-words': 'ColourWord', 'length-methods': 'LengthMethod', sides: 'SideId', methods: 'Method', units: 'UnitId', themes: 'ThemeId',

@@ -15,6 +15,7 @@ export type RideId = 'high' | 'film' | 'hanging' | 'under' | 'sink';
 export type LevelId = 'bed' | 'drift' | 'rising' | 'film' | 'surface' | 'air' | 'going-down' | 'drowned';
 export type WaterId = 'fast' | 'slow' | 'still';
 export type WaterKindId = 'river' | 'stream' | 'lake';
+export type FaunaId = 'palearctic-west' | 'nearctic-east' | 'nearctic-west';
 export type BarbRuleId = 'any' | 'flattened' | 'barbless';
 export type BendId = 'round' | 'wide' | 'curved-shank' | 'continuous-curve' | 'jig';
 export type EyeId = 'ring' | 'down' | 'up' | 'jig-45' | 'jig-60' | 'jig-90';

@@ -33,6 +33,10 @@ export interface Speech {
   stepDetail(step: CardStep): string[];
   stepCheck(step: CardStep): string | null;
   stepOrientation(step: CardStep): string | null;
+  /** The question of a sign, in plain words. */
+  ask(sign: string): string;
+  /** One answer to it. */
+  answer(sign: string, answer: string): string;
 }
 
 export function createI18n(language = 'en'): i18n {
@@ -103,6 +107,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     },
     stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check && worded(step.check)),
     stepOrientation: (step) => step.orientation && worded(step.orientation),
+    ask: (sign) => t(`sign.${sign}.ask`),
+    answer: (sign, answer) => t(`sign.${sign}.${answer}`),
     stepDetail: (step) => {
       const lines: string[] = [];
       if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: inSentence(step.material.name) }));

@@ -1,0 +1,140 @@
+import ids from '../../src/catalogue/ids.json';
+import type { FaunaId, WaterId } from '../../src/catalogue/ids';
+import { ANSWERS, GROWING_ON, KEY } from '../../src/catalogue/key';
+import { believe, byGroup, byStage, growingOn, lookalike, nextSign, pulls, type AskedId, type Sighting } from '../../src/core/belief';
+import { labOfHex } from '../../src/core/colour';
+import { roundAll } from '../../src/core/units';
+import type { Speech } from '../../src/speech';
+import { inputFault } from '../args';
+import type { Command } from '../command';
+import type { Reader } from '../read';
+import { columns } from '../text';
+
+const UNKNOWN = 'unknown';
+const SURE = 0.8;
+const MONTHS = Array.from({ length: 12 }, (_, index) => String(index + 1));
+/** Signs that are not of the insect itself; `--sign` takes them too. */
+const PLACES: Record<string, readonly string[]> = { month: MONTHS, water: ids.waters.map((water) => water.id) };
+const ASKED: readonly string[] = [...Object.keys(ANSWERS), ...Object.keys(PLACES)];
+/** Half-width of a typed length at 95 %, mm, and how far one insect lies from another of its hatch. */
+const LENGTH_SD_MM = 0.4;
+
+const answersOf = (sign: string): readonly string[] => PLACES[sign] ?? ANSWERS[sign as AskedId];
+
+function idOf(read: Reader, field: string, entries: readonly { id: string; name: string; alias?: string[] }[]): string | null {
+  return read.id<string>(field, read.one(field), entries);
+}
+
+/** `--sign NAME=ANSWER`: a later one of the same name replaces the earlier; `unknown` takes it back. */
+function signsOf(read: Reader): Map<string, string> {
+  const heard = new Map<string, string>();
+  for (const pair of read.many('sign')) {
+    const [rawName, ...rest] = pair.split('=');
+    const name = rawName!.trim().toLowerCase().replace(/\s+/g, '-');
+    const answer = rest.join('=').trim().toLowerCase().replace(/\s+/g, '-');
+    if (!ASKED.includes(name)) {
+      read.fault(inputFault('sign', 'not-one-of', rawName!, { params: { allowed: ASKED.join(', ') }, allowed: [...ASKED] }));
+      continue;
+    }
+    const allowed = [...answersOf(name), UNKNOWN];
+    if (!allowed.includes(answer)) {
+      read.fault(inputFault('sign', 'not-one-of', pair, { params: { allowed: allowed.join(', ') }, allowed }));
+      continue;
+    }
+    if (answer === UNKNOWN) heard.delete(name);
+    else heard.set(name, answer);
+  }
+  return heard;
+}
+
+function sightingOf(read: Reader): Sighting {
+  const heard = signsOf(read);
+  const month = read.number('month', [1, 12], true) ?? (heard.has('month') ? Number(heard.get('month')) : null);
+  const water = (idOf(read, 'water', ids.waters) ?? heard.get('water') ?? null) as WaterId | null;
+  for (const [flag, entries] of [['found', ids.found], ['doing', ids.doing], ['light', ids.lights]] as const) {
+    const id = idOf(read, flag, entries);
+    if (id) heard.set(flag, id);
+  }
+  const length = read.length('length', read.one('length'));
+  const belly = read.colour('belly', read.one('belly'));
+  heard.delete('month');
+  heard.delete('water');
+  return {
+    signs: Object.fromEntries(heard) as Sighting['signs'],
+    seen: read.many('seen').flatMap((seen) => read.id<string>('seen', seen, ids.seen) ?? []),
+    rise: idOf(read, 'rise', ids['rise-forms']),
+    water,
+    month,
+    south: read.has('south'),
+    region: idOf(read, 'region', ids.faunas) as FaunaId | null,
+    lengthMm: length === null ? null : { mm: length, sd: LENGTH_SD_MM },
+    belly: belly ? labOfHex(belly.hex) : null,
+  };
+}
+
+const split = (stage: string) => ({ order: stage.split('/')[0]!, stage: stage.split('/')[1]! });
+
+/** `StageOut` of docs/cli.md. */
+function stageOut(sighting: Sighting, speech: Speech) {
+  const belief = believe(KEY, sighting);
+  const odds = byStage(KEY, belief);
+  const next = nextSign(KEY, sighting, belief);
+  const like = lookalike(KEY, sighting, belief);
+  const offered = new Set(odds.filter(({ p }) => p > 0).map(({ stage }) => stage));
+  const becomes = sighting.lengthMm ? growingOn(GROWING_ON, odds[0]!.stage, sighting.lengthMm.mm, (stage) => offered.has(stage)).filter((grown) => grown.direction === 'later') : [];
+  return {
+    posterior: odds.map(({ stage, p }) => ({ ...split(stage), p })),
+    groups: sighting.south ? [] : byGroup(KEY, belief).map(({ group, p }) => ({ id: group.id, name: group.name, scientific: group.scientific, p })),
+    because: pulls(KEY, sighting, belief).map(({ sign, answer, stage, bits }) => ({ sign, answer, for: KEY.ids[stage]!, bits })),
+    next: next ? { sign: next.sign, question: speech.ask(next.sign), answers: ANSWERS[next.sign].map((id) => ({ id, text: speech.answer(next.sign, id) })), gain_bits: next.bits } : null,
+    lookalike: like ? { ...split(KEY.ids[like.stage]!), p: belief.p[like.stage]!, separate_by: like.separateBy } : null,
+    certain: odds[0]!.p >= SURE,
+    becomes: becomes.length > 0 ? becomes.map((grown) => ({ ...split(grown.stage), length_mm: [grown.lowMm, grown.highMm] })) : null,
+  };
+}
+
+function text(out: ReturnType<typeof stageOut>, sighting: Sighting, speech: Speech): string {
+  const percent = (p: number) => `${Math.round(p * 100)} %`;
+  const lines = [columns(out.posterior.filter(({ p }) => p >= 0.01).slice(0, 6).map(({ order, stage, p }) => [speech.name('stages', `${order}/${stage}`), percent(p)]))];
+  if (out.because.length > 0) lines.push('', columns(out.because.map(({ sign, answer, bits }) => [speech.answer(sign, answer), `${bits >= 0 ? '+' : '-'}${Math.abs(bits).toFixed(1)} bits`])));
+  if (out.groups.length > 0) lines.push('', columns(out.groups.slice(0, 5).map((group) => [group.name, group.scientific, percent(group.p)])));
+  if (sighting.south) lines.push('', speech.t('cli.south'));
+  if (out.next) lines.push('', `${speech.t('cli.next')}: ${out.next.question}`);
+  if (out.lookalike) lines.push(`${speech.t('cli.lookalike')}: ${speech.plain('stages', `${out.lookalike.order}/${out.lookalike.stage}`)} (${speech.ask(out.lookalike.separate_by)})`);
+  for (const grown of out.becomes ?? []) lines.push(`${speech.t('cli.becomes')} ${speech.plain('stages', `${grown.order}/${grown.stage}`)}, ${speech.length(grown.length_mm[0]!)} to ${speech.length(grown.length_mm[1]!)}`);
+  return lines.join('\n');
+}
+
+export const stageCommand: Command = {
+  name: 'stage',
+  summary: 'tell the order and stage of an insect by its signs',
+  flags: [
+    { name: 'sign', takes: 'many', value: 'NAME=ANSWER', help: 'a sign; unknown takes it back' },
+    { name: 'seen', takes: 'many', value: 'ID', help: 'seen on the water' },
+    { name: 'rise', takes: 'one', value: 'ID', help: 'form of the rises' },
+    { name: 'region', takes: 'one', value: 'ID', help: 'palearctic-west, nearctic-east, nearctic-west' },
+    { name: 'found', takes: 'one', value: 'ID', help: 'where it was' },
+    { name: 'doing', takes: 'one', value: 'ID', help: 'what it was doing' },
+    { name: 'light', takes: 'one', value: 'ID', help: 'first-light, day, last-light, night' },
+    { name: 'water', takes: 'one', value: 'ID', help: 'fast, slow, still' },
+    { name: 'month', takes: 'one', value: '1-12', help: 'month of the calendar' },
+    { name: 'north', takes: 'nothing', help: 'north of the equator (the default)' },
+    { name: 'south', takes: 'nothing', help: 'south of the equator' },
+    { name: 'length', takes: 'one', value: 'LEN', help: 'body length' },
+    { name: 'belly', takes: 'one', value: 'COL', help: 'colour of the belly' },
+    { name: 'list-signs', takes: 'nothing', help: 'every sign with its answers' },
+  ],
+  words: [],
+  example: 'aubade stage --sign wings=cloudy-upright --sign tails=2 --month 5 --length 8.2',
+  shape: '{ posterior[], groups[], because[], next, lookalike, certain, becomes }',
+  run(read, speech) {
+    if (read.has('list-signs')) {
+      const signs = ASKED.map((id) => ({ id, question: speech.ask(id), answers: answersOf(id).map((answer) => ({ id: answer, text: id === 'month' ? answer : speech.answer(id, answer) })) }));
+      return { json: { signs }, text: signs.map((sign) => `${sign.id}: ${sign.question}\n${columns(sign.answers.map((answer) => [`  ${answer.id}`, answer.text]))}`).join('\n'), exit: 0 };
+    }
+    const sighting = sightingOf(read);
+    if (read.faults.length > 0) return null;
+    const out = stageOut(sighting, speech);
+    return { json: roundAll(out), text: text(out, sighting, speech), exit: 0 };
+  },
+};

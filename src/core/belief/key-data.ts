@@ -1,0 +1,85 @@
+import type { FaunaId, OrderId, SignId, StageId } from '@/catalogue/ids';
+import type { Lab } from '../colour';
+
+/** A sign of the key, or where, doing what and in what light the insect was: all are asked alike. */
+export type AskedId = SignId | 'found' | 'doing' | 'light';
+
+/** Answers that each sign may have, in the order they are shown. */
+export type Answers = Readonly<Record<AskedId, readonly string[]>>;
+
+/** The likelihoods as data: src/catalogue/likelihoods.json. Weights of a sign are completed and floored by `prepareKey`. */
+export interface KeyData {
+  floor: number;
+  /** Hand-set weights are raised to this power and made to sum to 1 again: fitted so that what is said is as often right (docs/accuracy.md). */
+  contrast: number;
+  /** Weight of every further sign that shares a cause with one already heard. */
+  temper: number;
+  signs: Readonly<Record<string, { factor: string }>>;
+  /** Known mistakes of observers: a share of one answer is given as another. */
+  mistakes: readonly { sign: string; from: string; to: string; rate: number; stages: readonly string[] }[];
+  stages: Readonly<Record<string, { prior: number; signs: Readonly<Record<string, Readonly<Record<string, number>>>> }>>;
+}
+
+/** Odds by what is seen on the water and by the form of the rises: src/catalogue/observations.json. `rest` is for stages not named. */
+export interface WaterOdds {
+  rest: number;
+  seen: Readonly<Record<string, Readonly<Record<string, number>>>>;
+  rise: Readonly<Record<string, Readonly<Record<string, number>>>>;
+}
+
+export interface GroupStage {
+  stage: StageId;
+  length_mm: readonly [min: number, typical: number, max: number] | null;
+  overall_mm?: readonly [number, number, number] | null;
+  case_mm?: readonly [number, number, number] | null;
+  /** Months of this stage, where they differ from the group's. */
+  months?: readonly number[];
+  /** Colour words, `tone-hue`. */
+  shades: readonly string[];
+}
+
+/** A group of naturals: src/catalogue/groups.json. */
+export interface NaturalGroup {
+  id: string;
+  order: OrderId;
+  name: string;
+  scientific: string;
+  /** Faunas where the group lives. */
+  regions: readonly FaunaId[];
+  waters: readonly string[];
+  months: readonly number[];
+  hours: readonly (readonly number[])[];
+  hatch: string | null;
+  adult_tails: readonly number[] | null;
+  hind_wing: boolean;
+  colours: Readonly<Record<string, string>>;
+  stages: readonly GroupStage[];
+  note: string | null;
+  evidence: string;
+}
+
+/** Colour words with their Lab centres: src/catalogue/colour-words.json. */
+export interface ColourWords {
+  spread: number;
+  hues: Readonly<Record<string, Readonly<Record<string, Lab>>>>;
+}
+
+export interface KeySource {
+  answers: Answers;
+  data: KeyData;
+  odds: WaterOdds;
+  groups: readonly NaturalGroup[];
+  colours: ColourWords;
+  stages: readonly { id: StageId; order: OrderId }[];
+}
+
+/** The key made ready: likelihood tables by stage, sign and answer. */
+export interface Key extends KeySource {
+  /** Names of stages by index. */
+  ids: readonly StageId[];
+  prior: readonly number[];
+  /** [sign][stage][answer], each row sums to 1. */
+  table: Readonly<Record<AskedId, readonly (readonly number[])[]>>;
+  /** Groups that have a stage, by index of the stage. */
+  members: readonly (readonly { group: NaturalGroup; entry: GroupStage }[])[];
+}
