@@ -4,14 +4,14 @@ import { expect, test } from './support';
 const DUN = '/matches/match_demo-auldry-dun';
 const ROUTES = [
   '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark',
-  '/shelf', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/nowhere',
+  '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/nowhere',
 ];
 const SIZES = [{ width: 390, height: 844 }, { width: 1280, height: 800 }];
 
 for (const theme of ['Morning', 'Dusk', 'Red lamp']) {
   for (const size of SIZES) {
     test(`every route in ${theme} at ${size.width}: one h1, a title, no sideways scroll, nothing for axe`, async ({ page }) => {
-      test.setTimeout(300_000);
+      test.setTimeout(420_000);
       await page.setViewportSize(size);
       await page.goto('/shelf/settings');
       await page.getByRole('radio', { name: theme, exact: true }).click();
@@ -23,7 +23,9 @@ for (const theme of ['Morning', 'Dusk', 'Red lamp']) {
           await expect(page.locator('html')).toHaveAttribute('data-theme', theme.toLowerCase().replace(' ', '-'));
           await expect(page).toHaveTitle(/ · Aubade$/);
           expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), route).toBeLessThanOrEqual(0);
-          expect.soft((await new AxeBuilder({ page }).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`), route).toEqual([]);
+          // The structure is the same in every light: all rules in Morning, those of colour in the others.
+          const axe = new AxeBuilder({ page });
+          expect.soft((await (theme === 'Morning' ? axe : axe.withRules(['color-contrast', 'link-in-text-block'])).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`), route).toEqual([]);
         });
       }
     });

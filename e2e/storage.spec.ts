@@ -112,7 +112,7 @@ test('a record that cannot be opened is set aside by name, the rest opens, and i
     await new Promise<void>((done, fail) => {
       const change = db.transaction(store, 'readwrite');
       const records = change.objectStore(store);
-      const text = JSON.stringify({ v: 2, id: 'broken', rev: 1, at: 1, data: { water: 'lava' } });
+      const text = JSON.stringify({ v: 3, id: 'broken', rev: 1, at: 1, data: { water: 'lava' } });
       if (typeof first === 'string') records.put(text, 'sample/broken');
       else records.put({ ...(first as object), key: 'sample/broken', value: text });
       change.oncomplete = () => done();

@@ -1,4 +1,5 @@
 import { prepareKey, type Answers, type ColourWords, type GrowingOn, type KeyData, type NaturalGroup, type WaterOdds } from '@/core/belief';
+import type { Lab } from '@/core/colour';
 import colourWords from './colour-words.json';
 import groups from './groups.json';
 import growingOn from './growing-on.json';
@@ -18,6 +19,12 @@ export const ANSWERS = Object.fromEntries([
 export const GROUPS = groups as unknown as readonly NaturalGroup[];
 export const COLOUR_WORDS = colourWords as unknown as ColourWords;
 export const GROWING_ON = growingOn as unknown as GrowingOn;
+
+/** Centre of a colour word `tone-hue`; null when it is none. */
+export function labOfShade(shade: string): Lab | null {
+  const [tone, hue] = shade.split('-') as [string, string];
+  return COLOUR_WORDS.hues[hue]?.[tone] ?? null;
+}
 
 /** The shipped key, made ready once. */
 export const KEY = prepareKey({ answers: ANSWERS, data: likelihoods as unknown as KeyData, odds: observations as unknown as WaterOdds, groups: GROUPS, colours: COLOUR_WORDS, stages: STAGES });

@@ -1,4 +1,5 @@
-import { catalogueOf, hooksFromRows, REFERENCE_ROWS } from '@/catalogue';
+import { catalogueOf, hooksFromRows, labOfShade, REFERENCE_ROWS } from '@/catalogue';
+import { hexOfLab } from '@/core/colour';
 import type { BendId, BarbId, EyeId, PointId, RegionId, Source } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
 import type { HookRow } from '@/core/hooks';
@@ -39,18 +40,29 @@ export function selectDevice(state: State): DeviceRecord {
 
 /** The sample as core takes it, for one stage. */
 export function sampleFor(record: SampleRecord, stage: Sample['stage']): Sample {
+  const measured = record.specimens.flatMap((specimen) => specimen.body.mm ?? []);
+  const rough = measured.length === 0 ? record.rough : null;
   return {
     stage,
-    lengthsMm: record.specimens.flatMap((specimen) => specimen.body.mm ?? []),
+    lengthsMm: rough ? [rough.mm] : measured,
+    halfWidthMm: rough?.halfMm ?? null,
     overallMm: record.overall.mm,
     caseMm: record.case.mm,
     widthMm: null,
-    method: record.method,
+    method: rough ? 'eye' : record.method,
     sex: record.sex,
-    colours: Object.fromEntries(Object.entries(record.colours).map(([region, hex]) => [region as RegionId, { hex: hex as `#${string}`, source: 'typed' as const }])),
+    colours: { ...coloursInWords(record.shades), ...Object.fromEntries(Object.entries(record.colours).map(([region, hex]) => [region as RegionId, { hex: hex as `#${string}`, source: 'typed' as const }])) },
     surface: record.surface,
     water: record.water,
   };
+}
+
+/** A word's centre stands in for a colour until one is given; estimated. */
+function coloursInWords(shades: SampleRecord['shades']): Sample['colours'] {
+  return Object.fromEntries(Object.entries(shades).flatMap(([region, shade]) => {
+    const lab = labOfShade(shade);
+    return lab ? [[region as RegionId, { hex: hexOfLab(lab), source: 'estimated' as const }]] : [];
+  }));
 }
 
 /** Whether anything of a sample stands as it was typed because it cannot be read. */

@@ -1,4 +1,5 @@
 export { hasUnread, sampleFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
+export { selectBelief, sightingFor } from './belief';
 export { hasDemo, removeDemo } from './demo';
 export { middleSample, selectLibraryCards } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';

@@ -118,7 +118,7 @@ describe('writing', () => {
     const { store, storage, keeper } = await open();
     store.dispatch(change('new-match', newSample('s1')));
     await keeper.flush();
-    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ v: 2, id: 's1', rev: 1, data: { when: '2033-05-24T04:50' } });
+    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ v: 3, id: 's1', rev: 1, data: { when: '2033-05-24T04:50' } });
   });
 });
 

@@ -24,6 +24,8 @@ export interface Sample {
   caseMm: number | null;
   widthMm: number | null;
   method: LengthStats['method'];
+  /** Half-width at 95 % where the lengths have one of their own, mm; else the method's. */
+  halfWidthMm?: number | null;
   sex: SexId | null;
   colours: Readonly<Partial<Record<RegionId, { hex: `#${string}`; source: Source; lab?: [number, number, number] }>>>;
   surface: 'dry' | 'wet';

@@ -151,7 +151,7 @@ const SEX_RATIO: Record<string, number> = { mayfly: 1.15, stonefly: 1.25, midge:
 export function answer(sample: Sample, choices: Choices, catalogue: Catalogue): Answer {
   const row = catalogue.stages.find((stage) => stage.id === sample.stage)!;
   const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order)!;
-  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, sample.stage);
+  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, sample.stage, sample.halfWidthMm ?? null);
   const caseMm = caseFrom(sample.caseMm, stats.meanMm);
   const chosen = chooseDressing(sample, catalogue, choices, row, stats, caseMm);
   const dressing = chosen.first?.dressing ?? null;

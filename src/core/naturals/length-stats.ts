@@ -49,14 +49,14 @@ function medianOf(values: number[]): number {
  * `valuesMm`: 1 or more finite lengths, mm. An outlier is flagged, never dropped.
  * Source: formulas §2; outliers after Iglewicz and Hoaglin (1993).
  */
-export function lengthStats(valuesMm: readonly number[], method: Method, stage: StageId): LengthStats {
+export function lengthStats(valuesMm: readonly number[], method: Method, stage: StageId, halfWidthMm: number | null = null): LengthStats {
   const n = valuesMm.length;
   const mean = valuesMm.reduce((sum, value) => sum + value, 0) / n;
   const sumOfSquares = valuesMm.reduce((sum, value) => sum + (value - mean) ** 2, 0);
   const variance = n > 1 ? sumOfSquares / (n - 1) : 0;
   const sd = n > 1 ? Math.sqrt(variance) : null;
   const posture = postureCv(stage);
-  const m = methodHalfWidth(method, mean) / Z95;
+  const m = (halfWidthMm ?? methodHalfWidth(method, mean)) / Z95;
   const priorVariance = (PRIOR_CV ** 2 + posture ** 2) * mean ** 2;
   const popVariance = (PRIOR_WEIGHT * priorVariance + (n - 1) * variance) / (n + PRIOR_WEIGHT - 1);
   const half = sd === null ? Z95 * m : (jStat.studentt.inv(0.975, n - 1) * sd) / Math.sqrt(n);

@@ -1,12 +1,17 @@
+import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
 import { change, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { KeyPanel } from '@/features/key';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
 import { Colours } from './colours';
+import { BellyInWords } from './belly-in-words';
+import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
+import { RoughLength } from './rough-length';
 import { StagePicker } from './stage-picker';
 
 const WITH_OVERALL = new Set(['caddis/adult', 'caddis/egg-layer', 'caddis/spent', 'caddis/diver', 'stonefly/adult', 'stonefly/egg-layer', 'alderfly/adult', 'water-moth/adult', 'grasshopper/adult']);
@@ -31,11 +36,13 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
   const named = (kind: 'waters' | 'methods' | 'surfaces' | 'sexes') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
   return (
     <View className="gap-8 px-5 py-4">
+      <WhatIsIt matchId={matchId} match={match} sample={sample} open={stage === null} />
       <StagePicker value={stage} onChange={(id) => dispatch(change('stage', (draft) => void (answerOf(draft, matchId, leading.id).stage = id)))} />
       <Second matchId={matchId} match={match} leading={leading} />
       <View className="gap-3">
         <Heading>{words('natural.lengths')}</Heading>
         <Lengths sampleId={match.sampleId} sample={sample} outliers={length?.outliers ?? []} />
+        <RoughLength sampleId={match.sampleId} sample={sample} />
         {length && answered.status === 'answered' ? (
           <View className="gap-1">
             <Measured what={words('natural.lengths')} quantity={{ value: length.meanMm, sd: length.seMm, source: answered.answer.natural.lengthSource }} size="title" strong showSd />
@@ -58,10 +65,12 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         </Say>
         <Chips compact label={words('natural.method')} choices={named('methods')} value={sample.method} onChange={(id) => put('method', (record) => void (record.method = id as Method))} />
       </View>
+      {stage && length ? <Growing match={match} matchId={matchId} sample={sample} stage={stage} length={length} /> : null}
       <View className="gap-3">
         <Heading>{words('natural.colours')}</Heading>
         <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => put('surface', (record) => void (record.surface = id as 'dry' | 'wet'))} />
         <Colours sampleId={match.sampleId} sample={sample} stage={stage} />
+        <BellyInWords sampleId={match.sampleId} sample={sample} />
       </View>
       <View className="gap-3">
         <Heading>{words('natural.water')}</Heading>
@@ -74,6 +83,22 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Field label={words('natural.place')} value={sample.place} onType={(text) => put('title', (record) => void (record.place = text), 'place')} />
       </View>
       <Caution />
+    </View>
+  );
+}
+
+/** The key, open while no stage is known or when a link asks for it; else one tap away. */
+function WhatIsIt({ matchId, match, sample, open }: { matchId: string; match: MatchRecord; sample: SampleRecord; open: boolean }) {
+  const words = useWords();
+  const { key } = useLocalSearchParams<{ key?: string }>();
+  const [shown, setShown] = useState(open || key === 'open');
+  return (
+    <View className="gap-4">
+      <View className="flex-row items-center justify-between gap-3">
+        <Heading>{words('key.title')}</Heading>
+        <Button kind="quiet" label={words(shown ? 'key.close' : 'key.open')} onPress={() => setShown(!shown)} />
+      </View>
+      {shown ? <KeyPanel matchId={matchId} match={match} sample={sample} /> : null}
     </View>
   );
 }

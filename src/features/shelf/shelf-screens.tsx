@@ -1,14 +1,14 @@
 import { Link } from 'expo-router';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import type { BarbRuleId, UnitId } from '@/catalogue/ids';
+import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { asideFile, change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { saveFile } from './save-file';
 
-const ROOMS = ['settings', 'data', 'cautions'] as const;
+const ROOMS = ['naturals', 'settings', 'data', 'cautions'] as const;
 
 export function ShelfScreen() {
   const words = useWords();
@@ -50,6 +50,10 @@ export function SettingsScreen() {
         </Row>
         <Row title={words('settings.barb')}>
           <Chips label={words('settings.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={settings.barbRule} onChange={(barbRule) => set('barb', { barbRule })} />
+        </Row>
+        <Row title={words('settings.world')}>
+          <Chips compact label={words('settings.world')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={settings.fauna ?? ''} onChange={(id) => set('world', { fauna: id === '' ? null : (id as FaunaId), south: false })} />
+          <Chips compact label={words('settings.half')} choices={[{ id: 'north', label: words('settings.north') }, { id: 'south', label: words('settings.south') }]} value={settings.south ? 'south' : 'north'} onChange={(id) => set('world', { south: id === 'south', ...(id === 'south' ? { fauna: null } : {}) })} />
         </Row>
         <Row title={words('settings.theme')}>
           <Chips label={words('settings.theme')} choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))} value={device.theme} onChange={(theme) => here({ theme })} />

@@ -11,9 +11,10 @@ import { forwardRef, useEffect, type ComponentProps } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 import valley from '@/catalogue/demo-valley.json';
 import { DEVICE_ID, hasDemo, redone, remember, selectDevice, selectSettings, undone, useApp, useAppDispatch } from '@/state';
-import { Say } from '@/ui/primitives';
+import { Button, Say } from '@/ui/primitives';
 import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
 import { useNewMatch } from './use-new-match';
+import { useNewVersion } from './use-new-version';
 import { useSpeech, useWords } from './speech-context';
 
 const THEMES = ['morning', 'dusk', 'red-lamp'] as const;
@@ -90,6 +91,21 @@ function Header({ wide }: { wide: boolean }) {
         <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...draft.device[DEVICE_ID], hand: draft.device[DEVICE_ID]?.hand ?? 'right', lastRoute: null, theme: next })))} icon={THEME_ICON[theme]} />
         {wide ? null : <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />}
       </View>
+    </View>
+  );
+}
+
+/** Offered at the start of a visit only, and taken by a tap only. */
+function NewVersion() {
+  const words = useWords();
+  const { offered, take } = useNewVersion();
+  if (!offered) return null;
+  return (
+    <View role="status" className="flex-row items-center justify-between gap-3 border-b border-line bg-plane px-5 py-1">
+      <Say size="small" className="min-w-0 flex-1">
+        {words('new-version')}
+      </Say>
+      <Button kind="quiet" label={words('new-version-take')} onPress={take} />
     </View>
   );
 }
@@ -172,6 +188,7 @@ export function Shell() {
   const page = (
     <View className="min-w-0 flex-1">
       {bare ? null : <Header wide={wide} />}
+      {bare ? null : <NewVersion />}
       <View role="main" className="min-h-0 flex-1">
         <TabSlot style={SLOT} renderFn={placeScreen} />
       </View>

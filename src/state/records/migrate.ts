@@ -1,4 +1,7 @@
+import { matchV1 } from '../schemas/match-v1';
 import { sampleV1 } from '../schemas/sample-v1';
+import { sampleV2 } from '../schemas/sample-v2';
+import { settingsV1 } from '../schemas/settings-v1';
 import { KINDS, type Kind } from './schemas';
 
 /** A named step from one schema version of a kind to the next. */
@@ -18,6 +21,19 @@ export const MIGRATIONS: readonly Migration[] = [
       const { lengths, overallMm, caseMm, ...rest } = sampleV1.validateSync(data);
       return { ...rest, specimens: lengths.map((mm, index) => ({ id: `s${index + 1}`, body: { mm, typed: null } })), overall: { mm: overallMm, typed: null }, case: { mm: caseMm, typed: null }, unread: {}, photos: [] };
     },
+  },
+  {
+    kind: 'sample',
+    from: 2,
+    name: 'signs-of-the-natural',
+    up: (data) => ({ ...sampleV2.validateSync(data), signs: {}, skipped: [], seen: [], rise: null, rough: null, shades: {} }),
+  },
+  { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },
+  {
+    kind: 'settings',
+    from: 1,
+    name: 'part-of-the-world',
+    up: (data) => ({ ...settingsV1.validateSync(data), south: false, fauna: null }),
   },
 ];
 

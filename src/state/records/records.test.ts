@@ -2,7 +2,7 @@ import { produceWithPatches, type Patch } from 'immer';
 import type { KeyStore, Locks } from '../ports';
 import { asideFile, commit, load } from './commit';
 import { migrate } from './migrate';
-import { matchSchema, noEntities, sampleSchema, type Entities } from './schemas';
+import { KINDS, matchSchema, noEntities, sampleSchema, type Entities, type Kind } from './schemas';
 
 function memory(): KeyStore & { texts: Record<string, string> } {
   const texts: Record<string, string> = {};
@@ -52,7 +52,7 @@ test('deleting leaves a tombstone with a higher revision, and the record does no
 
 test('a record that fails its schema is set aside by name and the rest opens', async () => {
   const storage = await stored();
-  storage.texts['sample/bad'] = JSON.stringify({ v: 2, id: 'bad', rev: 1, at: 1, data: { water: 'lava' } });
+  storage.texts['sample/bad'] = JSON.stringify({ v: 3, id: 'bad', rev: 1, at: 1, data: { water: 'lava' } });
   storage.texts['sample/newer'] = JSON.stringify({ v: 99, id: 'newer', rev: 1, at: 1, data: {} });
   const { entities, aside } = await load(storage, locks, 5);
   expect(Object.keys(entities.sample)).toEqual(['s']);
@@ -112,10 +112,15 @@ describe('schemas', () => {
     ['match', { opened: 'x', sampleId: 's', answers: [], leading: 'a1' }], ['match', { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' }],
     ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['device', { theme: 'noon' }],
   ])('a wrong %s is refused', (kind, data) => {
-    const version = kind === 'sample' ? 2 : 1;
+    const version = KINDS[kind as Kind].version;
     expect(migrate(kind, version, data)).toMatchObject({ ok: false, reason: 'schema' });
   });
   test('a version without a way up is refused', () => expect(migrate('match', 0, {})).toEqual({ ok: false, reason: 'no-path', detail: '0' }));
+  test('signs-of-the-natural, follow-up-matches and part-of-the-world bring older records to the present shape', () => {
+    expect(migrate('sample', 2, { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 8, typed: null } }], colours: { wing: '#777777' } })).toMatchObject({ ok: true, data: { specimens: [{ body: { mm: 8 } }], colours: { wing: '#777777' }, signs: {}, seen: [], rough: null } });
+    expect(migrate('match', 1, { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' })).toMatchObject({ ok: true, data: { parentId: null, answers: [{ stage: 'mayfly/dun', hookId: null }] } });
+    expect(migrate('settings', 1, { unit: 'in-decimal', letterKeys: false })).toMatchObject({ ok: true, data: { unit: 'in-decimal', letterKeys: false, south: false, fauna: null } });
+  });
   test('the first sample of all, as it was stored, still opens', () => {
     expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: [], overallMm: 12, caseMm: null })).toMatchObject({ ok: true, data: { overall: { mm: 12, typed: null }, specimens: [] } });
     expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: ['long'] })).toMatchObject({ ok: false, reason: 'schema' });

@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { KNOWN } from '@/catalogue';
-import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, UnitId, WaterId } from '@/catalogue/ids';
+import type { BarbRuleId, FaunaId, IntentId, Method, RegionId, RiseFormId, SeenId, SexId, StageId, UnitId, WaterId } from '@/catalogue/ids';
 import { dressingSchema } from '@/core/dressings';
 import type { XLabelSchool } from '@/core/hooks';
 
@@ -32,6 +32,16 @@ export const sampleSchema = object({
   /** Colours that were typed and cannot be read, kept as typed. */
   unread: words(),
   photos: array(string().required()).default([]),
+  /** Answers to the key, by sign; where it was and what it did are `found` and `doing`. */
+  signs: words(),
+  /** Signs that cannot be told on this insect: not asked again. */
+  skipped: array(string().required()).default([]),
+  seen: array(string<SeenId>().oneOf(KNOWN.seen).required()).default([]),
+  rise: maybe<RiseFormId>(KNOWN.riseForms),
+  /** A length without a tool, used until one is measured: how it was had, and its half-width at 95 %. */
+  rough: object({ mm: number().min(0.5).max(120).required(), halfMm: number().positive().required(), how: string<'chip' | 'stretch' | 'fingers' | 'grown'>().oneOf(['chip', 'stretch', 'fingers', 'grown']).required() }).nullable().default(null),
+  /** Colours in words, `tone-hue`, used until a colour is given. */
+  shades: words(),
 });
 
 export const answerSchema = object({
@@ -52,6 +62,8 @@ export const matchSchema = object({
   sampleId: string().required(),
   answers: array(answerSchema).min(1).max(4).required(),
   leading: string().required(),
+  /** The match this one follows: the same insects at an earlier or later stage. */
+  parentId: text(),
 });
 
 export const flySchema = object({ demo: demo(), dressingId: string().required(), dressingRev: number().required(), hookId: string().required(), choices: words() });
@@ -85,6 +97,9 @@ export const settingsSchema = object({
   barbRule: string<BarbRuleId>().oneOf(KNOWN.barbRules).default('any'),
   letterKeys: boolean().default(true),
   schools: words(),
+  /** South of the equator the year is turned. */
+  south: boolean().default(false),
+  fauna: maybe<FaunaId>(KNOWN.faunas),
 });
 
 export const deviceSchema = object({
@@ -95,14 +110,14 @@ export const deviceSchema = object({
 
 /** The kinds of record, their schema version and schema. A kind's version grows when its shape changes; see migrate.ts. */
 export const KINDS = {
-  sample: { version: 2, schema: sampleSchema },
-  match: { version: 1, schema: matchSchema },
+  sample: { version: 3, schema: sampleSchema },
+  match: { version: 2, schema: matchSchema },
   fly: { version: 1, schema: flySchema },
   maker: { version: 1, schema: makerSchema },
   model: { version: 1, schema: modelSchema },
   material: { version: 1, schema: materialSchema },
   dressing: { version: 1, schema: dressingRecordSchema },
-  settings: { version: 1, schema: settingsSchema },
+  settings: { version: 2, schema: settingsSchema },
   device: { version: 1, schema: deviceSchema },
 } satisfies Record<string, { version: number; schema: Schema }>;
 

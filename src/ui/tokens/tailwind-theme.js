@@ -7,7 +7,7 @@ const names = Object.keys(tokens.colours.morning);
 exports.tailwindTheme = {
   colors: { transparent: 'transparent', ...Object.fromEntries(names.map((name) => [name, `var(--${name})`])) },
   fontSize: Object.fromEntries(Object.entries(tokens.text).map(([name, [size, line]]) => [name, [px(size), { lineHeight: px(line) }]])),
-  spacing: { ...Object.fromEntries(Array.from({ length: 101 }, (_, steps) => [String(steps), px(steps * tokens.step)])), px: '1px', target: px(tokens.target), column: px(tokens.column) },
+  spacing: { ...Object.fromEntries(Array.from({ length: 101 }, (_, steps) => [String(steps), px(steps * tokens.step)])), px: '1px', target: px(tokens.target), touch: px(tokens.touch), column: px(tokens.column) },
   fontFamily: { serif: ['YoungSerif_400Regular'], sans: ['InstrumentSans_400Regular'], medium: ['InstrumentSans_500Medium'], strong: ['InstrumentSans_600SemiBold'], mono: ['DMMono_400Regular'], 'mono-strong': ['DMMono_500Medium'] },
   extend: { borderRadius: { control: '6px' } },
 };

@@ -1,0 +1,3 @@
+import { GuideScreen } from '@/features/guide';
+
+export default GuideScreen;

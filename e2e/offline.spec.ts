@@ -1,0 +1,93 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import { writeServiceWorker } from '../tools/write-service-worker';
+import { expect, newMatch, test } from './support';
+
+test.use({ serviceWorkers: 'allow' });
+test.describe.configure({ mode: 'serial' });
+
+const PORT = 8793;
+const ORIGIN = `http://127.0.0.1:${PORT}`;
+test.use({ baseURL: ORIGIN });
+
+const folder = mkdtempSync(join(tmpdir(), 'aubade-dist-'));
+let server: ChildProcess | null = null;
+
+async function start(): Promise<void> {
+  server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1', DIST: folder }, stdio: ['ignore', 'pipe', 'inherit'] });
+  await new Promise<void>((ready) => server!.stdout!.once('data', () => ready()));
+}
+
+async function stop(): Promise<void> {
+  const stopped = new Promise<void>((done) => server!.once('exit', () => done()));
+  server!.kill();
+  await stopped;
+  server = null;
+}
+
+/** Waits until everything is kept for use without a network. */
+async function kept(page: Page): Promise<void> {
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+}
+
+test.beforeAll(async () => {
+  cpSync(join(__dirname, '..', 'dist'), folder, { recursive: true });
+  await start();
+});
+test.afterAll(async () => {
+  if (server) await stop();
+});
+
+test('with the server stopped the app reloads, opens a deep link and makes a new match', async ({ page }) => {
+  await page.goto('/?start=clean');
+  await expect(page.getByText('No match yet.', { exact: false })).toBeVisible();
+  await kept(page);
+  await stop();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /A natural in hand/ })).toBeVisible();
+  await newMatch(page, 'Mayfly', 'dun', ['8.2']);
+  await expect(page.getByRole('button', { name: /^Hook: Reference/ })).toBeVisible();
+  await page.goto('/dressings/first-light-dun');
+  await expect(page.getByRole('heading', { level: 1, name: 'First-light upright dun' })).toBeVisible();
+  await start();
+});
+
+test('a new version is not swapped in while the app is in use; it is offered at the next start and taken by a tap', async ({ page }) => {
+  await page.goto('/');
+  await kept(page);
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1, name: 'Now' })).toBeVisible();
+  const index = join(folder, 'index.html');
+  writeFileSync(index, readFileSync(index, 'utf8').replace('<html lang="en">', '<html lang="en" data-version="two">'));
+  await writeServiceWorker(folder);
+  await page.evaluate(async () => {
+    const registration = (await navigator.serviceWorker.getRegistration())!;
+    await registration.update();
+    await new Promise<void>((waiting) => {
+      const look = () => (registration.waiting ? waiting() : setTimeout(look, 50));
+      look();
+    });
+  });
+  await expect(page.getByText('A new version is ready.')).toHaveCount(0);
+  await expect(page.locator('html')).not.toHaveAttribute('data-version', 'two');
+  await page.reload();
+  await expect(page.getByText('A new version is ready.')).toBeVisible();
+  await expect(page.locator('html')).not.toHaveAttribute('data-version', 'two');
+  await page.getByRole('button', { name: 'Start it' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-version', 'two');
+});
+
+test('the manifest and its icons are our own and are served', async ({ page, request }) => {
+  await page.goto('/');
+  const manifest = (await (await request.get('/manifest.webmanifest')).json()) as { name: string; icons: { src: string; sizes: string }[] };
+  expect(manifest.name).toBe('Aubade');
+  for (const icon of manifest.icons) {
+    const response = await request.get(icon.src);
+    expect(response.status()).toBe(200);
+    const bytes = await response.body();
+    expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)].join('x')).toBe(icon.sizes);
+  }
+});

@@ -1,0 +1,109 @@
+import { View } from 'react-native';
+import { ANSWERS, GROUPS, KEY, labOfShade } from '@/catalogue';
+import type { StageId } from '@/catalogue/ids';
+import type { AskedId, GroupStage } from '@/core/belief';
+import { hexOfLab } from '@/core/colour';
+import { Missing, Page, useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
+import { Pictogram } from '@/features/key';
+import { Drawing, Marks, naturalMarks } from '@/ui/drawings';
+import { Heading, Say } from '@/ui/primitives';
+import { SeasonBar } from './season-bar';
+
+const SIGNS_SHOWN = 4;
+/** An answer this likely is what one sees. */
+const PLAIN = 0.6;
+
+/** Signs that tell a stage best: the likeliest answer of those where it stands out most from all stages. */
+export function tellingSigns(stage: StageId): { sign: AskedId; answer: string }[] {
+  const row = KEY.ids.indexOf(stage);
+  return (Object.keys(ANSWERS) as AskedId[]).flatMap((sign) => {
+    const own = KEY.table[sign][row]!;
+    const best = own.indexOf(Math.max(...own));
+    const others = KEY.table[sign].reduce((sum, other) => sum + other[best]!, 0) / KEY.ids.length;
+    return own[best]! >= PLAIN ? [{ sign, answer: ANSWERS[sign][best]!, apart: Math.log(own[best]! / others) }] : [];
+  }).sort((a, b) => b.apart - a.apart).slice(0, SIGNS_SHOWN);
+}
+
+/** One group: its stages drawn at one scale, lengths, season, colours in words, and the signs that tell each stage. */
+export function GroupScreen({ id }: { id: string }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const group = GROUPS.find((item) => item.id === id);
+  if (!group) return <Missing what="group" list="/shelf/naturals" />;
+  const facts: [string, string][] = [
+    [words('guide.science'), group.scientific],
+    [words('guide.where'), group.regions.map((region) => speech.name('faunas', region)).join(', ')],
+    [words('natural.water'), group.waters.map((water) => speech.plain('waters', water)).join(', ')],
+    ...(group.hatch ? [[words('guide.hatch'), words(`guide.hatch-name.${group.hatch}`)] as [string, string]] : []),
+    ...(group.adult_tails ? [[words('guide.tails'), group.adult_tails.join(', ')] as [string, string]] : []),
+    ...(group.note ? [[words('guide.note'), group.note] as [string, string]] : []),
+    [words('dressing.evidence'), speech.plain('evidence', group.evidence)],
+  ];
+  return (
+    <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={group.name}>
+      <View className="gap-4 px-5 pb-6">
+        <SeasonBar months={group.months} />
+        <View>
+          {facts.map(([name, value]) => (
+            <View key={name} className="flex-row gap-4 border-b border-line py-2">
+              <Say size="small" tone="soft" className="w-28">
+                {name}
+              </Say>
+              <Say size="small" className="min-w-0 flex-1">
+                {value}
+              </Say>
+            </View>
+          ))}
+        </View>
+      </View>
+      <Heading className="px-5 pb-2">{words('guide.stages')}</Heading>
+      {group.stages.map((entry) => (
+        <StageOfGroup key={entry.stage} entry={entry} longest={Math.max(...group.stages.map((item) => item.length_mm?.[1] ?? 0))} />
+      ))}
+    </Page>
+  );
+}
+
+function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const red = useRedLamp();
+  const [width, onLayout] = useWidth();
+  const typical = entry.length_mm?.[1] ?? null;
+  const shade = entry.shades[0] ? labOfShade(entry.shades[0]) : null;
+  const colours = shade && !red ? { 'abdomen-belly': hexOfLab(shade), 'abdomen-back': hexOfLab(shade), 'thorax-belly': hexOfLab(shade), 'thorax-back': hexOfLab(shade) } : {};
+  const drawing = naturalMarks(entry.stage, typical ?? 8, colours, entry.case_mm?.[1] ?? null);
+  // One scale for all stages of a group: the longest body takes a third of the width, room for tails and feelers.
+  const scale = width / (3 * Math.max(1, longest));
+  const height = Math.ceil((drawing.bounds.top - drawing.bounds.bottom) * scale) + 12;
+  return (
+    <View className="gap-2 border-b border-line px-5 py-3">
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Heading level={3} size="lead">{speech.name('stages', entry.stage)}</Heading>
+        {entry.length_mm ? (
+          <Say size="small" tone="soft">
+            {words('guide.length', { low: speech.length(entry.length_mm[0]), usual: speech.length(entry.length_mm[1]), high: speech.length(entry.length_mm[2]) })}
+          </Say>
+        ) : null}
+      </View>
+      <View onLayout={onLayout}>
+        {width > 0 && typical ? (
+          <Drawing label={words('plate.natural-only', { natural: speech.name('stages', entry.stage), length: speech.length(typical) })} width={width} height={height}>
+            <Marks marks={drawing.marks} scale={scale} x={width * 0.68} y={6 + drawing.bounds.top * scale} />
+          </Drawing>
+        ) : null}
+      </View>
+      {entry.shades.length > 0 ? <Say size="small">{entry.shades.map((item) => words('guide.shade', { tone: words(`guide.tone.${item.split('-')[0]}`), hue: speech.t(`hue.${item.split('-')[1]}`) })).join(', ')}</Say> : null}
+      <View className="flex-row flex-wrap gap-x-5 gap-y-2">
+        {tellingSigns(entry.stage).map(({ sign, answer }) => (
+          <View key={sign} className="flex-row items-center gap-2">
+            <Pictogram sign={sign} answer={answer} />
+            <Say size="small" tone="soft">
+              {speech.answer(sign, answer)}
+            </Say>
+          </View>
+        ))}
+      </View>
+    </View>
+  );
+}

@@ -1,0 +1,66 @@
+import { Link } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import { GROUPS } from '@/catalogue';
+import type { NaturalGroup } from '@/core/belief';
+import { selectSettings, useApp } from '@/state';
+import { Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { Chips, Field, Heading, Say } from '@/ui/primitives';
+import { SeasonBar } from './season-bar';
+
+/** Lengths over all stages of a group, mm. */
+export function lengthsOf(group: NaturalGroup): [number, number] | null {
+  const all = group.stages.flatMap((entry) => entry.length_mm ?? []);
+  return all.length === 0 ? null : [Math.min(...all), Math.max(...all)];
+}
+
+/** Whether a group answers a search: its names, its colours, its note. */
+export function answersSearch(group: NaturalGroup, text: string): boolean {
+  const haystack = [group.name, group.scientific, group.id, group.note ?? '', ...Object.values(group.colours)].join(' ').toLowerCase();
+  return text.toLowerCase().split(/\s+/).every((word) => haystack.includes(word));
+}
+
+/** Naturals by order: names, season and size; searched by any word, kept to a part of the world. */
+export function GuideScreen() {
+  const words = useWords();
+  const speech = useSpeech();
+  const wide = useWide();
+  const { fauna } = useApp(selectSettings);
+  const [search, setSearch] = useState('');
+  const [where, setWhere] = useState<string>(fauna ?? '');
+  const shown = GROUPS.filter((group) => (where === '' || (group.regions as readonly string[]).includes(where)) && answersSearch(group, search.trim()));
+  const orders = ids.orders.map((order) => ({ id: order.id, groups: shown.filter((group) => group.order === order.id) })).filter((order) => order.groups.length > 0);
+  return (
+    <Page column="list" back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.naturals')} lead={words('guide.count', { count: shown.length })}>
+      <View className="gap-3 px-5 pb-4">
+        <View className="max-w-96">
+          <Field label={words('guide.search')} value={search} onType={setSearch} />
+        </View>
+        <Chips compact label={words('guide.where')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={where} onChange={setWhere} />
+      </View>
+      {shown.length === 0 ? <Say className="px-5">{words('guide.none')}</Say> : null}
+      {orders.map((order) => (
+        <View key={order.id} className="pb-6">
+          <Heading className="px-5 pb-2">{speech.name('orders', order.id)}</Heading>
+          <View className={`border-t border-line ${wide ? 'flex-row flex-wrap' : ''}`}>
+            {order.groups.map((group) => {
+              const range = lengthsOf(group);
+              return (
+                <Link key={group.id} href={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }} className={`flex min-h-16 flex-col gap-1 border-b border-line px-5 py-3 ${wide ? 'w-1/2' : 'w-full'}`}>
+                  <Say weight="serif" size="lead">
+                    {group.name}
+                  </Say>
+                  <Say size="small" tone="soft">
+                    {`${group.scientific}${range ? ` · ${words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) })}` : ''}`}
+                  </Say>
+                  <SeasonBar months={group.months} />
+                </Link>
+              );
+            })}
+          </View>
+        </View>
+      ))}
+    </Page>
+  );
+}

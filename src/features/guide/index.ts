@@ -1,0 +1,2 @@
+export { GroupScreen } from './group-screen';
+export { GuideScreen } from './guide-screen';

@@ -1,0 +1,3 @@
+export { KeyPanel } from './key-panel';
+export { plainOdds } from './odds';
+export { Pictogram } from './pictogram';

@@ -1,0 +1,105 @@
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import pictograms from '@/catalogue/pictograms.json';
+import { ANSWERS } from '@/catalogue';
+import { MatchScreen } from '@/features/match-frame';
+import { change, matchSchema, sampleSchema, type Store } from '@/state';
+import { openScreen } from '../__tests__/screen';
+import { plainOdds } from './odds';
+
+/** A fresh match in May at slow water, its natural not yet told. */
+async function fresh() {
+  const opened = await openScreen(<MatchScreen id="m" step="natural" />, 'clean');
+  await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
+    draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50' });
+    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: null }], leading: 'a1' });
+  })));
+  return opened.store;
+}
+const sample = (store: Store) => store.getState().records.entities.sample.s!;
+const belief = () => within(screen.getByLabelText('What it may be')).getAllByRole('radio').map((row) => row.getAttribute('aria-label')!);
+const question = () => screen.getAllByRole('heading', { level: 3 })[0]!.textContent!;
+
+test('every answer of every sign has a drawing', () => {
+  for (const [sign, answers] of Object.entries(ANSWERS)) for (const answer of answers) expect(pictograms).toHaveProperty([`${sign}/${answer}`], expect.stringMatching(/^M/));
+});
+
+test('odds are said in plain numbers', () => {
+  expect([0.99, 0.8, 0.5, 0.33, 0.05].map((p) => plainOdds(p))).toEqual([{ n: 49, of: 50 }, { n: 4, of: 5 }, { n: 1, of: 2 }, { n: 1, of: 3 }, { n: 1, of: 20 }]);
+});
+
+test('a match without a stage asks at once, and an answer changes what is believed and what is asked', async () => {
+  const store = await fresh();
+  const asked = question();
+  const before = belief();
+  fireEvent.click(screen.getAllByLabelText(new RegExp(`^${asked.replace('?', '\\?')} `))[0]!);
+  expect(Object.keys(sample(store).signs).length + (sample(store).found ? 1 : 0) + (sample(store).doing ? 1 : 0)).toBe(1);
+  expect(belief()).not.toEqual(before);
+  expect(question()).not.toBe(asked);
+});
+
+test('an answer is taken back, and the belief is as it was', async () => {
+  const store = await fresh();
+  const before = belief();
+  await act(async () => void store.dispatch(change('sign', (draft) => void (draft.sample.s!.signs.wings = 'cloudy-upright'))));
+  expect(belief()[0]).toMatch(/^Mayfly dun/);
+  expect(screen.getByText('upright and cloudy').parentElement).toHaveTextContent('speaks strongly for it');
+  fireEvent.click(screen.getByLabelText('Take back: upright and cloudy'));
+  expect(sample(store).signs).toEqual({});
+  expect(belief()).toEqual(before);
+});
+
+test('what cannot be told is not asked again, until it is wanted', async () => {
+  const store = await fresh();
+  const asked = question();
+  fireEvent.click(screen.getByText('Cannot tell'));
+  expect(sample(store).skipped).toHaveLength(1);
+  expect(question()).not.toBe(asked);
+  fireEvent.click(screen.getByText('Ask again'));
+  expect(sample(store).skipped).toEqual([]);
+  expect(question()).toBe(asked);
+});
+
+test('a tap on a stage takes it; two that are close can both be kept', async () => {
+  const store = await fresh();
+  await act(async () => void store.dispatch(change('sign', (draft) => void Object.assign(draft.sample.s!.signs, { tails: '3', gills: 'abdomen' }))));
+  fireEvent.click(screen.getByLabelText(/^Mayfly nymph, /));
+  expect(store.getState().records.entities.match.m!.answers[0]!.stage).toBe('mayfly/nymph');
+  await act(async () => void store.dispatch(change('sign', (draft) => void (draft.sample.s!.signs = { shuck: 'trailing', tails: '0' }))));
+  fireEvent.click(screen.getByText(/^Not sure: keep /));
+  const kept = store.getState().records.entities.match.m!.answers.map((answer) => answer.stage);
+  expect(kept).toHaveLength(2);
+  expect(new Set(kept).size).toBe(2);
+});
+
+test('the water speaks before any specimen', async () => {
+  const store = await fresh();
+  fireEvent.click(screen.getByText('spent wings'));
+  expect(sample(store).seen).toEqual(['spent-wings']);
+  expect(belief().join()).toMatch(/spent/i);
+  fireEvent.click(screen.getByText('sip, tiny ring'));
+  expect(sample(store).rise).toBe('sip');
+  fireEvent.click(screen.getByText('spent wings'));
+  expect(sample(store).seen).toEqual([]);
+});
+
+test('a length without a tool answers with its own ±, and gives way to a measured one', async () => {
+  const store = await fresh();
+  await act(async () => void store.dispatch(change('stage', (draft) => void (draft.match.m!.answers[0]!.stage = 'mayfly/dun'))));
+  fireEvent.click(screen.getByText('7 to 10'));
+  expect(sample(store).rough).toEqual({ mm: 8.5, halfMm: 1.5, how: 'chip' });
+  expect(screen.getByText(/^about 8\.5 mm ± 1\.5, by eye/)).toBeInTheDocument();
+  expect(screen.getByLabelText(/^Hook: Reference/)).toBeInTheDocument();
+  await act(async () => void store.dispatch(change('length', (draft) => void draft.sample.s!.specimens.push({ id: 'x', body: { mm: 11, typed: null } }))));
+  expect(screen.queryByText('7 to 10')).toBeNull();
+  expect(screen.getByLabelText(/^Natural: Mayfly dun\. 11\.0 mm/)).toBeInTheDocument();
+});
+
+test('a belly in two words stands in for a colour until one is given', async () => {
+  const store = await fresh();
+  const words = within(screen.getByLabelText('Belly in words'));
+  fireEvent.click(words.getByText('olive'));
+  fireEvent.click(within(screen.getByLabelText('How dark')).getByText('pale'));
+  expect(sample(store).shades).toEqual({ 'abdomen-belly': 'pale-olive' });
+  fireEvent.click(words.getByText('no word'));
+  expect(sample(store).shades).toEqual({});
+});

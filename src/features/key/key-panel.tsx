@@ -1,0 +1,173 @@
+import { Pressable, View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
+import { ANSWERS, KEY } from '@/catalogue';
+import { byGroup, byStage, lookalike, nextSign, pulls, type AskedId } from '@/core/belief';
+import { change, selectBelief, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Chips, Heading, Say, Toggle } from '@/ui/primitives';
+import { plainOdds } from './odds';
+import { Pictogram } from './pictogram';
+
+interface KeyPanelProps {
+  matchId: string;
+  match: MatchRecord;
+  sample: SampleRecord;
+}
+
+const SHOWN = 4;
+const LEAST = 0.03;
+const SURE = 0.8;
+/** Two stages nearer than this are offered side by side. */
+const CLOSE = 0.3;
+const GROUPS_SHOWN = 3;
+const PULL_BITS = 0.4;
+
+function put(sample: SampleRecord, sign: AskedId, answer: string | null): void {
+  sample.skipped = sample.skipped.filter((other) => other !== sign);
+  if (sign === 'found') sample.found = answer as FoundId | null;
+  else if (sign === 'doing') sample.doing = answer as DoingId | null;
+  else if (answer === null) delete sample.signs[sign];
+  else sample.signs[sign] = answer;
+}
+
+/** The key: signs in any order, each may be unknown and every answer taken back; odds of the stages, and what to look at next. */
+export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const believed = useApp((state) => selectBelief(state, match.sampleId));
+  if (!believed) return null;
+  const { sighting, belief } = believed;
+  const stages = byStage(KEY, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN);
+  const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
+  const leading = match.answers.find((answer) => answer.id === match.leading)!;
+  const skipped = sample.skipped as AskedId[];
+  const next = nextSign(KEY, sighting, belief, skipped);
+  const heard = pulls(KEY, sighting, belief);
+  const like = heard.length > 0 ? lookalike(KEY, sighting, belief) : null;
+  const groups = sighting.south ? [] : byGroup(KEY, belief, LEAST).slice(0, GROUPS_SHOWN);
+  const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
+  const take = (stage: StageId) => dispatch(change('stage', (draft) => void ((draft.match[matchId]!.answers.find((answer) => answer.id === leading.id) as AnswerRecord).stage = stage)));
+  const keepBoth = () => dispatch(change('answer', (draft) => {
+    const own = draft.match[matchId]!;
+    const lead = own.answers.find((answer) => answer.id === own.leading)!;
+    lead.stage = first.stage;
+    own.answers = [...own.answers.filter((answer) => answer.id === own.leading), { id: lead.id === 'a2' ? 'a1' : 'a2', stage: second!.stage, offset: { sizes: 0, intent: 'exact' }, hookId: null, dressingId: null, schools: {}, without: [], settled: null }];
+  }));
+  return (
+    <View className="gap-5">
+      <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
+        {stages.map(({ stage, p }) => {
+          const odds = words('key.odds', plainOdds(p));
+          const on = leading.stage === stage;
+          return (
+            <Pressable key={stage} role="radio" aria-checked={on} aria-label={`${speech.name('stages', stage)}, ${odds}`} onPress={() => take(stage)} className={`min-h-touch justify-center gap-1 rounded-control border px-3 py-2 ${on ? 'border-river bg-plane' : 'border-line'}`}>
+              <View className="flex-row items-baseline justify-between gap-3">
+                <Say weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'ink'}>
+                  {speech.name('stages', stage)}
+                </Say>
+                <Say size="small" tone="soft">
+                  {odds}
+                </Say>
+              </View>
+              <View aria-hidden className="h-1 bg-line">
+                <View style={{ width: `${Math.round(p * 100)}%` }} className="h-1 bg-dawn" />
+              </View>
+            </Pressable>
+          );
+        })}
+        {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
+      </View>
+      {like && KEY.ids[like.stage] ? (
+        <Say size="small" tone="soft">
+          {words('key.lookalike', { stage: speech.plain('stages', KEY.ids[like.stage]!), ask: speech.ask(like.separateBy) })}
+        </Say>
+      ) : null}
+      {next ? (
+        <View className="gap-3">
+          <Heading level={3} size="lead">{speech.ask(next.sign)}</Heading>
+          <View className="flex-row flex-wrap gap-3">
+            {ANSWERS[next.sign].map((answer) => (
+              <Pressable key={answer} role="button" aria-label={`${speech.ask(next.sign)} ${speech.answer(next.sign, answer)}`} onPress={() => say(next.sign, answer)} className="min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border border-edge bg-plane px-2 py-1">
+                <Pictogram sign={next.sign} answer={answer} />
+                <Say size="small" weight="medium" className="min-w-0 flex-1">
+                  {speech.answer(next.sign, answer)}
+                </Say>
+              </Pressable>
+            ))}
+          </View>
+          <Button label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} className="self-start" />
+        </View>
+      ) : (
+        <Say tone="soft">{words('key.nothing-more')}</Say>
+      )}
+      {heard.length + skipped.length > 0 ? (
+        <View className="gap-2">
+          <Heading level={3} size="small">{words('key.said')}</Heading>
+          {heard.map(({ sign, answer, bits }) => (
+            <View key={sign} className="flex-row items-center justify-between gap-3 border-b border-line">
+              <Say size="small" className="min-w-0 flex-1">
+                {speech.answer(sign, answer)}
+              </Say>
+              <Say size="small" tone={bits > PULL_BITS ? 'sedge' : bits < -PULL_BITS ? 'dawn' : 'soft'}>
+                {words(bits > 2 ? 'key.strongly-for' : bits > PULL_BITS ? 'key.for' : bits < -2 ? 'key.strongly-against' : bits < -PULL_BITS ? 'key.against' : 'key.neither')}
+              </Say>
+              <Button kind="quiet" spoken={words('key.take-back-what', { what: speech.answer(sign, answer) })} label={words('key.take-back')} onPress={() => say(sign, null)} />
+            </View>
+          ))}
+          {skipped.map((sign) => (
+            <View key={sign} className="flex-row items-center justify-between gap-3 border-b border-line">
+              <Say size="small" tone="soft" className="min-w-0 flex-1">
+                {words('key.skipped', { ask: speech.ask(sign) })}
+              </Say>
+              <Button kind="quiet" spoken={words('key.ask-again-what', { ask: speech.ask(sign) })} label={words('key.ask-again')} onPress={() => say(sign, null)} />
+            </View>
+          ))}
+        </View>
+      ) : null}
+      <OnTheWater sampleId={match.sampleId} sample={sample} />
+      {groups.length > 0 ? (
+        <View className="gap-1">
+          <Heading level={3} size="small">{words('key.groups')}</Heading>
+          {groups.map(({ group, p }) => (
+            <View key={group.id} className="flex-row items-baseline justify-between gap-3">
+              <Say size="small" className="min-w-0 flex-1">
+                {`${group.name} (${group.scientific})`}
+              </Say>
+              <Say size="small" tone="soft">
+                {words('key.odds', plainOdds(p))}
+              </Say>
+            </View>
+          ))}
+        </View>
+      ) : sighting.south ? (
+        <Say size="small" tone="straw">
+          {speech.t('cli.south')}
+        </Say>
+      ) : null}
+    </View>
+  );
+}
+
+/** What the water says before any specimen: things seen, and how fish rise. */
+function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const toggle = (seen: SeenId, on: boolean) => dispatch(change('sign', (draft) => {
+    const own = draft.sample[sampleId]!;
+    own.seen = on ? [...own.seen, seen] : own.seen.filter((other) => other !== seen);
+  }));
+  return (
+    <View className="gap-3">
+      <Heading level={3} size="small">{words('key.seen')}</Heading>
+      <View className="flex-row flex-wrap gap-3">
+        {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (
+          <Toggle key={seen.id} label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => toggle(seen.id as SeenId, on)} />
+        ))}
+      </View>
+      <Heading level={3} size="small">{words('key.rise')}</Heading>
+      <Chips compact label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => dispatch(change('sign', (draft) => void (draft.sample[sampleId]!.rise = rise === '' ? null : (rise as RiseFormId))))} />
+    </View>
+  );
+}

@@ -1,0 +1,62 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+import type { StageId } from '@/catalogue/ids';
+import { GROWING_ON } from '@/catalogue';
+import { growingOn, type Grown } from '@/core/belief';
+import type { LengthStats } from '@/core/naturals';
+import { change, matchSchema, sampleSchema, useAppDispatch, type MatchRecord, type SampleRecord, type Store } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Heading, Say } from '@/ui/primitives';
+
+interface GrowingProps {
+  matchId: string;
+  match: MatchRecord;
+  sample: SampleRecord;
+  stage: StageId;
+  length: LengthStats;
+}
+
+const Z95 = 1.96;
+
+/** What this insect will be, and what it was: lengths as ranges, and a match for each with one tap. */
+export function Growing({ matchId, match, sample, stage, length }: GrowingProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const router = useRouter();
+  const { ports } = useStore() as unknown as Store;
+  const grown = growingOn(GROWING_ON, stage, length.meanMm);
+  if (grown.length === 0) return null;
+  const follow = (item: Grown) => {
+    const sampleId = ports.newId('sample');
+    const id = ports.newId('match');
+    const halfMm = Math.hypot((item.highMm - item.lowMm) / 2, Z95 * length.seMm);
+    dispatch(change('new-match', (draft) => {
+      draft.sample[sampleId] = sampleSchema.cast({ when: sample.when, place: sample.place, water: sample.water, rough: { mm: Math.min(120, Math.max(0.5, item.usualMm)), halfMm, how: 'grown' } });
+      draft.match[id] = matchSchema.cast({ opened: sample.when, sampleId, answers: [{ id: 'a1', stage: item.stage }], leading: 'a1', parentId: matchId });
+    }));
+    router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'hook' } });
+  };
+  return (
+    <View className="gap-2">
+      <Heading>{words('growing.title')}</Heading>
+      {match.parentId ? (
+        <Say size="small" tone="soft">
+          {words('growing.from-parent')}
+        </Say>
+      ) : null}
+      {grown.map((item) => (
+        <View key={`${item.direction}${item.stage}`} className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line">
+          <View className="min-w-0 flex-1">
+            <Say weight="medium">{speech.name('stages', item.stage)}</Say>
+            <Say size="small" tone="soft">
+              {words(`growing.${item.direction}`, { low: speech.length(item.lowMm), high: speech.length(item.highMm) })}
+            </Say>
+          </View>
+          <Button label={words('growing.follow')} spoken={words('growing.follow-what', { stage: speech.plain('stages', item.stage) })} onPress={() => follow(item)} />
+        </View>
+      ))}
+    </View>
+  );
+}

@@ -1,0 +1,44 @@
+import { KEY, labOfShade } from '@/catalogue';
+import { believe, NOTHING_SEEN, type Belief, type Sighting } from '@/core/belief';
+import { labOfHex } from '@/core/colour';
+import { selectSettings } from './answers';
+import type { SampleRecord, SettingsRecord } from './records/schemas';
+import type { State } from './store';
+
+/** Spread of one measured insect about its hatch, as the key takes a length, mm. */
+const MEASURED_SD_MM = 0.4;
+const Z95 = 1.96;
+
+/** What a sample says of its natural, as the key takes it: signs, place, month, mean length and belly. */
+export function sightingFor(sample: SampleRecord, settings: SettingsRecord): Sighting {
+  const bodies = sample.specimens.flatMap((specimen) => specimen.body.mm ?? []);
+  const mean = bodies.length > 0 ? bodies.reduce((sum, mm) => sum + mm, 0) / bodies.length : null;
+  const belly = sample.colours['abdomen-belly'] ?? null;
+  return {
+    ...NOTHING_SEEN,
+    signs: { ...sample.signs, ...(sample.found ? { found: sample.found } : {}), ...(sample.doing ? { doing: sample.doing } : {}) },
+    seen: sample.seen,
+    rise: sample.rise,
+    water: sample.water,
+    month: Number(sample.when.slice(5, 7)) || null,
+    south: settings.south,
+    region: settings.fauna,
+    lengthMm: mean !== null ? { mm: mean, sd: MEASURED_SD_MM } : sample.rough ? { mm: sample.rough.mm, sd: sample.rough.halfMm / Z95 } : null,
+    belly: belly ? labOfHex(belly) : sample.shades['abdomen-belly'] ? labOfShade(sample.shades['abdomen-belly']) : null,
+  };
+}
+
+const cache = new Map<string, { sample: SampleRecord; settings: SettingsRecord; sighting: Sighting; belief: Belief }>();
+
+/** What is believed of a sample's natural, remembered until the sample changes. */
+export function selectBelief(state: State, sampleId: string): { sighting: Sighting; belief: Belief } | null {
+  const sample = state.records.entities.sample[sampleId];
+  if (!sample) return null;
+  const settings = selectSettings(state);
+  const known = cache.get(sampleId);
+  if (known && known.sample === sample && known.settings === settings) return known;
+  const sighting = sightingFor(sample, settings);
+  const fresh = { sample, settings, sighting, belief: believe(KEY, sighting) };
+  cache.set(sampleId, fresh);
+  return fresh;
+}
