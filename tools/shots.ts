@@ -15,6 +15,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   { name: 'now-phone', path: '/', size: PHONE },
   { name: 'now-wide', path: '/', size: WIDE },
   { name: 'natural-phone', path: `${DUN}/natural`, size: PHONE },
+  { name: 'stage-phone', path: '/matches/match_demo-waiting/natural?key=open', size: PHONE, act: async (page) => { await page.getByRole('button', { name: /upright and cloudy/ }).click(); } },
   { name: 'hook-phone', path: `${DUN}/hook`, size: PHONE },
   { name: 'match-wide', path: `${DUN}/hook`, size: WIDE },
   { name: 'dressing-phone', path: `${DUN}/dressing`, size: PHONE },
@@ -33,7 +34,7 @@ async function main(only: string | undefined, out: string) {
   for (const view of VIEWS.filter((item) => !only || item.name.includes(only))) {
     const page = await browser.newPage({ viewport: view.size });
     page.on('pageerror', (error) => process.stderr.write(`${view.name}: ${error.message}\n`));
-    await page.goto(`${ORIGIN}${view.path}?clock=2033-05-24T04:50`);
+    await page.goto(`${ORIGIN}${view.path}${view.path.includes('?') ? '&' : '?'}clock=2033-05-24T04:50`);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     const theme = process.env.THEME ?? view.theme;
     const presses = theme === 'dusk' ? 1 : theme === 'red-lamp' ? 2 : 0;

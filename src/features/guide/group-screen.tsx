@@ -7,16 +7,19 @@ import { Missing, Page, useRedLamp, useSpeech, useWidth, useWords } from '@/feat
 import { Pictogram } from '@/features/key';
 import { Drawing, Marks, naturalMarks } from '@/ui/drawings';
 import { Heading, Say } from '@/ui/primitives';
+import { named } from './named';
 import { SeasonBar } from './season-bar';
 
 const SIGNS_SHOWN = 4;
+/** Where, doing what, in what light: not of the insect itself. */
+const CIRCUMSTANCE: ReadonlySet<AskedId> = new Set(['found', 'doing', 'light']);
 /** An answer this likely is what one sees. */
 const PLAIN = 0.6;
 
 /** Signs that tell a stage best: the likeliest answer of those where it stands out most from all stages. */
 export function tellingSigns(stage: StageId): { sign: AskedId; answer: string }[] {
   const row = KEY.ids.indexOf(stage);
-  return (Object.keys(ANSWERS) as AskedId[]).flatMap((sign) => {
+  return (Object.keys(ANSWERS) as AskedId[]).filter((sign) => !CIRCUMSTANCE.has(sign)).flatMap((sign) => {
     const own = KEY.table[sign][row]!;
     const best = own.indexOf(Math.max(...own));
     const others = KEY.table[sign].reduce((sum, other) => sum + other[best]!, 0) / KEY.ids.length;
@@ -40,7 +43,7 @@ export function GroupScreen({ id }: { id: string }) {
     [words('dressing.evidence'), speech.plain('evidence', group.evidence)],
   ];
   return (
-    <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={group.name}>
+    <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={named(group.name)}>
       <View className="gap-4 px-5 pb-6">
         <SeasonBar months={group.months} />
         <View>

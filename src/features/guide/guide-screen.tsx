@@ -7,6 +7,7 @@ import type { NaturalGroup } from '@/core/belief';
 import { selectSettings, useApp } from '@/state';
 import { Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Chips, Field, Heading, Say } from '@/ui/primitives';
+import { named } from './named';
 import { SeasonBar } from './season-bar';
 
 /** Lengths over all stages of a group, mm. */
@@ -49,7 +50,7 @@ export function GuideScreen() {
               return (
                 <Link key={group.id} href={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }} className={`flex min-h-16 flex-col gap-1 border-b border-line px-5 py-3 ${wide ? 'w-1/2' : 'w-full'}`}>
                   <Say weight="serif" size="lead">
-                    {group.name}
+                    {named(group.name)}
                   </Say>
                   <Say size="small" tone="soft">
                     {`${group.scientific}${range ? ` · ${words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) })}` : ''}`}

@@ -30,15 +30,16 @@ test('odds are said in plain numbers', () => {
 test('a match without a stage asks at once, and an answer changes what is believed and what is asked', async () => {
   const store = await fresh();
   const asked = question();
-  const before = belief();
+  expect(screen.queryByLabelText('What it may be')).toBeNull();
   fireEvent.click(screen.getAllByLabelText(new RegExp(`^${asked.replace('?', '\\?')} `))[0]!);
   expect(Object.keys(sample(store).signs).length + (sample(store).found ? 1 : 0) + (sample(store).doing ? 1 : 0)).toBe(1);
-  expect(belief()).not.toEqual(before);
+  expect(belief().length).toBeGreaterThan(0);
   expect(question()).not.toBe(asked);
 });
 
 test('an answer is taken back, and the belief is as it was', async () => {
   const store = await fresh();
+  await act(async () => void store.dispatch(change('sign', (draft) => void (draft.sample.s!.found = 'surface'))));
   const before = belief();
   await act(async () => void store.dispatch(change('sign', (draft) => void (draft.sample.s!.signs.wings = 'cloudy-upright'))));
   expect(belief()[0]).toMatch(/^Mayfly dun/);

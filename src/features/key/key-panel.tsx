@@ -45,6 +45,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const skipped = sample.skipped as AskedId[];
   const next = nextSign(KEY, sighting, belief, skipped);
   const heard = pulls(KEY, sighting, belief);
+  const told = heard.length + sample.seen.length > 0 || sample.rise !== null || sighting.lengthMm !== null;
   const like = heard.length > 0 ? lookalike(KEY, sighting, belief) : null;
   const groups = sighting.south ? [] : byGroup(KEY, belief, LEAST).slice(0, GROUPS_SHOWN);
   const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
@@ -57,7 +58,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   }));
   return (
     <View className="gap-5">
-      <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
+      {told ? <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
         {stages.map(({ stage, p }) => {
           const odds = words('key.odds', plainOdds(p));
           const on = leading.stage === stage;
@@ -78,7 +79,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
           );
         })}
         {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
-      </View>
+      </View> : null}
       {like && KEY.ids[like.stage] ? (
         <Say size="small" tone="soft">
           {words('key.lookalike', { stage: speech.plain('stages', KEY.ids[like.stage]!), ask: speech.ask(like.separateBy) })}

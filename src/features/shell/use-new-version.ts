@@ -15,7 +15,7 @@ export function useNewVersion(): { offered: boolean; take: () => void } {
       setOffered(registration?.waiting !== null && registration?.waiting !== undefined);
       setWorker(made);
       return made.register();
-    });
+    }).catch(() => undefined); // Where workers are not allowed the app works with a network only.
   }, []);
   const take = useCallback(() => {
     worker?.addEventListener('controlling', () => window.location.reload());
