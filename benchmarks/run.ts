@@ -4,6 +4,7 @@ import { join } from 'node:path';
 import { performance } from 'node:perf_hooks';
 import { catalogueOf, demoRows, hooksFromRows, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
 import { answer, NO_CHOICES, type Sample } from '../src/core/answer';
+import { carriedFly, matchBox } from '../src/core/box';
 import { dressingFaults } from '../src/core/tying';
 import { answersNeeded, simulatedTiers, writtenCases } from './accuracy';
 
@@ -16,6 +17,12 @@ const large = catalogueOf([0, 1, 2, 3].flatMap((copy) => hooks.map((hook) => ({ 
 
 const dun: Sample = { stage: 'mayfly/dun', lengthsMm: [8.2, 8.6, 8.0], overallMm: null, caseMm: null, widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: 'slow' };
 const many: Sample = { ...dun, lengthsMm: Array.from({ length: 200 }, (_, index) => 7.5 + (index % 13) * 0.1) };
+
+/** 400 flies of every dressing on the maker-less range, and a belief over every stage. */
+const range = hooks.filter((hook) => hook.maker === 'reference');
+const flies = Array.from({ length: 400 }, (_, index) => carriedFly({ id: `fly-${index}`, name: '', dressing: shipped.dressings[index % shipped.dressings.length]!.id, hook: range[index % range.length]!.id, stage: null, lengthMm: null, hex: null, ride: null, left: index % 5, place: '' }, shipped));
+const belief = shipped.stages.map((stage) => ({ stage: stage.id, p: 1 / shipped.stages.length }));
+const numbers = Float64Array.from({ length: flies.length * belief.length }, (_, index) => 1 / (1 + index));
 
 const ROUNDS = 25;
 
@@ -36,6 +43,8 @@ const tasks: [name: string, task: () => unknown][] = [
   [`the same over ${reference.hooks.length} hooks`, () => answer(dun, NO_CHOICES, reference)],
   [`cards of ${shipped.dressings.length} dressings for the library`, () => shipped.dressings.map((dressing) => answer({ ...dun, stage: dressing.stages[0]! }, { ...NO_CHOICES, dressingPin: dressing.id }, reference))],
   [`the checker over ${shipped.dressings.length} dressings`, () => shipped.dressings.map((dressing) => dressingFaults(dressing, shipped))],
+  ['the same numbers added up once, 400 × stages', () => numbers.reduce((sum, value) => sum + value, 0)],
+  ['400 flies ranked over all stages', () => matchBox(flies, { belief, length: { mm: 8.2, seMm: 0.3 }, belly: [45, -4, 25] }, shipped.stages)],
   ['hooks.csv read and completed', () => hooksFromRows(demoRows(csv), shippedSchool)],
 ];
 
@@ -43,8 +52,11 @@ for (const [, task] of tasks) task();
 const costs = tasks.map(([name, task]) => ({ name, ms: median(task) }));
 const unit = costs[0]!.ms;
 const width = Math.max(...costs.map((cost) => cost.name.length));
+const ranking = costs.find((cost) => cost.name.startsWith('400 flies'))!.ms;
+const pass = costs.find((cost) => cost.name.startsWith('the same numbers'))!.ms;
 process.stdout.write(`${'task'.padEnd(width)}  × one answer\n`);
 for (const { name, ms } of costs) process.stdout.write(`${name.padEnd(width)}  ${(ms / unit).toFixed(2).padStart(12)}\n`);
+process.stdout.write(`ranking 400 flies costs ${(ranking / pass).toFixed(0)} plain passes over as many numbers, ${ranking <= 16 ? 'inside' : 'outside'} 16 ms of this run\n`);
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 const written = writtenCases();

@@ -152,3 +152,52 @@ describe('help and ids', () => {
     }
   });
 });
+
+describe('stage', () => {
+  const { exit, value } = json('stage', '--sign', 'wings=cloudy-upright', '--sign', 'tails=2', '--month', '5', '--length', '8.2');
+  test('answers in the published shape', () => {
+    expect(exit).toBe(0);
+    expect(Object.keys(value)).toEqual(['posterior', 'groups', 'because', 'next', 'lookalike', 'certain', 'becomes']);
+    expect(value.posterior[0]).toEqual({ order: 'mayfly', stage: 'dun', p: expect.any(Number) });
+    expect(value.posterior.reduce((sum: number, item: { p: number }) => sum + item.p, 0)).toBeCloseTo(1, 4);
+    expect(value.because[0]).toEqual({ sign: 'wings', answer: 'cloudy-upright', for: 'mayfly/dun', bits: expect.any(Number) });
+    expect(value.next).toEqual({ sign: expect.any(String), question: expect.stringMatching(/\?$/), answers: expect.any(Array), gain_bits: expect.any(Number) });
+    expect(value.becomes).toContainEqual({ order: 'mayfly', stage: 'spinner', length_mm: [expect.any(Number), expect.any(Number)] });
+  });
+  test('a later sign replaces an earlier, unknown takes it back', () => {
+    expect(json('stage', '--sign', 'wings=roof', '--sign', 'wings=cloudy-upright', '--sign', 'tails=2', '--month', '5', '--length', '8.2').value.posterior).toEqual(value.posterior);
+    expect(json('stage', '--sign', 'case=stone', '--sign', 'case=unknown').value).toEqual(json('stage').value);
+  });
+  test('place and month as flags or as signs', () => expect(json('stage', '--found', 'film', '--water', 'slow', '--month', '6').value).toEqual(json('stage', '--sign', 'found=film', '--sign', 'water=slow', '--sign', 'month=6').value));
+  test('south of the equator names no group', () => expect(json('stage', '--sign', 'case=stone', '--south').value.groups).toEqual([]));
+  test('signs are listed with their questions', () => {
+    const { signs } = json('stage', '--list-signs').value;
+    expect(signs.map((sign: { id: string }) => sign.id)).toEqual(expect.arrayContaining(['wings', 'tails', 'found', 'doing', 'light', 'month', 'water']));
+    for (const sign of signs) for (const answer of sign.answers) expect(answer).toEqual({ id: expect.any(String), text: expect.not.stringContaining('sign.') });
+  });
+  test.each([[['--sign', 'wing=roof'], 'sign'], [['--sign', 'wings=green'], 'sign'], [['--rise', 'plop'], 'rise'], [['--month', '13'], 'month'], [['--region', 'moon'], 'region'], [['--seen', 'cows'], 'seen']])('%j names its field', (argv, field) => {
+    expect(json('stage', ...argv)).toMatchObject({ exit: 2, value: { error: { field } } });
+  });
+});
+
+describe('box match', () => {
+  const example = join(__dirname, '../docs/formats/examples/box.csv');
+  test('ranks the flies carried, with what is left and where', () => {
+    const { exit, value } = json('box', 'match', '--box', example, '--stage', 'mayfly/dun', '--length', '8.2', '--words', 'pale olive');
+    expect(exit).toBe(0);
+    expect(Object.keys(value)).toEqual(['belief', 'flies', 'none_close', 'next_look']);
+    expect(value.belief).toEqual([{ order: 'mayfly', stage: 'dun', p: 1 }]);
+    expect(value.flies[0]).toMatchObject({ fly: 'fly-1', hook: 'osmere:lark:14', left: 6, place: 'dry box, row 1', colour_words: expect.any(String), trims: [] });
+    expect(value.none_close).toBeNull();
+  });
+  test('signs in place of a stage', () => expect(json('box', 'match', '--box', example, '--sign', 'wings=flat-out', '--sign', 'doing=spent').value.flies[0].fly).toBe('fly-2'));
+  test('JSON in the envelope reads the same', () => {
+    const box = file('box.json', JSON.stringify({ aubade: 'box', version: 1, items: [{ id: 'x', stage: 'mayfly/dun', length_mm: 8, count: 2 }] }));
+    expect(json('box', 'match', '--box', box, '--stage', 'mayfly/dun').value.flies).toEqual([expect.objectContaining({ fly: 'x', left: 2, colour_words: null, steps: null })]);
+  });
+  test('a bad row and a missing box are named', () => {
+    expect(json('box', 'match', '--box', file('bad-box.csv', 'stage,count\nmayfly/larva,2\n')).value.error).toMatchObject({ field: 'box', line: 2, column: 'stage' });
+    expect(json('box', 'match', '--stage', 'mayfly/dun').value.error).toMatchObject({ field: 'box' });
+    expect(json('box', 'sell').value.error).toMatchObject({ field: 'command' });
+  });
+});

@@ -3,6 +3,7 @@ import { createI18n, createSpeech, type Speech } from '../src/speech';
 import { version } from '../package.json';
 import { COMMON_FLAGS, inputFault, readArgs, type Flag, type InputFault } from './args';
 import type { Command } from './command';
+import { boxCommand } from './commands/box';
 import { cardCommand } from './commands/card';
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
@@ -12,7 +13,7 @@ import { matchCommand } from './commands/match';
 import { Reader } from './read';
 import { columns, fold } from './text';
 
-export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, idsCommand];
+export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, boxCommand, idsCommand];
 const ALIASES: Record<string, string> = { dressing: 'dressings' };
 
 export interface Outcome {

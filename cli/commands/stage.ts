@@ -1,50 +1,22 @@
 import ids from '../../src/catalogue/ids.json';
 import type { FaunaId, WaterId } from '../../src/catalogue/ids';
 import { ANSWERS, GROWING_ON, KEY } from '../../src/catalogue/key';
-import { believe, byGroup, byStage, growingOn, lookalike, nextSign, pulls, type AskedId, type Sighting } from '../../src/core/belief';
+import { believe, byGroup, byStage, growingOn, lookalike, nextSign, pulls, type Sighting } from '../../src/core/belief';
 import { labOfHex } from '../../src/core/colour';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
-import { inputFault } from '../args';
 import type { Command } from '../command';
 import type { Reader } from '../read';
+import { answersOf, ASKED, signsOf } from '../signs';
 import { columns } from '../text';
 
-const UNKNOWN = 'unknown';
 const SURE = 0.8;
-const MONTHS = Array.from({ length: 12 }, (_, index) => String(index + 1));
-/** Signs that are not of the insect itself; `--sign` takes them too. */
-const PLACES: Record<string, readonly string[]> = { month: MONTHS, water: ids.waters.map((water) => water.id) };
-const ASKED: readonly string[] = [...Object.keys(ANSWERS), ...Object.keys(PLACES)];
 /** Half-width of a typed length at 95 %, mm, and how far one insect lies from another of its hatch. */
 const LENGTH_SD_MM = 0.4;
 
-const answersOf = (sign: string): readonly string[] => PLACES[sign] ?? ANSWERS[sign as AskedId];
 
 function idOf(read: Reader, field: string, entries: readonly { id: string; name: string; alias?: string[] }[]): string | null {
   return read.id<string>(field, read.one(field), entries);
-}
-
-/** `--sign NAME=ANSWER`: a later one of the same name replaces the earlier; `unknown` takes it back. */
-function signsOf(read: Reader): Map<string, string> {
-  const heard = new Map<string, string>();
-  for (const pair of read.many('sign')) {
-    const [rawName, ...rest] = pair.split('=');
-    const name = rawName!.trim().toLowerCase().replace(/\s+/g, '-');
-    const answer = rest.join('=').trim().toLowerCase().replace(/\s+/g, '-');
-    if (!ASKED.includes(name)) {
-      read.fault(inputFault('sign', 'not-one-of', rawName!, { params: { allowed: ASKED.join(', ') }, allowed: [...ASKED] }));
-      continue;
-    }
-    const allowed = [...answersOf(name), UNKNOWN];
-    if (!allowed.includes(answer)) {
-      read.fault(inputFault('sign', 'not-one-of', pair, { params: { allowed: allowed.join(', ') }, allowed }));
-      continue;
-    }
-    if (answer === UNKNOWN) heard.delete(name);
-    else heard.set(name, answer);
-  }
-  return heard;
 }
 
 function sightingOf(read: Reader): Sighting {

@@ -5,7 +5,7 @@ import { KNOWN } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { dressingSchema, type Dressing } from '../dressings';
 import { dressingFaults } from '../tying';
-import { readDrawerFile, readHooksFile, readTable, writeHooksFile, writeTable } from './index';
+import { readBoxFile, readDrawerFile, readHooksFile, readTable, writeHooksFile, writeTable } from './index';
 
 const FORMATS = join(__dirname, '../../../docs/formats');
 const example = (name: string) => readFileSync(join(FORMATS, 'examples', name), 'utf8');
@@ -26,6 +26,16 @@ describe('examples of docs/formats', () => {
     expect(problems).toEqual([]);
     expect(rows.map((row) => [row.maker, row.size, row.shankMm, row.source])).toEqual([['own-packets', '12', 8.1, 'typed'], ['own-packets', '14', null, 'typed']]);
     expect(readHooksFile(writeHooksFile(rows), KNOWN).rows).toEqual(rows);
+  });
+  test('box.csv is read, colours in words too', () => {
+    const { flies, problems } = readBoxFile(example('box.csv'), { stages: KNOWN.stages, rides: KNOWN.rides, dressings: SHIPPED.dressings.map((dressing) => dressing.id), shade: (words) => (words === 'pale olive' ? '#b0b77a' : null) });
+    expect(problems).toEqual([]);
+    expect(flies.map((fly) => [fly.id, fly.dressing, fly.hook, fly.hex, fly.left, fly.place])).toEqual([['fly-1', 'first-light-dun', 'osmere:lark:14', null, 6, 'dry box, row 1'], ['fly-2', 'auldry-flat-spinner', 'bessock:fine:14', null, 4, 'dry box, row 2'], ['fly-3', null, null, '#b0b77a', 2, 'dry box, lid']]);
+  });
+  test('a box with bad cells names each', () => {
+    const { flies, problems } = readBoxFile('dressing,stage,colour,count,ride\nno-such,,,1,\n,mayfly/dun,plaid,1,\n,mayfly/dun,,many,up\n,,,1,\n', { stages: KNOWN.stages, rides: KNOWN.rides, dressings: ['first-light-dun'], shade: () => null });
+    expect(flies).toEqual([]);
+    expect(problems.map((problem) => [problem.line, problem.column, problem.code])).toEqual([[2, 'dressing', 'cell-not-one-of'], [3, 'colour', 'cell-not-one-of'], [4, 'count', 'cell-not-number'], [4, 'ride', 'cell-not-one-of'], [5, 'dressing', 'cell-empty']]);
   });
   test('drawer.csv adds up', () => expect(readDrawerFile(example('drawer.csv'))).toEqual({ owned: { 'osmere:lark:14': 25, 'bessock:fine:13': 1 }, problems: [] }));
   test('dressings.json passes the schema and the checker, and keeps its shape', () => {

@@ -28,7 +28,7 @@ const THICKNESS_RANGE_MM = [0.02, 12] as const;
 /** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
 const VERSION = 1;
 
-function tableOf(text: string): Table | { newer: number } | null {
+export function tableOf(text: string): Table | { newer: number } | null {
   const trimmed = text.replace(/^\uFEFF/, '').trimStart();
   if (!trimmed.startsWith('{') && !trimmed.startsWith('[')) return readTable(text);
   try {

@@ -10,7 +10,7 @@ import { Heading, Say } from '@/ui/primitives';
 import { named } from './named';
 import { SeasonBar } from './season-bar';
 
-const SIGNS_SHOWN = 4;
+const SIGNS_SHOWN = 5;
 /** Where, doing what, in what light: not of the insect itself. */
 const CIRCUMSTANCE: ReadonlySet<AskedId> = new Set(['found', 'doing', 'light']);
 /** An answer this likely is what one sees. */

@@ -15,7 +15,7 @@ test('a search answers by any word of names, colours and notes', () => {
 test('lengths of a group span all its stages', () => expect(lengthsOf(group('m18'))).toEqual([13.3, 28]));
 
 test('the signs that tell a stage are its own', () => {
-  expect(tellingSigns('stonefly/nymph').map((item) => `${item.sign}=${item.answer}`)).toContain('claws=2');
+  expect(tellingSigns('stonefly/nymph').map((item) => `${item.sign}=${item.answer}`)).toContain('tails=2');
   expect(tellingSigns('caddis/cased-larva').map((item) => item.sign)).not.toContain('light');
   expect(tellingSigns('damselfly/nymph')[0]).toEqual({ sign: 'tails', answer: 'plates' });
 });
