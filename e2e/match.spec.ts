@@ -138,3 +138,40 @@ test('letter keys work on a page, rest in a field, and can be switched off', asy
   await page.keyboard.press('3');
   await expect(page).toHaveURL(/\/hook$/);
 });
+
+test('an insect is laid beside the glass and the outline stretched to it', async ({ page }) => {
+  await page.goto('/shelf/settings');
+  await page.getByRole('button', { name: 'It matches' }).click();
+  await expect(page.getByText(/^Measured for this screen/)).toBeVisible();
+  await written(page);
+  await page.goto('/matches/match_demo-waiting/natural');
+  await page.getByRole('button', { name: 'Lay it on the screen' }).click();
+  const handle = page.getByRole('slider', { name: 'Length of the outline' });
+  const before = Number(await handle.getAttribute('aria-valuenow'));
+  await handle.scrollIntoViewIfNeeded();
+  const box = (await handle.boundingBox())!;
+  await page.mouse.move(box.x + 10, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 40, box.y + 20, { steps: 6 });
+  await page.mouse.up();
+  const after = Number(await handle.getAttribute('aria-valuenow'));
+  expect(after - before).toBeCloseTo((30 * 25.4) / 96, 0);
+  await page.getByRole('button', { name: 'Take this length' }).click();
+  await expect(page.getByRole('button', { name: /^Hook: / })).not.toHaveAttribute('aria-label', /waits/);
+});
+
+test('the signs tell a stage in three answers from a cold start, without typing', async ({ page }) => {
+  await startClean(page);
+  let taps = 0;
+  const tap = async (target: ReturnType<typeof page.getByRole>) => {
+    taps++;
+    await target.click();
+  };
+  await tap(page.getByRole('button', { name: /A natural in hand/ }));
+  await tap(page.getByRole('button', { name: /upright and cloudy/ }));
+  await tap(page.getByRole('radio', { name: /^Mayfly dun, / }));
+  await tap(page.getByRole('radio', { name: '7 to 10' }));
+  await expect(page.getByRole('button', { name: /^Hook: Reference/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Dressing: First-light/ })).toBeVisible();
+  expect(taps).toBeLessThanOrEqual(7);
+});

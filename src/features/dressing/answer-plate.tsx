@@ -6,10 +6,11 @@ import type { Card } from '@/core/tying';
 import { formatLength } from '@/core/units';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import type { SampleRecord } from '@/state';
+import { useScreenSize } from '@/features/screen-size';
 import { useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { flyMarks, naturalMarks, Plate, type RegionColours } from '@/ui/drawings';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Chips, Say, Toggle } from '@/ui/primitives';
 import { PlateTable } from './plate-table';
 
 /** Colours as they look now: wet ones darker, none under the red lamp. */
@@ -42,6 +43,8 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
   const [width, onLayout] = useWidth();
   const [wet, setWet] = useState(false);
   const [table, setTable] = useState(false);
+  const [actual, setActual] = useState(false);
+  const screen = useScreenSize();
   const red = useRedLamp();
   const mean = answer?.natural.length.meanMm ?? 8;
   const card = answer?.card ? dressed(answer.card, wet) : null;
@@ -51,14 +54,20 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
   return (
     <View>
       {switches ? (
-        <View className="flex-row items-center justify-between px-5">
+        <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
           {answer && card ? <Button kind="quiet" className="-ml-4" label={words(table ? 'plate.table-hide' : 'plate.table')} onPress={() => setTable(!table)} /> : <View />}
+          <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
           <Chips compact label={words('natural.surface')} choices={[{ id: 'dry', label: words('plate.dry') }, { id: 'wet', label: words('plate.wet') }]} value={wet ? 'wet' : 'dry'} onChange={(id) => setWet(id === 'wet')} />
         </View>
       ) : null}
       <View onLayout={onLayout}>
-        {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null} fly={card ? flyMarks(card, { plain: red }) : null} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={maxHeight} /> : null}
+        {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null} fly={card ? flyMarks(card, { plain: red }) : null} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={maxHeight} pxPerMm={actual ? screen.pxPerMm : null} /> : null}
       </View>
+      {actual && screen.why ? (
+        <Say size="small" tone="straw" className="px-5">
+          {words(`screen.why.${screen.why}`)}
+        </Say>
+      ) : null}
       {red && switches ? (
         <Say size="small" tone="straw" className="px-5">
           {words('plate.red')}

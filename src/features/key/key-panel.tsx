@@ -87,7 +87,10 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
       ) : null}
       {next ? (
         <View className="gap-3">
-          <Heading level={3} size="lead">{speech.ask(next.sign)}</Heading>
+          <View className="flex-row items-center justify-between gap-3">
+            <Heading level={3} size="lead" className="min-w-0 flex-1">{speech.ask(next.sign)}</Heading>
+            <Button label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} />
+          </View>
           <View className="flex-row flex-wrap gap-3">
             {ANSWERS[next.sign].map((answer) => (
               <Pressable key={answer} role="button" aria-label={`${speech.ask(next.sign)} ${speech.answer(next.sign, answer)}`} onPress={() => say(next.sign, answer)} className="min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border border-edge bg-plane px-2 py-1">
@@ -98,7 +101,6 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
               </Pressable>
             ))}
           </View>
-          <Button label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} className="self-start" />
         </View>
       ) : (
         <Say tone="soft">{words('key.nothing-more')}</Say>

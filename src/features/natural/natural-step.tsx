@@ -42,7 +42,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
       <View className="gap-3">
         <Heading>{words('natural.lengths')}</Heading>
         <Lengths sampleId={match.sampleId} sample={sample} outliers={length?.outliers ?? []} />
-        <RoughLength sampleId={match.sampleId} sample={sample} />
+        <RoughLength sampleId={match.sampleId} sample={sample} stage={stage} />
         {length && answered.status === 'answered' ? (
           <View className="gap-1">
             <Measured what={words('natural.lengths')} quantity={{ value: length.meanMm, sd: length.seMm, source: answered.answer.natural.lengthSource }} size="title" strong showSd />

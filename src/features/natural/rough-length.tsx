@@ -1,28 +1,63 @@
+import { Link } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { change, useAppDispatch, type SampleRecord } from '@/state';
+import type { StageId } from '@/catalogue/ids';
+import { change, selectSettings, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { Stretch, useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
 
 /** Lengths without a tool: the middle of each span and its half-width at 95 %, mm. */
 const CHIPS: readonly { mm: number; halfMm: number }[] = [{ mm: 4, halfMm: 1 }, { mm: 6, halfMm: 1 }, { mm: 8.5, halfMm: 1.5 }, { mm: 12, halfMm: 2 }, { mm: 17, halfMm: 3 }, { mm: 25, halfMm: 6 }];
+/** Finger widths that an insect may span, and how far such a count is out, as a share. */
+const FINGERS = [0.5, 1, 1.5, 2] as const;
+const FINGER_SHARE = 0.2;
+/** A drawing laid beside an insect on glass, mm. */
+const STRETCH_HALF_MM = 1;
+const START_MM = 9;
 
-/** One tap for a length with its honest ±; it gives way as soon as one is measured. */
-export function RoughLength({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+/** A length with its honest ± by a tap, by fingers or by stretching the outline; it gives way as soon as one is measured. */
+export function RoughLength({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: StageId | null }) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
+  const { fingerMm } = useApp(selectSettings);
+  const screen = useScreenSize();
+  const [stretching, setStretching] = useState(false);
   if (sample.specimens.some((specimen) => specimen.body.mm !== null)) return null;
   const set = (rough: SampleRecord['rough']) => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = rough)));
+  const { rough } = sample;
   return (
-    <View className="gap-2">
+    <View className="gap-3">
       <Say size="small" tone="soft">
         {words('rough.title')}
       </Say>
-      <Chips label={words('rough.title')} choices={CHIPS.map(({ mm }) => ({ id: String(mm), label: words(`rough.chip.${String(mm).replace('.', '_')}`) }))} value={sample.rough ? String(sample.rough.mm) : null} onChange={(id) => set({ ...CHIPS.find(({ mm }) => String(mm) === id)!, how: 'chip' })} />
-      {sample.rough ? (
+      <Chips label={words('rough.title')} choices={CHIPS.map(({ mm }) => ({ id: String(mm), label: words(`rough.chip.${String(mm).replace('.', '_')}`) }))} value={rough?.how === 'chip' ? String(rough.mm) : null} onChange={(id) => set({ ...CHIPS.find(({ mm }) => String(mm) === id)!, how: 'chip' })} />
+      {fingerMm === null ? null : (
+        <Chips compact label={words('fingers.title')} choices={FINGERS.map((count) => ({ id: String(count), label: words(`fingers.count.${String(count).replace('.', '_')}`) }))} value={rough?.how === 'fingers' ? (FINGERS.map(String).find((id) => Math.abs(Number(id) * fingerMm - rough.mm) < 0.01) ?? null) : null} onChange={(id) => set({ mm: Number(id) * fingerMm, halfMm: FINGER_SHARE * Number(id) * fingerMm, how: 'fingers' })} />
+      )}
+      {screen.pxPerMm === null ? (
+        <View className="flex-row flex-wrap items-center gap-3">
+          <Say size="small" tone="soft">
+            {words(`screen.why.${screen.why}`)}
+          </Say>
+          <Link href="/shelf/settings" className="min-h-target py-3 font-medium text-small text-river">
+            {words('screen.measure')}
+          </Link>
+        </View>
+      ) : (
+        <Button kind="quiet" label={words(stretching ? 'screen.close' : 'screen.open')} onPress={() => setStretching(!stretching)} className="self-start" />
+      )}
+      {stretching && screen.pxPerMm !== null ? (
+        <Stretch stage={stage} pxPerMm={screen.pxPerMm} startMm={rough?.mm ?? START_MM} onLength={(mm) => {
+          set({ mm, halfMm: STRETCH_HALF_MM, how: 'stretch' });
+          setStretching(false);
+        }} />
+      ) : null}
+      {rough ? (
         <View className="flex-row items-center justify-between gap-3">
           <Say size="small" tone="soft" className="min-w-0 flex-1">
-            {words('rough.about', { mm: `${speech.length(sample.rough.mm)} ± ${speech.length(sample.rough.halfMm).split(' ')[0]}` })}
+            {words('rough.about', { mm: `${speech.length(rough.mm)} ± ${speech.length(rough.halfMm).split(' ')[0]}` })}
           </Say>
           <Button kind="quiet" label={words('rough.clear')} onPress={() => set(null)} />
         </View>

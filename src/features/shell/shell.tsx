@@ -10,7 +10,7 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { forwardRef, useEffect, type ComponentProps } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 import valley from '@/catalogue/demo-valley.json';
-import { DEVICE_ID, hasDemo, redone, remember, selectDevice, selectSettings, undone, useApp, useAppDispatch } from '@/state';
+import { DEVICE_ID, deviceSchema, hasDemo, redone, remember, selectDevice, selectSettings, undone, useApp, useAppDispatch } from '@/state';
 import { Button, Say } from '@/ui/primitives';
 import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
 import { useNewMatch } from './use-new-match';
@@ -88,7 +88,7 @@ function Header({ wide }: { wide: boolean }) {
       <View className="flex-row">
         <IconButton label={last ? words('undo-what', { what: words(`change.${last.label}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
         <IconButton label={words('redo')} disabled={future.length === 0} onPress={() => dispatch(redone())} icon={Redo} />
-        <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...draft.device[DEVICE_ID], hand: draft.device[DEVICE_ID]?.hand ?? 'right', lastRoute: null, theme: next })))} icon={THEME_ICON[theme]} />
+        <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], theme: next })))} icon={THEME_ICON[theme]} />
         {wide ? null : <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />}
       </View>
     </View>

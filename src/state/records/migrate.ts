@@ -1,3 +1,4 @@
+import { deviceV1 } from '../schemas/device-v1';
 import { matchV1 } from '../schemas/match-v1';
 import { sampleV1 } from '../schemas/sample-v1';
 import { sampleV2 } from '../schemas/sample-v2';
@@ -28,12 +29,13 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'signs-of-the-natural',
     up: (data) => ({ ...sampleV2.validateSync(data), signs: {}, skipped: [], seen: [], rise: null, rough: null, shades: {} }),
   },
+  { kind: 'device', from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
   { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },
   {
     kind: 'settings',
     from: 1,
     name: 'part-of-the-world',
-    up: (data) => ({ ...settingsV1.validateSync(data), south: false, fauna: null }),
+    up: (data) => ({ ...settingsV1.validateSync(data), south: false, fauna: null, fingerMm: null }),
   },
 ];
 

@@ -119,6 +119,7 @@ describe('schemas', () => {
   test('signs-of-the-natural, follow-up-matches and part-of-the-world bring older records to the present shape', () => {
     expect(migrate('sample', 2, { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 8, typed: null } }], colours: { wing: '#777777' } })).toMatchObject({ ok: true, data: { specimens: [{ body: { mm: 8 } }], colours: { wing: '#777777' }, signs: {}, seen: [], rough: null } });
     expect(migrate('match', 1, { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' })).toMatchObject({ ok: true, data: { parentId: null, answers: [{ stage: 'mayfly/dun', hookId: null }] } });
+    expect(migrate('device', 1, { theme: 'dusk', hand: 'left' })).toMatchObject({ ok: true, data: { theme: 'dusk', hand: 'left', screen: null } });
     expect(migrate('settings', 1, { unit: 'in-decimal', letterKeys: false })).toMatchObject({ ok: true, data: { unit: 'in-decimal', letterKeys: false, south: false, fauna: null } });
   });
   test('the first sample of all, as it was stored, still opens', () => {

@@ -100,12 +100,16 @@ export const settingsSchema = object({
   /** South of the equator the year is turned. */
   south: boolean().default(false),
   fauna: maybe<FaunaId>(KNOWN.faunas),
+  /** Width of the tier's own finger, set once. */
+  fingerMm: number().min(5).max(40).nullable().defined().default(null),
 });
 
 export const deviceSchema = object({
   theme: string<'morning' | 'dusk' | 'red-lamp'>().oneOf(['morning', 'dusk', 'red-lamp']).default('morning'),
   hand: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
   lastRoute: text(),
+  /** CSS pixels of a millimetre, for the screen it was measured on. */
+  screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() }).nullable().default(null),
 });
 
 /** The kinds of record, their schema version and schema. A kind's version grows when its shape changes; see migrate.ts. */
@@ -118,7 +122,7 @@ export const KINDS = {
   material: { version: 1, schema: materialSchema },
   dressing: { version: 1, schema: dressingRecordSchema },
   settings: { version: 2, schema: settingsSchema },
-  device: { version: 1, schema: deviceSchema },
+  device: { version: 2, schema: deviceSchema },
 } satisfies Record<string, { version: number; schema: Schema }>;
 
 export type Kind = keyof typeof KINDS;

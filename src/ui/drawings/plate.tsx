@@ -18,6 +18,8 @@ export interface PlateProps {
   ringAt?: number | null;
   only?: string | null;
   maxHeight?: number;
+  /** Draws at true size: CSS pixels of a millimetre. */
+  pxPerMm?: number | null;
 }
 
 const MARGIN = 16;
@@ -26,14 +28,14 @@ const FACE = 'DMMono_400Regular';
 const WORDS = 'InstrumentSans_400Regular';
 
 /** The natural and the fly, one above the other at one scale, heads in line, millimetre ticks between them. */
-export function Plate({ label, width, natural, measuredMm, fly, partName, digits, ringAt = null, only = null, maxHeight = 420 }: PlateProps) {
+export function Plate({ label, width, natural, measuredMm, fly, partName, digits, ringAt = null, only = null, maxHeight = 420, pxPerMm = null }: PlateProps) {
   const left = Math.min(natural?.bounds.left ?? 0, fly?.bounds.left ?? 0);
   const right = Math.max(natural?.bounds.right ?? 0.5, fly?.bounds.right ?? 0.5);
   const naturalHeight = natural ? natural.bounds.top - natural.bounds.bottom : 0;
   const flyHeight = fly ? fly.bounds.top - fly.bounds.bottom : 0;
   const dims = fly && partName ? pickDimensions(fly, only) : [];
   const fixed = 2 * MARGIN + (measuredMm !== null ? TICKS + 26 : 0) + (dims.length > 0 ? 30 * new Set(dims.map((item) => item.row)).size + 8 : 0);
-  const scale = Math.max(2, Math.min((width - 2 * MARGIN) / (right - left), (maxHeight - fixed) / Math.max(0.5, naturalHeight + flyHeight)));
+  const scale = pxPerMm ?? Math.max(2, Math.min((width - 2 * MARGIN) / (right - left), (maxHeight - fixed) / Math.max(0.5, naturalHeight + flyHeight)));
   const x0 = width / 2 - ((left + right) / 2) * scale;
   const naturalY = MARGIN + (natural ? natural.bounds.top * scale : 0);
   const ticksY = natural ? MARGIN + naturalHeight * scale + 34 : MARGIN + 24;

@@ -1,0 +1,3 @@
+export { ScreenSizeSetting } from './screen-size-setting';
+export { Stretch } from './stretch';
+export { screenKey, useScreenSize, type ScreenSize } from './use-screen-size';
