@@ -56,8 +56,10 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
       {switches ? (
         <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
           {answer && card ? <Button kind="quiet" className="-ml-4" label={words(table ? 'plate.table-hide' : 'plate.table')} onPress={() => setTable(!table)} /> : <View />}
-          <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
+          <View className="flex-row flex-wrap gap-2">
+            <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
           <Chips compact label={words('natural.surface')} choices={[{ id: 'dry', label: words('plate.dry') }, { id: 'wet', label: words('plate.wet') }]} value={wet ? 'wet' : 'dry'} onChange={(id) => setWet(id === 'wet')} />
+          </View>
         </View>
       ) : null}
       <View onLayout={onLayout}>

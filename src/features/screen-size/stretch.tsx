@@ -1,5 +1,5 @@
-import { useMemo, useRef, useState } from 'react';
-import { PanResponder, View } from 'react-native';
+import { useState } from 'react';
+import { View, type PointerEvent } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
 import { Drawing, Marks, naturalMarks } from '@/ui/drawings';
@@ -15,34 +15,38 @@ interface StretchProps {
 const NUDGES = [-1, -0.2, 0.2, 1] as const;
 const LEAST_MM = 1;
 const HANDLE = 56;
+/** Room for tails behind the line where the abdomen ends. */
+const TAILS = 48;
 
-/** The stage's outline at true size: lay the insect beside the glass and stretch the drawing to it. */
+/** The stage's outline at true size between two lines: lay the insect beside the glass and stretch the drawing to it. */
 export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
   const words = useWords();
   const speech = useSpeech();
   const [mm, setMm] = useState(startMm);
+  const [drag, setDrag] = useState<{ x: number; mm: number } | null>(null);
   const [width, onLayout] = useWidth();
-  const at = useRef(mm);
-  const most = Math.max(LEAST_MM, (width - HANDLE) / pxPerMm);
+  const most = Math.max(LEAST_MM, (width - HANDLE - TAILS) / pxPerMm);
   const set = (value: number) => setMm(Math.min(most, Math.max(LEAST_MM, Math.round(value * 10) / 10)));
-  const pan = useMemo(() => PanResponder.create({
-    onStartShouldSetPanResponder: () => true,
-    onPanResponderGrant: () => void (at.current = mm),
-    onPanResponderMove: (_, gesture) => set(at.current + gesture.dx / pxPerMm),
-  // The responder is made again when the length settles, so that the next drag starts from it.
-  }), [mm, pxPerMm, most]); // eslint-disable-line react-hooks/exhaustive-deps
+  const grab = (event: PointerEvent) => {
+    (event.currentTarget as unknown as Element).setPointerCapture(event.nativeEvent.pointerId);
+    setDrag({ x: event.nativeEvent.clientX, mm });
+  };
   const drawing = naturalMarks(stage, mm, {});
-  const top = drawing.bounds.top * pxPerMm;
   const height = Math.max(72, Math.ceil((drawing.bounds.top - drawing.bounds.bottom) * pxPerMm) + 16);
-  const body = mm * pxPerMm;
+  const head = TAILS + mm * pxPerMm;
   return (
     <View className="gap-3" onLayout={onLayout}>
       {width > 0 ? (
         <View style={{ height }}>
           <Drawing label={words('screen.outline', { stage: stage ? speech.name('stages', stage) : words('matches.untitled'), mm: speech.length(mm) })} width={width} height={height}>
-            <Marks marks={drawing.marks} scale={pxPerMm} x={body} y={8 + top} />
+            <Marks marks={drawing.marks} scale={pxPerMm} x={head} y={8 + drawing.bounds.top * pxPerMm} />
           </Drawing>
-          <View {...pan.panHandlers} role="slider" aria-label={words('screen.handle')} aria-valuenow={mm} aria-valuemin={LEAST_MM} aria-valuemax={Math.floor(most)} aria-valuetext={speech.length(mm)} style={{ position: 'absolute', left: body, top: 0, height, width: HANDLE }} className="cursor-pointer items-start border-l-2 border-dawn" />
+          <View aria-hidden style={{ position: 'absolute', left: TAILS - 2, top: 0, height }} className="border-l-2 border-edge" />
+          <View
+            role="slider" aria-label={words('screen.handle')} aria-valuenow={mm} aria-valuemin={LEAST_MM} aria-valuemax={Math.floor(most)} aria-valuetext={speech.length(mm)}
+            onPointerDown={grab} onPointerMove={(event) => (drag ? set(drag.mm + (event.nativeEvent.clientX - drag.x) / pxPerMm) : undefined)} onPointerUp={() => setDrag(null)} onPointerCancel={() => setDrag(null)}
+            style={[NO_SCROLL, { left: head, height }]} className="cursor-pointer border-l-2 border-dawn"
+          />
         </View>
       ) : null}
       <View className="flex-row flex-wrap items-center gap-3">
@@ -58,3 +62,6 @@ export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
     </View>
   );
 }
+
+/** The page must not scroll under the finger that stretches. */
+const NO_SCROLL = { position: 'absolute', top: 0, width: HANDLE, touchAction: 'none' } as object;
