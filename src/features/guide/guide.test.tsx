@@ -17,7 +17,7 @@ test('lengths of a group span all its stages', () => expect(lengthsOf(group('m18
 test('the signs that tell a stage are its own', () => {
   expect(tellingSigns('stonefly/nymph').map((item) => `${item.sign}=${item.answer}`)).toContain('tails=2');
   expect(tellingSigns('caddis/cased-larva').map((item) => item.sign)).not.toContain('light');
-  expect(tellingSigns('damselfly/nymph')[0]).toEqual({ sign: 'tails', answer: 'plates' });
+  expect(tellingSigns('damselfly/nymph')[0]).toMatchObject({ sign: 'tails', answer: 'plates' });
 });
 
 test('the guide lists every group, narrows by search and by part of the world', async () => {

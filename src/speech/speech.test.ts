@@ -1,0 +1,35 @@
+import { SHIPPED, sampleOf } from '../../tools/test-catalogue';
+import { answer, NO_CHOICES } from '@/core/answer';
+import { createI18n, createSpeech, headlineParts } from './speech';
+
+const i18n = createI18n();
+const mm = createSpeech(i18n, 'mm');
+const inches = createSpeech(i18n, 'in-fraction');
+const card = answer(sampleOf('mayfly/dun'), { ...NO_CHOICES, dressingPin: 'first-light-dun', hookPin: 'reference:standard-dry:14' }, SHIPPED).card!;
+
+test('a length in a reason takes the reader\'s unit', () => {
+  const coded = { code: 'none-fits', params: { hook: 'Lark 14', steps: 3.25, target: { mm: 8 }, carry: { mm: 12.7 } } };
+  expect(mm.say(coded)).toContain('it carries 12.7 mm for 8.0 mm');
+  expect(inches.say(coded)).toContain('it carries 1/2 in');
+});
+test('an id in a reason takes its name, small inside a sentence, and lists are joined', () => {
+  expect(mm.say({ code: 'stage-same', params: { stage: { kind: 'stages', id: 'mayfly/dun' } } })).toBe('made for mayfly dun');
+  expect(mm.say({ code: 'outliers', params: { count: 2, values: { list: [{ mm: 4 }, { mm: 12 }] } } })).toMatch(/^4\.0 mm, 12\.0 mm lies far/);
+});
+test('an abbreviation keeps its capitals inside a sentence', () => expect(mm.plain('cautions', 'uv-resin')).toBe('UV resin'));
+test('every caution ends with the line on rules and practice', () => expect(mm.caution('lead')).toMatch(/Local rules and licensed practice come first\.$/));
+test('a step is said as a tier says it: what, with what, where, how', () => {
+  const bind = card.steps.find((step) => step.do === 'bind' && step.kind === 'wing')!;
+  expect(mm.stepTitle(bind)).toBe('Bind the wing');
+  expect(mm.stepDetail(bind)).toEqual(expect.arrayContaining([expect.stringMatching(/^with /), expect.stringMatching(/2\.3 mm from behind the eye/)]));
+  expect(mm.stepTitle(card.steps.find((step) => step.do === 'cut' && step.kind === 'head')!)).not.toMatch(/head/);
+});
+test('the headline of a card is at most three lengths, tail before wing', () => {
+  const parts = headlineParts(card);
+  expect(parts.map((part) => part.part)).toEqual(['tail', 'abdomen', 'wing']);
+});
+test('the flatten-barb step of a water\'s rule has its words', () => {
+  const flattened = answer(sampleOf('mayfly/dun'), { ...NO_CHOICES, barbRule: 'flattened', hookPin: 'reference:standard-dry:14' }, SHIPPED).card!;
+  expect(mm.stepTitle(flattened.steps[0]!)).toMatch(/barb/i);
+  expect(mm.stepCheck(flattened.steps[0]!)).toMatch(/cloth/);
+});
