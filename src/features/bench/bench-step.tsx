@@ -5,10 +5,9 @@ import type { Answer } from '@/core/answer';
 import { change, useAppDispatch, type AnswerRecord } from '@/state';
 import { DRESSINGS } from '@/catalogue';
 import { hookName } from '@/features/matches';
-import { useSpeech, useWords } from '@/features/shell';
-import { Button, Digits, Heading, Say, Toggle } from '@/ui/primitives';
-import { formatLength } from '@/core/units';
-import { CardExtras, CardParts, CardSteps } from './card-view';
+import { Measured, useSpeech, useWords } from '@/features/shell';
+import { Button, Heading, Say, Toggle } from '@/ui/primitives';
+import { CardExtras, CardParts, CardSteps, partQuantity } from './card-view';
 
 /** The bench card: every part in millimetres, the room, and the steps. */
 export function BenchStep({ matchId, record, answer, plate }: { matchId: string; record: AnswerRecord; answer: Answer; plate: ReactNode }) {
@@ -19,7 +18,6 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
   const { card } = answer;
   if (!card) return <Say className="px-5 py-4">{words('dressing.none')}</Say>;
   const optional = DRESSINGS.find((dressing) => dressing.id === card.dressing.id)?.parts.filter((part) => part.optional) ?? [];
-  const digits = (mm: number) => formatLength(mm, speech.unit).digits;
   return (
     <View className="gap-6 py-4">
       <View className="gap-3 px-5">
@@ -33,7 +31,7 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
               <Say size="small" tone="soft">
                 {words(`bench.${name}`)}
               </Say>
-              <Digits>{digits(Math.abs(mm) < 0.005 ? 0 : mm)}</Digits>
+              <Measured what={words(`bench.${name}`)} quantity={partQuantity(card, Math.abs(mm) < 0.005 ? 0 : mm)} unit={false} />
             </View>
           ))}
           <Say size="small" tone={card.fits ? 'sedge' : 'dawn'} weight="medium">

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { NUMBER_STEP, SD_STEPS } from '@/core/constants';
 import type { Card, CardStep } from '@/core/tying';
 import type { Quantity } from '@/core/quantity';
 import { Measured, useSpeech, useWords } from '@/features/shell';
@@ -7,7 +8,7 @@ import { Digits, Heading, Say } from '@/ui/primitives';
 /** A part's length as a quantity: as sure as the hook it is a share of. */
 export function partQuantity(card: Card, mm: number): Quantity {
   const about = card.hook.estimated.includes('shank_mm');
-  return { value: mm, sd: mm * 0.0845 * (about ? 0.5 : 0.18), source: about ? 'model' : 'measured' };
+  return { value: mm, sd: mm * NUMBER_STEP * (about ? SD_STEPS.about : SD_STEPS.known), source: about ? 'model' : 'measured' };
 }
 
 /** Every part in millimetres, with its range and rule. */

@@ -1,4 +1,5 @@
 import { View } from 'react-native';
+import { SD_STEPS } from '@/core/constants';
 import { reads, type Hook } from '@/core/hooks';
 import { isAbout, type Quantity } from '@/core/quantity';
 import { selectCatalogue, useApp } from '@/state';
@@ -58,7 +59,7 @@ export function ModelScreen({ maker, model }: { maker: string; model: string }) 
               <Digits strong>{hook.size}</Digits>
             </View>
             <View role="cell" className="w-11 items-end">
-              <Digits tone="soft">{reads(hook.shank.value).toFixed(1)}</Digits>
+              <Measured what={`${words('drawer.reads')}, ${hook.size}`} quantity={{ value: reads(hook.shank.value), sd: isAbout(hook.shank.source) ? SD_STEPS.about : SD_STEPS.known, source: hook.shank.source }} as={{ decimals: 1 }} tone="soft" bare />
             </View>
             {COLUMNS.map(({ name, of, as }) => (
               <View key={name} role="cell" className="min-w-0 flex-1 items-end">

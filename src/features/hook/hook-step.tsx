@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BarbRuleId } from '@/catalogue/ids';
 import type { Answer, HookAnswer } from '@/core/answer';
+import { SD_STEPS } from '@/core/constants';
 import { change, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type AnswerRecord, type Entities } from '@/state';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { hookName, offDigits } from '@/features/matches';
@@ -57,7 +58,7 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
             <View className="min-w-0 flex-1">
               <Heading>{hookName(chosen)}</Heading>
               <View className="flex-row flex-wrap items-baseline gap-x-3">
-                <Measured what={words('hook.reads')} quantity={{ value: chosen.reads, sd: chosen.estimated.includes('shank_mm') ? 0.5 : 0.18, source: chosen.estimated.includes('shank_mm') ? 'label' : 'measured' }} as={{ decimals: 1 }} />
+                <Measured what={words('hook.reads')} quantity={{ value: chosen.reads, sd: chosen.estimated.includes('shank_mm') ? SD_STEPS.about : SD_STEPS.known, source: chosen.estimated.includes('shank_mm') ? 'label' : 'measured' }} as={{ decimals: 1 }} />
                 <Say size="small" tone="soft">
                   {words('hook.reads-both', { long: chosen.reads.toFixed(1), wide: chosen.reads_gape.toFixed(1) })}
                 </Say>

@@ -38,13 +38,14 @@ export function stepLines(answered: Answered, stage: string | null, speech: Spee
   const { answer } = answered;
   const first = answer.hooks[0];
   const steps = first?.length_steps ?? 0;
+  const about = first?.estimated.includes('shank_mm') ? `${speech.t('about')} ` : '';
   const off = Math.abs(steps) < 0.05 ? words('hook.exact') : words(steps > 0 ? 'hook.long' : 'hook.short', { steps: Math.abs(steps).toFixed(1) });
   return {
     natural: { head: name, detail: lengthDetail(answer, speech, words) },
-    hook: first ? { head: hookName(first), detail: `${words('hook.reads')} ${first.reads.toFixed(1)} · ${off}${first.pinned ? ` · ${words('hook.pinned')}` : ''}` } : { head: words('hook.no-hooks'), detail: '' },
+    hook: first ? { head: hookName(first), detail: `${words('hook.reads')} ${about}${first.reads.toFixed(1)} · ${off}${first.pinned ? ` · ${words('hook.pinned')}` : ''}` } : { head: words('hook.no-hooks'), detail: '' },
     dressing: answer.dressing ? { head: answer.dressing.name, detail: answer.dressing.why.slice(0, 2).map((why) => speech.say(why)).join('; ') } : { head: words('dressing.none'), detail: '' },
     bench: answer.card
-      ? { head: headlineParts(answer.card).map((part) => `${speech.name('parts', part.part)} ${speech.length(part.mm)}`).join(' · '), detail: `${words('bench.steps', { count: answer.card.steps.length })}${answer.card.minutes ? ` · ${words('dressing.minutes', { minutes: answer.card.minutes })}` : ''}${answer.card.fits ? '' : ` · ${words('bench.over', { part: answer.card.over!.part, mm: speech.length(answer.card.over!.mm) })}`}` }
+      ? { head: headlineParts(answer.card).map((part) => `${speech.name('parts', part.part)} ${about}${speech.length(part.mm)}`).join(' · '), detail: `${words('bench.steps', { count: answer.card.steps.length })}${answer.card.minutes ? ` · ${words('dressing.minutes', { minutes: answer.card.minutes })}` : ''}${answer.card.fits ? '' : ` · ${words('bench.over', { part: answer.card.over!.part, mm: speech.length(answer.card.over!.mm) })}`}` }
       : { head: words('dressing.none'), detail: '' },
   };
 }
