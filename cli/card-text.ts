@@ -6,17 +6,17 @@ import { columns, fold } from './text';
 /** A card as a page of readable text, 80 columns. */
 export function cardText(card: Card, speech: Speech): string {
   const { hook } = card;
-  const range = (pair: [number, number] | null) => (pair ? `${speech.length(pair[0])} to ${speech.length(pair[1])}` : '');
+  const range = (pair: [number, number] | null) => (pair ? speech.t('cli.range', { low: speech.length(pair[0]), high: speech.length(pair[1]) }) : '');
   const lines = [
-    `${card.dressing.name} on ${hook.maker_name} ${hook.model_name} ${hook.size}`,
-    fold(`room ${speech.length(card.room_mm)}, used ${speech.length(card.used_mm)}: ${card.fits ? 'fits' : `does not fit, ${card.over!.part} is ${speech.length(card.over!.mm)} too long`}`),
-    ...unusedSchools(card).map((note) => fold(`note: ${speech.say(note)}`, 2)),
+    speech.t('cli.on', { dressing: card.dressing.name, hook: `${hook.maker_name} ${hook.model_name} ${hook.size}` }),
+    fold(speech.t('cli.room', { room: speech.length(card.room_mm), used: speech.length(card.used_mm), fits: card.fits ? speech.t('cli.fits') : speech.t('cli.over', { part: card.over!.part, mm: speech.length(card.over!.mm) }) })),
+    ...unusedSchools(card).map((note) => fold(speech.t('cli.note', { text: speech.say(note) }), 2)),
     '',
     columns(card.parts.map((part) => [
       speech.name('parts', part.part),
       part.mm === null ? (part.count === null ? '' : `${part.count}`) : speech.length(part.mm),
       range(part.range_mm),
-      [part.material?.name, part.count && part.mm !== null ? `× ${part.count}` : '', part.optional ? '(optional)' : ''].filter(Boolean).join(' '),
+      [part.material?.name, part.count && part.mm !== null ? `× ${part.count}` : '', part.optional ? speech.t('cli.optional') : ''].filter(Boolean).join(' '),
     ])),
     '',
     ...card.steps.flatMap((step) => {
@@ -24,13 +24,13 @@ export function cardText(card: Card, speech: Speech): string {
       const check = speech.stepCheck(step);
       return [
         fold(`${String(step.n).padStart(2)}. ${speech.stepTitle(step)}: ${detail.join('; ')}`.replace(/: $/, ''), 4),
-        ...(check ? [fold(`    look: ${check}`, 10)] : []),
-        ...(step.caution ? [fold(`    care: ${speech.caution(step.caution)}`, 10)] : []),
+        ...(check ? [fold(`    ${speech.t('cli.look', { text: check })}`, 10)] : []),
+        ...(step.caution ? [fold(`    ${speech.t('cli.care', { text: speech.caution(step.caution) })}`, 10)] : []),
       ];
     }),
   ];
   if (card.batch) {
-    lines.push('', `batch of ${card.batch.count}${card.batch.minutes ? `, about ${Math.round(card.batch.minutes)} min` : ''}`);
+    lines.push('', speech.t(card.batch.minutes ? 'cli.batch-minutes' : 'cli.batch', { count: card.batch.count, minutes: Math.round(card.batch.minutes ?? 0) }));
     lines.push(columns(card.batch.lines.map((line) => [materialName(line.material), line.each === null ? speech.t('batch.by-eye') : `${Number(line.all!.toPrecision(3))}${line.unit === 'count' ? '' : ` ${line.unit}`}`])));
   }
   return lines.join('\n');

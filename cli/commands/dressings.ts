@@ -56,7 +56,7 @@ function list(read: Reader, speech: Speech): Answered | null {
     : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, speech));
   return {
     json: { dressings: rows.map((row) => row.json) },
-    text: rows.length === 0 ? 'no dressing' : columns(rows.map(({ dressing, score }) => [dressing.id, score === null ? '' : score.toFixed(2), `${speech.length(dressing.length_mm[0])}–${speech.length(dressing.length_mm[1])}`, dressing.stages.map((id) => speech.plain('stages', id)).join(', ')])),
+    text: rows.length === 0 ? speech.t('cli.no-dressing') : columns(rows.map(({ dressing, score }) => [dressing.id, score === null ? '' : score.toFixed(2), `${speech.length(dressing.length_mm[0])}–${speech.length(dressing.length_mm[1])}`, dressing.stages.map((id) => speech.plain('stages', id)).join(', ')])),
     exit: 0,
   };
 }

@@ -33,19 +33,19 @@ function text(result: Answer, top: number, speech: Speech): string {
   const { natural } = result;
   const hookName = (hook: { maker_name: string; model_name: string; size: string }) => `${hook.maker_name} ${hook.model_name} ${hook.size}`;
   const lines = [
-    fold(`${speech.name('stages', natural.stage)}, ${speech.length(natural.length.meanMm)} (95 % ${speech.length(natural.length.ci95Mm[0])} to ${speech.length(natural.length.ci95Mm[1])}), ${natural.length.n} measured; ${speech.plain('styles', result.style.id)} carries ${speech.length(result.target_mm)}`, 2),
+    fold(speech.t('cli.measured', { stage: speech.name('stages', natural.stage), mean: speech.length(natural.length.meanMm), low: speech.length(natural.length.ci95Mm[0]), high: speech.length(natural.length.ci95Mm[1]), n: natural.length.n, style: speech.plain('styles', result.style.id), target: speech.length(result.target_mm) }), 2),
   ];
   if (result.none_fits) lines.push(fold(speech.say(result.none_fits.message), 2));
   lines.push('', columns(result.hooks.slice(0, top).map((hook) => [
     hookName(hook),
-    `${hook.estimated.includes('shank_mm') ? 'about ' : ''}${speech.length(hook.carry_mm)}`,
-    `reads ${hook.reads.toFixed(1)}`,
+    `${hook.estimated.includes('shank_mm') ? `${speech.t('about')} ` : ''}${speech.length(hook.carry_mm)}`,
+    speech.t('cli.reads', { n: hook.reads.toFixed(1) }),
     `${hook.length_steps! >= 0 ? '+' : '−'}${Math.abs(hook.length_steps!).toFixed(1)}`,
-    `${Math.round(hook.probability! * 100)} %${hook.pinned ? ' pinned' : ''}${hook.owned > 0 ? ` ${hook.owned} in the drawer` : ''}`,
+    [`${Math.round(hook.probability! * 100)} %`, hook.pinned ? speech.t('cli.pinned') : '', hook.owned > 0 ? speech.t('cli.in-drawer', { count: hook.owned }) : ''].filter(Boolean).join(' '),
   ])));
-  if (result.dressing) lines.push('', fold(`dressing: ${result.dressing.name} (${result.dressing.why.map((reason) => speech.say(reason)).join('; ')})`, 2));
-  if (result.alternatives.length > 0) lines.push(fold(`also: ${result.alternatives.slice(0, 4).map((other) => other.name).join(', ')}`, 2));
-  for (const warning of result.warnings) lines.push(fold(`note: ${speech.say(warning)}`, 2));
+  if (result.dressing) lines.push('', fold(speech.t('cli.dressing', { name: result.dressing.name, why: result.dressing.why.map((reason) => speech.say(reason)).join('; ') }), 2));
+  if (result.alternatives.length > 0) lines.push(fold(speech.t('cli.also', { names: result.alternatives.slice(0, 4).map((other) => other.name).join(', ') }), 2));
+  for (const warning of result.warnings) lines.push(fold(speech.t('cli.note', { text: speech.say(warning) }), 2));
   if (result.card) lines.push('', cardText(result.card, speech));
   return lines.join('\n');
 }
