@@ -7,7 +7,7 @@ import { Missing, Page, useRedLamp, useSpeech, useWide, useWidth, useWords } fro
 import { hookName } from '@/features/matches';
 import { CardParts, CardSteps } from '@/features/bench';
 import { flyMarks, Plate } from '@/ui/drawings';
-import { Heading, Say } from '@/ui/primitives';
+import { Facts, Heading, Say } from '@/ui/primitives';
 
 /** One dressing, shown on the best hook for the middle of its range. */
 export function DressingScreen({ id }: { id: string }) {
@@ -45,16 +45,7 @@ export function DressingScreen({ id }: { id: string }) {
   );
   const about = (
     <View className="px-5 pb-6">
-      {facts.map(([name, value]) => (
-        <View key={name} className="flex-row gap-4 border-b border-line py-2">
-          <Say size="small" tone="soft" className="w-28">
-            {name}
-          </Say>
-          <Say size="small" className="min-w-0 flex-1">
-            {value}
-          </Say>
-        </View>
-      ))}
+      <Facts rows={facts} />
     </View>
   );
   const parts = card ? (

@@ -6,7 +6,7 @@ import { hexOfLab } from '@/core/colour';
 import { Missing, Page, useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { Pictogram } from '@/features/key';
 import { Drawing, Marks, naturalMarks } from '@/ui/drawings';
-import { Heading, Say } from '@/ui/primitives';
+import { Facts, Heading, Say } from '@/ui/primitives';
 import { named } from './named';
 import { SeasonBar } from './season-bar';
 
@@ -46,18 +46,7 @@ export function GroupScreen({ id }: { id: string }) {
     <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={named(group.name)}>
       <View className="gap-4 px-5 pb-6">
         <SeasonBar months={group.months} />
-        <View>
-          {facts.map(([name, value]) => (
-            <View key={name} className="flex-row gap-4 border-b border-line py-2">
-              <Say size="small" tone="soft" className="w-28">
-                {name}
-              </Say>
-              <Say size="small" className="min-w-0 flex-1">
-                {value}
-              </Say>
-            </View>
-          ))}
-        </View>
+        <Facts rows={facts} />
       </View>
       <Heading className="px-5 pb-2">{words('guide.stages')}</Heading>
       {group.stages.map((entry) => (
