@@ -2,7 +2,7 @@ import ids from '../../src/catalogue/ids.json';
 import type { StageId } from '../../src/catalogue/ids';
 import { COLOUR_WORDS, DRESSINGS, labOfShade, STAGES } from '../../src/catalogue';
 import { KEY } from '../../src/catalogue/key';
-import { believe, byStage, NOTHING_SEEN, type Sighting } from '../../src/core/belief';
+import { believe, byStage, INSECT_SD_MM, NOTHING_SEEN, type Sighting } from '../../src/core/belief';
 import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
 import { hexOfLab, labOfHex, type Lab } from '../../src/core/colour';
 import { readBoxFile } from '../../src/core/exchange';
@@ -55,7 +55,7 @@ function wantedOf(read: Reader): BoxWanted {
   const named = words === null ? null : shadeOfWords(words);
   if (words !== null && named === null) read.fault(inputFault('words', 'not-one-of', words, { params: { allowed: Object.keys(COLOUR_WORDS.hues).join(', ') }, allowed: Object.keys(COLOUR_WORDS.hues) }));
   const belly = colour ? labOfHex(colour.hex) : named;
-  const sighting: Sighting = { ...NOTHING_SEEN, signs: Object.fromEntries(heard) as Sighting['signs'], month, water, lengthMm: mm === null ? null : { mm, sd: 0.4 }, belly };
+  const sighting: Sighting = { ...NOTHING_SEEN, signs: Object.fromEntries(heard) as Sighting['signs'], month, water, lengthMm: mm === null ? null : { mm, sd: INSECT_SD_MM }, belly };
   return {
     belief: stage ? [{ stage, p: 1 }] : byStage(KEY, believe(KEY, sighting)).filter(({ p }) => p >= LEAST),
     length: mm === null ? null : { mm, seMm: methodHalfWidth('typed', mm) / Z95 },
@@ -116,7 +116,7 @@ export const boxCommand: Command = {
       next_look: result.nextLook ? { what: result.nextLook.what, could_change: result.nextLook.couldChange } : null,
     };
     const lines = [
-      columns(result.flies.slice(0, top).map((answer) => [answer.fly.name, answer.fly.place, `${answer.fly.left} left`, answer.steps === null ? '' : `${answer.steps >= 0 ? '+' : '-'}${Math.abs(answer.steps).toFixed(1)}`])),
+      columns(result.flies.slice(0, top).map((answer) => [answer.fly.name, answer.fly.place, speech.t('cli.left', { count: answer.fly.left }), answer.steps === null ? '' : `${answer.steps >= 0 ? '+' : '-'}${Math.abs(answer.steps).toFixed(1)}`])),
       ...(json.none_close ? [fold(json.none_close)] : []),
       ...(result.nextLook ? [speech.t(result.nextLook.couldChange ? `box-look.${result.nextLook.what}` : 'box-look.nothing')] : []),
     ];

@@ -1,7 +1,7 @@
 import ids from '../../src/catalogue/ids.json';
 import type { FaunaId, WaterId } from '../../src/catalogue/ids';
 import { ANSWERS, GROWING_ON, KEY } from '../../src/catalogue/key';
-import { believe, byGroup, byStage, growingOn, lookalike, nextSign, pulls, type Sighting } from '../../src/core/belief';
+import { believe, byGroup, byStage, growingOn, INSECT_SD_MM, leadsTo, lookalike, nextSign, pulls, SURE, type Sighting } from '../../src/core/belief';
 import { labOfHex } from '../../src/core/colour';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
@@ -10,21 +10,12 @@ import type { Reader } from '../read';
 import { answersOf, ASKED, signsOf } from '../signs';
 import { columns } from '../text';
 
-const SURE = 0.8;
-/** Half-width of a typed length at 95 %, mm, and how far one insect lies from another of its hatch. */
-const LENGTH_SD_MM = 0.4;
-
-
-function idOf(read: Reader, field: string, entries: readonly { id: string; name: string; alias?: string[] }[]): string | null {
-  return read.id<string>(field, read.one(field), entries);
-}
-
 function sightingOf(read: Reader): Sighting {
   const heard = signsOf(read);
   const month = read.number('month', [1, 12], true) ?? (heard.has('month') ? Number(heard.get('month')) : null);
-  const water = (idOf(read, 'water', ids.waters) ?? heard.get('water') ?? null) as WaterId | null;
+  const water = read.flagId<WaterId>('water', ids.waters) ?? heard.get('water') ?? null;
   for (const [flag, entries] of [['found', ids.found], ['doing', ids.doing], ['light', ids.lights]] as const) {
-    const id = idOf(read, flag, entries);
+    const id = read.flagId<string>(flag, entries);
     if (id) heard.set(flag, id);
   }
   const length = read.length('length', read.one('length'));
@@ -34,12 +25,12 @@ function sightingOf(read: Reader): Sighting {
   return {
     signs: Object.fromEntries(heard) as Sighting['signs'],
     seen: read.many('seen').flatMap((seen) => read.id<string>('seen', seen, ids.seen) ?? []),
-    rise: idOf(read, 'rise', ids['rise-forms']),
+    rise: read.flagId<string>('rise', ids['rise-forms']),
     water,
     month,
     south: read.has('south'),
-    region: idOf(read, 'region', ids.faunas) as FaunaId | null,
-    lengthMm: length === null ? null : { mm: length, sd: LENGTH_SD_MM },
+    region: read.flagId<FaunaId>('region', ids.faunas),
+    lengthMm: length === null ? null : { mm: length, sd: INSECT_SD_MM },
     belly: belly ? labOfHex(belly.hex) : null,
   };
 }
@@ -52,8 +43,7 @@ function stageOut(sighting: Sighting, speech: Speech) {
   const odds = byStage(KEY, belief);
   const next = nextSign(KEY, sighting, belief);
   const like = lookalike(KEY, sighting, belief);
-  const offered = new Set(odds.filter(({ p }) => p > 0).map(({ stage }) => stage));
-  const becomes = sighting.lengthMm ? growingOn(GROWING_ON, odds[0]!.stage, sighting.lengthMm.mm, (stage) => offered.has(stage)).filter((grown) => grown.direction === 'later') : [];
+  const becomes = sighting.lengthMm ? growingOn(GROWING_ON, odds[0]!.stage, sighting.lengthMm.mm, (stage) => leadsTo(KEY, belief, odds[0]!.stage, stage)).filter((grown) => grown.direction === 'later') : [];
   return {
     posterior: odds.map(({ stage, p }) => ({ ...split(stage), p })),
     groups: sighting.south ? [] : byGroup(KEY, belief).map(({ group, p }) => ({ id: group.id, name: group.name, scientific: group.scientific, p })),
@@ -73,7 +63,7 @@ function text(out: ReturnType<typeof stageOut>, sighting: Sighting, speech: Spee
   if (sighting.south) lines.push('', speech.t('cli.south'));
   if (out.next) lines.push('', `${speech.t('cli.next')}: ${out.next.question}`);
   if (out.lookalike) lines.push(`${speech.t('cli.lookalike')}: ${speech.plain('stages', `${out.lookalike.order}/${out.lookalike.stage}`)} (${speech.ask(out.lookalike.separate_by)})`);
-  for (const grown of out.becomes ?? []) lines.push(`${speech.t('cli.becomes')} ${speech.plain('stages', `${grown.order}/${grown.stage}`)}, ${speech.length(grown.length_mm[0]!)} to ${speech.length(grown.length_mm[1]!)}`);
+  for (const grown of out.becomes ?? []) lines.push(`${speech.t('cli.becomes')} ${speech.plain('stages', `${grown.order}/${grown.stage}`)}, ${speech.t('cli.range', { low: speech.length(grown.length_mm[0]!), high: speech.length(grown.length_mm[1]!) })}`);
   return lines.join('\n');
 }
 

@@ -1,12 +1,10 @@
 import { KEY, labOfShade } from '@/catalogue';
-import { believe, NOTHING_SEEN, type Belief, type Sighting } from '@/core/belief';
+import { believe, INSECT_SD_MM, NOTHING_SEEN, type Belief, type Sighting } from '@/core/belief';
 import { labOfHex } from '@/core/colour';
 import { selectSettings } from './answers';
 import type { SampleRecord, SettingsRecord } from './records/schemas';
 import type { State } from './store';
 
-/** Spread of one measured insect about its hatch, as the key takes a length, mm. */
-const MEASURED_SD_MM = 0.4;
 const Z95 = 1.96;
 
 /** What a sample says of its natural, as the key takes it: signs, place, month, mean length and belly. */
@@ -23,7 +21,7 @@ export function sightingFor(sample: SampleRecord, settings: SettingsRecord): Sig
     month: Number(sample.when.slice(5, 7)) || null,
     south: settings.south,
     region: settings.fauna,
-    lengthMm: mean !== null ? { mm: mean, sd: MEASURED_SD_MM } : sample.rough ? { mm: sample.rough.mm, sd: sample.rough.halfMm / Z95 } : null,
+    lengthMm: mean !== null ? { mm: mean, sd: INSECT_SD_MM } : sample.rough ? { mm: sample.rough.mm, sd: sample.rough.halfMm / Z95 } : null,
     belly: belly ? labOfHex(belly) : sample.shades['abdomen-belly'] ? labOfShade(sample.shades['abdomen-belly']) : null,
   };
 }

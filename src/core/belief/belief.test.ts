@@ -3,7 +3,7 @@ import { ANSWERS, GROUPS, GROWING_ON, KEY } from '@/catalogue/key';
 import cases from '@/catalogue/cases.json';
 import type { StageId } from '@/catalogue/ids';
 import { labOfHex } from '../colour';
-import { believe, byGroup, byStage, gainBits, growingOn, lookalike, nextSign, NOTHING_SEEN, prepareKey, pulls, ranked, unshrunk, type AskedId, type Sighting } from './index';
+import { believe, byGroup, byStage, gainBits, growingOn, leadsTo, lookalike, nextSign, NOTHING_SEEN, prepareKey, pulls, ranked, unshrunk, type AskedId, type Sighting } from './index';
 
 const see = (signs: Sighting['signs'], more: Partial<Sighting> = {}): Sighting => ({ ...NOTHING_SEEN, ...more, signs });
 const first = (sighting: Sighting) => byStage(KEY, believe(KEY, sighting))[0]!;
@@ -166,6 +166,13 @@ describe('growing on', () => {
     }
   });
   test('a stage that is not offered is not named', () => expect(growingOn(GROWING_ON, 'mayfly/mature-nymph', 10, (stage) => stage !== 'mayfly/emerger').map((grown) => grown.stage)).not.toContain('mayfly/emerger'));
+  test('no film emerger is offered where only kinds that climb out are left', () => {
+    const climbing = { ...KEY, members: KEY.members.map((members) => members.filter(({ group }) => group.hatch === 'climbs')) };
+    const belief = (key: typeof KEY) => believe(key, see({ wings: 'dark-pads' }));
+    expect(leadsTo(KEY, belief(KEY), 'mayfly/mature-nymph', 'mayfly/emerger')).toBe(true);
+    expect(leadsTo(climbing, belief(climbing), 'mayfly/mature-nymph', 'mayfly/emerger')).toBe(false);
+    expect(leadsTo(climbing, belief(climbing), 'mayfly/mature-nymph', 'mayfly/dun')).toBe(true);
+  });
   test('a soft larva was longer before the spirit, a nymph was not', () => {
     expect(unshrunk(GROWING_ON, 'midge/larva', 9.6)).toBeCloseTo(10, 9);
     expect(unshrunk(GROWING_ON, 'mayfly/nymph', 9.6)).toBe(9.6);

@@ -18,6 +18,11 @@ export interface Sighting {
 
 export const NOTHING_SEEN: Sighting = { signs: {}, seen: [], rise: null, water: null, month: null, south: false, region: null, lengthMm: null, belly: null };
 
+/** A stage this likely is taken as told. Source: docs/cli.md, `certain`. */
+export const SURE = 0.8;
+/** One measured insect against its hatch and its reading, mm. */
+export const INSECT_SD_MM = 0.4;
+
 export interface Belief {
   /** By index of the key's stages; sums to 1. */
   p: readonly number[];

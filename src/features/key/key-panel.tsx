@@ -2,7 +2,7 @@ import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
 import { ANSWERS, KEY } from '@/catalogue';
-import { byGroup, byStage, lookalike, nextSign, pulls, type AskedId } from '@/core/belief';
+import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId } from '@/core/belief';
 import { change, selectBelief, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Toggle } from '@/ui/primitives';
@@ -17,7 +17,6 @@ interface KeyPanelProps {
 
 const SHOWN = 4;
 const LEAST = 0.03;
-const SURE = 0.8;
 /** Two stages nearer than this are offered side by side. */
 const CLOSE = 0.3;
 const GROUPS_SHOWN = 3;
