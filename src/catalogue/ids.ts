@@ -54,6 +54,7 @@ export type RiseFormId = 'splash' | 'head-and-tail' | 'bulge' | 'sip' | 'ring-wi
 export type CautionId = 'bleach' | 'uv-resin' | 'cyanoacrylate' | 'varnish' | 'flame' | 'lead' | 'hook-point' | 'blade' | 'needle' | 'wading' | 'dark-alone' | 'taking-insects' | 'plumage' | 'clean-kit' | 'fish-care' | 'marker' | 'solvent' | 'sharp-pieces' | 'skins';
 export type StageMatch = 'same' | 'neighbour';
 export type SexId = 'male' | 'female' | 'mixed';
+export type MoveId = 'tied' | 'got' | 'counted' | 'lost' | 'given' | 'shifted';
 
 /** Every school and the options it can be set to. */
 export interface SchoolOption {

@@ -33,6 +33,8 @@ export const KNOWN = {
   faunas: list<Ids.FaunaId>(ids.faunas),
   themes: list<Ids.ThemeId>(ids.themes),
   sexes: list<Ids.SexId>(ids.sexes),
+  moves: list<Ids.MoveId>(ids.moves),
+  evidence: list<Ids.Evidence>(ids.evidence),
   found: list<Ids.FoundId>(ids.found),
   doing: list<Ids.DoingId>(ids.doing),
 } as const;

@@ -1,4 +1,5 @@
-import { catalogueOf, hooksFromRows, labOfShade, REFERENCE_ROWS } from '@/catalogue';
+import { catalogueOf, GROWING_ON, hooksFromRows, labOfShade, REFERENCE_ROWS } from '@/catalogue';
+import { unshrunk } from '@/core/belief';
 import { hexOfLab } from '@/core/colour';
 import type { BendId, BarbId, EyeId, PointId, RegionId, Source } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
@@ -38,9 +39,20 @@ export function selectDevice(state: State): DeviceRecord {
   return state.records.entities.device[DEVICE_ID] ?? NO_DEVICE;
 }
 
+/** Whether an insect counts: not set aside, and of the sex asked for where both are told apart. */
+export function counts(record: SampleRecord, specimen: SampleRecord['specimens'][number]): boolean {
+  const wanted = record.sex === 'male' || record.sex === 'female' ? record.sex : null;
+  return specimen.out === null && (wanted === null || specimen.sex === null || specimen.sex === wanted);
+}
+
+/** Body lengths that count, mm, as they were before any spirit shrank them. */
+export function bodiesOf(record: SampleRecord, stage: Sample['stage'] | null): number[] {
+  return record.specimens.filter((specimen) => counts(record, specimen)).flatMap(({ body }) => (body.mm === null || body.mm === undefined ? [] : [record.preserved && stage ? unshrunk(GROWING_ON, stage, body.mm) : body.mm]));
+}
+
 /** The sample as core takes it, for one stage. */
 export function sampleFor(record: SampleRecord, stage: Sample['stage']): Sample {
-  const measured = record.specimens.flatMap((specimen) => specimen.body.mm ?? []);
+  const measured = bodiesOf(record, stage);
   const rough = measured.length === 0 ? record.rough : null;
   return {
     stage,

@@ -1,7 +1,8 @@
-import { KEY, labOfShade } from '@/catalogue';
-import { believe, INSECT_SD_MM, NOTHING_SEEN, type Belief, type Sighting } from '@/core/belief';
+import { labOfShade } from '@/catalogue';
+import { believe, INSECT_SD_MM, NOTHING_SEEN, type Belief, type Key, type Sighting } from '@/core/belief';
 import { labOfHex } from '@/core/colour';
-import { selectSettings } from './answers';
+import { bodiesOf, selectSettings } from './answers';
+import { selectKey } from './own-groups';
 import type { SampleRecord, SettingsRecord } from './records/schemas';
 import type { State } from './store';
 
@@ -9,7 +10,7 @@ const Z95 = 1.96;
 
 /** What a sample says of its natural, as the key takes it: signs, place, month, mean length and belly. */
 export function sightingFor(sample: SampleRecord, settings: SettingsRecord): Sighting {
-  const bodies = sample.specimens.flatMap((specimen) => specimen.body.mm ?? []);
+  const bodies = bodiesOf(sample, null);
   const mean = bodies.length > 0 ? bodies.reduce((sum, mm) => sum + mm, 0) / bodies.length : null;
   const belly = sample.colours['abdomen-belly'] ?? null;
   return {
@@ -26,17 +27,18 @@ export function sightingFor(sample: SampleRecord, settings: SettingsRecord): Sig
   };
 }
 
-const cache = new Map<string, { sample: SampleRecord; settings: SettingsRecord; sighting: Sighting; belief: Belief }>();
+const cache = new Map<string, { sample: SampleRecord; settings: SettingsRecord; key: Key; sighting: Sighting; belief: Belief }>();
 
 /** What is believed of a sample's natural, remembered until the sample changes. */
 export function selectBelief(state: State, sampleId: string): { sighting: Sighting; belief: Belief } | null {
   const sample = state.records.entities.sample[sampleId];
   if (!sample) return null;
   const settings = selectSettings(state);
+  const key = selectKey(state);
   const known = cache.get(sampleId);
-  if (known && known.sample === sample && known.settings === settings) return known;
+  if (known && known.sample === sample && known.settings === settings && known.key === key) return known;
   const sighting = sightingFor(sample, settings);
-  const fresh = { sample, settings, sighting, belief: believe(KEY, sighting) };
+  const fresh = { sample, settings, key, sighting, belief: believe(key, sighting) };
   cache.set(sampleId, fresh);
   return fresh;
 }

@@ -1,9 +1,11 @@
 import { demoRows, KNOWN, SHIPPED_MAKERS } from '@/catalogue';
 import hooksCsv from '@/catalogue/hooks.csv';
+import packed from '@/catalogue/demo-box.json';
 import valley from '@/catalogue/demo-valley.json';
 import type { StageId } from '@/catalogue/ids';
+import type { Move } from '@/core/box';
 import type { HookRow } from '@/core/hooks';
-import { DEVICE_ID, matchSchema, noEntities, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, type Entities, type ModelRecord } from './records/schemas';
+import { boxSchema, DEVICE_ID, flySchema, matchSchema, noEntities, sampleSchema, SETTINGS_ID, settingsSchema, specimen, deviceSchema, type Entities, type ModelRecord } from './records/schemas';
 
 /** A made-up morning in the valley: one sample with its match. */
 interface DemoMatch {
@@ -33,6 +35,15 @@ export function modelsFromRows(rows: readonly HookRow[], demo: boolean): Record<
   return models;
 }
 
+/** The valley's box: what was tied into it, and what the last evening cost. */
+function packBox(entities: Entities): void {
+  const boxId = `box_demo-${packed.box.key}`;
+  entities.box[boxId] = boxSchema.cast({ demo: true, ...packed.box });
+  const ledger = (slot: string, moves: [Move['why'], number, string][]) => Object.fromEntries(moves.filter(([, count]) => count !== 0).map(([why, count, at]) => [`move_demo-${why}`, { at, boxId, slot, count, why }]));
+  for (const item of packed.flies) entities.fly[`fly_demo-${item.slot}`] = flySchema.cast({ demo: true, dressingId: item.dressing, dressingRev: 1, hookId: item.hook, moves: ledger(item.slot, [['tied', item.tied, packed.packed], ['lost', -item.lost, packed.fished]]) });
+  for (const { slot, got, ...item } of packed.others) entities.fly[`fly_demo-${slot}`] = flySchema.cast({ demo: true, ...item, moves: ledger(slot, [['got', got, packed.packed]]) });
+}
+
 /** A store with nothing in it but how the app is set. */
 export function cleanEntities(): Entities {
   return { ...noEntities(), settings: { [SETTINGS_ID]: settingsSchema.cast({}) }, device: { [DEVICE_ID]: deviceSchema.cast({}) } };
@@ -43,11 +54,12 @@ export function demoEntities(): Entities {
   const entities = cleanEntities();
   for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit };
   entities.model = modelsFromRows(demoRows(hooksCsv), true);
+  packBox(entities);
   for (const item of valley.matches as unknown as DemoMatch[]) {
     const sampleId = `sample_demo-${item.key}`;
     entities.sample[sampleId] = sampleSchema.cast({
       demo: true, when: item.when, place: item.place, water: item.water, method: item.method, surface: item.surface, found: item.found, colours: item.colours,
-      specimens: item.lengths.map((mm, index) => ({ id: `s${index + 1}`, body: { mm, typed: null } })), case: { mm: item.case, typed: null }, overall: { mm: item.overall, typed: null },
+      specimens: item.lengths.map((mm, index) => specimen(`s${index + 1}`, mm)), case: { mm: item.case, typed: null }, overall: { mm: item.overall, typed: null },
     });
     const answers = item.stages.filter((stage) => KNOWN.stages.includes(stage as StageId)).map((stage, index) => ({ id: `a${index + 1}`, stage }));
     entities.match[`match_demo-${item.key}`] = matchSchema.cast({ demo: true, title: item.title, opened: item.when, sampleId, answers: answers.length > 0 ? answers : [{ id: 'a1', stage: null }], leading: 'a1' });
@@ -55,12 +67,13 @@ export function demoEntities(): Entities {
   return entities;
 }
 
-/** Takes the demo out, except what the tier changed; a match and its natural stay or leave together. */
+/** Takes the demo out, except what the tier changed; a match and its natural, a fly and its box stay or leave together. */
 export function removeDemo(draft: Entities): void {
   const matchesKept = new Set(Object.entries(draft.match).filter(([, match]) => !match.demo || draft.sample[match.sampleId]?.demo === false).map(([id]) => id));
   const samplesKept = new Set([...matchesKept].map((id) => draft.match[id]!.sampleId));
   const makersKept = new Set(Object.values(draft.model).filter((model) => !model.demo).map((model) => model.makerId));
-  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept };
+  const boxesKept = new Set(Object.values(draft.fly).filter((fly) => !fly.demo).flatMap((fly) => Object.values(fly.moves).map((move) => move.boxId)));
+  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept, box: boxesKept };
   for (const kind of Object.keys(draft) as (keyof Entities)[]) {
     for (const [id, record] of Object.entries(draft[kind])) {
       if (!(record as { demo?: boolean }).demo) continue;

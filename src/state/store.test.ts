@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { applyPatches, enablePatches } from 'immer';
 import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from './__tests__/ports';
 import { hasDemo, removeDemo } from './demo';
-import { matchSchema, noEntities, sampleSchema, type Entities } from './records/schemas';
+import { matchSchema, noEntities, sampleSchema, specimen, type Entities } from './records/schemas';
 import { change, createStore, difference, openStore, redone, remember, undone } from './store';
 
 enablePatches();
@@ -118,7 +118,7 @@ describe('writing', () => {
     const { store, storage, keeper } = await open();
     store.dispatch(change('new-match', newSample('s1')));
     await keeper.flush();
-    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ v: 3, id: 's1', rev: 1, data: { when: '2033-05-24T04:50' } });
+    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ v: 4, id: 's1', rev: 1, data: { when: '2033-05-24T04:50' } });
   });
 });
 
@@ -224,8 +224,8 @@ describe('patches between two states', () => {
     }));
   });
   test('a changed field touches that field only', () => {
-    const before = { ...noEntities(), sample: { a: sampleSchema.cast({ when: 'x', specimens: [{ id: 's1', body: { mm: 8, typed: null } }] }) } } as Entities;
-    const after = { ...before, sample: { a: { ...before.sample.a!, specimens: [{ id: 's1', body: { mm: 9, typed: null } }] } } } as Entities;
+    const before = { ...noEntities(), sample: { a: sampleSchema.cast({ when: 'x', specimens: [specimen('s1', 8)] }) } } as Entities;
+    const after = { ...before, sample: { a: { ...before.sample.a!, specimens: [specimen('s1', 9)] } } } as Entities;
     expect(difference(before, after)).toEqual([{ op: 'replace', path: ['sample', 'a', 'specimens', 0, 'body', 'mm'], value: 9 }]);
   });
 });

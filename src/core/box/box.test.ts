@@ -20,6 +20,11 @@ describe('a fly carried', () => {
     expect(dun14.belly).toHaveLength(3);
   });
   test('one that was not tied here is what is noted of it', () => expect(bought).toMatchObject({ stages: ['mayfly/dun'], lengthMm: 8, ride: 'high', hackled: false, hook: '' }));
+  test('a stage and a size stand for a fly of which no more is known', () => {
+    const plain = fly('plain', { stage: 'mayfly/dun', hook: 'reference:standard-dry:14' });
+    expect(plain.lengthMm).toBeCloseTo(7.70626, 4);
+    expect(fly('unknown', { stage: 'mayfly/dun' }).lengthMm).toBeNull();
+  });
   test('a crane fly carries more than its iron', () => {
     const crane = fly('crane', { dressing: 'trailing-crane', hook: 'reference:standard-dry:12' });
     expect(crane.lengthMm).toBeGreaterThan(2 * 8.28833);

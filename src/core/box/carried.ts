@@ -8,7 +8,7 @@ export interface BoxFly {
   name: string;
   dressing: string | null;
   hook: string | null;
-  /** For a fly not tied here: what it is meant for. */
+  /** For a fly not tied here: what it is meant for; with a hook, its length follows from the stage's default style. */
   stage: StageId | null;
   lengthMm: number | null;
   hex: string | null;
@@ -41,8 +41,9 @@ const BODY_PARTS: ReadonlySet<string> = new Set(['abdomen', 'case', 'extended-bo
 export function carriedFly(fly: BoxFly, catalogue: Catalogue): CarriedFly {
   const dressing = catalogue.dressings.find((item) => item.id === fly.dressing) ?? null;
   const hook = catalogue.hooks.find((item) => item.id === fly.hook) ?? null;
-  const style = dressing ? (catalogue.styles.find((item) => item.id === dressing.style) ?? null) : null;
-  const use: StyleInUse | null = style && dressing ? { style, bead: dressing.weights.find((weight) => weight.kind === 'bead') ?? null, reading: 'default', pathShare: 1 } : null;
+  const styleId = dressing?.style ?? catalogue.stages.find((row) => row.id === fly.stage)?.style;
+  const style = catalogue.styles.find((item) => item.id === styleId) ?? null;
+  const use: StyleInUse | null = style ? { style, bead: dressing?.weights.find((weight) => weight.kind === 'bead') ?? null, reading: 'default', pathShare: 1 } : null;
   const scored = use && hook ? scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true) : null;
   const body = dressing?.parts.find((part) => BODY_PARTS.has(part.part));
   const material = catalogue.materials.find((item) => item.id === body?.material);

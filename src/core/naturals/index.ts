@@ -1,2 +1,3 @@
+export { twoHumps, type TwoHumps } from './two-humps';
 export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
 export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';

@@ -1,13 +1,12 @@
 import { Link } from 'expo-router';
 import { View } from 'react-native';
-import Svg from 'react-native-svg';
 import { DRESSINGS } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { Card } from '@/core/tying';
 import type { Dressing } from '@/core/dressings';
 import { selectLibraryCards, useApp } from '@/state';
 import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
-import { flyMarks, Marks } from '@/ui/drawings';
+import { FlyThumb } from '@/ui/drawings';
 import { Heading, Say } from '@/ui/primitives';
 
 /** The library, by the order of insect each dressing answers first. */
@@ -36,9 +35,10 @@ export function DressingsScreen() {
 function DressingRow({ dressing, card, half }: { dressing: Dressing; card: Card | undefined; half: boolean }) {
   const words = useWords();
   const speech = useSpeech();
+  const red = useRedLamp();
   return (
     <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className={`flex flex-row items-center gap-4 border-b border-line px-5 py-3 ${half ? 'w-1/2' : 'w-full'}`}>
-      <Thumb card={card} />
+      <FlyThumb card={card} width={84} height={64} plain={red} />
       <View className="min-w-0 flex-1">
         <Say weight="serif" size="lead">
           {dressing.name}
@@ -49,23 +49,5 @@ function DressingRow({ dressing, card, half }: { dressing: Dressing; card: Card 
         </Say>
       </View>
     </Link>
-  );
-}
-
-const THUMB = { width: 84, height: 64 } as const;
-
-/** The dressed fly, as large as its frame allows; a small picture, not a measure. */
-function Thumb({ card }: { card: Card | undefined }) {
-  const red = useRedLamp();
-  if (!card) return <View className="w-20" />;
-  const drawing = flyMarks(card, { plain: red });
-  const { left, right, top, bottom } = drawing.bounds;
-  const scale = Math.min((THUMB.width - 4) / (right - left), (THUMB.height - 4) / (top - bottom));
-  return (
-    <View aria-hidden style={THUMB}>
-      <Svg width={THUMB.width} height={THUMB.height}>
-        <Marks marks={drawing.marks.map((mark) => ({ ...mark, width: mark.mm ? mark.width : (mark.width ?? 1) * 0.7 }))} scale={scale} x={THUMB.width / 2 - ((left + right) / 2) * scale} y={THUMB.height / 2 + ((top + bottom) / 2) * scale} />
-      </Svg>
-    </View>
   );
 }

@@ -2,7 +2,7 @@ import { act, fireEvent, screen, within } from '@testing-library/react';
 import pictograms from '@/catalogue/pictograms.json';
 import { ANSWERS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
-import { change, matchSchema, sampleSchema, type Store } from '@/state';
+import { change, matchSchema, sampleSchema, specimen, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { plainOdds } from './odds';
 
@@ -86,12 +86,12 @@ test('the water speaks before any specimen', async () => {
 test('a length without a tool answers with its own ±, and gives way to a measured one', async () => {
   const store = await fresh();
   await act(async () => void store.dispatch(change('stage', (draft) => void (draft.match.m!.answers[0]!.stage = 'mayfly/dun'))));
-  fireEvent.click(screen.getByText('7 to 10'));
+  fireEvent.click(screen.getByLabelText('7 to 10'));
   expect(sample(store).rough).toEqual({ mm: 8.5, halfMm: 1.5, how: 'chip' });
   expect(screen.getByText(/^about 8\.5 mm ± 1\.5, by eye/)).toBeInTheDocument();
   expect(screen.getByLabelText(/^Hook: Reference/)).toBeInTheDocument();
-  await act(async () => void store.dispatch(change('length', (draft) => void draft.sample.s!.specimens.push({ id: 'x', body: { mm: 11, typed: null } }))));
-  expect(screen.queryByText('7 to 10')).toBeNull();
+  await act(async () => void store.dispatch(change('length', (draft) => void draft.sample.s!.specimens.push(specimen('x', 11)))));
+  expect(screen.queryByLabelText('7 to 10')).toBeNull();
   expect(screen.getByLabelText(/^Natural: Mayfly dun\. 11\.0 mm/)).toBeInTheDocument();
 });
 

@@ -1,11 +1,12 @@
 import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
-import { ANSWERS, KEY } from '@/catalogue';
+import { ANSWERS } from '@/catalogue';
 import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId } from '@/core/belief';
-import { change, selectBelief, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
-import { useSpeech, useWords } from '@/features/shell';
+import { change, selectBelief, selectKey, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Toggle } from '@/ui/primitives';
+import { LengthChips } from './length-chips';
 import { plainOdds } from './odds';
 import { Pictogram } from './pictogram';
 
@@ -36,24 +37,27 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const speech = useSpeech();
   const dispatch = useAppDispatch();
   const believed = useApp((state) => selectBelief(state, match.sampleId));
+  const theKey = useApp(selectKey);
+  const thumb = useThumb();
   if (!believed) return null;
   const { sighting, belief } = believed;
-  const stages = byStage(KEY, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN);
+  const stages = byStage(theKey, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN);
   const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const skipped = sample.skipped as AskedId[];
-  const next = nextSign(KEY, sighting, belief, skipped);
-  const heard = pulls(KEY, sighting, belief);
+  const next = nextSign(theKey, sighting, belief, skipped);
+  const heard = pulls(theKey, sighting, belief);
+  const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
   const told = heard.length + sample.seen.length > 0 || sample.rise !== null || sighting.lengthMm !== null;
-  const like = heard.length > 0 ? lookalike(KEY, sighting, belief) : null;
-  const groups = sighting.south ? [] : byGroup(KEY, belief, LEAST).slice(0, GROUPS_SHOWN);
+  const like = heard.length > 0 ? lookalike(theKey, sighting, belief) : null;
+  const groups = sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN);
   const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
   const take = (stage: StageId) => dispatch(change('stage', (draft) => void ((draft.match[matchId]!.answers.find((answer) => answer.id === leading.id) as AnswerRecord).stage = stage)));
   const keepBoth = () => dispatch(change('answer', (draft) => {
-    const own = draft.match[matchId]!;
-    const lead = own.answers.find((answer) => answer.id === own.leading)!;
+    const kept = draft.match[matchId]!;
+    const lead = kept.answers.find((answer) => answer.id === kept.leading)!;
     lead.stage = first.stage;
-    own.answers = [...own.answers.filter((answer) => answer.id === own.leading), { id: lead.id === 'a2' ? 'a1' : 'a2', stage: second!.stage, offset: { sizes: 0, intent: 'exact' }, hookId: null, dressingId: null, schools: {}, without: [], settled: null }];
+    kept.answers = [...kept.answers.filter((answer) => answer.id === kept.leading), { id: lead.id === 'a2' ? 'a1' : 'a2', stage: second!.stage, offset: { sizes: 0, intent: 'exact' }, hookId: null, dressingId: null, schools: {}, without: [], settled: null }];
   }));
   return (
     <View className="gap-5">
@@ -79,16 +83,17 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
         })}
         {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
       </View> : null}
-      {like && KEY.ids[like.stage] ? (
+      {like && theKey.ids[like.stage] ? (
         <Say size="small" tone="soft">
-          {words('key.lookalike', { stage: speech.plain('stages', KEY.ids[like.stage]!), ask: speech.ask(like.separateBy) })}
+          {words('key.lookalike', { stage: speech.plain('stages', theKey.ids[like.stage]!), ask: speech.ask(like.separateBy) })}
         </Say>
       ) : null}
+      {measured ? null : <LengthChips sampleId={match.sampleId} sample={sample} />}
       {next ? (
         <View className="gap-3">
-          <View className="flex-row items-center justify-between gap-3">
+          <View className={`items-center justify-between gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
             <Heading level={3} size="lead" className="min-w-0 flex-1">{speech.ask(next.sign)}</Heading>
-            <Button label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} />
+            <Button tall label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} />
           </View>
           <View className="flex-row flex-wrap gap-3">
             {ANSWERS[next.sign].map((answer) => (
@@ -165,11 +170,11 @@ function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleReco
       <Heading level={3} size="small">{words('key.seen')}</Heading>
       <View className="flex-row flex-wrap gap-3">
         {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (
-          <Toggle key={seen.id} label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => toggle(seen.id as SeenId, on)} />
+          <Toggle key={seen.id} tall label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => toggle(seen.id as SeenId, on)} />
         ))}
       </View>
       <Heading level={3} size="small">{words('key.rise')}</Heading>
-      <Chips compact label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => dispatch(change('sign', (draft) => void (draft.sample[sampleId]!.rise = rise === '' ? null : (rise as RiseFormId))))} />
+      <Chips compact tall label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => dispatch(change('sign', (draft) => void (draft.sample[sampleId]!.rise = rise === '' ? null : (rise as RiseFormId))))} />
     </View>
   );
 }

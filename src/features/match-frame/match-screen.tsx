@@ -5,6 +5,7 @@ import { useEffect, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { answered as noteAnswer, change, selectAnswered, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
 import { BenchStep } from '@/features/bench';
+import { BoxAnswers, BoxStrip, useBestFly } from '@/features/box';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
 import { HookStep, HowFar } from '@/features/hook';
 import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
@@ -15,7 +16,7 @@ import { token } from '@/ui/tokens';
 import { Told } from './told';
 import { TwoAnswers } from './two-answers';
 
-export const STEPS = ['natural', 'hook', 'dressing', 'bench'] as const;
+export const STEPS = ['natural', 'hook', 'dressing', 'bench', 'water'] as const;
 export type Step = (typeof STEPS)[number];
 
 /** A match: five steps, always visible, never forced in order; each closed one shows its answer in a line. */
@@ -60,6 +61,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const wide = useWide();
   const record = leadingOf(match);
   if (step === 'natural') return <NaturalStep matchId={id} match={match} sample={sample} answered={answered} />;
+  if (step === 'water') return <BoxAnswers matchId={id} />;
   if (answered.status === 'waiting') {
     return (
       <View className="items-start gap-3 px-5 py-6">
@@ -83,13 +85,13 @@ function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
   );
 }
 
-function StepRow({ id, step, head, detail, open, children, stacked = false }: { id: string; step: Step | 'water'; head: string; detail: string; open: boolean; children?: ReactNode; stacked?: boolean }) {
+function StepRow({ id, step, head, detail, open, children, stacked = false }: { id: string; step: Step; head: string; detail: string; open: boolean; children?: ReactNode; stacked?: boolean }) {
   const words = useWords();
   const router = useRouter();
-  const go = step === 'water' ? undefined : () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
+  const go = () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
   return (
     <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable role={go ? 'button' : undefined} aria-expanded={go ? open : undefined} aria-label={go ? `${words(`step.${step}`)}: ${head}. ${detail}` : undefined} onPress={go} className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}>
+      <Pressable role="button" aria-expanded={open} aria-label={`${words(`step.${step}`)}: ${head}. ${detail}`} onPress={go} className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}>
         <Say size={stacked ? 'small' : 'body'} tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className={stacked ? '' : 'w-24'}>
           {words(`step.${step}`)}
         </Say>
@@ -103,22 +105,29 @@ function StepRow({ id, step, head, detail, open, children, stacked = false }: { 
             </Say>
           ) : null}
         </View>
-        {go && !open && !stacked ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
+        {!open && !stacked ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
       </Pressable>
       {open ? children : null}
     </View>
   );
 }
 
-function PhoneFrame(props: FrameProps) {
-  const { id, step, match, sample, answered, title } = props;
+/** Every step's line; the water's is the fly of the box to put on. */
+function useStepLines(id: string, answered: Answered, stage: string | null) {
   const speech = useSpeech();
   const words = useWords();
+  const best = useBestFly(id);
+  return { ...stepLines(answered, stage, speech, words), water: { head: best?.name ?? words('box.nothing-carried'), detail: best?.detail ?? '' } };
+}
+
+function PhoneFrame(props: FrameProps) {
+  const { id, step, match, sample, answered, title } = props;
   const record = leadingOf(match);
-  const lines = stepLines(answered, record.stage ?? null, speech, words);
+  const lines = useStepLines(id, answered, record.stage ?? null);
   const answer = answered.status === 'answered' ? answered.answer : null;
   return (
-    <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
+    <View className="min-h-0 flex-1">
+      <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
       <View className="px-5 pt-4">
         <Over sample={sample} match={match} />
         <PageHeading>{title}</PageHeading>
@@ -132,10 +141,11 @@ function PhoneFrame(props: FrameProps) {
             <StepBody {...props} />
           </StepRow>
         ))}
-        <StepRow id={id} step="water" head={words('step.water-later')} detail="" open={false} />
       </View>
       <DeleteMatch id={id} match={match} />
     </ScrollView>
+    {step === 'natural' ? <BoxStrip matchId={id} /> : null}
+    </View>
   );
 }
 
@@ -148,7 +158,9 @@ function DeleteMatch({ id, match }: { id: string; match: MatchRecord }) {
       router.navigate('/matches');
       dispatch(change('delete-match', (draft) => {
         delete draft.match[id];
-        if (!Object.values(draft.match).some((other) => other.sampleId === match.sampleId)) delete draft.sample[match.sampleId];
+        if (Object.values(draft.match).some((other) => other.sampleId === match.sampleId)) return;
+        for (const photo of draft.sample[match.sampleId]?.photos ?? []) delete draft.photo[photo];
+        delete draft.sample[match.sampleId];
       }));
     }} />
   );
@@ -161,7 +173,7 @@ function WideFrame(props: FrameProps) {
   const router = useRouter();
   const red = useRedLamp();
   const record = leadingOf(match);
-  const lines = stepLines(answered, record.stage ?? null, speech, words);
+  const lines = useStepLines(id, answered, record.stage ?? null);
   const answer = answered.status === 'answered' ? answered.answer : null;
   return (
     <View className="min-h-0 flex-1 flex-row bg-ground">
@@ -227,7 +239,7 @@ function WideFrame(props: FrameProps) {
         ) : null}
         <StepRow stacked id={id} step="dressing" head={lines.dressing.head} detail={lines.dressing.detail} open={false} />
         <StepRow stacked id={id} step="bench" head={lines.bench.head} detail={lines.bench.detail} open={false} />
-        <StepRow stacked id={id} step="water" head={words('step.water-later')} detail="" open={false} />
+        <StepRow stacked id={id} step="water" head={lines.water.head} detail={lines.water.detail} open={false} />
       </ScrollView>
     </View>
   );

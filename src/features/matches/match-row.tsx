@@ -3,9 +3,8 @@ import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { selectAnswered, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Marks, naturalMarks } from '@/ui/drawings';
+import { NaturalThumb } from '@/ui/drawings';
 import { Say } from '@/ui/primitives';
-import Svg from 'react-native-svg';
 import { matchTitle, placeLine, stepLines } from './answer-line';
 
 /** One match in a list: its natural drawn small, its name and its answer in a line. */
@@ -21,17 +20,9 @@ export function MatchRow({ id }: { id: string }) {
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const lines = stepLines(answered, leading.stage ?? null, speech, words);
   const title = matchTitle(match, speech, words);
-  const drawing = naturalMarks(leading.stage ?? null, 10, red ? {} : sample.colours, 12);
-  const scale = Math.min(64 / (drawing.bounds.right - drawing.bounds.left), 46 / (drawing.bounds.top - drawing.bounds.bottom));
   return (
     <Pressable role="link" aria-label={`${title}. ${lines.natural.head}, ${lines.natural.detail}. ${answered.status === 'answered' ? lines.hook.head : ''}`} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' } })} className="min-h-16 flex-row items-center gap-4 border-b border-line px-5 py-3">
-      <View className="h-12 w-16 items-center justify-center" aria-hidden>
-        {leading.stage ? (
-          <Svg width={68} height={48}>
-            <Marks marks={drawing.marks} scale={scale} x={34 - ((drawing.bounds.left + drawing.bounds.right) / 2) * scale} y={24 + ((drawing.bounds.top + drawing.bounds.bottom) / 2) * scale} />
-          </Svg>
-        ) : null}
-      </View>
+      {leading.stage ? <NaturalThumb stage={leading.stage} colours={red ? {} : sample.colours} width={68} height={48} /> : <View className="w-16" />}
       <View className="min-w-0 flex-1">
         <View className="flex-row items-baseline justify-between gap-3">
           <Say weight="serif" size="lead" className="min-w-0 flex-1">
@@ -48,6 +39,11 @@ export function MatchRow({ id }: { id: string }) {
         {answered.status === 'answered' ? (
           <Say size="small" tone="soft">
             {lines.dressing.head}
+          </Say>
+        ) : null}
+        {sample.kept ? (
+          <Say size="small" tone="straw">
+            {words(sample.photos.length > 0 ? 'photo.row-photo' : 'photo.row', { count: sample.photos.length })}
           </Say>
         ) : null}
         <Say size="small" tone="soft">

@@ -2,10 +2,10 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { StageId } from '@/catalogue/ids';
-import { GROWING_ON, KEY } from '@/catalogue';
+import { GROWING_ON } from '@/catalogue';
 import { growingOn, leadsTo, type Grown } from '@/core/belief';
 import type { LengthStats } from '@/core/naturals';
-import { change, matchSchema, sampleSchema, selectBelief, useApp, useAppDispatch, type MatchRecord, type SampleRecord, type Store } from '@/state';
+import { change, matchSchema, sampleSchema, selectBelief, selectKey, useApp, useAppDispatch, type MatchRecord, type SampleRecord, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
@@ -27,7 +27,8 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
   const router = useRouter();
   const { ports } = useStore() as unknown as Store;
   const believed = useApp((state) => selectBelief(state, match.sampleId));
-  const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(KEY, believed.belief, stage, to));
+  const key = useApp(selectKey);
+  const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(key, believed.belief, stage, to));
   if (grown.length === 0) return null;
   const follow = (item: Grown) => {
     const sampleId = ports.newId('sample');

@@ -6,7 +6,7 @@ import X from 'lucide-react-native/icons/x';
 import { useStore } from 'react-redux';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
-import { change, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
+import { change, specimen, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Field, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
@@ -74,7 +74,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
   const add = () => {
     const id = ports.newId('specimen');
     setFresh(id);
-    dispatch(change('length', (draft) => void draft.sample[sampleId]!.specimens.push({ id, body: { mm: null, typed: null } })));
+    dispatch(change('length', (draft) => void draft.sample[sampleId]!.specimens.push(specimen(id))));
   };
   const set = (id: string) => (draft: Entities, measure: Measure) => {
     const specimen = draft.sample[sampleId]!.specimens.find((item) => item.id === id);

@@ -1,6 +1,8 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { Provider } from 'react-redux';
 import { MatchScreen } from '@/features/match-frame';
-import type { Store } from '@/state';
+import { CautionOfTheDay, SpeechProvider } from '@/features/shell';
+import { selectDevice, type Store } from '@/state';
 import { DUN, openScreen } from '../__tests__/screen';
 
 const body = (n: number) => screen.getByLabelText(`Body ${n}`);
@@ -115,10 +117,16 @@ describe('colours', () => {
     type(belly(), '');
     expect(sampleOf(store).colours['abdomen-belly']).toBeUndefined();
   });
-  test('the caution of taking insects is beside it', async () => {
-    await open();
-    expect(screen.getByText(/Local rules and licensed practice come first\.$/)).toBeInTheDocument();
-  });
+});
+
+test('taking insects and wading carry their cautions in one line, once a day', async () => {
+  const { store, unmount } = await open();
+  expect(screen.getByText(/^Take few, put them back\. Wade known ground, not alone\. Local rules and licensed practice come first\./)).toBeInTheDocument();
+  expect(selectDevice(store.getState()).cautioned).toEqual({ 'taking-insects': '2033-05-24', wading: '2033-05-24' });
+  unmount();
+  render(<Provider store={store}><SpeechProvider><CautionOfTheDay ids={['taking-insects', 'wading', 'dark-alone']} /></SpeechProvider></Provider>);
+  expect(screen.queryByText(/Take few/)).toBeNull();
+  expect(screen.getByText(/^Dusk and dark: two lights/)).toBeInTheDocument();
 });
 
 test('a name and a place are kept as they are typed', async () => {

@@ -5,14 +5,15 @@ import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
 import { change, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { KeyPanel } from '@/features/key';
-import { Measured, useSpeech, useWords } from '@/features/shell';
+import { KeptPhotos } from '@/features/photo';
+import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
 import { Colours } from './colours';
 import { BellyInWords } from './belly-in-words';
 import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
 import { RoughLength } from './rough-length';
-import { StagePicker } from './stage-picker';
+import { StagePicker } from '@/features/stage';
 
 const WITH_OVERALL = new Set(['caddis/adult', 'caddis/egg-layer', 'caddis/spent', 'caddis/diver', 'stonefly/adult', 'stonefly/egg-layer', 'alderfly/adult', 'water-moth/adult', 'grasshopper/adult']);
 
@@ -32,17 +33,28 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
   const own = (draft: Entities) => draft.sample[match.sampleId]!;
   const put = (label: string, recipe: (record: SampleRecord) => void, group: string | null = null) => dispatch(change(label, (draft) => recipe(own(draft) as SampleRecord), group));
   const stage = leading.stage ?? null;
+  // The key is open while no stage is known or when a link asks for it; else one tap away.
+  const { key } = useLocalSearchParams<{ key?: string }>();
+  const [asking, setAsking] = useState(stage === null || key === 'open');
   const length = answered.status === 'answered' ? answered.answer.natural.length : null;
   const named = (kind: 'waters' | 'methods' | 'surfaces' | 'sexes') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
   return (
     <View className="gap-8 px-5 py-4">
-      <WhatIsIt matchId={matchId} match={match} sample={sample} open={stage === null} />
+      <View className="gap-3">
+        <KeptPhotos sampleId={match.sampleId} sample={sample} />
+        <View className="flex-row items-center justify-between gap-3">
+          <Heading>{words('key.title')}</Heading>
+          <Button kind="quiet" tall className="-mr-4" label={words(asking ? 'key.close' : 'key.open')} onPress={() => setAsking(!asking)} />
+        </View>
+        <CautionOfTheDay ids={['taking-insects', 'wading']} />
+        {asking ? <KeyPanel matchId={matchId} match={match} sample={sample} /> : null}
+      </View>
       <StagePicker value={stage} onChange={(id) => dispatch(change('stage', (draft) => void (answerOf(draft, matchId, leading.id).stage = id)))} />
       <Second matchId={matchId} match={match} leading={leading} />
       <View className="gap-3">
         <Heading>{words('natural.lengths')}</Heading>
         <Lengths sampleId={match.sampleId} sample={sample} outliers={length?.outliers ?? []} />
-        <RoughLength sampleId={match.sampleId} sample={sample} stage={stage} />
+        <RoughLength sampleId={match.sampleId} sample={sample} stage={stage} chips={!asking} />
         {length && answered.status === 'answered' ? (
           <View className="gap-1">
             <Measured what={words('natural.lengths')} quantity={{ value: length.meanMm, sd: length.seMm, source: answered.answer.natural.lengthSource }} size="title" strong showSd />
@@ -82,34 +94,6 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Field label={words('natural.name')} value={match.title} onType={(text) => dispatch(change('title', (draft) => void (draft.match[matchId]!.title = text), 'title'))} />
         <Field label={words('natural.place')} value={sample.place} onType={(text) => put('title', (record) => void (record.place = text), 'place')} />
       </View>
-      <Caution />
-    </View>
-  );
-}
-
-/** The key, open while no stage is known or when a link asks for it; else one tap away. */
-function WhatIsIt({ matchId, match, sample, open }: { matchId: string; match: MatchRecord; sample: SampleRecord; open: boolean }) {
-  const words = useWords();
-  const { key } = useLocalSearchParams<{ key?: string }>();
-  const [shown, setShown] = useState(open || key === 'open');
-  return (
-    <View className="gap-4">
-      <View className="flex-row items-center justify-between gap-3">
-        <Heading>{words('key.title')}</Heading>
-        <Button kind="quiet" label={words(shown ? 'key.close' : 'key.open')} onPress={() => setShown(!shown)} />
-      </View>
-      {shown ? <KeyPanel matchId={matchId} match={match} sample={sample} /> : null}
-    </View>
-  );
-}
-
-function Caution() {
-  const speech = useSpeech();
-  return (
-    <View className="border-l-4 border-straw pl-3">
-      <Say size="small" tone="soft">
-        {speech.caution('taking-insects')}
-      </Say>
     </View>
   );
 }

@@ -3,12 +3,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
 import { change, selectSettings, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { LengthChips } from '@/features/key';
 import { Stretch, useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
 
-/** Lengths without a tool: the middle of each span and its half-width at 95 %, mm. */
-const CHIPS: readonly { mm: number; halfMm: number }[] = [{ mm: 4, halfMm: 1 }, { mm: 6, halfMm: 1 }, { mm: 8.5, halfMm: 1.5 }, { mm: 12, halfMm: 2 }, { mm: 17, halfMm: 3 }, { mm: 25, halfMm: 6 }];
 /** Finger widths that an insect may span, and how far such a count is out, as a share. */
 const FINGERS = [0.5, 1, 1.5, 2] as const;
 const FINGER_SHARE = 0.2;
@@ -17,7 +16,7 @@ const STRETCH_HALF_MM = 1;
 const START_MM = 9;
 
 /** A length with its honest ± by a tap, by fingers or by stretching the outline; it gives way as soon as one is measured. */
-export function RoughLength({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: StageId | null }) {
+export function RoughLength({ sampleId, sample, stage, chips }: { sampleId: string; sample: SampleRecord; stage: StageId | null; chips: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
@@ -32,7 +31,7 @@ export function RoughLength({ sampleId, sample, stage }: { sampleId: string; sam
       <Say size="small" tone="soft">
         {words('rough.title')}
       </Say>
-      <Chips label={words('rough.title')} choices={CHIPS.map(({ mm }) => ({ id: String(mm), label: words(`rough.chip.${String(mm).replace('.', '_')}`) }))} value={rough?.how === 'chip' ? String(rough.mm) : null} onChange={(id) => set({ ...CHIPS.find(({ mm }) => String(mm) === id)!, how: 'chip' })} />
+      {chips ? <LengthChips sampleId={sampleId} sample={sample} /> : null}
       {fingerMm === null ? null : (
         <Chips compact label={words('fingers.title')} choices={FINGERS.map((count) => ({ id: String(count), label: words(`fingers.count.${String(count).replace('.', '_')}`) }))} value={rough?.how === 'fingers' ? (FINGERS.map(String).find((id) => Math.abs(Number(id) * fingerMm - rough.mm) < 0.01) ?? null) : null} onChange={(id) => set({ mm: Number(id) * fingerMm, halfMm: FINGER_SHARE * Number(id) * fingerMm, how: 'fingers' })} />
       )}

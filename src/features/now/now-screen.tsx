@@ -1,7 +1,8 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
-import { change, hasDemo, removeDemo, selectAnswered, useApp, useAppDispatch, type State } from '@/state';
+import { change, hasDemo, PHOTOS_MOST, photosWaiting, removeDemo, selectAnswered, useApp, useAppDispatch, type State } from '@/state';
+import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { MatchList, selectMatchIds } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
 import { Marks, naturalMarks } from '@/ui/drawings';
@@ -9,7 +10,7 @@ import { Button, Heading, Say } from '@/ui/primitives';
 
 const selectWaiting = createSelector([(state: State) => state, selectMatchIds], (state, ids) => ids.filter((id) => {
   const match = state.records.entities.match[id]!;
-  return match.answers.some((answer) => selectAnswered(state, id, answer.id)?.status === 'waiting');
+  return state.records.entities.sample[match.sampleId]?.kept || match.answers.some((answer) => selectAnswered(state, id, answer.id)?.status === 'waiting');
 }), { memoizeOptions: { resultEqualityCheck: (a: string[], b: string[]) => a.length === b.length && a.every((id, index) => id === b[index]) } });
 
 const RECENT = 6;
@@ -23,6 +24,8 @@ export function NowScreen() {
   const demo = useApp((state) => hasDemo(state.records.entities));
   const dispatch = useAppDispatch();
   const newMatch = useNewMatch();
+  const { keep, wrong } = useKeepPhoto();
+  const photos = useApp((state) => photosWaiting(state).count);
   const recent = ids.filter((id) => !waiting.includes(id)).slice(0, RECENT);
   const dun = naturalMarks('mayfly/dun', 10, {});
   const door = (
@@ -40,6 +43,17 @@ export function NowScreen() {
           </Svg>
         </View>
       </Pressable>
+    </View>
+  );
+  const later = (
+    <View className="gap-2 px-5 pt-3">
+      <Button tall label={words('now.keep')} onPress={() => void keep(null)} />
+      {photos > 0 ? (
+        <Say size="small" tone="soft">
+          {words('photo.waits', { count: photos, most: PHOTOS_MOST })}
+        </Say>
+      ) : null}
+      {wrong ? <PhotoFault wrong={wrong} /> : null}
     </View>
   );
   const waits = waiting.length > 0 ? (
@@ -74,6 +88,7 @@ export function NowScreen() {
         <View className="flex-row">
           <View className="w-1/2">
             {door}
+            {later}
             {waits}
             {leave}
           </View>
@@ -82,6 +97,7 @@ export function NowScreen() {
       ) : (
         <>
           {door}
+          {later}
           {waits}
           {last}
           {leave}

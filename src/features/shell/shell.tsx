@@ -29,6 +29,11 @@ export function useRedLamp(): boolean {
   return useApp((state) => selectDevice(state).theme === 'red-lamp');
 }
 
+/** The side that actions lie on at the water. */
+export function useThumb(): 'right' | 'left' {
+  return useApp((state) => selectDevice(state).thumb);
+}
+
 /** The valley's own clock while the demo is there, frozen where the address says so. */
 export function useValleyTime(): string | null {
   const demo = useApp((state) => hasDemo(state.records.entities));
@@ -72,10 +77,11 @@ function Header({ wide }: { wide: boolean }) {
   const past = useApp((state) => state.records.past);
   const future = useApp((state) => state.records.future);
   const time = useValleyTime();
+  const thumb = useThumb();
   const last = past[past.length - 1];
   const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
   return (
-    <View role="banner" className="min-h-14 flex-row items-center justify-between border-b border-line bg-plane pl-5 pr-2">
+    <View role="banner" className={`min-h-14 items-center justify-between border-b border-line bg-plane ${wide || thumb === 'right' ? 'flex-row pl-5 pr-2' : 'flex-row-reverse pl-2 pr-5'}`}>
       {wide ? (
         <Say size="small" tone="soft">
           {time ?? ''}
@@ -85,7 +91,7 @@ function Header({ wide }: { wide: boolean }) {
           {words('app')}
         </Say>
       )}
-      <View className="flex-row">
+      <View className={thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}>
         <IconButton label={last ? words('undo-what', { what: words(`change.${last.label}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
         <IconButton label={words('redo')} disabled={future.length === 0} onPress={() => dispatch(redone())} icon={Redo} />
         <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], theme: next })))} icon={THEME_ICON[theme]} />
@@ -131,8 +137,8 @@ function useKeys(): void {
         event.preventDefault();
         newMatch();
       }
-      const match = /^\/matches\/([^/]+)\/(natural|hook|dressing|bench)$/.exec(path);
-      const step = (['natural', 'hook', 'dressing', 'bench'] as const)[Number(event.key) - 1];
+      const match = /^\/matches\/([^/]+)\/(natural|hook|dressing|bench|water)$/.exec(path);
+      const step = (['natural', 'hook', 'dressing', 'bench', 'water'] as const)[Number(event.key) - 1];
       if (match && step) router.navigate({ pathname: '/matches/[id]/[step]', params: { id: match[1]!, step } });
     };
     window.addEventListener('keydown', onKey);
@@ -178,6 +184,9 @@ export function Shell() {
         </TabTrigger>
         <TabTrigger name="drawer" href="/drawer/hooks" asChild>
           <Place label={words('place.drawer')} wide={wide} />
+        </TabTrigger>
+        <TabTrigger name="box" href="/box" asChild>
+          <Place label={words('place.box')} wide={wide} />
         </TabTrigger>
         <TabTrigger name="shelf" href="/shelf" asChild>
           <Place label={words('place.shelf')} wide={wide} hidden={!wide} />

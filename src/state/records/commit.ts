@@ -1,6 +1,6 @@
 import { applyPatches, enablePatches, type Patch } from 'immer';
 import type { KeyStore, Locks } from '../ports';
-import { ASIDE, keyOf, readEnvelope, splitKey, type Envelope } from './envelope';
+import { ASIDE, BLOB, keyOf, readEnvelope, splitKey, type Envelope } from './envelope';
 import { migrate } from './migrate';
 import { KINDS, noEntities, type Entities, type Kind } from './schemas';
 
@@ -82,7 +82,9 @@ export async function commit(storage: KeyStore, locks: Locks, patches: readonly 
 /** Reads every record; what fails its schema or migration is set aside by name and the rest opens. Old tombstones are swept. */
 export async function load(storage: KeyStore, locks: Locks, now: number): Promise<Loaded> {
   return locks.request(LOCK, async () => {
-    const keys = await storage.getAllKeys();
+    const stored = await storage.getAllKeys();
+    // Pictures are read one at a time, when they are looked at.
+    const keys = stored.filter((key) => !key.startsWith(BLOB));
     const texts = await storage.getMany(keys);
     const entities = noEntities();
     const aside: Aside[] = [];
@@ -106,7 +108,7 @@ export async function load(storage: KeyStore, locks: Locks, now: number): Promis
       }
     }
     if (Object.keys(moved).length > 0) await storage.setMany(moved);
-    const old = sweepable(texts, now);
+    const old = [...sweepable(texts, now), ...orphans(stored, texts, now)];
     if (old.length > 0) await storage.removeMany(old);
     return { entities, aside, empty: keys.length === 0 };
   });
@@ -118,6 +120,26 @@ export function sweepable(texts: Record<string, string | null>, now: number): st
     const envelope = text ? readEnvelope(text) : null;
     return envelope?.gone && now - envelope.at > SWEEP_MS ? [key] : [];
   });
+}
+
+const DAY_MS = 24 * 3600 * 1000;
+
+/** Pictures whose record is gone, a day after it went, so that undo and a slow tab still find them; an id carries the time it was made. */
+function orphans(keys: readonly string[], texts: Record<string, string | null>, now: number): string[] {
+  return keys.filter((key) => {
+    if (!key.startsWith(BLOB)) return false;
+    const id = key.slice(BLOB.length);
+    const text = texts[keyOf('photo', id)];
+    const envelope = text ? readEnvelope(text) : null;
+    if (envelope) return envelope.gone === true && now - envelope.at > DAY_MS;
+    return now - madeAt(id) > DAY_MS;
+  });
+}
+
+/** Milliseconds since 1970 that a UUIDv7 begins with; 0 for another id. */
+function madeAt(id: string): number {
+  const hex = /_([0-9a-f]{8})-([0-9a-f]{4})-7/.exec(id);
+  return hex ? parseInt(hex[1]! + hex[2]!, 16) : 0;
 }
 
 /** What was set aside as one file: every stored text as it was found, and why it could not be opened. */

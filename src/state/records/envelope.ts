@@ -12,6 +12,8 @@ export interface Envelope {
 }
 
 export const ASIDE = 'aside/';
+/** Pictures, stored apart from their records: `blob/` and the id of the photo. */
+export const BLOB = 'blob/';
 
 export function keyOf(kind: string, id: string): string {
   return `${kind}/${id}`;

@@ -1,7 +1,10 @@
 import { deviceV1 } from '../schemas/device-v1';
+import { deviceV2 } from '../schemas/device-v2';
+import { flyV1 } from '../schemas/fly-v1';
 import { matchV1 } from '../schemas/match-v1';
 import { sampleV1 } from '../schemas/sample-v1';
 import { sampleV2 } from '../schemas/sample-v2';
+import { sampleV3 } from '../schemas/sample-v3';
 import { settingsV1 } from '../schemas/settings-v1';
 import { KINDS, type Kind } from './schemas';
 
@@ -29,6 +32,17 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'signs-of-the-natural',
     up: (data) => ({ ...sampleV2.validateSync(data), signs: {}, skipped: [], seen: [], rise: null, rough: null, shades: {} }),
   },
+  {
+    kind: 'sample',
+    from: 3,
+    name: 'kept-for-the-bench',
+    up(data) {
+      const old = sampleV3.validateSync(data);
+      return { ...old, specimens: old.specimens.map((specimen) => ({ ...specimen, sex: null, out: null })), preserved: false, kept: false };
+    },
+  },
+  { kind: 'fly', from: 1, name: 'flies-with-a-ledger', up: (data) => ({ ...flyV1.validateSync(data), name: '', stage: null, lengthMm: null, shade: null, ride: null, moves: {} }) },
+  { kind: 'device', from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', cautioned: {} }) },
   { kind: 'device', from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
   { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },
   {

@@ -106,11 +106,33 @@ describe('what is opened and what is swept', () => {
   });
 });
 
+describe('pictures', () => {
+  const HOUR = 3600 * 1000;
+  const young = `photo_${(100 * HOUR).toString(16).padStart(12, '0').replace(/(.{8})(.{4})/, '$1-$2')}-7abc-8000-000000000000`;
+  const record = JSON.stringify({ v: 1, id: 'photo_a', rev: 1, at: 1, data: { sampleId: 's', type: 'image/png', bytes: 3, taken: '2033-05-24T04:50' } });
+  test('are not read with the records, and stay while their record does', async () => {
+    const storage = memory();
+    Object.assign(storage.texts, { 'photo/photo_a': record, 'blob/photo_a': 'data:image/png;base64,AAAA' });
+    const read: string[][] = [];
+    const { entities, aside } = await load({ ...storage, getMany: async (keys) => (read.push(keys), storage.getMany(keys)) }, locks, 99 * HOUR);
+    expect([Object.keys(entities.photo), aside]).toEqual([['photo_a'], []]);
+    expect(read.flat()).not.toContain('blob/photo_a');
+    expect(storage.texts['blob/photo_a']).toBeDefined();
+  });
+  test('go a day after their record went, not sooner; one without a record goes unless it is fresh', async () => {
+    const storage = memory();
+    const gone = (at: number) => JSON.stringify({ v: 1, id: 'x', rev: 2, at, gone: true, data: null });
+    Object.assign(storage.texts, { 'photo/old': gone(70 * HOUR), 'blob/old': 'd', 'photo/late': gone(90 * HOUR), 'blob/late': 'd', 'blob/nobody': 'd', [`blob/${young}`]: 'd' });
+    await load(storage, locks, 101 * HOUR);
+    expect(Object.keys(storage.texts).filter((key) => key.startsWith('blob/')).sort()).toEqual(['blob/late', `blob/${young}`].sort());
+  });
+});
+
 describe('schemas', () => {
   test.each([
     ['sample', { when: '2033-05-24T04:50', water: 'lava' }], ['sample', { when: '2033-05-24T04:50', colours: { wing: 'grey' } }], ['sample', { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 300, typed: null } }] }],
     ['match', { opened: 'x', sampleId: 's', answers: [], leading: 'a1' }], ['match', { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' }],
-    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['device', { theme: 'noon' }],
+    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['box', { name: 'A', rows: 0, columns: 4 }], ['fly', { moves: { m1: { at: 'x', boxId: 'b', slot: null, count: 1, why: 'eaten' } } }], ['group', { order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun', length_mm: [9, 8, 7] }] }], ['device', { theme: 'noon' }],
   ])('a wrong %s is refused', (kind, data) => {
     const version = KINDS[kind as Kind].version;
     expect(migrate(kind, version, data)).toMatchObject({ ok: false, reason: 'schema' });
@@ -121,6 +143,11 @@ describe('schemas', () => {
     expect(migrate('match', 1, { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' })).toMatchObject({ ok: true, data: { parentId: null, answers: [{ stage: 'mayfly/dun', hookId: null }] } });
     expect(migrate('device', 1, { theme: 'dusk', hand: 'left' })).toMatchObject({ ok: true, data: { theme: 'dusk', hand: 'left', screen: null } });
     expect(migrate('settings', 1, { unit: 'in-decimal', letterKeys: false })).toMatchObject({ ok: true, data: { unit: 'in-decimal', letterKeys: false, south: false, fauna: null } });
+  });
+  test('kept-for-the-bench, flies-with-a-ledger and thumb-and-cautions bring older records to the present shape', () => {
+    expect(migrate('sample', 3, { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 8, typed: null } }], signs: { wings: 'none' }, rough: { mm: 6, halfMm: 1, how: 'chip' } })).toMatchObject({ ok: true, data: { specimens: [{ body: { mm: 8 }, sex: null, out: null }], signs: { wings: 'none' }, rough: { mm: 6 }, preserved: false, kept: false } });
+    expect(migrate('fly', 1, { dressingId: 'first-light-dun', dressingRev: 1, hookId: 'osmere:lark:14' })).toMatchObject({ ok: true, data: { dressingId: 'first-light-dun', hookId: 'osmere:lark:14', name: '', moves: {} } });
+    expect(migrate('device', 2, { theme: 'dusk', screen: { key: '390x844x3', pxPerMm: 6 } })).toMatchObject({ ok: true, data: { theme: 'dusk', screen: { pxPerMm: 6 }, thumb: 'right', cautioned: {} } });
   });
   test('the first sample of all, as it was stored, still opens', () => {
     expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: [], overallMm: 12, caseMm: null })).toMatchObject({ ok: true, data: { overall: { mm: 12, typed: null }, specimens: [] } });

@@ -1,6 +1,7 @@
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { KNOWN } from '@/catalogue';
-import type { BarbRuleId, FaunaId, IntentId, Method, RegionId, RiseFormId, SeenId, SexId, StageId, UnitId, WaterId } from '@/catalogue/ids';
+import type { BarbRuleId, CautionId, Evidence, FaunaId, IntentId, Method, MoveId, OrderId, RegionId, RideId, RiseFormId, SeenId, SexId, StageId, UnitId, WaterId } from '@/catalogue/ids';
+import type { Move } from '@/core/box';
 import { dressingSchema } from '@/core/dressings';
 import type { XLabelSchool } from '@/core/hooks';
 
@@ -15,6 +16,19 @@ const words = () => mixed<Record<string, string>>().default({}).test('words', 'w
 /** One length: the last good value, and what was typed while that cannot be read. */
 export const measureSchema = object({ mm: mm(), typed: text() });
 
+const specimenSchema = object({
+  id: string().required(),
+  body: measureSchema.default({ mm: null, typed: null }),
+  sex: maybe<SexId>(KNOWN.sexes),
+  /** Left out of the mean, with the reason given; null counts. */
+  out: text(),
+});
+
+/** One insect of a sample, measured or still to be. */
+export function specimen(id: string, mm: number | null = null): InferType<typeof specimenSchema> {
+  return specimenSchema.cast({ id, body: { mm, typed: null } });
+}
+
 export const sampleSchema = object({
   demo: demo(),
   when: string().required(),
@@ -25,7 +39,11 @@ export const sampleSchema = object({
   surface: string<'dry' | 'wet'>().oneOf(['dry', 'wet']).default('dry'),
   method: string<Method>().oneOf(KNOWN.methods).default('typed'),
   sex: maybe<SexId>(KNOWN.sexes),
-  specimens: array(object({ id: string().required(), body: measureSchema.required() })).default([]),
+  specimens: array(specimenSchema).default([]),
+  /** Soft larvae that lay in spirit are counted a little longer than they read. */
+  preserved: boolean().default(false),
+  /** Waits on Now for the bench in the evening. */
+  kept: boolean().default(false),
   overall: measureSchema.default({ mm: null, typed: null }),
   case: measureSchema.default({ mm: null, typed: null }),
   colours: hexes(),
@@ -66,7 +84,50 @@ export const matchSchema = object({
   parentId: text(),
 });
 
-export const flySchema = object({ demo: demo(), dressingId: string().required(), dressingRev: number().required(), hookId: string().required(), choices: words() });
+const moves = () => mixed<Record<string, Move>>().default({}).test('moves', 'moves', (value) => value !== null && typeof value === 'object' && Object.values(value as Record<string, Move>).every((move) => typeof move.at === 'string' && typeof move.boxId === 'string' && Number.isInteger(move.count) && KNOWN.moves.includes(move.why as MoveId)));
+
+/** A fly of a box: a dressing's revision on a hook, or one not tied here and what is noted of it. How many are left is the sum of its moves. */
+export const flySchema = object({
+  demo: demo(),
+  name: string().defined().default(''),
+  dressingId: text(),
+  dressingRev: number().integer().min(1).nullable().defined().default(null),
+  hookId: text(),
+  choices: words(),
+  stage: stage().nullable().defined().default(null),
+  lengthMm: mm(),
+  /** Colour of its body in words, `tone-hue`. */
+  shade: text(),
+  ride: maybe<RideId>(KNOWN.rides),
+  moves: moves(),
+});
+
+export const BOX_SIDE = [1, 12] as const;
+
+const side = () => number().integer().min(BOX_SIDE[0]).max(BOX_SIDE[1]).required();
+
+/** A fly box: rows and columns of compartments; one that stays at home answers nothing on the water. */
+export const boxSchema = object({ demo: demo(), name: string().required(), rows: side(), columns: side(), carried: boolean().default(true) });
+
+/** A photograph waiting to be measured; its picture is stored apart, under `blob/` and this id. */
+export const photoSchema = object({ demo: demo(), sampleId: string().required(), type: string().required(), bytes: number().min(0).required(), taken: string().required() });
+
+const span = () => array(number().positive().required()).length(3).nullable().default(null).test('span', 'span', (value) => !value || (value[0]! <= value[1]! && value[1]! <= value[2]!));
+const month = () => number().integer().min(1).max(12).required();
+
+/** A group of naturals of the tier's own: as the shipped ones are (docs/formats/groups.md). */
+export const groupSchema = object({
+  demo: demo(),
+  order: string<OrderId>().oneOf(KNOWN.orders).required(),
+  name: string().required(),
+  scientific: string().defined().default(''),
+  regions: array(string<FaunaId>().oneOf(KNOWN.faunas).required()).default([]),
+  waters: array(string<WaterId>().oneOf(KNOWN.waters).required()).default([]),
+  months: array(month()).default([]),
+  stages: array(object({ stage: stage().required(), length_mm: span(), shades: array(string().required()).default([]) })).min(1).required(),
+  note: text(),
+  evidence: string<Evidence>().oneOf(KNOWN.evidence).default('seen'),
+});
 
 export const makerSchema = object({ demo: demo(), name: string().required(), xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'), habit: string().defined().default('') });
 
@@ -107,6 +168,10 @@ export const settingsSchema = object({
 export const deviceSchema = object({
   theme: string<'morning' | 'dusk' | 'red-lamp'>().oneOf(['morning', 'dusk', 'red-lamp']).default('morning'),
   hand: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
+  /** The side that actions lie on at the water. */
+  thumb: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
+  /** The day each caution was last shown: once a day is enough on the water. */
+  cautioned: mixed<Partial<Record<CautionId, string>>>().default({}),
   lastRoute: text(),
   /** CSS pixels of a millimetre, for the screen it was measured on. */
   screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() }).nullable().default(null),
@@ -114,15 +179,18 @@ export const deviceSchema = object({
 
 /** The kinds of record, their schema version and schema. A kind's version grows when its shape changes; see migrate.ts. */
 export const KINDS = {
-  sample: { version: 3, schema: sampleSchema },
+  sample: { version: 4, schema: sampleSchema },
   match: { version: 2, schema: matchSchema },
-  fly: { version: 1, schema: flySchema },
+  fly: { version: 2, schema: flySchema },
+  box: { version: 1, schema: boxSchema },
+  photo: { version: 1, schema: photoSchema },
+  group: { version: 1, schema: groupSchema },
   maker: { version: 1, schema: makerSchema },
   model: { version: 1, schema: modelSchema },
   material: { version: 1, schema: materialSchema },
   dressing: { version: 1, schema: dressingRecordSchema },
   settings: { version: 2, schema: settingsSchema },
-  device: { version: 2, schema: deviceSchema },
+  device: { version: 3, schema: deviceSchema },
 } satisfies Record<string, { version: number; schema: Schema }>;
 
 export type Kind = keyof typeof KINDS;
@@ -132,6 +200,9 @@ export type SampleRecord = InferType<typeof sampleSchema>;
 export type AnswerRecord = InferType<typeof answerSchema>;
 export type MatchRecord = InferType<typeof matchSchema>;
 export type FlyRecord = InferType<typeof flySchema>;
+export type BoxRecord = InferType<typeof boxSchema>;
+export type PhotoRecord = InferType<typeof photoSchema>;
+export type GroupRecord = InferType<typeof groupSchema>;
 export type MakerRecord = InferType<typeof makerSchema>;
 export type ModelRecord = InferType<typeof modelSchema>;
 export type SettingsRecord = InferType<typeof settingsSchema>;
@@ -141,6 +212,9 @@ export interface RecordTypes {
   sample: SampleRecord;
   match: MatchRecord;
   fly: FlyRecord;
+  box: BoxRecord;
+  photo: PhotoRecord;
+  group: GroupRecord;
   maker: MakerRecord;
   model: ModelRecord;
   material: InferType<typeof materialSchema>;
@@ -153,7 +227,7 @@ export interface RecordTypes {
 export type Entities = { [K in Kind]: Record<string, RecordTypes[K]> };
 
 export function noEntities(): Entities {
-  return { sample: {}, match: {}, fly: {}, maker: {}, model: {}, material: {}, dressing: {}, settings: {}, device: {} };
+  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, group: {}, maker: {}, model: {}, material: {}, dressing: {}, settings: {}, device: {} };
 }
 
 /** The one settings record and the one device record. */

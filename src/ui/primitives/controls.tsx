@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
+import Minus from 'lucide-react-native/icons/minus';
+import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
-import { Say } from './text';
+import { token } from '../tokens';
+import { Digits, Say } from './text';
 
 interface ButtonProps {
   label: string;
@@ -10,6 +13,8 @@ interface ButtonProps {
   /** Spoken name when the visible words are not enough. */
   spoken?: string;
   disabled?: boolean;
+  /** For a wet hand: 56 px. */
+  tall?: boolean;
   className?: string;
 }
 
@@ -20,9 +25,9 @@ const BUTTON = {
 } as const;
 
 /** A button of at least 48 px. */
-export function Button({ label, onPress, kind = 'plain', children, spoken, disabled = false, className = '' }: ButtonProps) {
+export function Button({ label, onPress, kind = 'plain', children, spoken, disabled = false, tall = false, className = '' }: ButtonProps) {
   return (
-    <Pressable role="button" aria-label={spoken ?? (children ? label : undefined)} disabled={disabled} onPress={onPress} className={`min-h-target min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${className}`}>
+    <Pressable role="button" aria-label={spoken ?? (children ? label : undefined)} disabled={disabled} onPress={onPress} className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${disabled ? 'opacity-60' : ''} ${className}`}>
       {children ?? (
         <Say weight="medium" tone={kind === 'main' ? 'on-river' : disabled ? 'soft' : 'river'}>
           {label}
@@ -38,13 +43,13 @@ export interface Choice<T extends string> {
 }
 
 /** One of a few: chips with radio semantics, the chosen one by fill, border and weight. */
-export function Chips<T extends string>({ label, choices, value, onChange, compact = false }: { label: string; choices: readonly Choice<T>[]; value: T | null; onChange: (id: T) => void; compact?: boolean }) {
+export function Chips<T extends string>({ label, choices, value, onChange, compact = false, tall = false }: { label: string; choices: readonly Choice<T>[]; value: T | null; onChange: (id: T) => void; compact?: boolean; tall?: boolean }) {
   return (
     <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
       {choices.map((choice) => {
         const on = choice.id === value;
         return (
-          <Pressable key={choice.id} role="radio" aria-checked={on} onPress={() => onChange(choice.id)} className={`min-h-target justify-center rounded-control border ${compact ? 'px-3' : 'px-4'} ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+          <Pressable key={choice.id} role="radio" aria-checked={on} onPress={() => onChange(choice.id)} className={`${tall ? 'min-h-touch' : 'min-h-target'} justify-center rounded-control border ${compact ? 'px-3' : 'px-4'} ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
             <Say weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
               {choice.label}
             </Say>
@@ -56,12 +61,51 @@ export function Chips<T extends string>({ label, choices, value, onChange, compa
 }
 
 /** A pin that stays down. */
-export function Toggle({ label, on, onChange, spoken }: { label: string; on: boolean; onChange: (on: boolean) => void; spoken?: string }) {
+export function Toggle({ label, on, onChange, spoken, tall = false }: { label: string; on: boolean; onChange: (on: boolean) => void; spoken?: string; tall?: boolean }) {
   return (
-    <Pressable role="button" aria-pressed={on} aria-label={spoken} onPress={() => onChange(!on)} className={`min-h-target min-w-target items-center justify-center rounded-control border px-3 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+    <Pressable role="button" aria-pressed={on} aria-label={spoken} onPress={() => onChange(!on)} className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-3 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
       <Say size="small" weight="medium" tone={on ? 'on-river' : 'river'}>
         {label}
       </Say>
     </Pressable>
+  );
+}
+
+interface StepperProps {
+  label: string;
+  value: number;
+  low: number;
+  high: number;
+  onChange: (value: number) => void;
+  /** The label stands above it; else it is spoken only. */
+  shown?: boolean;
+}
+
+/** A whole number with one less and one more. */
+export function Stepper({ label, value, low, high, onChange, shown = false }: StepperProps) {
+  const step = (by: number, Icon: typeof Plus) => {
+    const next = value + by;
+    const off = next < low || next > high;
+    return (
+      <Pressable role="button" aria-label={`${label}: ${next}`} disabled={off} onPress={() => onChange(next)} className={`h-touch w-touch items-center justify-center rounded-control border border-edge bg-plane ${off ? 'opacity-40' : ''}`}>
+        <Icon size={20} color={token('river')} aria-hidden />
+      </Pressable>
+    );
+  };
+  return (
+    <View className="gap-1">
+      {shown ? (
+        <Say size="small" tone="soft">
+          {label}
+        </Say>
+      ) : null}
+      <View role="group" aria-label={label} className="flex-row items-center gap-2">
+        {step(-1, Minus)}
+        <View className="min-w-8 items-center">
+          <Digits size="lead">{String(value)}</Digits>
+        </View>
+        {step(1, Plus)}
+      </View>
+    </View>
   );
 }

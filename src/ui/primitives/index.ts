@@ -1,4 +1,4 @@
-export { Button, Chips, Toggle, type Choice } from './controls';
+export { Button, Chips, Stepper, Toggle, type Choice } from './controls';
 export { Field } from './field';
 export { Facts } from './facts';
 export { Digits, Heading, Say } from './text';

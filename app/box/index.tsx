@@ -1,0 +1,3 @@
+import { BoxesScreen } from '@/features/box';
+
+export default BoxesScreen;

@@ -1,0 +1,135 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { BoxAnswer } from '@/core/box';
+import { heldOf, selectBoxMatch, selectCatalogue, selectLibraryCards, useApp, type Entities } from '@/state';
+import { CautionOfTheDay, useRedLamp, useSpeech, useThumb, useWords } from '@/features/shell';
+import { FlyThumb } from '@/ui/drawings';
+import { Button, Digits, Heading, Say } from '@/ui/primitives';
+import { BoxMap } from './compartments';
+import { hookLine, placeName } from './in-box';
+import { useLedger } from './use-ledger';
+
+const FIRST = 3;
+const MORE = 9;
+
+/** What the boxes carried answer now: the first three large, why, where they lie, how many are left, and what to do to them on the spot. */
+export function BoxAnswers({ matchId }: { matchId: string }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const router = useRouter();
+  const match = useApp((state) => selectBoxMatch(state, matchId));
+  const [all, setAll] = useState(false);
+  if (!match) {
+    return (
+      <View className="items-start gap-3 px-5 py-4">
+        <Say>{words('box.nothing-carried')}</Say>
+        <Button label={words('box.open-boxes')} onPress={() => router.navigate('/box')} />
+      </View>
+    );
+  }
+  const shown = match.flies.slice(0, all ? FIRST + MORE : FIRST);
+  const look = match.nextLook;
+  const goNatural = () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id: matchId, step: 'natural', ...(look?.what === 'stage' ? { key: 'open' } : {}) } });
+  return (
+    <View className="gap-4 px-5 py-4">
+      <Heading>{words('box.now')}</Heading>
+      {match.noneClose ? (
+        <Say live weight="strong" tone="straw">
+          {speech.say(match.noneClose)}
+        </Say>
+      ) : null}
+      <View role="list" aria-label={words('box.now')}>
+        {shown.map((answer, index) => (
+          <AnswerFly key={answer.fly.id} answer={answer} first={index === 0} />
+        ))}
+      </View>
+      {match.flies.length > FIRST ? <Button kind="quiet" tall label={words(all ? 'box.fewer' : 'box.more')} onPress={() => setAll(!all)} className="-ml-4 self-start" /> : null}
+      {look ? (
+        <View className="gap-2">
+          <Say size="small" tone="soft">
+            {speech.t(look.couldChange ? `box-look.${look.what}` : 'box-look.nothing')}
+          </Say>
+          {look.couldChange ? <Button tall label={words(`box.look.${look.what}`)} onPress={goNatural} className="self-start" /> : null}
+        </View>
+      ) : null}
+      <CautionOfTheDay ids={['wading', 'dark-alone']} />
+    </View>
+  );
+}
+
+function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const ledger = useLedger();
+  const red = useRedLamp();
+  const thumb = useThumb();
+  const fly = useApp((state) => state.records.entities.fly[answer.fly.id]);
+  const boxes = useApp((state) => state.records.entities.box);
+  const { hooks } = useApp(selectCatalogue);
+  const cards = useApp(selectLibraryCards);
+  if (!fly) return null;
+  const places = heldOf(fly).filter((held) => boxes[held.boxId]?.carried);
+  const place = places[0];
+  const box = place ? boxes[place.boxId] : undefined;
+  const hook = hookLine(fly, new Map(hooks.map((item) => [item.id, item])), speech);
+  const [trim] = answer.trims;
+  return (
+    <View role="listitem" className={`gap-2 border-b border-line py-3 ${first ? 'border-t' : ''}`}>
+      <View className="flex-row items-center gap-3">
+        <FlyThumb card={cards.get(fly.dressingId ?? '')} width={72} height={52} plain={red} />
+        <View className="min-w-0 flex-1">
+          <Say size={first ? 'title' : 'lead'} weight="serif">
+            {answer.fly.name}
+          </Say>
+          <Say weight="medium">{hook}</Say>
+        </View>
+      </View>
+      <Say size="small">{answer.reasons.map((reason) => speech.say(reason)).join('; ')}</Say>
+      {trim ? (
+        <Say size="small" tone="river" weight="strong">
+          {words('box.trim', { what: speech.t(`trim-on-bank.${trim.id}`) })}
+        </Say>
+      ) : null}
+      <View className={`items-center gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
+        {box ? <BoxMap box={box} slot={place!.slot} /> : null}
+        <View className="min-w-0 flex-1">
+          <Say size="small">{placeName(box, place?.slot ?? null)}</Say>
+          <View className="flex-row items-baseline gap-1">
+            <Digits tone={answer.fly.left === 0 ? 'dawn' : 'ink'}>{String(answer.fly.left)}</Digits>
+            <Say size="small" tone="soft">
+              {words('box.left')}
+            </Say>
+          </View>
+        </View>
+        {place && answer.fly.left > 0 ? <Button tall label={words('box.lost')} spoken={words('box.lost-what', { name: answer.fly.name })} onPress={() => ledger.enter(answer.fly.id, place.boxId, place.slot, -1, 'lost')} /> : null}
+      </View>
+    </View>
+  );
+}
+
+/** Nothing has been said of the natural yet: no stage, sign, length or thing seen. */
+function isUntold({ match, sample }: Entities, matchId: string): boolean {
+  const own = match[matchId];
+  const record = own && sample[own.sampleId];
+  if (!own || !record) return true;
+  return own.answers.every((answer) => !answer.stage) && Object.keys(record.signs).length + record.seen.length + record.specimens.length === 0 && !record.rough && !record.rise && !record.found && !record.doing;
+}
+
+/** The fly to put on, in two lines: what the closed Water step and the strip say. */
+export function useBestFly(matchId: string): { name: string; detail: string; none: boolean } | null {
+  const words = useWords();
+  const speech = useSpeech();
+  const match = useApp((state) => selectBoxMatch(state, matchId));
+  const boxes = useApp((state) => state.records.entities.box);
+  const first = match?.flies[0];
+  const fly = useApp((state) => (first ? state.records.entities.fly[first.fly.id] : undefined));
+  const { hooks } = useApp(selectCatalogue);
+  const untold = useApp((state) => isUntold(state.records.entities, matchId));
+  if (!match || !first || !fly) return null;
+  if (untold) return { name: words('box.untold'), detail: '', none: true };
+  if (match.noneClose) return { name: speech.say(match.noneClose), detail: '', none: true };
+  const place = heldOf(fly).find((held) => boxes[held.boxId]?.carried);
+  const hook = fly.hookId ? hooks.find((item) => item.id === fly.hookId) : undefined;
+  return { name: `${first.fly.name}${hook ? ` ${hook.size}` : ''}`, detail: `${placeName(place ? boxes[place.boxId] : undefined, place?.slot ?? null)} · ${words('box.left-count', { count: first.fly.left })}`, none: false };
+}

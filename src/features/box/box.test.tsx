@@ -1,0 +1,141 @@
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { MatchScreen } from '@/features/match-frame';
+import { change, heldOf, matchSchema, sampleSchema, undone, type Store } from '@/state';
+import { openScreen } from '../__tests__/screen';
+import { went } from '../__tests__/router';
+import { BoxScreen, BoxesScreen, EnterScreen } from './index';
+
+const BOX = 'box_demo-valley';
+const flies = (store: Store) => store.getState().records.entities.fly;
+const left = (store: Store, id: string) => heldOf(flies(store)[id]!).reduce((sum, place) => sum + place.left, 0);
+const rows = () => screen.getAllByRole('listitem').map((row) => row.textContent!);
+
+async function fresh(more: Parameters<typeof sampleSchema.cast>[0] = {}, start: 'demo' | 'clean' = 'demo') {
+  const opened = await openScreen(<MatchScreen id="m" step="water" />, start);
+  await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
+    draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', ...(more as object) });
+    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: null }], leading: 'a1' });
+  })));
+  return opened.store;
+}
+
+describe('what the box answers now', () => {
+  test('three flies, each with why, where it lies and how many are left', async () => {
+    await fresh({ signs: { wings: 'cloudy-upright', finish: 'dull' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
+    expect(rows()).toHaveLength(3);
+    expect(rows()[0]).toMatch(/First-light upright dun.*made for mayfly dun; the right length.*Valley box, A2.*3left/);
+    fireEvent.click(screen.getByText('More of the box'));
+    expect(rows().length).toBeGreaterThan(3);
+  });
+  test('one that is lost counts down and can be taken back; the last one gives way', async () => {
+    const store = await fresh({ signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
+    for (let i = 0; i < 3; i++) fireEvent.click(screen.getAllByLabelText('Lost one First-light upright dun')[0]!);
+    expect(left(store, 'fly_demo-a2')).toBe(0);
+    expect(rows()[0]).not.toContain('A2');
+    await act(async () => void store.dispatch(undone()));
+    expect(left(store, 'fly_demo-a2')).toBe(1);
+  });
+  test('what to do to a fly on the spot is said where it helps', async () => {
+    const store = await fresh({ rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
+    await act(async () => void store.dispatch(change('stage', (draft) => {
+      draft.match.m!.answers[0]!.stage = 'mayfly/emerger';
+      for (const [id, fly] of Object.entries(draft.fly)) if (fly.dressingId !== 'first-light-dun') delete draft.fly[id];
+    })));
+    expect(rows()[0]).toContain('On the spot: clip the hackle flat below.');
+  });
+  test('nothing close says so, and how far the nearest is off', async () => {
+    const store = await fresh({ rough: { mm: 25, halfMm: 6, how: 'chip' } });
+    await act(async () => void store.dispatch(change('stage', (draft) => void (draft.match.m!.answers[0]!.stage = 'dragonfly/nymph'))));
+    expect(screen.getAllByText(/^Nothing close: the nearest is /).length).toBeGreaterThan(0);
+  });
+  test('one more look that could change the fly leads to the natural', async () => {
+    await fresh({ signs: { wings: 'none' } });
+    fireEvent.click(screen.getByText('Look at the stage'));
+    expect(went.to[0]).toEqual({ pathname: '/matches/[id]/[step]', params: { id: 'm', step: 'natural', key: 'open' } });
+  });
+  test('without a box it says so and leads to one', async () => {
+    await fresh({}, 'clean');
+    expect(screen.getAllByText('No fly carried yet').length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByText('Fill a box'));
+    expect(went.to).toEqual(['/box']);
+  });
+});
+
+describe('a box', () => {
+  test('a compartment opens to its fly; lost, given, one more and the count are entries of its ledger', async () => {
+    const { store } = await openScreen(<BoxScreen id={BOX} />);
+    fireEvent.click(screen.getByLabelText('A2: First-light upright dun 14, 3 left'));
+    fireEvent.click(screen.getByLabelText('Gave one First-light upright dun away'));
+    fireEvent.click(screen.getByLabelText('One more First-light upright dun'));
+    fireEvent.click(screen.getByLabelText('One more First-light upright dun'));
+    fireEvent.click(screen.getByLabelText('First-light upright dun left: 5'));
+    expect(left(store, 'fly_demo-a2')).toBe(5);
+    expect(Object.values(flies(store)['fly_demo-a2']!.moves).map((move) => `${move.why} ${move.count}`)).toEqual(['tied 3', 'given -1', 'tied 1', 'tied 1', 'counted 1']);
+  });
+  test('a fly is moved to another compartment, and taken out', async () => {
+    const { store } = await openScreen(<BoxScreen id={BOX} />);
+    fireEvent.click(screen.getByLabelText(/^A2: /));
+    fireEvent.click(screen.getByLabelText('Move First-light upright dun'));
+    fireEvent.click(screen.getByLabelText(/^B4: /));
+    expect(heldOf(flies(store)['fly_demo-a2']!)).toEqual([{ boxId: BOX, slot: 'b4', left: 3 }]);
+    fireEvent.click(screen.getByLabelText('Take First-light upright dun out of the ledger'));
+    expect(flies(store)['fly_demo-a2']).toBeUndefined();
+  });
+  test('a deleted box takes its flies, and undo brings both back', async () => {
+    const { store } = await openScreen(<BoxScreen id={BOX} />);
+    fireEvent.click(screen.getByText('Delete box'));
+    expect([Object.keys(store.getState().records.entities.box), Object.keys(flies(store))]).toEqual([[], []]);
+    await act(async () => void store.dispatch(undone()));
+    expect(Object.keys(flies(store)).length).toBeGreaterThan(25);
+  });
+  test('a box of one’s own is made, and one at home is told from one carried', async () => {
+    const { store } = await openScreen(<BoxesScreen />);
+    fireEvent.click(screen.getByText('New box'));
+    const made = Object.entries(store.getState().records.entities.box).find(([id]) => id !== BOX)!;
+    expect(made[1]).toMatchObject({ name: 'Box 2', rows: 4, columns: 6, carried: true });
+    expect(went.to).toEqual([{ pathname: '/box/[id]', params: { id: made[0] } }]);
+    fireEvent.click(screen.getByLabelText('Valley box is carried'));
+    expect(store.getState().records.entities.box[BOX]!.carried).toBe(false);
+  });
+  test('a link to a box that is not here offers the list', async () => {
+    await openScreen(<BoxScreen id="none" />);
+    expect(screen.getByText('There is no such box on this device.')).toBeInTheDocument();
+  });
+});
+
+describe('putting flies in', () => {
+  test('a dressing, its sizes, how many of each; known ones are topped up where they lie', async () => {
+    const { store } = await openScreen(<EnterScreen id={BOX} />);
+    fireEvent.click(screen.getByText('Half-out dun'));
+    fireEvent.click(within(screen.getByLabelText('How many of each')).getByText('4'));
+    fireEvent.click(screen.getByLabelText('Size 14'));
+    fireEvent.click(screen.getByLabelText('Size 12'));
+    expect(screen.getByText(/^Into B4, no compartment\./)).toBeInTheDocument();
+    fireEvent.click(screen.getByText('Put 8 flies in'));
+    expect(left(store, 'fly_demo-b4')).toBe(4);
+    expect(Object.values(flies(store)).filter((fly) => fly.dressingId === 'half-out-dun').map((fly) => fly.hookId)).toEqual(['bessock:fine-curve:14', 'bessock:fine-curve:12']);
+    expect(screen.getByText('8 Half-out dun put in B4.')).toBeInTheDocument();
+  });
+  test('a fly not tied here: stage, length and colour in words are enough', async () => {
+    const { store } = await openScreen(<EnterScreen id={BOX} />);
+    fireEvent.click(screen.getByText('Not tied here'));
+    fireEvent.click(screen.getByText('Midge'));
+    fireEvent.click(screen.getByText('pupa'));
+    const length = screen.getByLabelText('or the length of insect it answers');
+    fireEvent.focus(length);
+    fireEvent.change(length, { target: { value: 'long' } });
+    expect(screen.getByText(/long/)).toBeInTheDocument();
+    fireEvent.change(length, { target: { value: '6,5' } });
+    fireEvent.click(within(screen.getByLabelText('Colour of its body, in words')).getByText('black'));
+    fireEvent.click(screen.getByLabelText('How many: 2'));
+    fireEvent.click(screen.getByText('Put 2 flies in'));
+    expect(Object.values(flies(store)).find((fly) => fly.stage === 'midge/pupa')).toMatchObject({ name: 'Midge pupa, not tied here', lengthMm: 6.5, shade: 'mid-black', hookId: null });
+  });
+  test('a search that no dressing answers says so', async () => {
+    await openScreen(<EnterScreen id={BOX} />);
+    const field = screen.getByLabelText('Dressing or stage');
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: 'submarine' } });
+    expect(screen.getByText('No dressing answers that search.')).toBeInTheDocument();
+  });
+});

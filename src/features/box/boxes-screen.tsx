@@ -1,0 +1,60 @@
+import { Link, useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { change, useApp, useAppDispatch } from '@/state';
+import { Page, useWords } from '@/features/shell';
+import { Button, Digits, Say, Toggle } from '@/ui/primitives';
+import { BoxMap } from './compartments';
+import { fliesIn } from './in-box';
+import { useLedger } from './use-ledger';
+
+/** The fly boxes: what each holds, what has run out, and whether it is carried. */
+export function BoxesScreen() {
+  const words = useWords();
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const ledger = useLedger();
+  const boxes = useApp((state) => state.records.entities.box);
+  const flies = useApp((state) => state.records.entities.fly);
+  const ids = Object.keys(boxes).sort((a, b) => boxes[a]!.name.localeCompare(boxes[b]!.name));
+  const open = (id: string) => router.navigate({ pathname: '/box/[id]', params: { id } });
+  return (
+    <Page column="list" title={words('place.box')} lead={words('box.lead')} aside={<Button kind="main" label={words('box.new')} onPress={() => open(ledger.newBox(words('box.name-n', { n: ids.length + 1 })))} />}>
+      {ids.length === 0 ? (
+        <View className="gap-2 px-5">
+          <Say>{words('box.none')}</Say>
+          <Say tone="soft">{words('box.none-hint')}</Say>
+        </View>
+      ) : null}
+      <View className={ids.length > 0 ? 'border-t border-line' : ''}>
+        {ids.map((id) => {
+          const box = boxes[id]!;
+          const held = fliesIn(id, flies);
+          const total = held.reduce((sum, item) => sum + item.left, 0);
+          const gone = held.filter((item) => item.left === 0).length;
+          return (
+            <View key={id} className="flex-row flex-wrap items-center gap-4 border-b border-line px-5 py-3">
+              <Link href={{ pathname: '/box/[id]', params: { id } }} aria-label={words('box.open-what', { name: box.name, flies: total, kinds: held.length })} className="flex min-w-[60%] flex-1 flex-row items-center gap-4">
+                <BoxMap box={box} slot={null} />
+                <View className="min-w-0 flex-1">
+                  <Say size="lead" weight="serif">
+                    {box.name}
+                  </Say>
+                  <View className="flex-row flex-wrap items-baseline gap-1">
+                    <Digits>{String(total)}</Digits>
+                    <Say size="small">{words('box.flies-of', { count: held.length })}</Say>
+                  </View>
+                  {gone > 0 ? (
+                    <Say size="small" tone="straw">
+                      {words('box.gone', { count: gone })}
+                    </Say>
+                  ) : null}
+                </View>
+              </Link>
+              <Toggle label={words(box.carried ? 'box.carried' : 'box.at-home')} spoken={words('box.carry-what', { name: box.name })} on={box.carried} onChange={(carried) => dispatch(change('box', (draft) => void (draft.box[id]!.carried = carried)))} />
+            </View>
+          );
+        })}
+      </View>
+    </Page>
+  );
+}

@@ -1,0 +1,76 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { REFERENCE_ROWS } from '@/catalogue';
+import ids from '@/catalogue/ids.json';
+import type { RideId, StageId } from '@/catalogue/ids';
+import { parseLength } from '@/core/units';
+import { hookId } from '@/core/hooks';
+import { ALL_HUES, ShadeWords } from '@/features/colour-words';
+import { StagePicker } from '@/features/stage';
+import { useSpeech, useWords } from '@/features/shell';
+import { Chips, Field, Say, Stepper } from '@/ui/primitives';
+import { NO_KIND, type Chosen } from './use-ledger';
+
+/** The plain dry range that a bare size number is read on, about. */
+const RANGE = 'standard-dry';
+const SIZES = REFERENCE_ROWS.filter((row) => row.model === RANGE).map((row) => row.size);
+
+interface OtherFlyProps {
+  chosen: Chosen | null;
+  onChange: (chosen: Chosen | null) => void;
+}
+
+/** A fly that was not tied here: what it is meant for, its size or length, its colour in words and how it rides; what is not known stays unknown. */
+export function OtherFly({ chosen, onChange }: OtherFlyProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const [wrong, setWrong] = useState<string | null>(null);
+  const kind = chosen?.kind ?? NO_KIND;
+  const size = kind.hookId?.split(':')[2] ?? null;
+  const put = (more: Partial<typeof kind>, count = chosen?.count ?? 1) => {
+    const next = { ...kind, ...more };
+    if (!next.stage) return onChange(null);
+    const named = next.name === '' || next.name === autoName(kind.stage ?? null) ? { ...next, name: autoName(next.stage) } : next;
+    onChange({ kind: named, size: named.hookId?.split(':')[2] ?? (named.lengthMm ? speech.length(named.lengthMm).split(' ')[0]! : ''), count });
+  };
+  const autoName = (stage: StageId | null) => (stage ? words('box.other-name', { stage: speech.name('stages', stage) }) : '');
+  const typeLength = (text: string) => {
+    if (text.trim() === '') {
+      setWrong(null);
+      return put({ lengthMm: null });
+    }
+    const parsed = parseLength(text, speech.unit === 'mm' ? 'mm' : 'in');
+    setWrong(parsed.ok ? null : text);
+    if (parsed.ok) put({ lengthMm: parsed.mm, hookId: null });
+  };
+  const parsed = wrong === null ? null : parseLength(wrong, speech.unit === 'mm' ? 'mm' : 'in');
+  return (
+    <View className="gap-4">
+      <StagePicker value={kind.stage ?? null} onChange={(stage) => put({ stage })} />
+      {kind.stage ? (
+        <>
+          <View className="gap-2">
+            <Say size="small" tone="soft">
+              {words('box.other-size')}
+            </Say>
+            <Chips compact label={words('box.other-size')} choices={[{ id: '', label: words('box.unknown') }, ...SIZES.map((id) => ({ id, label: id }))]} value={size ?? ''} onChange={(id) => put({ hookId: id === '' ? null : hookId('reference', RANGE, id), lengthMm: null })} />
+            <Field numeric label={words('box.other-length')} value={wrong ?? (kind.lengthMm ? String(Number(kind.lengthMm.toFixed(2))) : '')} unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')} error={parsed && !parsed.ok ? speech.say(parsed.fault, 'fault') : null} onType={typeLength} />
+          </View>
+          <ShadeWords label={words('box.other-colour')} none={words('box.unknown')} hues={ALL_HUES} value={kind.shade ?? null} onChange={(shade) => put({ shade })} />
+          <View className="gap-2">
+            <Say size="small" tone="soft">
+              {words('box.other-ride')}
+            </Say>
+            <Chips compact label={words('box.other-ride')} choices={[{ id: '', label: words('box.unknown') }, ...ids.rides.map((ride) => ({ id: ride.id, label: words(`dressing.rides.${ride.id}`) }))]} value={kind.ride ?? ''} onChange={(id) => put({ ride: id === '' ? null : (id as RideId) })} />
+          </View>
+          <Field label={words('box.other-called')} value={kind.name} onType={(name) => put({ name: name.trim() === '' ? autoName(kind.stage ?? null) : name })} />
+          <Stepper shown label={words('box.other-count')} value={chosen?.count ?? 1} low={1} high={999} onChange={(count) => put({}, count)} />
+        </>
+      ) : (
+        <Say size="small" tone="soft">
+          {words('box.other-stage')}
+        </Say>
+      )}
+    </View>
+  );
+}

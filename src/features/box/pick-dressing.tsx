@@ -1,0 +1,57 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import type { Dressing } from '@/core/dressings';
+import { selectCatalogue, selectLibraryCards, useApp } from '@/state';
+import { useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { FlyThumb } from '@/ui/drawings';
+import { Button, Field, Say } from '@/ui/primitives';
+
+interface PickDressingProps {
+  value: Dressing | null;
+  /** Dressings that lie in the box already, offered first. */
+  recent: readonly string[];
+  onChange: (id: string | null) => void;
+}
+
+/** A dressing of the library by name or stage; those of this box stand first. */
+export function PickDressing({ value, recent, onChange }: PickDressingProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const red = useRedLamp();
+  const { dressings } = useApp(selectCatalogue);
+  const cards = useApp(selectLibraryCards);
+  const [sought, setSought] = useState('');
+  if (value) {
+    return (
+      <View className="flex-row items-center gap-3 border-y border-line py-2">
+        <FlyThumb card={cards.get(value.id)} width={64} height={48} plain={red} />
+        <Say weight="serif" size="lead" className="min-w-0 flex-1">
+          {value.name}
+        </Say>
+        <Button label={words('box.change')} onPress={() => onChange(null)} />
+      </View>
+    );
+  }
+  const text = sought.trim().toLowerCase();
+  const found = dressings.filter((dressing) => text === '' || [dressing.name, ...dressing.stages.map((stage) => speech.plain('stages', stage))].some((name) => name.toLowerCase().includes(text)));
+  const inOrder = [...found].sort((a, b) => Number(recent.includes(b.id)) - Number(recent.includes(a.id)));
+  return (
+    <View className="gap-3">
+      <Field label={words('box.find-dressing')} value={sought} onType={setSought} />
+      {inOrder.length === 0 ? <Say tone="soft">{words('box.no-dressing')}</Say> : null}
+      <View className="border-t border-line">
+        {inOrder.map((dressing) => (
+          <Pressable key={dressing.id} role="button" onPress={() => onChange(dressing.id)} className="min-h-touch flex-row items-center gap-3 border-b border-line py-1">
+            <FlyThumb card={cards.get(dressing.id)} width={64} height={46} plain={red} />
+            <View className="min-w-0 flex-1">
+              <Say weight="medium">{dressing.name}</Say>
+              <Say size="small" tone="soft">
+                {dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')}
+              </Say>
+            </View>
+          </Pressable>
+        ))}
+      </View>
+    </View>
+  );
+}

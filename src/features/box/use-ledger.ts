@@ -1,0 +1,69 @@
+import { useCallback, useMemo } from 'react';
+import { useStore } from 'react-redux';
+import type { MoveId } from '@/catalogue/ids';
+import { boxSchema, change, flySchema, localStamp, useAppDispatch, type Entities, type FlyRecord, type Store } from '@/state';
+
+/** What a fly is: a dressing on a hook, or one not tied here. */
+export type FlyKind = Pick<FlyRecord, 'name' | 'dressingId' | 'dressingRev' | 'hookId' | 'stage' | 'lengthMm' | 'shade' | 'ride'>;
+
+export interface PutIn {
+  kind: FlyKind;
+  slot: string | null;
+  count: number;
+}
+
+export interface Ledger {
+  /** One entry for a fly that is in a box: lost, given, tied, counted. */
+  enter(flyId: string, boxId: string, slot: string | null, count: number, why: MoveId): void;
+  /** From one compartment to another. */
+  shift(flyId: string, boxId: string, from: string | null, to: string, count: number): void;
+  /** Flies into a box; the same fly in the same box is topped up. */
+  putIn(boxId: string, flies: readonly PutIn[], why: MoveId): void;
+  newBox(name: string): string;
+}
+
+/** One kind of fly to be put in, with its count. */
+export interface Chosen {
+  kind: FlyKind;
+  /** What stands for it: the size on the packet, or a length. */
+  size: string;
+  count: number;
+}
+
+/** A kind of which nothing is known. */
+export const NO_KIND: FlyKind = { name: '', dressingId: null, dressingRev: null, hookId: null, stage: null, lengthMm: null, shade: null, ride: null };
+
+/** Whether a fly of the box is of this kind, so that more of it are the same fly. */
+export function sameKind(fly: FlyRecord, kind: FlyKind): boolean {
+  return fly.name === kind.name && fly.dressingId === kind.dressingId && fly.hookId === kind.hookId && fly.stage === kind.stage && fly.lengthMm === kind.lengthMm && fly.shade === kind.shade && fly.ride === kind.ride;
+}
+
+/** Changes of what is in the boxes: entries of the ledger, never a number that is written over. */
+export function useLedger(): Ledger {
+  const dispatch = useAppDispatch();
+  const { ports, getState } = useStore() as unknown as Store;
+  const now = useCallback(() => getState().session.frozenClock ?? localStamp(ports.now()), [getState, ports]);
+  return useMemo(() => {
+    const move = (draft: Entities, flyId: string, boxId: string, slot: string | null, count: number, why: MoveId) => void (draft.fly[flyId]!.moves[ports.newId('move')] = { at: now(), boxId, slot, count, why });
+    return {
+      enter: (flyId, boxId, slot, count, why) => dispatch(change(`move-${why}`, (draft) => move(draft, flyId, boxId, slot, count, why))),
+      shift: (flyId, boxId, from, to, count) => dispatch(change('move-shifted', (draft) => {
+        move(draft, flyId, boxId, from, -count, 'shifted');
+        move(draft, flyId, boxId, to, count, 'shifted');
+      })),
+      putIn: (boxId, flies, why) => dispatch(change('put-in', (draft) => {
+        for (const { kind, slot, count } of flies) {
+          const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && Object.values(fly.moves).some((item) => item.boxId === boxId));
+          const id = known?.[0] ?? ports.newId('fly');
+          if (!known) draft.fly[id] = flySchema.cast({ ...kind });
+          move(draft, id, boxId, slot, count, why);
+        }
+      })),
+      newBox: (name) => {
+        const id = ports.newId('box');
+        dispatch(change('box', (draft) => void (draft.box[id] = boxSchema.cast({ name, rows: 4, columns: 6 }))));
+        return id;
+      },
+    };
+  }, [dispatch, now, ports]);
+}

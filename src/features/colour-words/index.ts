@@ -1,0 +1,1 @@
+export { ALL_HUES, NATURAL_HUES, ShadeWords } from './shade-words';

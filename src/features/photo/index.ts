@@ -1,0 +1,3 @@
+export { KeptPhotos, PhotoFault } from './kept-photos';
+export { PhotoView } from './photo-view';
+export { useKeepPhoto } from './use-keep-photo';

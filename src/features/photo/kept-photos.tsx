@@ -1,0 +1,50 @@
+import { View } from 'react-native';
+import { change, PHOTOS_MOST, photosWaiting, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { useWords } from '@/features/shell';
+import { Button, Say, Toggle } from '@/ui/primitives';
+import { PhotoView } from './photo-view';
+import { useKeepPhoto } from './use-keep-photo';
+
+const HEIGHT = 180;
+
+/** Keeping the insect for the bench: a mark on Now, and its photographs whole until they are measured. */
+export function KeptPhotos({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const { keep, wrong } = useKeepPhoto();
+  const count = useApp((state) => photosWaiting(state).count);
+  return (
+    <View className="gap-3">
+      <View className="flex-row flex-wrap gap-3">
+        <Toggle tall label={words(sample.kept ? 'photo.kept' : 'photo.keep')} on={sample.kept} onChange={(kept) => dispatch(change('keep', (draft) => void (draft.sample[sampleId]!.kept = kept)))} />
+        <Button tall label={words('photo.take')} onPress={() => void keep(sampleId)} />
+      </View>
+      {wrong ? <PhotoFault wrong={wrong} /> : null}
+      {sample.photos.map((id, index) => (
+        <View key={id} className="gap-1">
+          <PhotoView id={id} height={HEIGHT} label={words('photo.of', { n: index + 1 })} />
+          <View className="flex-row items-center justify-between gap-3">
+            <Say size="small" tone="soft" className="min-w-0 flex-1">
+              {words('photo.waits', { count, most: PHOTOS_MOST })}
+            </Say>
+            <Button kind="quiet" label={words('photo.let-go')} spoken={words('photo.let-go-what', { n: index + 1 })} onPress={() => dispatch(change('let-go', (draft) => {
+              delete draft.photo[id];
+              const own = draft.sample[sampleId]!;
+              own.photos = own.photos.filter((other) => other !== id);
+            }))} />
+          </View>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+/** Why a photograph was not kept, and what to do. */
+export function PhotoFault({ wrong }: { wrong: 'full' | 'no-room' | 'not-image' }) {
+  const words = useWords();
+  return (
+    <Say live size="small" tone="dawn">
+      {words(`photo.wrong.${wrong}`, { most: PHOTOS_MOST })}
+    </Say>
+  );
+}

@@ -1,0 +1,64 @@
+import { useCallback, useState } from 'react';
+import { useStore } from 'react-redux';
+import { change, localStamp, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, sampleSchema, storePicture, useAppDispatch, type Store } from '@/state';
+
+/** Opens the camera or the files of the device; null when nothing was chosen. */
+function chooseImage(): Promise<File | null> {
+  return new Promise((chosen) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = 'image/*';
+    input.setAttribute('capture', 'environment');
+    input.addEventListener('change', () => chosen(input.files?.[0] ?? null));
+    input.addEventListener('cancel', () => chosen(null));
+    input.click();
+  });
+}
+
+function dataUrlOf(file: Blob): Promise<string> {
+  return new Promise((read, failed) => {
+    const reader = new FileReader();
+    reader.onload = () => read(String(reader.result));
+    reader.onerror = () => failed(reader.error ?? new Error('unread'));
+    reader.readAsDataURL(file);
+  });
+}
+
+export interface KeepPhoto {
+  /** Takes a photograph and keeps it with a sample; without one a new match is made that waits for the bench. */
+  keep(sampleId: string | null): Promise<void>;
+  /** Why the last one was not kept. */
+  wrong: 'full' | 'no-room' | 'not-image' | null;
+}
+
+/** One tap: a photograph, kept whole until it is measured. */
+export function useKeepPhoto(): KeepPhoto {
+  const dispatch = useAppDispatch();
+  const { ports, getState } = useStore() as unknown as Store;
+  const [wrong, setWrong] = useState<KeepPhoto['wrong']>(null);
+  const keep = useCallback(async (sampleId: string | null) => {
+    if (photosWaiting(getState()).count >= PHOTOS_MOST) return setWrong('full');
+    const file = await chooseImage();
+    if (!file) return;
+    if (!file.type.startsWith('image/')) return setWrong('not-image');
+    const photoId = ports.newId('photo');
+    const taken = getState().session.frozenClock ?? localStamp(ports.now());
+    try {
+      await storePicture(ports, photoId, await dataUrlOf(file));
+    } catch {
+      return setWrong('no-room');
+    }
+    setWrong(null);
+    const own = sampleId ?? ports.newId('sample');
+    const matchId = ports.newId('match');
+    dispatch(change('photo', (draft) => {
+      if (sampleId === null) {
+        draft.sample[own] = sampleSchema.cast({ when: taken, kept: true });
+        draft.match[matchId] = matchSchema.cast({ opened: taken, sampleId: own, answers: [{ id: 'a1', stage: null }], leading: 'a1' });
+      }
+      draft.photo[photoId] = photoSchema.cast({ sampleId: own, type: file.type, bytes: file.size, taken });
+      draft.sample[own]!.photos.push(photoId);
+    }));
+  }, [dispatch, getState, ports]);
+  return { keep, wrong };
+}

@@ -1,0 +1,1 @@
+export { StagePicker } from './stage-picker';

@@ -1,0 +1,85 @@
+import { createSelector } from '@reduxjs/toolkit';
+import { labOfShade, STAGES } from '@/catalogue';
+import { byStage } from '@/core/belief';
+import { carriedFly, heldBy, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
+import { hexOfLab, labOfHex } from '@/core/colour';
+import { bodyFrom, lengthStats } from '@/core/naturals';
+import { sampleFor, selectCatalogue } from './answers';
+import { selectBelief } from './belief';
+import { selectKey } from './own-groups';
+import type { FlyRecord, MatchRecord, SampleRecord } from './records/schemas';
+import type { State } from './store';
+
+/** Moves of a fly, oldest first. */
+export function movesOf(fly: FlyRecord): Move[] {
+  return Object.entries(fly.moves).sort(([a, one], [b, other]) => one.at.localeCompare(other.at) || a.localeCompare(b)).map(([, move]) => move);
+}
+
+/** Where a fly lies and how many, over every box. */
+export function heldOf(fly: FlyRecord): Held[] {
+  return heldBy(movesOf(fly));
+}
+
+const selectFlies = (state: State) => state.records.entities.fly;
+const selectBoxes = (state: State) => state.records.entities.box;
+
+/** What a fly is called where it has no name of its own: its dressing. */
+export const selectFlyName = createSelector([selectCatalogue], (catalogue) => {
+  const names = new Map(catalogue.dressings.map((dressing) => [dressing.id, dressing.name]));
+  return (fly: FlyRecord): string => fly.name || names.get(fly.dressingId ?? '') || '';
+});
+
+/** Every fly of the boxes that are carried, worked out for ranking; a fly that lies only in a box at home is left out. */
+export const selectCarried = createSelector([selectFlies, selectBoxes, selectCatalogue, selectFlyName], (flies, boxes, catalogue, nameOf): CarriedFly[] => {
+  const carried = new Set(Object.entries(boxes).filter(([, box]) => box.carried).map(([id]) => id));
+  return Object.entries(flies).flatMap(([id, fly]) => {
+    const moves = movesOf(fly);
+    if (!moves.some((move) => carried.has(move.boxId))) return [];
+    const lab = fly.shade ? labOfShade(fly.shade) : null;
+    return [carriedFly({ id, name: nameOf(fly), dressing: fly.dressingId ?? null, hook: fly.hookId ?? null, stage: fly.stage ?? null, lengthMm: fly.lengthMm ?? null, hex: lab ? hexOfLab(lab) : null, ride: fly.ride ?? null, left: leftIn(moves, carried), place: '' }, catalogue)];
+  });
+});
+
+const LEAST = 0.01;
+const BELLY = 'abdomen-belly';
+
+/** What is known of a match's natural, as the box takes it: the stages kept or, while none is, every stage by its odds. */
+export function wantedBy(state: State, match: MatchRecord, sample: SampleRecord): BoxWanted {
+  const believed = selectBelief(state, match.sampleId);
+  const odds = believed ? byStage(selectKey(state), believed.belief) : [];
+  const kept = match.answers.flatMap((answer) => answer.stage ?? []);
+  const among = odds.filter(({ stage }) => kept.includes(stage));
+  const total = among.reduce((sum, { p }) => sum + p, 0);
+  const belief = kept.length === 0 ? odds.filter(({ p }) => p >= LEAST) : kept.length === 1 || total === 0 ? kept.map((stage) => ({ stage, p: 1 / kept.length })) : among.map(({ stage, p }) => ({ stage, p: p / total }));
+  const stage = belief[0]?.stage ?? null;
+  return { belief, length: stage ? lengthOf(sample, stage) : null, belly: bellyOf(sample) };
+}
+
+function bellyOf(sample: SampleRecord): BoxWanted['belly'] {
+  const hex = sample.colours[BELLY];
+  return hex ? labOfHex(hex) : sample.shades[BELLY] ? labOfShade(sample.shades[BELLY]) : null;
+}
+
+/** The length a fly is compared with: the case of a cased larva, else the body from whatever was measured. */
+function lengthOf(record: SampleRecord, stage: BoxWanted['belief'][number]['stage']): BoxWanted['length'] {
+  const sample = sampleFor(record, stage);
+  const row = STAGES.find((item) => item.id === stage)!;
+  const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order);
+  if (!body) return null;
+  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, stage, sample.halfWidthMm ?? null);
+  return stage === 'caddis/cased-larva' && sample.caseMm !== null ? { mm: sample.caseMm, seMm: stats.seMm } : { mm: stats.meanMm, seMm: stats.seMm };
+}
+
+let last: { inputs: readonly unknown[]; result: BoxMatch } | null = null;
+
+/** The flies carried, in the order they answer a match; null while nothing is carried. */
+export function selectBoxMatch(state: State, matchId: string): BoxMatch | null {
+  const match = state.records.entities.match[matchId];
+  const sample = match && state.records.entities.sample[match.sampleId];
+  const flies = selectCarried(state);
+  if (!match || !sample || flies.length === 0) return null;
+  const inputs = [match, sample, flies, selectBelief(state, match.sampleId)];
+  if (last && last.inputs.every((input, index) => input === inputs[index])) return last.result;
+  last = { inputs, result: matchBox(flies, wantedBy(state, match, sample), STAGES) };
+  return last.result;
+}
