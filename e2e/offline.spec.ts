@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
 import { writeServiceWorker } from '../tools/write-service-worker';
-import { expect, newMatch, test } from './support';
+import { expect, newMatch, test, written } from './support';
 
 test.use({ serviceWorkers: 'allow' });
 test.describe.configure({ mode: 'serial' });
@@ -52,6 +52,40 @@ test('with the server stopped the app reloads, opens a deep link and makes a new
   await expect(page.getByRole('button', { name: /^Hook: Reference/ })).toBeVisible();
   await page.goto('/dressings/first-light-dun');
   await expect(page.getByRole('heading', { level: 1, name: 'First-light upright dun' })).toBeVisible();
+  await start();
+});
+
+test('from a cold start offline to a named fly in at most seven taps, without a key pressed', async ({ context }) => {
+  const first = await context.newPage();
+  await first.goto('/');
+  await kept(first);
+  await written(first);
+  await first.close();
+  await stop();
+  const page = await context.newPage();
+  await page.addInitScript(() => {
+    const counted = window as unknown as { taps: number; keys: number };
+    counted.taps = 0;
+    counted.keys = 0;
+    window.addEventListener('click', (event) => { if (event.isTrusted) counted.taps++; }, true);
+    window.addEventListener('keydown', () => counted.keys++, true);
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: /A natural in hand/ }).click();
+  await page.getByRole('radio', { name: '7 to 10' }).click();
+  await page.getByRole('button', { name: /upright and cloudy/ }).click();
+  await page.getByRole('heading', { level: 3 }).first().waitFor();
+  await page.getByRole('button', { name: /What was it doing\? drifting/ }).click();
+  const strip = page.getByRole('button', { name: /^From the box: .*dun \d+\. Valley box, [A-E]\d · \d left$/ });
+  await expect(strip).toBeVisible();
+  await strip.click();
+  const rows = page.getByRole('list', { name: 'What your box answers now' }).getByRole('listitem');
+  await expect(rows).toHaveCount(3);
+  await expect(rows.first()).toContainText('made for mayfly dun');
+  const [taps, keys] = await page.evaluate(() => [(window as unknown as { taps: number }).taps, (window as unknown as { keys: number }).keys]);
+  expect(taps).toBeLessThanOrEqual(7);
+  expect([taps, keys]).toEqual([5, 0]);
+  for (const target of [strip, rows.first().getByRole('button')]) if (await target.isVisible()) expect((await target.boundingBox())!.height).toBeGreaterThanOrEqual(56);
   await start();
 });
 

@@ -3,8 +3,8 @@ import { expect, test } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
 const ROUTES = [
-  '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark',
-  '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/nowhere',
+  '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/water`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark', '/box', '/box/box_demo-valley', '/box/box_demo-valley/add',
+  '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/box/none', '/nowhere',
 ];
 const SIZES = [{ width: 390, height: 844 }, { width: 1280, height: 800 }];
 
@@ -32,9 +32,27 @@ for (const theme of ['Morning', 'Dusk', 'Red lamp']) {
   }
 }
 
+test('at twice the text size nothing of the way at the water runs off the screen or into another name', async ({ page }) => {
+  test.setTimeout(120_000);
+  for (const route of ['/', '/matches/match_demo-waiting/natural?key=open', `${DUN}/water`, '/box', '/box/box_demo-valley', '/box/box_demo-valley/add']) {
+    await page.goto(route);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+    await page.evaluate(() => void (document.documentElement.style.fontSize = '200%'));
+    const [sideways, across] = await page.evaluate(() => {
+      const places = [...document.querySelectorAll('nav a, [role=navigation] a')].map((link) => link.firstElementChild!.getBoundingClientRect());
+      const overlap = places.some((a, i) => places.slice(i + 1).some((b) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom && a.width > 0 && b.width > 0));
+      return [document.documentElement.scrollWidth - document.documentElement.clientWidth, overlap];
+    });
+    expect.soft(sideways, route).toBeLessThanOrEqual(0);
+    expect.soft(across, route).toBe(false);
+    const size = await page.getByRole('heading', { level: 1 }).evaluate((heading) => parseFloat(getComputedStyle(heading).fontSize));
+    expect.soft(size, route).toBe(68);
+  }
+});
+
 test('going from place to place moves the focus to the new h1 and leaves one page in the tree', async ({ page }) => {
   await page.goto('/');
-  for (const [place, title] of [['Matches', 'Matches'], ['Dressings', 'Dressings'], ['Drawer', 'Hooks'], ['Now', 'Now']] as const) {
+  for (const [place, title] of [['Matches', 'Matches'], ['Dressings', 'Dressings'], ['Drawer', 'Hooks'], ['Box', 'Box'], ['Now', 'Now']] as const) {
     await page.getByRole('navigation').getByRole('link', { name: place, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     await expect(page.getByRole('heading', { level: 1, name: title })).toBeFocused();

@@ -35,6 +35,9 @@ export function hooksFromRows(rows: readonly HookRow[], schoolOf: (maker: string
   return rows.flatMap((row) => hookFromRow(row, schoolOf(row.maker)) ?? []);
 }
 
+/** Hooks of the maker-less range. */
+export const REFERENCE_HOOKS: readonly Hook[] = hooksFromRows(REFERENCE_ROWS, () => 'number');
+
 /** Reading of an X label by one of the shipped makers; the plain number otherwise. */
 export function shippedSchool(maker: string): XLabelSchool {
   return SHIPPED_MAKERS.find((item) => item.id === maker)?.xLabel ?? 'number';

@@ -1,6 +1,6 @@
 export { bodiesOf, counts, hasUnread, sampleFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { heldOf, movesOf, selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
-export { selectGroups, selectKey } from './own-groups';
+export { groupRecords, ownGroups, selectGroups, selectKey, spanOf } from './own-groups';
 export { selectBelief, sightingFor } from './belief';
 export { hasDemo, removeDemo } from './demo';
 export { PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { catalogueOf, DRESSINGS, hooksFromRows, REFERENCE_ROWS } from '@/catalogue';
+import { catalogueOf, DRESSINGS, REFERENCE_HOOKS } from '@/catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
 import { caseFrom } from '@/core/naturals';
@@ -13,7 +13,7 @@ export function middleSample(dressing: Dressing) {
   return { stage: dressing.stages[0]!, lengthsMm: [middle], overallMm: null, caseMm: caseFrom(null, middle), widthMm: null, method: 'typed' as const, sex: null, colours: {}, surface: 'dry' as const, water: dressing.waters[0]! };
 }
 
-const REFERENCE_ONLY = catalogueOf(hooksFromRows(REFERENCE_ROWS, () => 'number'));
+const REFERENCE_ONLY = catalogueOf(REFERENCE_HOOKS);
 
 /** A card of every shipped dressing on the maker-less range, for small drawings in lists. */
 export const selectLibraryCards = createSelector([(state: State) => selectDevice(state).hand], (hand): ReadonlyMap<string, Card> =>

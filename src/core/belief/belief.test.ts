@@ -3,7 +3,7 @@ import { ANSWERS, GROUPS, GROWING_ON, KEY } from '@/catalogue/key';
 import cases from '@/catalogue/cases.json';
 import type { StageId } from '@/catalogue/ids';
 import { labOfHex } from '../colour';
-import { believe, byGroup, byStage, gainBits, growingOn, leadsTo, lookalike, nextSign, NOTHING_SEEN, prepareKey, pulls, ranked, unshrunk, type AskedId, type Sighting } from './index';
+import { believe, byGroup, byStage, driftedLab, gainBits, growingOn, leadsTo, lookalike, nextSign, NOTHING_SEEN, prepareKey, pulls, ranked, unshrunk, type AskedId, type Sighting } from './index';
 
 const see = (signs: Sighting['signs'], more: Partial<Sighting> = {}): Sighting => ({ ...NOTHING_SEEN, ...more, signs });
 const first = (sighting: Sighting) => byStage(KEY, believe(KEY, sighting))[0]!;
@@ -164,6 +164,16 @@ describe('growing on', () => {
         if (back) expect(back.usualMm).toBeCloseTo(10, 0);
       }
     }
+  });
+  test('the belly of a spinner is usually darker and redder than the dun, back again lighter, and a way with no step of its own says nothing', () => {
+    const spinner = of('mayfly/dun', 8).get('later mayfly/spinner')!;
+    expect(spinner.drift).toEqual([[-14, -2], [1, 10], [-4, 6]]);
+    const dun = of('mayfly/spinner', 8).get('earlier mayfly/dun')!;
+    expect(dun.drift).toEqual([[2, 14], [-10, -1], [-6, 4]]);
+    expect(of('mayfly/dun', 8).get('later mayfly/spent')!.drift).toEqual([[-16, 4], [-2, 11], [-8, 8]]);
+    expect(of('mayfly/emerger', 8).get('later mayfly/dun')!.drift).toBeNull();
+    expect(driftedLab([60, 0, 30], spinner.drift!)).toEqual({ usual: [52, 5.5, 31], low: [46, 1, 26], high: [58, 10, 36] });
+    expect(driftedLab([1, 0, 0], spinner.drift!).usual[0]).toBe(0);
   });
   test('a stage that is not offered is not named', () => expect(growingOn(GROWING_ON, 'mayfly/mature-nymph', 10, (stage) => stage !== 'mayfly/emerger').map((grown) => grown.stage)).not.toContain('mayfly/emerger'));
   test('no film emerger is offered where only kinds that climb out are left', () => {

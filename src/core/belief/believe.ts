@@ -72,7 +72,7 @@ export function colourFit(key: Key, shades: readonly string[], belly: Lab): numb
 
 /** Where and when a group lives, without its looks. */
 function presence(group: NaturalGroup, entry: GroupStage, sighting: Sighting): number {
-  const found = sighting.region === null || group.regions.includes(sighting.region) ? 1 : 0;
+  const found = sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region) ? 1 : 0;
   const water = sighting.water === null || group.waters.length === 0 || group.waters.includes(sighting.water) ? 1 : WATER_OUTSIDE;
   // South of the equator no shipped group is known: only the turned year of its kind is used.
   const month = sighting.month === null ? null : sighting.south ? ((sighting.month + HALF_YEAR - 1) % 12) + 1 : sighting.month;

@@ -1,11 +1,11 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import fc from 'fast-check';
-import { KNOWN } from '@/catalogue';
+import { KNOWN, labOfShade } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { dressingSchema, type Dressing } from '../dressings';
 import { dressingFaults } from '../tying';
-import { readBoxFile, readDrawerFile, readHooksFile, readTable, writeHooksFile, writeTable } from './index';
+import { readBoxFile, readDrawerFile, readGroupsFile, readMonths, writeGroupsFile, writeMonths, readHooksFile, readTable, writeHooksFile, writeTable } from './index';
 
 const FORMATS = join(__dirname, '../../../docs/formats');
 const example = (name: string) => readFileSync(join(FORMATS, 'examples', name), 'utf8');
@@ -70,5 +70,36 @@ describe('tables written and read back', () => {
     const { rows } = readHooksFile(csv, KNOWN);
     expect(rows.length).toBeGreaterThanOrEqual(300);
     expect(readHooksFile(writeHooksFile(rows), KNOWN)).toEqual({ rows, problems: [], count: rows.length });
+  });
+});
+
+describe('groups of one\'s own', () => {
+  const ids = { ...KNOWN, shade: (words: string) => labOfShade(words) !== null };
+  test('groups.csv is read, rows of one id are one group, and written back byte for byte', () => {
+    const { groups, problems } = readGroupsFile(example('groups.csv'), ids);
+    expect(problems).toEqual([]);
+    expect(groups).toMatchObject([{ id: 'staith-small-olive', months: [3, 4, 5, 9], stages: [{ stage: 'mayfly/nymph', length_mm: [4, 5.5, 7], shades: ['mid-olive', 'mid-brown'] }, { stage: 'mayfly/dun' }] }, { id: 'reed-caddis', stages: [{ length_mm: null }], note: null, evidence: 'heard' }]);
+    expect(writeGroupsFile(groups)).toBe(example('groups.csv'));
+  });
+  test('every bad cell is named, the good rows stay', () => {
+    const { groups, problems, count } = readGroupsFile('name,stage,order,months,colours,least_mm,usual_mm,most_mm\nA,mayfly/dun,caddis,,,,,\nB,mayfly/dun,,13,plaid,,,\nC,mayfly/dun,,,,8,,\nD,,,,,,,\nE,mayfly/dun,,5,,7,8,9\nE,mayfly/dun,,5,,7,8,9\nF,mayfly/dun,,,,9,8,7\nG,mayfly/dun,,,,many,1,0.1\n', ids);
+    expect(groups.map((group) => group.id)).toEqual(['e']);
+    expect(count).toBe(8);
+    expect(problems.map((problem) => [problem.line, problem.column, problem.code])).toEqual([
+      [2, 'stage', 'stage-of-another-order'], [3, 'months', 'cell-not-months'], [3, 'colours', 'cell-not-colour-words'], [4, 'usual_mm', 'lengths-not-in-order'], [5, 'stage', 'cell-empty'],
+      [7, 'stage', 'stage-twice'], [8, 'usual_mm', 'lengths-not-in-order'], [9, 'least_mm', 'cell-not-number'], [9, 'most_mm', 'cell-range'],
+    ]);
+  });
+  test('a file that is no table, and a newer one, are refused whole', () => {
+    expect(readGroupsFile('{"aubade":"groups","version":2,"items":[]}', ids).problems[0]).toMatchObject({ code: 'file-newer', params: { version: 2 } });
+    expect(readGroupsFile('{nonsense', ids).problems[0]!.code).toBe('file-unread');
+    expect(readGroupsFile('colour\nred\n', ids).problems.map((problem) => problem.column)).toEqual(['name', 'stage']);
+  });
+  test('months run over the new year, and any set of them comes back', () => {
+    expect(readMonths('11-2')).toEqual([1, 2, 11, 12]);
+    expect([readMonths('0'), readMonths('May')]).toEqual([null, null]);
+    fc.assert(fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 12 })), (months) => {
+      expect(readMonths(writeMonths(months))).toEqual([...months].sort((a, b) => a - b));
+    }));
   });
 });

@@ -66,8 +66,8 @@ export function Compartments({ box, cells, lit, onPress }: CompartmentsProps) {
             const label = cell ? words('box.cell', { slot: slotName(slot), name: cell.name, size: cell.size, left: cell.left }) : words('box.cell-empty', { slot: slotName(slot) });
             return (
               <Pressable key={slot} role="button" aria-pressed={on} aria-label={label} onPress={() => onPress(slot)} style={{ width: side, minHeight: Math.max(side, 48) }} className={`justify-between overflow-hidden rounded-control border px-1 py-[2px] ${on ? 'border-river bg-plane' : cell ? 'border-line bg-plane' : 'border-line'}`}>
-                <View className="flex-row justify-between">
-                  <Say size="small" lines={1} tone={on ? 'river' : 'soft'} weight={on ? 'strong' : 'sans'}>
+                <View className="flex-row flex-wrap justify-between">
+                  <Say size="small" tone={on ? 'river' : 'soft'} weight={on ? 'strong' : 'sans'}>
                     {cell ? cell.size : ''}
                   </Say>
                   {cell ? <Digits size="small" tone={cell.left === 0 ? 'dawn' : 'ink'}>{String(cell.left)}</Digits> : null}

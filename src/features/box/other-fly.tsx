@@ -1,10 +1,9 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { REFERENCE_ROWS } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { RideId, StageId } from '@/catalogue/ids';
-import { parseLength } from '@/core/units';
 import { hookId } from '@/core/hooks';
+import { LengthField } from '@/features/length-field';
 import { ALL_HUES, ShadeWords } from '@/features/colour-words';
 import { StagePicker } from '@/features/stage';
 import { useSpeech, useWords } from '@/features/shell';
@@ -24,7 +23,6 @@ interface OtherFlyProps {
 export function OtherFly({ chosen, onChange }: OtherFlyProps) {
   const words = useWords();
   const speech = useSpeech();
-  const [wrong, setWrong] = useState<string | null>(null);
   const kind = chosen?.kind ?? NO_KIND;
   const size = kind.hookId?.split(':')[2] ?? null;
   const put = (more: Partial<typeof kind>, count = chosen?.count ?? 1) => {
@@ -34,16 +32,6 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
     onChange({ kind: named, size: named.hookId?.split(':')[2] ?? (named.lengthMm ? speech.length(named.lengthMm).split(' ')[0]! : ''), count });
   };
   const autoName = (stage: StageId | null) => (stage ? words('box.other-name', { stage: speech.name('stages', stage) }) : '');
-  const typeLength = (text: string) => {
-    if (text.trim() === '') {
-      setWrong(null);
-      return put({ lengthMm: null });
-    }
-    const parsed = parseLength(text, speech.unit === 'mm' ? 'mm' : 'in');
-    setWrong(parsed.ok ? null : text);
-    if (parsed.ok) put({ lengthMm: parsed.mm, hookId: null });
-  };
-  const parsed = wrong === null ? null : parseLength(wrong, speech.unit === 'mm' ? 'mm' : 'in');
   return (
     <View className="gap-4">
       <StagePicker value={kind.stage ?? null} onChange={(stage) => put({ stage })} />
@@ -54,7 +42,7 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
               {words('box.other-size')}
             </Say>
             <Chips compact label={words('box.other-size')} choices={[{ id: '', label: words('box.unknown') }, ...SIZES.map((id) => ({ id, label: id }))]} value={size ?? ''} onChange={(id) => put({ hookId: id === '' ? null : hookId('reference', RANGE, id), lengthMm: null })} />
-            <Field numeric label={words('box.other-length')} value={wrong ?? (kind.lengthMm ? String(Number(kind.lengthMm.toFixed(2))) : '')} unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')} error={parsed && !parsed.ok ? speech.say(parsed.fault, 'fault') : null} onType={typeLength} />
+            <LengthField label={words('box.other-length')} mm={kind.lengthMm ?? null} onChange={(lengthMm) => put({ lengthMm, ...(lengthMm === null ? {} : { hookId: null }) })} />
           </View>
           <ShadeWords label={words('box.other-colour')} none={words('box.unknown')} hues={ALL_HUES} value={kind.shade ?? null} onChange={(shade) => put({ shade })} />
           <View className="gap-2">

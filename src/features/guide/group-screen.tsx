@@ -1,12 +1,16 @@
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { ANSWERS, GROUPS, KEY, labOfShade } from '@/catalogue';
+import { ANSWERS, catalogueOf, KEY, labOfShade, REFERENCE_HOOKS } from '@/catalogue';
+import { answer, NO_CHOICES } from '@/core/answer';
 import type { StageId } from '@/catalogue/ids';
 import type { AskedId, GroupStage } from '@/core/belief';
 import { hexOfLab } from '@/core/colour';
+import { change, selectGroups, useApp, useAppDispatch } from '@/state';
 import { Missing, Page, useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { Pictogram } from '@/features/key';
-import { Drawing, Marks, naturalMarks } from '@/ui/drawings';
-import { Facts, Heading, Say } from '@/ui/primitives';
+import { Drawing, hookMarks, Marks, naturalMarks } from '@/ui/drawings';
+import { Button, Facts, Heading, Say } from '@/ui/primitives';
+import { GroupForm } from './group-form';
 import { named } from './named';
 import { SeasonBar } from './season-bar';
 
@@ -31,7 +35,10 @@ export function tellingSigns(stage: StageId): { sign: AskedId; answer: string }[
 export function GroupScreen({ id }: { id: string }) {
   const words = useWords();
   const speech = useSpeech();
-  const group = GROUPS.find((item) => item.id === id);
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const group = useApp(selectGroups).find((item) => item.id === id);
+  const own = useApp((state) => state.records.entities.group[id]);
   if (!group) return <Missing what="group" list="/shelf/naturals" />;
   const facts: [string, string][] = [
     [words('guide.science'), group.scientific],
@@ -44,9 +51,17 @@ export function GroupScreen({ id }: { id: string }) {
   ];
   return (
     <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={named(group.name)}>
+      {own ? <GroupForm id={id} group={own} /> : null}
       <View className="gap-4 px-5 pb-6">
         <SeasonBar months={group.months} />
-        <Facts rows={facts} />
+        {own ? (
+          <Button kind="quiet" label={words('guide.delete')} className="self-start" onPress={() => {
+            router.navigate('/shelf/naturals');
+            dispatch(change('delete-group', (draft) => void delete draft.group[id]));
+          }} />
+        ) : (
+          <Facts rows={facts} />
+        )}
       </View>
       <Heading className="px-5 pb-2">{words('guide.stages')}</Heading>
       {group.stages.map((entry) => (
@@ -54,6 +69,11 @@ export function GroupScreen({ id }: { id: string }) {
       ))}
     </Page>
   );
+}
+
+/** The hook of the maker-less range that carries this stage, drawn beside it; about. */
+function hookFor(stage: StageId, lengthMm: number) {
+  return answer({ stage, lengthsMm: [lengthMm], overallMm: null, caseMm: null, widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: 'slow' }, NO_CHOICES, catalogueOf(REFERENCE_HOOKS)).hooks.map(({ id }) => REFERENCE_HOOKS.find((hook) => hook.id === id)!)[0] ?? null;
 }
 
 function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }) {
@@ -67,7 +87,10 @@ function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }
   const drawing = naturalMarks(entry.stage, typical ?? 8, colours, entry.case_mm?.[1] ?? null);
   // One scale for all stages of a group: the longest body takes a third of the width, room for tails and feelers.
   const scale = width / (3 * Math.max(1, longest));
-  const height = Math.ceil((drawing.bounds.top - drawing.bounds.bottom) * scale) + 12;
+  const hook = typical ? hookFor(entry.stage, typical) : null;
+  const iron = hook ? hookMarks({ bend: hook.bend, eye: hook.eye, barb: hook.barb, shankMm: hook.shank.value, gapeMm: hook.gape.value, biteMm: hook.bite.value, wireMm: hook.wireDiameter.value, eyeMm: hook.eyeOuter.value }) : null;
+  const natural = (drawing.bounds.top - drawing.bounds.bottom) * scale;
+  const height = Math.ceil(natural + (iron ? (iron.bounds.top - iron.bounds.bottom) * scale + 10 : 0)) + 12;
   return (
     <View className="gap-2 border-b border-line px-5 py-3">
       <View className="flex-row items-baseline justify-between gap-3">
@@ -82,9 +105,15 @@ function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }
         {width > 0 && typical ? (
           <Drawing label={words('plate.natural-only', { natural: speech.name('stages', entry.stage), length: speech.length(typical) })} width={width} height={height}>
             <Marks marks={drawing.marks} scale={scale} x={width * 0.68} y={6 + drawing.bounds.top * scale} />
+            {iron ? <Marks marks={iron.marks} scale={scale} x={width * 0.68} y={16 + natural + iron.bounds.top * scale} /> : null}
           </Drawing>
         ) : null}
       </View>
+      {hook ? (
+        <Say size="small" tone="soft">
+          {words('guide.hook', { size: hook.size, bend: speech.plain('bends', hook.bend) })}
+        </Say>
+      ) : null}
       {entry.shades.length > 0 ? <Say size="small">{entry.shades.map((item) => words('guide.shade', { tone: words(`guide.tone.${item.split('-')[0]}`), hue: speech.t(`hue.${item.split('-')[1]}`) })).join(', ')}</Say> : null}
       <View className="flex-row flex-wrap gap-x-5 gap-y-2">
         {tellingSigns(entry.stage).map(({ sign, answer }) => (

@@ -2,11 +2,11 @@ import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { GROUPS } from '@/catalogue';
 import type { NaturalGroup } from '@/core/belief';
-import { selectSettings, useApp } from '@/state';
+import { selectGroups, selectSettings, useApp } from '@/state';
 import { Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Chips, Field, Heading, Say } from '@/ui/primitives';
+import { OwnGroups } from './own-groups';
 import { named } from './named';
 import { SeasonBar } from './season-bar';
 
@@ -30,7 +30,8 @@ export function GuideScreen() {
   const { fauna } = useApp(selectSettings);
   const [search, setSearch] = useState('');
   const [where, setWhere] = useState<string>(fauna ?? '');
-  const shown = GROUPS.filter((group) => (where === '' || (group.regions as readonly string[]).includes(where)) && answersSearch(group, search.trim()));
+  const groups = useApp(selectGroups);
+  const shown = groups.filter((group) => (where === '' || group.regions.length === 0 || (group.regions as readonly string[]).includes(where)) && answersSearch(group, search.trim()));
   const orders = ids.orders.map((order) => ({ id: order.id, groups: shown.filter((group) => group.order === order.id) })).filter((order) => order.groups.length > 0);
   return (
     <Page column="list" back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.naturals')} lead={words('guide.count', { count: shown.length })}>
@@ -40,6 +41,7 @@ export function GuideScreen() {
         </View>
         <Chips compact label={words('guide.where')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={where} onChange={setWhere} />
       </View>
+      <OwnGroups />
       {shown.length === 0 ? <Say className="px-5">{words('guide.none')}</Say> : null}
       {orders.map((order) => (
         <View key={order.id} className="pb-6">
@@ -53,7 +55,7 @@ export function GuideScreen() {
                     {named(group.name)}
                   </Say>
                   <Say size="small" tone="soft">
-                    {`${group.scientific}${range ? ` · ${words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) })}` : ''}`}
+                    {`${group.id.startsWith('group_') ? `${words('guide.own')} · ` : ''}${group.scientific}${range ? ` · ${words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) })}` : ''}`}
                   </Say>
                   <SeasonBar months={group.months} />
                 </Link>

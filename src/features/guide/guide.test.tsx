@@ -1,5 +1,6 @@
-import { fireEvent, screen } from '@testing-library/react';
-import { GROUPS } from '@/catalogue';
+import { act, fireEvent, screen } from '@testing-library/react';
+import { GROUPS, KEY } from '@/catalogue';
+import { change, groupSchema, selectKey, undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { GroupScreen, tellingSigns } from './group-screen';
 import { answersSearch, GuideScreen, lengthsOf } from './guide-screen';
@@ -41,4 +42,57 @@ test('a group shows its season in words, its facts and every stage at one scale'
 test('a group that is not there offers the guide', async () => {
   await openScreen(<GroupScreen id="zz" />);
   expect(screen.getByRole('link', { name: 'See the list' })).toHaveAttribute('href', '/shelf/naturals');
+});
+
+describe('groups of one’s own', () => {
+  const spanInKey = (store: Store) => selectKey(store.getState()).members.flat().find(({ group: { id }, entry }) => id === 'group_reed' && entry.stage === 'caddis/adult')!.entry.length_mm;
+  const own = (store: Store) => Object.values(store.getState().records.entities.group);
+  async function withOne() {
+    const opened = await openScreen(<GroupScreen id="group_reed" />);
+    await act(async () => void opened.store.dispatch(change('group', (draft) => void (draft.group.group_reed = groupSchema.cast({ order: 'caddis', name: 'reed caddis', stages: [{ stage: 'caddis/adult' }] })))));
+    return opened.store;
+  }
+  test('one is added from the guide and stands before the shipped ones', async () => {
+    const { store } = await openScreen(<GuideScreen />);
+    fireEvent.click(screen.getByText('Add a group of your own'));
+    expect(own(store)).toMatchObject([{ name: 'New group', order: 'mayfly', stages: [{ stage: 'mayfly/nymph' }, { stage: 'mayfly/dun' }] }]);
+    expect(screen.getByText('110 groups of naturals')).toBeInTheDocument();
+  });
+  test('names, months, waters, stages and lengths are kept as they are typed; lengths out of order say so', async () => {
+    const store = await withOne();
+    fireEvent.click(screen.getByText('Jun'));
+    fireEvent.click(screen.getByText('Still'));
+    fireEvent.click(screen.getByText('Add caddis pupa'));
+    for (const [label, value] of [['Least', '9'], ['Usual', '8'], ['Most', '10']] as const) {
+      const field = screen.getAllByLabelText(label)[0]!;
+      fireEvent.focus(field);
+      fireEvent.change(field, { target: { value } });
+    }
+    expect(screen.getByText('least, usual and most must all be given, in that order')).toBeInTheDocument();
+    expect(spanInKey(store)).toBeNull();
+    fireEvent.change(screen.getAllByLabelText('Usual')[0]!, { target: { value: '9.5' } });
+    expect(own(store)[0]).toMatchObject({ months: [6], waters: ['still'], stages: [{ leastMm: 9, usualMm: 9.5, mostMm: 10 }, { stage: 'caddis/pupa' }] });
+    expect(spanInKey(store)).toEqual([9, 9.5, 10]);
+  });
+  test('a deleted one leaves the key, and undo brings it back', async () => {
+    const store = await withOne();
+    fireEvent.click(screen.getByText('Delete this group'));
+    expect(selectKey(store.getState())).toBe(KEY);
+    await act(async () => void store.dispatch(undone()));
+    expect(selectKey(store.getState()).groups[0]).toMatchObject({ id: 'group_reed', name: 'reed caddis' });
+  });
+  test('a file is shown before it is taken: new ones, changed ones, and every bad row', async () => {
+    const { store } = await openScreen(<GuideScreen />);
+    await act(async () => void store.dispatch(change('group', (draft) => void (draft.group.group_a = groupSchema.cast({ order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun' }] })))));
+    const click = jest.spyOn(HTMLInputElement.prototype, 'click').mockImplementation(function choose(this: HTMLInputElement) {
+      Object.defineProperty(this, 'files', { value: [{ text: async () => 'id,name,stage\na,A again,mayfly/spinner\nb,B,caddis/adult\nc,C,caddis/egg\n' }] });
+      this.dispatchEvent(new Event('change'));
+    });
+    await act(async () => fireEvent.click(screen.getByText('Read a file')));
+    click.mockRestore();
+    for (const line of ['A again: changes yours, 1 stage', 'B: new, 1 stage']) expect(screen.getByText(line)).toBeInTheDocument();
+    expect(screen.getByText(/^Line 4: stage caddis\/egg is not known/)).toBeInTheDocument();
+    fireEvent.click(screen.getByText('Take 2 groups'));
+    expect(own(store).map((group) => [group.name, group.stages[0]!.stage])).toEqual([['A again', 'mayfly/spinner'], ['B', 'caddis/adult']]);
+  });
 });

@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { answered as noteAnswer, change, selectAnswered, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
 import { BenchStep } from '@/features/bench';
@@ -85,14 +85,23 @@ function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
   );
 }
 
+/** Share of the screen's height below which an opened step is brought up. */
+const SCROLL_FROM = 0.45;
+
 function StepRow({ id, step, head, detail, open, children, stacked = false }: { id: string; step: Step; head: string; detail: string; open: boolean; children?: ReactNode; stacked?: boolean }) {
   const words = useWords();
   const router = useRouter();
   const go = () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
+  const row = useRef<View>(null);
+  // On a phone a step that opens far down is brought to the top: its answer is what was asked for.
+  useEffect(() => {
+    const element = row.current as unknown as HTMLElement | null;
+    if (open && !stacked && step !== 'natural' && element?.scrollIntoView && element.getBoundingClientRect().top > SCROLL_FROM * window.innerHeight) element.scrollIntoView({ block: 'start' });
+  }, [open, stacked, step]);
   return (
-    <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
+    <View ref={row} className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
       <Pressable role="button" aria-expanded={open} aria-label={`${words(`step.${step}`)}: ${head}. ${detail}`} onPress={go} className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}>
-        <Say size={stacked ? 'small' : 'body'} tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className={stacked ? '' : 'w-24'}>
+        <Say size={stacked ? 'small' : 'body'} tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className={stacked ? '' : 'min-w-24'}>
           {words(`step.${step}`)}
         </Say>
         <View className={stacked ? '' : 'min-w-0 flex-1'}>

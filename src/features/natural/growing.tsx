@@ -2,11 +2,12 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { StageId } from '@/catalogue/ids';
-import { GROWING_ON } from '@/catalogue';
-import { growingOn, leadsTo, type Grown } from '@/core/belief';
+import { GROWING_ON, labOfShade } from '@/catalogue';
+import { driftedLab, growingOn, leadsTo, type Drift, type Grown } from '@/core/belief';
+import { hexOfLab, shadeOf, type Lab } from '@/core/colour';
 import type { LengthStats } from '@/core/naturals';
 import { change, matchSchema, sampleSchema, selectBelief, selectKey, useApp, useAppDispatch, type MatchRecord, type SampleRecord, type Store } from '@/state';
-import { useSpeech, useWords } from '@/features/shell';
+import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
 interface GrowingProps {
@@ -30,12 +31,19 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
   const key = useApp(selectKey);
   const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(key, believed.belief, stage, to));
   if (grown.length === 0) return null;
+  const belly = believed?.sighting.belly ?? null;
+  const bellyOf = (item: Grown): Record<string, string> => {
+    if (!belly || !item.drift) return {};
+    const { tone, hue } = shadeOf(driftedLab(belly, item.drift).usual);
+    const shade = `${tone ?? 'mid'}-${hue}`;
+    return labOfShade(shade) ? { 'abdomen-belly': shade } : {};
+  };
   const follow = (item: Grown) => {
     const sampleId = ports.newId('sample');
     const id = ports.newId('match');
     const halfMm = Math.hypot((item.highMm - item.lowMm) / 2, Z95 * length.seMm);
     dispatch(change('new-match', (draft) => {
-      draft.sample[sampleId] = sampleSchema.cast({ when: sample.when, place: sample.place, water: sample.water, rough: { mm: Math.min(120, Math.max(0.5, item.usualMm)), halfMm, how: 'grown' } });
+      draft.sample[sampleId] = sampleSchema.cast({ when: sample.when, place: sample.place, water: sample.water, rough: { mm: Math.min(120, Math.max(0.5, item.usualMm)), halfMm, how: 'grown' }, shades: bellyOf(item) });
       draft.match[id] = matchSchema.cast({ opened: sample.when, sampleId, answers: [{ id: 'a1', stage: item.stage }], leading: 'a1', parentId: matchId });
     }));
     router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'hook' } });
@@ -49,12 +57,16 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
         </Say>
       ) : null}
       {grown.map((item) => (
-        <View key={`${item.direction}${item.stage}`} className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line">
+        <View key={`${item.direction}${item.stage}`} className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line py-1">
           <View className="min-w-0 flex-1">
             <Say weight="medium">{speech.name('stages', item.stage)}</Say>
             <Say size="small" tone="soft">
               {words(`growing.${item.direction}`, { low: speech.length(item.lowMm), high: speech.length(item.highMm) })}
             </Say>
+            <Say size="small" tone="soft">
+              {words('growing.spread', { mm: speech.length(Z95 * length.hatchSdMm * item.factor) })}
+            </Say>
+            {item.drift ? <DriftLine drift={item.drift} belly={belly} /> : null}
           </View>
           <Button label={words('growing.follow')} spoken={words('growing.follow-what', { stage: speech.plain('stages', item.stage) })} onPress={() => follow(item)} />
         </View>
@@ -62,3 +74,30 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
     </View>
   );
 }
+
+/** How the belly changes on the way, in words; with a belly that is known, the range as two patches. */
+function DriftLine({ drift, belly }: { drift: Drift; belly: Lab | null }) {
+  const words = useWords();
+  const red = useRedLamp();
+  const [lightness, redness] = drift;
+  const light = Math.sign(lightness[0] + lightness[1]) * Number(Math.abs(lightness[0] + lightness[1]) > MUCH);
+  const reddish = Number(redness[0] + redness[1] > MUCH);
+  const range = belly ? driftedLab(belly, drift) : null;
+  return (
+    <View className="flex-row flex-wrap items-center gap-2">
+      <Say size="small" tone="soft">
+        {words(`growing.drift.${light < 0 ? 'darker' : light > 0 ? 'paler' : 'same'}${reddish ? '-redder' : ''}`)}
+      </Say>
+      {range && !red ? (
+        <View aria-hidden className="flex-row">
+          {[range.low, range.usual, range.high].map((lab, index) => (
+            <View key={index} style={{ backgroundColor: hexOfLab(lab) }} className="h-5 w-6 border border-edge" />
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** A shift of the middle smaller than half of this is not worth a word, in L* or a*. */
+const MUCH = 6;

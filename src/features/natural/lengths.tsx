@@ -4,11 +4,12 @@ import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { useStore } from 'react-redux';
+import { methodHalfWidth, twoHumps } from '@/core/naturals';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
-import { change, specimen, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
+import { change, counts, specimen, useApp, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Field, Say } from '@/ui/primitives';
+import { Button, Chips, Field, Say, Toggle } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 
 function readMeasure(text: string, inches: boolean, before: number | null): Measure {
@@ -70,6 +71,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
   const speech = useSpeech();
   const dispatch = useAppDispatch();
   const { ports } = useStore() as unknown as Store;
+  const [leaving, setLeaving] = useState(false);
   const [fresh, setFresh] = useState<string | null>(null);
   const add = () => {
     const id = ports.newId('specimen');
@@ -85,6 +87,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
     body.mm = Math.min(120, Math.max(0.5, Math.round(((body.mm ?? 0) + by) * 100) / 100));
     body.typed = null;
   }, `nudge-${id}`));
+  const sexes = sample.specimens.some((item) => item.sex !== null);
   const onEnter = (index: number) => {
     if (index === sample.specimens.length - 1) add();
   };
@@ -95,8 +98,8 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
       </Say>
       {sample.specimens.map((specimen, index) => {
         const n = index + 1;
-        const measured = sample.specimens.slice(0, n).filter((item) => item.body.mm !== null).length - 1;
-        const far = specimen.body.mm !== null && outliers.includes(measured);
+        const measured = sample.specimens.slice(0, n).filter((item) => item.body.mm !== null && counts(sample, item)).length - 1;
+        const far = specimen.body.mm !== null && counts(sample, specimen) && outliers.includes(measured);
         return (
           <View key={specimen.id} className="gap-1">
             <View className="flex-row items-start gap-2">
@@ -114,6 +117,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
                 <X size={20} color={token('soft')} aria-hidden />
               </Square>
             </View>
+            <Apart specimen={specimen} n={n} sexes={sexes} asking={leaving} set={(more) => dispatch(change('apart', (draft) => void Object.assign(draft.sample[sampleId]!.specimens.find((item) => item.id === specimen.id)!, more)))} />
             {far ? (
               <Say size="small" tone="straw">
                 {words('natural.outlier')}
@@ -122,12 +126,67 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
           </View>
         );
       })}
+      <TwoHeaps sampleId={sampleId} sample={sample} />
       <View className="flex-row flex-wrap items-center gap-3">
         <Button label={sample.specimens.length === 0 ? speech.t('ui.step.give-length') : words('natural.add')} onPress={add} />
+        {sample.specimens.length > 1 ? <Toggle label={words('natural.leave-out')} on={leaving} onChange={setLeaving} /> : null}
         <Say size="small" tone="soft" className="min-w-0 flex-1">
           {words('natural.calliper')}
         </Say>
       </View>
+    </View>
+  );
+}
+
+const REASONS = ['damaged', 'other-kind', 'misread'] as const;
+
+/** What sets one insect apart: its sex where sexes are told, and why it is left out of the mean. */
+function Apart({ specimen, n, sexes, asking, set }: { specimen: SampleRecord['specimens'][number]; n: number; sexes: boolean; asking: boolean; set: (more: Partial<SampleRecord['specimens'][number]>) => void }) {
+  const words = useWords();
+  const speech = useSpeech();
+  if (specimen.out !== null && specimen.out !== undefined) {
+    return (
+      <View className="flex-row items-center justify-between gap-3">
+        <Say size="small" tone="straw" className="min-w-0 flex-1">
+          {words('natural.out', { why: words(`natural.out-why.${specimen.out}`) })}
+        </Say>
+        <Button kind="quiet" label={words('natural.count-again')} spoken={words('natural.count-again-n', { n })} onPress={() => set({ out: null })} />
+      </View>
+    );
+  }
+  if (specimen.body.mm === null) return null;
+  if (!sexes && !asking) return null;
+  return (
+    <View className="gap-2">
+      {sexes ? <Chips compact label={words('natural.sex-n', { n })} choices={SEXES.map((id) => ({ id, label: speech.name('sexes', id) }))} value={specimen.sex ?? null} onChange={(sex) => set({ sex })} /> : null}
+      {asking ? <Chips compact label={words('natural.leave-out-why', { n })} choices={REASONS.map((id) => ({ id, label: words(`natural.out-why.${id}`) }))} value={null} onChange={(out) => set({ out })} /> : null}
+    </View>
+  );
+}
+
+const SEXES = ['female', 'male'] as const;
+/** In these the male is the longer. */
+const MALES_LONGER: ReadonlySet<string> = new Set(['midge']);
+const Z95 = 1.96;
+
+/** Two heaps of lengths: an offer to tell males and females apart, and a choice of whom to match once they are. */
+function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dispatch = useAppDispatch();
+  const order = useApp((state) => Object.values(state.records.entities.match).find((match) => match.sampleId === sampleId)?.answers[0]?.stage?.split('/')[0] ?? 'mayfly');
+  const all = sample.specimens.filter((item) => item.body.mm !== null && item.out === null);
+  if (all.some((item) => item.sex !== null)) return null;
+  const heaps = twoHumps(all.map((item) => item.body.mm!), methodHalfWidth(sample.method, all[0]?.body.mm ?? 0) / Z95);
+  if (!heaps) return null;
+  const apart = () => dispatch(change('apart', (draft) => {
+    const longer = new Set(heaps.longer.map((index) => all[index]!.id));
+    for (const item of draft.sample[sampleId]!.specimens) if (all.some((other) => other.id === item.id)) item.sex = longer.has(item.id) === MALES_LONGER.has(order) ? 'male' : 'female';
+  }));
+  return (
+    <View className="gap-2 border-l-4 border-river pl-3">
+      <Say size="small">{words('natural.two-heaps', { short: speech.length(heaps.shorterMm), shorter: heaps.shorter.length, long: speech.length(heaps.longerMm), longer: heaps.longer.length })}</Say>
+      <Button label={words('natural.tell-apart')} onPress={apart} className="self-start" />
     </View>
   );
 }

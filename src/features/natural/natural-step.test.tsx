@@ -2,7 +2,7 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MatchScreen } from '@/features/match-frame';
 import { CautionOfTheDay, SpeechProvider } from '@/features/shell';
-import { selectDevice, type Store } from '@/state';
+import { change, selectDevice, specimen, type Store } from '@/state';
 import { DUN, openScreen } from '../__tests__/screen';
 
 const body = (n: number) => screen.getByLabelText(`Body ${n}`);
@@ -136,4 +136,49 @@ test('a name and a place are kept as they are typed', async () => {
   expect(store.getState().records.entities.match[DUN]!.title).toBe('Grey one');
   expect(sampleOf(store).place).toBe('top weir');
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Grey one');
+});
+
+describe('insects told apart', () => {
+  const fill = (store: Store, lengths: readonly number[]) => act(async () => void store.dispatch(change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens = lengths.map((mm, index) => specimen(`s${index}`, mm))))));
+  test('two heaps are offered as the sexes, and the one asked for is matched', async () => {
+    const { store } = await open();
+    await fill(store, [8.0, 8.1, 7.9, 9.4, 9.3, 9.5]);
+    expect(screen.getByText('Two heaps: 3 about 8.0 mm and 3 about 9.4 mm. Males and females?')).toBeInTheDocument();
+    fireEvent.click(screen.getByText('Tell them apart'));
+    expect(sampleOf(store).specimens.map((item) => item.sex)).toEqual(['male', 'male', 'male', 'female', 'female', 'female']);
+    expect(screen.queryByText(/^Two heaps/)).toBeNull();
+    fireEvent.click(within(screen.getByLabelText('Sex')).getByText('Female'));
+    expect(screen.getByLabelText(/^Natural: Mayfly dun\. 9\.4 mm .* 3 measured/)).toBeInTheDocument();
+    fireEvent.click(within(screen.getByLabelText('Sex of body 1')).getByText('Female'));
+    expect(screen.getByLabelText(/^Natural: Mayfly dun\. 9\.1 mm .* 4 measured/)).toBeInTheDocument();
+  });
+  test('one that is left out with a reason does not count, until it is counted again', async () => {
+    const { store } = await open();
+    await fill(store, [8.0, 8.2, 12]);
+    fireEvent.click(screen.getByText('Leave one out'));
+    fireEvent.click(within(screen.getByLabelText('Leave body 3 out')).getByText('another kind'));
+    expect(sampleOf(store).specimens[2]!.out).toBe('other-kind');
+    expect(screen.getByText('left out: another kind')).toBeInTheDocument();
+    expect(screen.getByLabelText(/^Natural: Mayfly dun\. 8\.1 mm .* 2 measured/)).toBeInTheDocument();
+    fireEvent.click(screen.getByLabelText('Count body 3 again'));
+    expect(sampleOf(store).specimens[2]!.out).toBeNull();
+  });
+  test('a soft larva out of spirit is counted longer; a dun has no such switch', async () => {
+    const { store } = await open();
+    expect(screen.queryByText('Out of spirit')).toBeNull();
+    await fill(store, [9.6]);
+    await act(async () => void store.dispatch(change('stage', (draft) => void (draft.match[DUN]!.answers[0]!.stage = 'midge/larva'))));
+    fireEvent.click(screen.getByText('Out of spirit'));
+    expect(screen.getByLabelText(/^Natural: Midge larva\. 10\.0 mm/)).toBeInTheDocument();
+    expect(screen.getByText('Spirit shrinks soft larvae: counted 4 % longer.')).toBeInTheDocument();
+  });
+});
+
+test('what it becomes is told with its spread and its belly, and a follow-up match carries the belly on in words', async () => {
+  const { store } = await open();
+  expect(screen.getAllByText(/^one insect to the next within ± \d/).length).toBeGreaterThan(0);
+  expect(screen.getAllByText('belly usually darker and redder').length).toBeGreaterThan(0);
+  fireEvent.click(screen.getByLabelText('Match mayfly spinner'));
+  const followed = Object.values(store.getState().records.entities.match).find((match) => match.parentId === DUN)!;
+  expect(store.getState().records.entities.sample[followed.sampleId]!.shades['abdomen-belly']).toMatch(/^(dark|mid|pale)-/);
 });

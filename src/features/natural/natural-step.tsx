@@ -1,13 +1,14 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
+import { GROWING_ON } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
 import { change, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { KeyPanel } from '@/features/key';
 import { KeptPhotos } from '@/features/photo';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
+import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
 import { Colours } from './colours';
 import { BellyInWords } from './belly-in-words';
 import { Growing } from './growing';
@@ -72,6 +73,16 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         ) : null}
         {stage === 'caddis/cased-larva' ? <MeasureField label={words('natural.case')} measure={sample.case} group="case" set={(draft, measure) => void (own(draft).case = measure)} /> : null}
         {stage && WITH_OVERALL.has(stage) ? <MeasureField label={words('natural.overall')} measure={sample.overall} group="overall" set={(draft, measure) => void (own(draft).overall = measure)} /> : null}
+        {stage && GROWING_ON.preserved.stages.includes(stage) ? (
+          <View className="gap-1">
+            <Toggle label={words('natural.preserved')} on={sample.preserved} onChange={(on) => put('preserved', (record) => void (record.preserved = on))} />
+            {sample.preserved ? (
+              <Say size="small" tone="soft">
+                {words('natural.preserved-hint', { percent: Math.round(100 * GROWING_ON.preserved.shrinks) })}
+              </Say>
+            ) : null}
+          </View>
+        ) : null}
         <Say size="small" tone="soft">
           {words('natural.method')}
         </Say>
@@ -131,7 +142,7 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
         {others.map((item) => {
           const stage = item.stage ? speech.plain('stages', item.stage) : '';
           return (
-            <View key={item.id} className="flex-row gap-2">
+            <View key={item.id} className="flex-row flex-wrap gap-2">
               <Button label={words('natural.lead', { stage })} onPress={() => dispatch(change('lead', (draft) => void (draft.match[matchId]!.leading = item.id)))} />
               <Button kind="quiet" label={words('natural.second-drop', { stage })} onPress={() => dispatch(change('answer', (draft) => {
                 draft.match[matchId]!.answers = draft.match[matchId]!.answers.filter((answer) => answer.id !== item.id);

@@ -1,19 +1,7 @@
 import { useCallback, useState } from 'react';
 import { useStore } from 'react-redux';
 import { change, localStamp, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, sampleSchema, storePicture, useAppDispatch, type Store } from '@/state';
-
-/** Opens the camera or the files of the device; null when nothing was chosen. */
-function chooseImage(): Promise<File | null> {
-  return new Promise((chosen) => {
-    const input = document.createElement('input');
-    input.type = 'file';
-    input.accept = 'image/*';
-    input.setAttribute('capture', 'environment');
-    input.addEventListener('change', () => chosen(input.files?.[0] ?? null));
-    input.addEventListener('cancel', () => chosen(null));
-    input.click();
-  });
-}
+import { chooseFile } from '@/features/files';
 
 function dataUrlOf(file: Blob): Promise<string> {
   return new Promise((read, failed) => {
@@ -38,7 +26,7 @@ export function useKeepPhoto(): KeepPhoto {
   const [wrong, setWrong] = useState<KeepPhoto['wrong']>(null);
   const keep = useCallback(async (sampleId: string | null) => {
     if (photosWaiting(getState()).count >= PHOTOS_MOST) return setWrong('full');
-    const file = await chooseImage();
+    const file = await chooseFile('image/*', 'environment');
     if (!file) return;
     if (!file.type.startsWith('image/')) return setWrong('not-image');
     const photoId = ports.newId('photo');

@@ -1,15 +1,14 @@
 import { Link } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { asideFile, change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
+import { saveFile } from '@/features/files';
+import { LengthField } from '@/features/length-field';
 import { ScreenSizeSetting } from '@/features/screen-size';
-import { formatLength, parseLength } from '@/core/units';
-import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
+import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
-import { saveFile } from './save-file';
 
 const ROOMS = ['naturals', 'settings', 'data', 'cautions'] as const;
 
@@ -64,11 +63,19 @@ export function SettingsScreen() {
         <Row title={words('settings.hand')}>
           <Chips label={words('settings.hand')} choices={[{ id: 'right', label: words('settings.right') }, { id: 'left', label: words('settings.left') }]} value={device.hand} onChange={(hand) => here({ hand: hand as 'right' | 'left' })} />
         </Row>
+        <Row title={words('settings.thumb')}>
+          <Chips label={words('settings.thumb')} choices={[{ id: 'right', label: words('settings.right') }, { id: 'left', label: words('settings.left') }]} value={device.thumb} onChange={(thumb) => here({ thumb: thumb as 'right' | 'left' })} />
+          <Say size="small" tone="soft">
+            {words('settings.thumb-hint')}
+          </Say>
+        </Row>
         <Row title={words('screen.title')}>
           <ScreenSizeSetting />
         </Row>
         <Row title={words('fingers.setting')}>
-          <Finger mm={settings.fingerMm} onChange={(fingerMm) => set('finger', { fingerMm })} />
+          <View className="max-w-96">
+            <LengthField hideLabel label={words('fingers.setting')} hint={words('fingers.hint')} mm={settings.fingerMm ?? null} rangeMm={FINGER_RANGE_MM} onChange={(fingerMm) => set('finger', { fingerMm })} />
+          </View>
         </Row>
         <Row title={words('settings.keys')}>
           <Chips label={words('settings.keys')} choices={[{ id: 'on', label: words('settings.on') }, { id: 'off', label: words('settings.off') }]} value={settings.letterKeys ? 'on' : 'off'} onChange={(id) => set('keys', { letterKeys: id === 'on' })} />
@@ -83,29 +90,6 @@ export function SettingsScreen() {
 }
 
 const FINGER_RANGE_MM = [5, 40] as const;
-
-/** Width of a finger; kept only while it can be one. */
-function Finger({ mm, onChange }: { mm: number | null; onChange: (mm: number | null) => void }) {
-  const words = useWords();
-  const speech = useSpeech();
-  const [wrong, setWrong] = useState<string | null>(null);
-  const type = (text: string) => {
-    if (text.trim() === '') {
-      setWrong(null);
-      return onChange(null);
-    }
-    const parsed = parseLength(text, speech.unit === 'mm' ? 'mm' : 'in');
-    const fits = parsed.ok && parsed.mm >= FINGER_RANGE_MM[0] && parsed.mm <= FINGER_RANGE_MM[1];
-    setWrong(fits ? null : text);
-    if (parsed.ok && fits) onChange(parsed.mm);
-  };
-  const error = wrong === null ? null : speech.say({ code: 'length-range', params: { got: wrong, low: { mm: FINGER_RANGE_MM[0] }, high: { mm: FINGER_RANGE_MM[1] } } }, 'fault');
-  return (
-    <View className="max-w-96">
-      <Field numeric hideLabel label={words('fingers.setting')} value={wrong ?? (mm === null ? '' : formatLength(mm, speech.unit).digits)} unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')} hint={words('fingers.hint')} error={error} onType={type} />
-    </View>
-  );
-}
 
 /** Set by match, maker or device, not here. */
 const ELSEWHERE: ReadonlySet<string> = new Set(['size', 'x-label', 'hand']);

@@ -15,7 +15,9 @@ describe('settings', () => {
     const { store } = await openScreen(<SettingsScreen />);
     fireEvent.click(screen.getByText('Inches, decimal'));
     fireEvent.click(screen.getByText('Dusk'));
-    fireEvent.click(screen.getByText('Left'));
+    fireEvent.click(screen.getAllByText('Left')[0]!);
+    fireEvent.click(screen.getAllByText('Left')[1]!);
+    expect(selectDevice(store.getState())).toMatchObject({ hand: 'left', thumb: 'left' });
     expect(selectSettings(store.getState()).unit).toBe('in-decimal');
     expect(selectDevice(store.getState())).toMatchObject({ theme: 'dusk', hand: 'left' });
     expect(store.getState().records.past.map((item) => item.label)).toEqual(['unit']);

@@ -25,8 +25,8 @@ export function Page({ title, back, over, lead, children, aside, column = 'read'
   useTitle(title);
   return (
     <ScrollView className="flex-1 bg-ground" contentContainerClassName={`w-full self-center pb-10 ${column === 'list' ? 'max-w-[1080px]' : 'max-w-[760px]'}`}>
-      <View className={`flex-row items-end justify-between gap-3 px-5 pb-3 ${back ? 'pt-1' : 'pt-5'}`}>
-        <View className="min-w-0 flex-1">
+      <View className={`flex-row flex-wrap items-end justify-between gap-3 px-5 pb-3 ${back ? 'pt-1' : 'pt-5'}`}>
+        <View className={`flex-1 ${aside ? 'min-w-[55%]' : 'min-w-0'}`}>
           {back ? (
             <Link href={back.href} className="min-h-target self-start py-3 font-medium text-small text-river">
               {words('back-to', { place: back.label })}

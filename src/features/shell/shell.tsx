@@ -212,13 +212,14 @@ export function Shell() {
 }
 
 /** The triggers lay their children out in a row of their own; these win over it. */
-const PLACE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'center', flexGrow: 1, flexBasis: 0, minHeight: 64 } as const;
+/** At large text the bar takes a second row rather than let names run into each other. */
+const PLACE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'center', flexGrow: 1, flexBasis: 'auto', paddingHorizontal: 4, minHeight: 64 } as const;
 const PLACE_WIDE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'flex-start', minHeight: 48, paddingHorizontal: 12 } as const;
-const ROW = { flexDirection: 'row', justifyContent: 'flex-start' } as const;
+const ROW = { flexDirection: 'row', justifyContent: 'flex-start', flexWrap: 'wrap' } as const;
 const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as const;
 /** The frame takes no class: it must fill the window itself, or a page without a bar has no height. */
 const FRAME = { ...COLUMN, flex: 1, minHeight: 0, width: '100%' } as const;
-const FRAME_WIDE = { ...ROW, flex: 1, minHeight: 0, width: '100%' } as const;
+const FRAME_WIDE = { ...ROW, flexWrap: 'nowrap', flex: 1, minHeight: 0, width: '100%' } as const;
 const OPEN = { flex: 1, minHeight: 0 } as const;
 const HIDDEN = { display: 'none' } as const;
 /** The slot may shrink, so that a page scrolls inside it and never under the bar. */

@@ -132,7 +132,7 @@ describe('schemas', () => {
   test.each([
     ['sample', { when: '2033-05-24T04:50', water: 'lava' }], ['sample', { when: '2033-05-24T04:50', colours: { wing: 'grey' } }], ['sample', { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 300, typed: null } }] }],
     ['match', { opened: 'x', sampleId: 's', answers: [], leading: 'a1' }], ['match', { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' }],
-    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['box', { name: 'A', rows: 0, columns: 4 }], ['fly', { moves: { m1: { at: 'x', boxId: 'b', slot: null, count: 1, why: 'eaten' } } }], ['group', { order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun', length_mm: [9, 8, 7] }] }], ['device', { theme: 'noon' }],
+    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['box', { name: 'A', rows: 0, columns: 4 }], ['fly', { moves: { m1: { at: 'x', boxId: 'b', slot: null, count: 1, why: 'eaten' } } }], ['group', { order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun', usualMm: 300 }] }], ['device', { theme: 'noon' }],
   ])('a wrong %s is refused', (kind, data) => {
     const version = KINDS[kind as Kind].version;
     expect(migrate(kind, version, data)).toMatchObject({ ok: false, reason: 'schema' });

@@ -112,7 +112,6 @@ export const boxSchema = object({ demo: demo(), name: string().required(), rows:
 /** A photograph waiting to be measured; its picture is stored apart, under `blob/` and this id. */
 export const photoSchema = object({ demo: demo(), sampleId: string().required(), type: string().required(), bytes: number().min(0).required(), taken: string().required() });
 
-const span = () => array(number().positive().required()).length(3).nullable().default(null).test('span', 'span', (value) => !value || (value[0]! <= value[1]! && value[1]! <= value[2]!));
 const month = () => number().integer().min(1).max(12).required();
 
 /** A group of naturals of the tier's own: as the shipped ones are (docs/formats/groups.md). */
@@ -124,7 +123,8 @@ export const groupSchema = object({
   regions: array(string<FaunaId>().oneOf(KNOWN.faunas).required()).default([]),
   waters: array(string<WaterId>().oneOf(KNOWN.waters).required()).default([]),
   months: array(month()).default([]),
-  stages: array(object({ stage: stage().required(), length_mm: span(), shades: array(string().required()).default([]) })).min(1).required(),
+  /** Lengths count once all three are given, in order. */
+  stages: array(object({ stage: stage().required(), leastMm: mm(), usualMm: mm(), mostMm: mm(), shades: array(string().required()).default([]) })).min(1).required(),
   note: text(),
   evidence: string<Evidence>().oneOf(KNOWN.evidence).default('seen'),
 });

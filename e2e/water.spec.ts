@@ -1,0 +1,102 @@
+import { deflateSync } from 'node:zlib';
+import { expect, startClean, test, written } from './support';
+
+/** A small grey PNG. */
+function png(): Buffer {
+  const crc = (bytes: Buffer) => {
+    let c = ~0;
+    for (const byte of bytes) for (let k = 0, n = (c ^= byte); k < 8; k++) n = c = c & 1 ? (c >>> 1) ^ 0xedb88320 : c >>> 1;
+    return ~c >>> 0;
+  };
+  const chunk = (type: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(type), data]);
+    const head = Buffer.alloc(4);
+    head.writeUInt32BE(data.length);
+    const tail = Buffer.alloc(4);
+    tail.writeUInt32BE(crc(body));
+    return Buffer.concat([head, body, tail]);
+  };
+  const header = Buffer.from([0, 0, 0, 8, 0, 0, 0, 8, 8, 0, 0, 0, 0]);
+  return Buffer.concat([Buffer.from([137, 80, 78, 71, 13, 10, 26, 10]), chunk('IHDR', header), chunk('IDAT', deflateSync(Buffer.alloc(72, 120))), chunk('IEND', Buffer.alloc(0))]);
+}
+
+test('a photograph is kept with one tap for the evening, whole, over a reload; twelve are enough', async ({ page }) => {
+  await startClean(page);
+  const choose = async () => {
+    const opening = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
+    await (await opening).setFiles({ name: 'insect.png', mimeType: 'image/png', buffer: png() });
+  };
+  await choose();
+  await expect(page.getByText('1 of 12 photographs wait to be measured')).toBeVisible();
+  await expect(page.getByText('kept for the bench, 1 photograph')).toBeVisible();
+  await written(page);
+  await page.reload();
+  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await expect(page.getByRole('img', { name: 'Photograph 1' })).toBeVisible();
+  await page.goto('/');
+  for (let n = 2; n <= 12; n++) {
+    await choose();
+    await expect(page.getByText(`${n} of 12 photographs wait to be measured`)).toBeVisible();
+  }
+  await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
+  await expect(page.getByText('12 photographs wait already. Measure one or let one go first.')).toBeVisible();
+  await page.getByRole('link', { name: /Unnamed natural/ }).first().click();
+  await page.getByRole('button', { name: 'Let photograph 1 go' }).click();
+  await expect(page.getByRole('img', { name: 'Photograph 1' })).toHaveCount(0);
+  await page.goto('/shelf/data');
+  await expect(page.getByText('11 photographs waiting')).toBeVisible();
+});
+
+test('thirty flies go into a new box by taps alone: a dressing, its sizes, how many of each', async ({ page }) => {
+  test.setTimeout(120_000);
+  await startClean(page);
+  let taps = 0;
+  const tap = async (target: ReturnType<typeof page.getByRole>) => {
+    await target.click();
+    taps++;
+  };
+  await tap(page.getByRole('link', { name: 'Box' }));
+  await tap(page.getByRole('button', { name: 'New box' }));
+  await tap(page.getByRole('button', { name: 'Put flies in' }));
+  for (const dressing of ['First-light upright dun', 'Auldry low emerger', 'Auldry flat spinner', 'Hair-roof adult', 'Ellanmere ringed pupa']) {
+    await tap(page.getByRole('button', { name: dressing }).first());
+    await tap(page.getByRole('button', { name: 'Size 14' }));
+    await tap(page.getByRole('button', { name: 'Size 16' }));
+    await tap(page.getByRole('button', { name: 'Put 6 flies in' }));
+  }
+  expect(taps).toBe(23);
+  await page.getByRole('link', { name: /Box 1/ }).click();
+  await expect(page.getByText('30 flies, 10 kinds, carried')).toBeVisible();
+  await written(page);
+  await page.reload();
+  await expect(page.getByText('30 flies, 10 kinds, carried')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'A1: First-light upright dun 14, 3 left' })).toBeVisible();
+});
+
+test('two tabs that each lose a fly both count', async ({ page, context }) => {
+  await page.goto('/box/box_demo-valley');
+  const second = await context.newPage();
+  await second.goto('/box/box_demo-valley');
+  for (const tab of [page, second]) {
+    await tab.getByRole('button', { name: /^A2: / }).click();
+    await tab.getByRole('button', { name: 'Lost one First-light upright dun' }).click();
+  }
+  for (const tab of [page, second]) await written(tab);
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'A2: First-light upright dun 14, 1 left' })).toBeVisible();
+});
+
+test('on the side of the left thumb the header, the key and the box turn their buttons', async ({ page }) => {
+  await page.goto('/shelf/settings');
+  await page.getByRole('radiogroup', { name: 'Thumb at the water' }).getByRole('radio', { name: 'Left' }).click();
+  await written(page);
+  await page.goto('/matches/match_demo-auldry-dun/water');
+  const lost = (await page.getByRole('button', { name: /^Lost one/ }).first().boundingBox())!;
+  const undo = (await page.getByRole('button', { name: /^Light:/ }).boundingBox())!;
+  expect(lost.x + lost.width).toBeLessThan(195);
+  expect(undo.x + undo.width).toBeLessThan(195);
+  await page.goto('/matches/match_demo-waiting/natural?key=open');
+  const cannot = (await page.getByRole('button', { name: 'Cannot tell' }).boundingBox())!;
+  expect(cannot.x + cannot.width).toBeLessThan(195);
+});

@@ -1,0 +1,2 @@
+export { chooseFile, openText } from './open-file';
+export { saveFile } from './save-file';

@@ -1,0 +1,1 @@
+export { LengthField } from './length-field';
