@@ -87,6 +87,22 @@ test('two tabs that each lose a fly both count', async ({ page, context }) => {
   await expect(page.getByRole('button', { name: 'A2: First-light upright dun 14, 1 left' })).toBeVisible();
 });
 
+test('on the way at the water every button is at least 56 px high and wide', async ({ page }) => {
+  const small = () => page.evaluate(() => [...document.querySelectorAll('button, [role=button], [role=radio]')].flatMap((target) => {
+    const { width, height, top, bottom } = target.getBoundingClientRect();
+    return height > 0 && top >= 0 && bottom <= window.innerHeight && (height < 56 || width < 56) ? [`${target.getAttribute('aria-label') ?? target.textContent}: ${width}x${height}`] : [];
+  }));
+  await page.goto('/');
+  expect(await small()).toEqual([]);
+  await page.getByRole('button', { name: /A natural in hand/ }).click();
+  expect(await small()).toEqual([]);
+  await page.getByRole('button', { name: /upright and cloudy/ }).click();
+  expect(await small()).toEqual([]);
+  await page.getByRole('button', { name: /^From the box/ }).click();
+  await expect(page.getByRole('list', { name: 'What your box answers now' })).toBeVisible();
+  expect(await small()).toEqual([]);
+});
+
 test('on the side of the left thumb the header, the key and the box turn their buttons', async ({ page }) => {
   await page.goto('/shelf/settings');
   await page.getByRole('radiogroup', { name: 'Thumb at the water' }).getByRole('radio', { name: 'Left' }).click();

@@ -22,6 +22,8 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
   { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
   { name: 'bench-wide', path: `${DUN}/tie`, size: WIDE, theme: 'dusk', act: async (page) => { for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown'); } },
+  { name: 'water-phone', path: `${DUN}/water`, size: PHONE },
+  { name: 'box-phone', path: '/box/box_demo-valley', size: PHONE },
   { name: 'drawer-phone', path: '/drawer/hooks/osmere/lark', size: PHONE },
   { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
   { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },

@@ -100,6 +100,25 @@ describe('writing', () => {
     expect(storage.writes.slice(before)).toEqual([['sample/s1', 'match/m1']]);
     expect(store.getState().session.saved).toBe(true);
   });
+  test('a write that ends while a later one waits for it does not say that all is kept', async () => {
+    const { store, storage, keeper } = await open();
+    const slow: (() => void)[] = [];
+    const write = storage.setMany;
+    storage.setMany = (entries) => new Promise((done) => slow.push(() => done(write(entries))));
+    store.dispatch(change('new-match', newSample('s1')));
+    const first = keeper.flush();
+    await Promise.resolve();
+    store.dispatch(change('title', place('s1', 'long riffle')));
+    const second = keeper.flush();
+    await jest.advanceTimersByTimeAsync(1);
+    slow.shift()!();
+    await first;
+    expect(store.getState().session.saved).toBe(false);
+    await jest.advanceTimersByTimeAsync(1);
+    slow.shift()!();
+    await second;
+    expect(store.getState().session.saved).toBe(true);
+  });
   test('while typing goes on, at most 500 ms after the first change', async () => {
     const { store, storage, ports } = await open();
     store.dispatch(change('new-match', newSample('s1')));

@@ -90,6 +90,7 @@ function keepStored(store: Store): { flush(): Promise<void>; close(): void } {
   let hearing = false;
   let timer: ReturnType<typeof setTimeout> | null = null;
   let firstAt = 0;
+  let turn = 0;
   let writing: Promise<void> = Promise.resolve();
 
   const flush = (): Promise<void> => {
@@ -99,9 +100,11 @@ function keepStored(store: Store): { flush(): Promise<void>; close(): void } {
     pending = [];
     if (patches.length > 0) {
       const own = store.getState().records.entities;
+      const mine = ++turn;
       writing = writing.then(() => commit(ports.storage, ports.locks, patches, own, ports.now())).then(() => ports.channel.post(patches));
       writing = writing.then(() => {
-        if (pending.length === 0) store.dispatch(saving(true));
+        // A later write may be under way by now: only the last one says that all is kept.
+        if (pending.length === 0 && mine === turn) store.dispatch(saving(true));
       });
     }
     return writing;

@@ -81,7 +81,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
             </Pressable>
           );
         })}
-        {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
+        {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" tall label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
       </View> : null}
       {like && theKey.ids[like.stage] ? (
         <Say size="small" tone="soft">
@@ -120,7 +120,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
               <Say size="small" tone={bits > PULL_BITS ? 'sedge' : bits < -PULL_BITS ? 'dawn' : 'soft'}>
                 {words(bits > 2 ? 'key.strongly-for' : bits > PULL_BITS ? 'key.for' : bits < -2 ? 'key.strongly-against' : bits < -PULL_BITS ? 'key.against' : 'key.neither')}
               </Say>
-              <Button kind="quiet" spoken={words('key.take-back-what', { what: speech.answer(sign, answer) })} label={words('key.take-back')} onPress={() => say(sign, null)} />
+              <Button kind="quiet" tall spoken={words('key.take-back-what', { what: speech.answer(sign, answer) })} label={words('key.take-back')} onPress={() => say(sign, null)} />
             </View>
           ))}
           {skipped.map((sign) => (
@@ -128,7 +128,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
               <Say size="small" tone="soft" className="min-w-0 flex-1">
                 {words('key.skipped', { ask: speech.ask(sign) })}
               </Say>
-              <Button kind="quiet" spoken={words('key.ask-again-what', { ask: speech.ask(sign) })} label={words('key.ask-again')} onPress={() => say(sign, null)} />
+              <Button kind="quiet" tall spoken={words('key.ask-again-what', { ask: speech.ask(sign) })} label={words('key.ask-again')} onPress={() => say(sign, null)} />
             </View>
           ))}
         </View>

@@ -16,12 +16,12 @@ export function LengthChips({ sampleId, sample }: { sampleId: string; sample: Sa
       <Say size="small" tone="soft">
         {words('rough.how-long')}
       </Say>
-      <View role="radiogroup" aria-label={words('rough.how-long')} className="flex-row flex-wrap gap-1">
+      <View role="radiogroup" aria-label={words('rough.how-long')} className="flex-row flex-wrap gap-[2px]">
         {SPANS.map((span) => {
           const on = span.mm === value;
           const id = String(span.mm).replace('.', '_');
           return (
-            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = { ...span, how: 'chip' })))} className={`min-h-touch min-w-[52px] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = { ...span, how: 'chip' })))} className={`min-h-touch min-w-touch flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
               <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
                 {words(`rough.short.${id}`)}
               </Say>

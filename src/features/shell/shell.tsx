@@ -62,7 +62,7 @@ const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocus
 
 function IconButton({ label, onPress, disabled, icon: Icon }: { label: string; onPress: () => void; disabled?: boolean; icon: typeof Sun }) {
   return (
-    <Pressable role="button" aria-label={label} disabled={disabled} onPress={onPress} className={`h-target w-target items-center justify-center rounded-control ${disabled ? 'opacity-40' : ''}`}>
+    <Pressable role="button" aria-label={label} disabled={disabled} onPress={onPress} className={`h-touch w-touch items-center justify-center rounded-control ${disabled ? 'opacity-40' : ''}`}>
       <Icon size={22} color={token('ink')} aria-hidden />
     </Pressable>
   );
