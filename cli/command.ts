@@ -17,5 +17,5 @@ export interface Command {
   words: string[];
   example: string;
   shape: string;
-  run(read: Reader, speech: Speech): Answered | null;
+  run(read: Reader, speech: Speech): Answered | null | Promise<Answered | null>;
 }

@@ -1,7 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { COMMANDS, run } from './run';
+import { COMMANDS, run as runNowOrLater, type Outcome } from './run';
 
 const folder = mkdtempSync(join(tmpdir(), 'aubade-'));
 const file = (name: string, text: string) => {
@@ -9,6 +9,8 @@ const file = (name: string, text: string) => {
   writeFileSync(path, text);
   return path;
 };
+/** Every command but those of pictures and PDF answers at once. */
+const run = (argv: readonly string[]) => runNowOrLater(argv) as Outcome;
 const json = (...argv: string[]) => {
   const outcome = run([...argv, '--json']);
   return { exit: outcome.exit, value: JSON.parse(outcome.stdout) };
@@ -199,5 +201,27 @@ describe('box match', () => {
     expect(json('box', 'match', '--box', file('bad-box.csv', 'stage,count\nmayfly/larva,2\n')).value.error).toMatchObject({ field: 'box', line: 2, column: 'stage' });
     expect(json('box', 'match', '--stage', 'mayfly/dun').value.error).toMatchObject({ field: 'box' });
     expect(json('box', 'sell').value.error).toMatchObject({ field: 'command' });
+  });
+});
+
+describe('field-card', () => {
+  const card = async (...argv: string[]) => {
+    const outcome = await runNowOrLater(['field-card', ...argv, '--json']);
+    return { exit: outcome.exit, value: JSON.parse(outcome.stdout) };
+  };
+  test('writes SVG that states its clear field, and PDF of the page', async () => {
+    const svg = join(folder, 'card.svg');
+    expect(await card('--size', 'wallet', '--page', 'a4', '--out', svg)).toEqual({ exit: 0, value: { out: svg, size: 'wallet', page: 'a4', patches: 8, field_mm: [13, 10, 59.6, 34], check_mm: 50 } });
+    const text = readFileSync(svg, 'utf8');
+    expect(text).toMatch(/<svg [^>]*width="210mm" height="297mm"[^>]* data-field-mm="13 10 59.6 34"/);
+    expect(text.match(/<circle/g)).toHaveLength(18);
+    const pdf = join(folder, 'card.pdf');
+    expect((await card('--size', 'large', '--page', 'letter', '--out', pdf)).value).toMatchObject({ size: 'large', page: 'letter', field_mm: [20, 16, 110, 66] });
+    const bytes = readFileSync(pdf);
+    expect([bytes.subarray(0, 5).toString(), bytes.length > 1500]).toEqual(['%PDF-', true]);
+  });
+  test('a file that is neither, and one that cannot be written, are named', async () => {
+    expect((await card('--out', join(folder, 'card.png'))).value.error).toMatchObject({ field: 'out', allowed: ['.svg', '.pdf'] });
+    expect((await card('--out', join(folder, 'none', 'card.svg'))).value.error).toMatchObject({ field: 'out', message: expect.stringMatching(/^cannot be written/) });
   });
 });

@@ -2,9 +2,10 @@ import { closest } from 'fastest-levenshtein';
 import { createI18n, createSpeech, type Speech } from '../src/speech';
 import { version } from '../package.json';
 import { COMMON_FLAGS, inputFault, readArgs, type Flag, type InputFault } from './args';
-import type { Command } from './command';
+import type { Answered, Command } from './command';
 import { boxCommand } from './commands/box';
 import { cardCommand } from './commands/card';
+import { fieldCardCommand } from './commands/field-card';
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
@@ -13,7 +14,7 @@ import { matchCommand } from './commands/match';
 import { Reader } from './read';
 import { columns, fold } from './text';
 
-export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, boxCommand, idsCommand];
+export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, boxCommand, fieldCardCommand, idsCommand];
 const ALIASES: Record<string, string> = { dressing: 'dressings' };
 
 export interface Outcome {
@@ -37,8 +38,8 @@ function failed(faults: readonly InputFault[], json: boolean, speech: Speech): O
   return { stdout: '', stderr: `${shown[0]!.field}: ${shown[0]!.message}\n`, exit: 2 };
 }
 
-/** Runs one command line; never throws for the user's input. */
-export function run(argv: readonly string[]): Outcome {
+/** Runs one command line; never throws for the user's input. Commands that read pictures or write PDF answer later. */
+export function run(argv: readonly string[]): Outcome | Promise<Outcome> {
   const i18n = createI18n();
   const json = argv.includes('--json');
   const plain = createSpeech(i18n, 'mm');
@@ -54,7 +55,8 @@ export function run(argv: readonly string[]): Outcome {
   if (extra !== undefined) args.faults.push(inputFault('command', 'argument-extra', extra));
   const read = new Reader(args);
   const speech = createSpeech(i18n, read.unit === 'in' ? 'in-decimal' : 'mm');
+  const out = (answered: Answered | null): Outcome =>
+    read.faults.length > 0 || answered === null ? failed(read.faults, json, speech) : { stdout: `${json ? JSON.stringify(answered.json) : answered.text}\n`, stderr: '', exit: answered.exit };
   const answered = command.run(read, speech);
-  if (read.faults.length > 0 || answered === null) return failed(read.faults, json, speech);
-  return { stdout: `${json ? JSON.stringify(answered.json) : answered.text}\n`, stderr: '', exit: answered.exit };
+  return answered instanceof Promise ? answered.then(out) : out(answered);
 }
