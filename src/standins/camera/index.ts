@@ -1,0 +1,3 @@
+export { anyScene } from './any-scene';
+export type { InsectPlan, InsectTruth } from './insect';
+export { takePhoto, type Photo, type Scene, type Taken } from './take-photo';
