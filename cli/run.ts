@@ -11,10 +11,11 @@ import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
 import { stageCommand } from './commands/stage';
 import { matchCommand } from './commands/match';
+import { measureCommand } from './commands/measure';
 import { Reader } from './read';
 import { columns, fold } from './text';
 
-export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, boxCommand, fieldCardCommand, idsCommand];
+export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, boxCommand, measureCommand, fieldCardCommand, idsCommand];
 const ALIASES: Record<string, string> = { dressing: 'dressings' };
 
 export interface Outcome {

@@ -12,16 +12,21 @@ export function anyScene(seed: number, maxWidth = 4000): Scene {
   const stage = dice.pick(ids.stages).id as StageId;
   const soft = /larva|pupa|leech/.test(stage);
   const bodyMm = Math.exp(dice.between(Math.log(3), Math.log(30)));
-  const width = Math.round(dice.between(1600, maxWidth));
-  const fill = bodyMm < 6 ? dice.between(0.7, 0.95) : dice.between(0.5, 0.9);
-  const rotation = dice.between(0, 2 * Math.PI);
+  // For a small insect a tier goes close and holds the card along the picture.
+  const small = bodyMm < 6;
+  const width = Math.round(dice.between(small ? 2000 : 1600, maxWidth));
+  const fill = small ? dice.between(0.8, 0.95) : dice.between(0.55, 0.9);
+  const rotation = small ? dice.pick([0, Math.PI]) + dice.between(-0.25, 0.25) : dice.between(0, 2 * Math.PI);
   // The whole card lies in the picture, leaning too.
   const [across, down] = [85.6 * Math.abs(Math.cos(rotation)) + 54 * Math.abs(Math.sin(rotation)), 85.6 * Math.abs(Math.sin(rotation)) + 54 * Math.abs(Math.cos(rotation))];
   const most = Math.min(85.6 / across, (0.75 * 85.6) / down) * 0.8;
+  const abdomen = dice.pick(BODIES);
+  // Legless worms are of one colour from end to end.
+  const worm = /(midge|crane-fly|black-fly)\/larva|leech|caterpillar/.test(stage);
   return {
     seed,
     card: 'wallet',
-    insects: [{ stage, bodyMm, curl: soft ? dice.between(-1.8, 1.8) : dice.between(-0.35, 0.35), at: [42.8 + dice.between(-6, 6), 27 + dice.between(-1.5, 1.5)], angle: bodyMm > 14 ? dice.pick([0, Math.PI]) + dice.between(-0.2, 0.2) : dice.between(0, 2 * Math.PI), abdomen: dice.pick(BODIES), thorax: dice.pick(BODIES), glare: dice.next() < 0.4 ? 3 : 0 }],
+    insects: [{ stage, bodyMm, curl: soft ? dice.between(-1.8, 1.8) : dice.between(-0.35, 0.35), at: [42.8 + dice.between(-6, 6), 27 + dice.between(-1.5, 1.5)], angle: bodyMm > 14 ? dice.pick([0, Math.PI]) + dice.between(-0.2, 0.2) : dice.between(0, 2 * Math.PI), abdomen, thorax: worm ? abdomen : dice.pick(BODIES), glare: dice.next() < 0.4 ? 3 : 0 }],
     width,
     height: Math.round(width * 0.75),
     tilt: dice.between(0, 35),

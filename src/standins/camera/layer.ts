@@ -51,11 +51,10 @@ export function paint(sheet: Layer, { line, half, colour, opacity }: Ribbon): vo
         const [bx, by] = line[s + 1]!;
         const [dx, dy] = [bx - ax, by - ay];
         const raw = ((x - ax) * dx + (y - ay) * dy) / (lengths[s]! ** 2);
-        // Ends are cut square, so that a body is as long as its line.
-        if ((raw < 0 && s === 0) || (raw > 1 && s === lengths.length - 1)) {
-          const over = raw < 0 ? -raw * lengths[s]! : (raw - 1) * lengths[s]!;
-          if (over > 0.5 / sheet.scale) continue;
-        }
+        // Ends are cut square, so that a body is as long as its line; at a joint the next piece takes over.
+        const over = raw < 0 ? -raw : raw > 1 ? raw - 1 : 0;
+        const end = (raw < 0 && s === 0) || (raw > 1 && s === lengths.length - 1);
+        if (end ? over * lengths[s]! > 0.5 / sheet.scale : over > 0.5) continue;
         const t = Math.min(1, Math.max(0, raw));
         const distance = Math.hypot(x - ax - t * dx, y - ay - t * dy);
         if (distance < best) {

@@ -23,18 +23,26 @@ interface Block {
   rgb: readonly [number, number, number];
 }
 
-/** The brightest fifth of every block of the field: paper wherever there is some. */
+/** The brighter half of every block of the field without its very top: paper wherever there is some. */
 function blocksOf({ width, height, scale, r, g, b }: Field): Block[] {
   const size = Math.max(4, Math.round(BLOCK_MM * scale));
+  const step = Math.max(1, Math.round(size / 10));
   const blocks: Block[] = [];
   for (let top = 0; top + size <= height; top += size) {
     for (let left = 0; left + size <= width; left += size) {
       const at: number[] = [];
-      for (let y = top; y < top + size; y += 2) for (let x = left; x < left + size; x += 2) at.push(y * width + x);
-      at.sort((p, q) => g[q]! - g[p]!);
-      const kept = at.slice(Math.floor(at.length * 0.1), Math.ceil(at.length * 0.5));
-      const mean = (values: Float32Array) => kept.reduce((sum, index) => sum + values[index]!, 0) / kept.length;
-      blocks.push({ x: (left + size / 2) / width - 0.5, y: (top + size / 2) / height - 0.5, rgb: [mean(r), mean(g), mean(b)] });
+      for (let y = top; y < top + size; y += step) for (let x = left; x < left + size; x += step) at.push(y * width + x);
+      const bright = Float32Array.from(at, (index) => g[index]!).sort();
+      const [low, high] = [bright[Math.floor(bright.length * 0.5)]!, bright[Math.floor(bright.length * 0.9)]!];
+      let [sr, sg, sb, count] = [0, 0, 0, 0];
+      for (const index of at) {
+        if (g[index]! < low || g[index]! > high) continue;
+        sr += r[index]!;
+        sg += g[index]!;
+        sb += b[index]!;
+        count++;
+      }
+      blocks.push({ x: (left + size / 2) / width - 0.5, y: (top + size / 2) / height - 0.5, rgb: [sr / count, sg / count, sb / count] });
     }
   }
   return blocks;
@@ -54,27 +62,35 @@ export function lightOf(field: Field): Light {
   let weights = blocks.map(() => 1);
   let surface = fitted(blocks, 1, weights);
   for (let round = 0; round < ROUNDS; round++) {
+    const [s0, s1, s2, s3, s4, s5] = surface as [number, number, number, number, number, number];
     weights = blocks.map(({ x, y, rgb }) => {
-      const off = Math.log(Math.max(1e-4, rgb[1])) - terms(x, y).reduce((sum, term, index) => sum + term * surface[index]!, 0);
+      const off = Math.log(Math.max(1e-4, rgb[1])) - (s0 + s1 * x + s2 * y + s3 * x * x + s4 * x * y + s5 * y * y);
       return off < -UNDER ? 0.02 : off < -0.5 * UNDER ? 0.4 : 1;
     });
     surface = fitted(blocks, 1, weights);
   }
   const coefficients = [fitted(blocks, 0, weights), surface, fitted(blocks, 2, weights)];
   const { width, height } = field;
+  const step = Math.max(1, Math.round(field.scale / 4));
+  const w = Math.ceil(width / step) + 1;
+  const h = Math.ceil(height / step) + 1;
   const planes = coefficients.map((c) => {
-    const plane = new Float32Array(width * height);
-    for (let py = 0; py < height; py++) {
-      const y = (py + 0.5) / height - 0.5;
-      for (let px = 0; px < width; px++) {
-        const x = (px + 0.5) / width - 0.5;
-        plane[py * width + px] = Math.exp(c[0]! + c[1]! * x + c[2]! * y + c[3]! * x * x + c[4]! * x * y + c[5]! * y * y);
+    const coarse = new Float32Array(w * h);
+    for (let cy = 0; cy < h; cy++) {
+      const y = ((cy + 0.5) * step) / height - 0.5;
+      for (let cx = 0; cx < w; cx++) {
+        const x = ((cx + 0.5) * step) / width - 0.5;
+        coarse[cy * w + cx] = Math.exp(c[0]! + c[1]! * x + c[2]! * y + c[3]! * x * x + c[4]! * x * y + c[5]! * y * y);
       }
     }
-    return plane;
+    return finer(coarse, w, h, step, width, height);
   });
-  let [low, high] = [Infinity, 0];
-  for (const value of planes[1]!) [low, high] = [Math.min(low, value), Math.max(high, value)];
+  let low = Infinity;
+  let high = 0;
+  for (const value of planes[1]!) {
+    if (value < low) low = value;
+    if (value > high) high = value;
+  }
   const middle = (height >> 1) * width + (width >> 1);
   return { r: planes[0]!, g: planes[1]!, b: planes[2]!, unevenness: high / low, white: [planes[0]![middle]!, planes[1]![middle]!, planes[2]![middle]!] };
 }
@@ -96,23 +112,41 @@ export function refineLight(field: Field, light: Light, taken: Uint8Array, reach
       sum[cell] = sum[cell]! + field[channel][at]! / light[channel][at]!;
       count[cell] = count[cell]! + 1;
     }
-    const [s, c] = [boxed(boxed(sum, w, h, radius), w, h, radius), boxed(boxed(count, w, h, radius), w, h, radius)];
-    const plane = new Float32Array(width * height);
-    for (let y = 0; y < height; y++) {
-      const fy = Math.min(h - 1, Math.max(0, (y + 0.5) / step - 0.5));
-      const iy = Math.min(h - 2, fy | 0);
-      for (let x = 0; x < width; x++) {
-        const fx = Math.min(w - 1, Math.max(0, (x + 0.5) / step - 0.5));
-        const ix = Math.min(w - 2, fx | 0);
-        const [tx, ty, at] = [fx - ix, fy - iy, iy * w + ix];
-        const ratio = ratioAt(s, c, at) * (1 - tx) * (1 - ty) + ratioAt(s, c, at + 1) * tx * (1 - ty) + ratioAt(s, c, at + w) * (1 - tx) * ty + ratioAt(s, c, at + w + 1) * tx * ty;
-        const index = y * width + x;
-        plane[index] = light[channel][index]! * ratio;
-      }
-    }
+    const s = boxed(boxed(sum, w, h, radius), w, h, radius);
+    const c = boxed(boxed(count, w, h, radius), w, h, radius);
+    const ratio = new Float32Array(w * h);
+    for (let at = 0; at < ratio.length; at++) ratio[at] = ratioAt(s, c, at);
+    const plane = finer(ratio, w, h, step, width, height);
+    const before = light[channel];
+    for (let at = 0; at < plane.length; at++) plane[at] = plane[at]! * before[at]!;
     return plane;
   });
   return { ...light, r: planes[0]!, g: planes[1]!, b: planes[2]! };
+}
+
+/** A coarse surface at every pixel: bilinear between the middles of its cells. */
+function finer(coarse: Float32Array, w: number, h: number, step: number, width: number, height: number): Float32Array {
+  const plane = new Float32Array(width * height);
+  const columns = new Int32Array(width);
+  const shares = new Float32Array(width);
+  for (let x = 0; x < width; x++) {
+    const fx = Math.min(w - 1.001, Math.max(0, (x + 0.5) / step - 0.5));
+    columns[x] = fx | 0;
+    shares[x] = fx - (fx | 0);
+  }
+  for (let y = 0; y < height; y++) {
+    const fy = Math.min(h - 1.001, Math.max(0, (y + 0.5) / step - 0.5));
+    const row = (fy | 0) * w;
+    const ty = fy - (fy | 0);
+    for (let x = 0; x < width; x++) {
+      const at = row + columns[x]!;
+      const tx = shares[x]!;
+      const upper = coarse[at]! + (coarse[at + 1]! - coarse[at]!) * tx;
+      const lower = coarse[at + w]! + (coarse[at + w + 1]! - coarse[at + w]!) * tx;
+      plane[y * width + x] = upper + (lower - upper) * ty;
+    }
+  }
+  return plane;
 }
 
 function ratioAt(sum: Float32Array, count: Float32Array, at: number): number {

@@ -73,7 +73,7 @@ function refine({ width, height, rgba }: Picture, x: number, y: number, halfW: n
   const sorted = Float32Array.from(seen).sort();
   const ink = sorted[Math.floor(sorted.length * 0.08)]!;
   const paper = sorted[Math.floor(sorted.length * 0.9)]!;
-  if (paper - ink < 0.02) return null;
+  if (paper - ink < 0.006) return null;
   let [weight, sx, sy, between] = [0, 0, 0, 0];
   let at = 0;
   for (let py = y0; py <= y1; py++) {

@@ -1,0 +1,65 @@
+import type { Spot } from '../card';
+import { reachIn, tangentAt, type Line } from './midline';
+
+/** What is needed to see where a body ends. */
+export interface EndView {
+  trunk: Uint8Array;
+  width: number;
+  height: number;
+  radius: number;
+  /** Distance from paper, over the same window. */
+  off: Float32Array;
+}
+
+function sample(values: Float32Array, width: number, height: number, x: number, y: number): number {
+  const fx = Math.min(width - 1.001, Math.max(0, x - 0.5));
+  const fy = Math.min(height - 1.001, Math.max(0, y - 0.5));
+  const [ix, iy] = [fx | 0, fy | 0];
+  const [tx, ty] = [fx - ix, fy - iy];
+  const at = iy * width + ix;
+  return (values[at]! * (1 - tx) + values[at + 1]! * tx) * (1 - ty) + (values[at + width]! * (1 - tx) + values[at + width + 1]! * tx) * ty;
+}
+
+/**
+ * How far beyond the last point of a line the body goes, px: along the line's direction to where the trunk is left, and there to
+ * the half-way tone between body and paper.
+ */
+function beyond(line: Line, view: EndView): { out: number; direction: Spot } {
+  const n = line.length - 1;
+  const { trunk, width, height, radius, off } = view;
+  const back = Math.max(2, Math.min(n, 8));
+  const direction = tangentAt(line, n, back);
+  const from = line[n]!;
+  const left = reachIn(trunk, width, height, from, direction, 4 * radius);
+  const [nx, ny]: Spot = [-direction[1], direction[0]];
+  const halfWidth = Math.min(reachIn(trunk, width, height, from, [nx, ny], radius), reachIn(trunk, width, height, from, [-nx, -ny], radius));
+  const lateral = Math.max(0.4, 0.35 * halfWidth);
+  const strip = (t: number) => {
+    let sum = 0;
+    for (let k = -2; k <= 2; k++) sum += sample(off, width, height, from[0] + direction[0] * t + (nx * lateral * k) / 2, from[1] + direction[1] * t + (ny * lateral * k) / 2);
+    return sum / 5;
+  };
+  let inside = 0;
+  let count = 0;
+  for (let t = left - 1.6 * radius; t <= left - Math.max(1.5, 0.3 * radius); t += 0.5) {
+    inside += strip(t);
+    count++;
+  }
+  const level = count > 0 ? inside / count : strip(left - 2);
+  const window = Math.max(1.6, 0.35 * radius);
+  for (let t = left - window; t <= left + window; t += 0.1) if (strip(t) < 0.5 * level) return { out: t, direction };
+  return { out: left, direction };
+}
+
+/** The midline carried on to both ends of the body. */
+export function toEnds(line: Line, view: EndView): Line {
+  const last = beyond(line, view);
+  const first = beyond([...line].reverse(), view);
+  const tail = line[line.length - 1]!;
+  const head = line[0]!;
+  return [
+    [head[0] + first.direction[0] * first.out, head[1] + first.direction[1] * first.out],
+    ...line,
+    [tail[0] + last.direction[0] * last.out, tail[1] + last.direction[1] * last.out],
+  ];
+}

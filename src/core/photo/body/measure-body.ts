@@ -1,0 +1,156 @@
+import type { Spot } from '../card';
+import type { Camera } from '../find/camera';
+import type { FoundCard } from '../find/find-card';
+import type { Field } from '../field/rectify';
+import type { Tones } from '../field/tones';
+import { opened, widened } from './distance';
+import { toEnds } from './ends';
+import { lengthOf, midlineOf, reachIn, spaced, tangentAt, type Line } from './midline';
+import type { Cut } from './separate';
+
+/** One insect as a photograph shows it. Lengths mm. */
+export interface BodyMeasure {
+  /** From the front of the head, in card millimetres as the camera sees them. */
+  midlineMm: Spot[];
+  /** Along the midline, at the height of the body's middle. */
+  bodyMm: number;
+  sdMm: number;
+  overallMm: number;
+  /** Greatest width, and the width at even stations from head to tail. */
+  widthMm: number;
+  widthsMm: number[];
+  /** Total turning of the midline, radians. */
+  turn: number;
+  /** What a card millimetre is at the body's height: below 1 because the body is nearer to the camera. */
+  heightFactor: number;
+  /** How plainly the first end is the head: 0 not at all. */
+  headLean: number;
+}
+
+const STATIONS = 21;
+/** The middle of a body lies this share of its width above the card. */
+const MID_HEIGHT = 0.45;
+/** How uncertain that height is, as a share of itself. */
+const MID_HEIGHT_SD = 0.5;
+/** SD of one end, px of the field and share of an edge's blur: fitted on the simulated photographs (docs/accuracy.md). */
+const END_SD_PX = 0.48;
+const END_SD_BLUR = 0.26;
+const END_SD_WIDTH = 0.035;
+/** SD of a traced way as a share of its length, straight and by radian of turning. */
+const WAY_SD = 0.0025;
+const WAY_SD_TURN = 0.004;
+/** Between the outer marks: what a residual is a share of, mm. */
+export const CARD_SPAN_MM = 75;
+
+function offOf(cut: Cut, field: Field, tones: Tones): Float32Array {
+  const off = new Float32Array(cut.width * cut.height);
+  for (let y = 0; y < cut.height; y++) for (let x = 0; x < cut.width; x++) off[y * cut.width + x] = tones.off[(cut.top + y) * field.width + cut.left + x]!;
+  return off;
+}
+
+function widthAt(cut: Cut, line: Line, index: number): number {
+  const [tx, ty] = tangentAt(line, index);
+  const most = 3 * cut.radius;
+  return reachIn(cut.trunk, cut.width, cut.height, line[index]!, [-ty, tx], most) + reachIn(cut.trunk, cut.width, cut.height, line[index]!, [ty, -tx], most);
+}
+
+function turnOf(line: Line): number {
+  let sum = 0;
+  for (let index = 2; index < line.length - 2; index++) {
+    const a = tangentAt(line, index - 1, 2);
+    const b = tangentAt(line, index, 2);
+    sum += Math.abs(Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]));
+  }
+  return sum;
+}
+
+/** How far wings and the like reach beyond the body's two ends along it, px: thin parts do not count. */
+function overhang(cut: Cut, line: Line): number {
+  const thick = opened(cut.all, cut.width, cut.height, Math.max(1.3, 0.12 * cut.radius));
+  const n = line.length - 1;
+  const ends = [{ at: line[0]!, out: tangentAt(line, 0).map((value) => -value) as unknown as Spot }, { at: line[n]!, out: tangentAt(line, n) }];
+  let most = 0;
+  for (const { at, out } of ends) {
+    let far = 0;
+    for (let y = 0; y < cut.height; y++) for (let x = 0; x < cut.width; x++) {
+      if (thick[y * cut.width + x] === 0) continue;
+      const along = (x + 0.5 - at[0]) * out[0] + (y + 0.5 - at[1]) * out[1];
+      const across = Math.abs((x + 0.5 - at[0]) * out[1] - (y + 0.5 - at[1]) * out[0]);
+      if (along > far && across < 0.6 * along + 2 * cut.radius) far = along;
+    }
+    most += far;
+  }
+  return most;
+}
+
+/**
+ * Which end is the head: above 0 the first. Legs, wings and feelers hang on the front half, and the front is the heavier; the nearer
+ * to 0 the less is known.
+ */
+function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
+  const near = widened(cut.trunk, cut.width, cut.height, Math.max(2, 0.5 * cut.radius));
+  const points = spaced(line, lengthOf(line) / 40);
+  let front = 0;
+  let back = 0;
+  for (let at = 0; at < near.length; at++) {
+    if (near[at] === 0 || cut.trunk[at] !== 0 || cut.all[at] === 0) continue;
+    const x = (at % cut.width) + 0.5;
+    const y = ((at / cut.width) | 0) + 0.5;
+    let best = 0;
+    let least = Infinity;
+    for (let index = 0; index < points.length; index++) {
+      const d = (points[index]![0] - x) ** 2 + (points[index]![1] - y) ** 2;
+      if (d < least) [best, least] = [index, d];
+    }
+    const u = best / (points.length - 1);
+    // What hangs on the very ends may be tails as well as feelers.
+    if (u > 0.06 && u < 0.46) front++;
+    else if (u > 0.54 && u < 0.94) back++;
+  }
+  const hung = front + back > 0 ? (front - back) / (front + back) : 0;
+  const enough = Math.min(1, (front + back) / (2 * cut.radius * cut.radius + 20));
+  const total = profile.reduce((sum, width) => sum + width, 0) || 1;
+  const heavy = -profile.reduce((sum, width, index) => sum + width * (index - (STATIONS - 1) / 2), 0) / (total * (STATIONS - 1));
+  return hung * enough * 0.5 + heavy * 4;
+}
+
+/** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length. */
+export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number): BodyMeasure | null {
+  const middle = midlineOf(cut.trunk, cut.width, cut.height, cut.radius);
+  if (!middle) return null;
+  let line: Line = toEnds(middle, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: offOf(cut, field, tones) });
+  const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
+  const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, all, index)));
+  let profile = widths(line);
+  const lean = headLean(cut, line, profile);
+  if (lean < 0) {
+    line = [...line].reverse();
+    profile = [...profile].reverse();
+  }
+  const perPx = printedScale / field.scale;
+  const widthMm = Math.max(...profile) * perPx;
+  const height = camera.above[2] * printedScale;
+  const raised = MID_HEIGHT * widthMm;
+  const heightFactor = 1 - raised / height;
+  const bodyMm = lengthOf(line) * perPx * heightFactor;
+  const turn = turnOf(line);
+  const edge = (card.edgePx / card.pxPerMm) * field.scale;
+  const endPx = Math.hypot(END_SD_PX, END_SD_BLUR * edge, END_SD_WIDTH * cut.radius);
+  const sdMm = Math.hypot(
+    Math.SQRT2 * endPx * perPx,
+    bodyMm * (WAY_SD + WAY_SD_TURN * turn),
+    (bodyMm * card.residualMm) / CARD_SPAN_MM,
+    bodyMm * (raised / height) * Math.hypot(MID_HEIGHT_SD, camera.sdShare),
+  );
+  return {
+    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + (cut.left + x) / field.scale, field.top + (cut.top + y) / field.scale]),
+    bodyMm,
+    sdMm,
+    overallMm: bodyMm + overhang(cut, line) * perPx * heightFactor,
+    widthMm: widthMm * heightFactor,
+    widthsMm: profile.map((width) => width * perPx * heightFactor),
+    turn,
+    heightFactor,
+    headLean: Math.abs(lean),
+  };
+}

@@ -1,0 +1,114 @@
+import type { RegionId } from '@/catalogue/ids';
+import { deltaE, type Lab } from '../../colour';
+import type { Spot } from '../card';
+import type { Field } from '../field/rectify';
+import type { Tones } from '../field/tones';
+import { depthOf, opened, widened } from './distance';
+import type { Cut } from './separate';
+
+/** Colour of a region: the middle of its pixels, how far they lie from it, and a second tone where there are two. */
+export interface RegionColour {
+  lab: Lab;
+  /** Half of the pixels lie within this of the middle, CIEDE2000. */
+  spread: number;
+  second: { lab: Lab; share: number } | null;
+}
+
+const THORAX = [0.1, 0.34] as const;
+const ABDOMEN = [0.42, 0.94] as const;
+const LEAST_PIXELS = 12;
+const GLARE_L = 14;
+const TWO_TONES_DE = 14;
+const TWO_TONES_SHARE = 0.22;
+const WING_SHARE = 0.25;
+
+function medianOf(values: Float32Array | number[]): number {
+  const sorted = Float32Array.from(values).sort();
+  return sorted.length === 0 ? 0 : sorted[sorted.length >> 1]!;
+}
+
+function middleOf(points: readonly Lab[]): Lab {
+  return [0, 1, 2].map((axis) => medianOf(points.map((point) => point[axis]!))) as unknown as Lab;
+}
+
+/** Robust colour of pixels: glare left out, two tones told apart where both are large and far apart. */
+export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
+  if (points.length < LEAST_PIXELS) return null;
+  const rough = middleOf(points.length > 3000 ? points.filter((_, index) => index % Math.ceil(points.length / 3000) === 0) : points);
+  // Wet glare is lighter than its surroundings and has lost their colour.
+  const chroma = Math.hypot(rough[1], rough[2]);
+  const all = points.filter(([l, a, b]) => !(l > rough[0] + GLARE_L && Math.hypot(a, b) < Math.max(4, 0.6 * chroma)));
+  if (all.length < LEAST_PIXELS) return null;
+  // A few thousand pixels tell a colour as well as all of them.
+  const stride = Math.ceil(all.length / 3000);
+  const clean = stride > 1 ? all.filter((_, index) => index % stride === 0) : all;
+  const lab = middleOf(clean);
+  const apart = clean.map((point) => Math.hypot(point[0] - lab[0], point[1] - lab[1], point[2] - lab[2]));
+  const sample = clean.length > 400 ? clean.filter((_, index) => index % Math.ceil(clean.length / 400) === 0) : clean;
+  const spread = medianOf(sample.map((point) => deltaE(point, lab)));
+  // Two heaps: start from the point farthest away, settle, and keep it only when it is a heap of its own.
+  let one: Lab = lab;
+  let two: Lab = clean[apart.indexOf(Math.max(...apart))]!;
+  let second: Lab[] = [];
+  for (let round = 0; round < 6; round++) {
+    const near = (point: Lab) => Math.hypot(point[0] - one[0], point[1] - one[1], point[2] - one[2]) <= Math.hypot(point[0] - two[0], point[1] - two[1], point[2] - two[2]);
+    const first = clean.filter(near);
+    second = clean.filter((point) => !near(point));
+    if (first.length === 0 || second.length === 0) return { lab, spread, second: null };
+    [one, two] = [middleOf(first), middleOf(second)];
+  }
+  const share = second.length / clean.length;
+  if (share < TWO_TONES_SHARE || share > 1 - TWO_TONES_SHARE || deltaE(one, two) < TWO_TONES_DE) return { lab, spread, second: null };
+  return share <= 0.5 ? { lab: one, spread, second: { lab: two, share } } : { lab: two, spread, second: { lab: one, share: 1 - share } };
+}
+
+/** Region of a view: what lies at this share of the way from head to tail. */
+function regionAt(u: number, face: 'back' | 'belly'): RegionId | null {
+  if (u >= THORAX[0] && u <= THORAX[1]) return `thorax-${face}` as RegionId;
+  return u >= ABDOMEN[0] && u <= ABDOMEN[1] ? (`abdomen-${face}` as RegionId) : null;
+}
+
+/** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
+export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): Partial<Record<RegionId, RegionColour>> {
+  const depth = depthOf(cut.trunk, cut.width, cut.height);
+  // Pixels within the blur of the edge are mixed with paper.
+  const rim = Math.min(0.55 * cut.radius, Math.max(1.2, 0.25 * cut.radius, 0.75 * edgePx));
+  const found = new Map<RegionId, Lab[]>();
+  const line = midlineMm.map(([x, y]): Spot => [(x - field.left) * field.scale - cut.left, (y - field.top) * field.scale - cut.top]);
+  const lab = (at: number): Lab => {
+    const y = (at / cut.width) | 0;
+    const from = (cut.top + y) * field.width + cut.left + (at - y * cut.width);
+    return [tones.L[from]!, tones.a[from]!, tones.b[from]!];
+  };
+  const put = (region: RegionId, at: number) => {
+    const list = found.get(region);
+    if (list) list.push(lab(at));
+    else found.set(region, [lab(at)]);
+  };
+  for (let at = 0; at < depth.length; at++) {
+    if (depth[at]! < rim) continue;
+    const x = (at % cut.width) + 0.5;
+    const y = ((at / cut.width) | 0) + 0.5;
+    let best = 0;
+    let least = Infinity;
+    for (let index = 0; index < line.length; index++) {
+      const d = (line[index]![0] - x) ** 2 + (line[index]![1] - y) ** 2;
+      if (d < least) [best, least] = [index, d];
+    }
+    const region = regionAt(best / (line.length - 1), view === 'back' ? 'back' : 'belly');
+    if (region) put(region, at);
+  }
+  const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius));
+  const body = widened(cut.body, cut.width, cut.height, Math.max(2, 0.25 * cut.radius));
+  const wings: number[] = [];
+  let trunk = 0;
+  for (let at = 0; at < wing.length; at++) {
+    if (cut.trunk[at] !== 0) trunk++;
+    else if (wing[at] !== 0 && body[at] === 0) wings.push(at);
+  }
+  if (wings.length > WING_SHARE * trunk) found.set('wing' as RegionId, wings.map(lab));
+  return Object.fromEntries([...found].flatMap(([region, points]) => {
+    const colour = colourOfPixels(points);
+    return colour ? [[region, colour] as const] : [];
+  }));
+}

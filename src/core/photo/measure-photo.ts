@@ -1,0 +1,142 @@
+import type { RegionId } from '@/catalogue/ids';
+import { reason, type Coded, type Reason } from '../code';
+import type { CardSize, FieldCards } from './card';
+import { CARD_SPAN_MM, measureBody, type BodyMeasure } from './body/measure-body';
+import { regionColours, type RegionColour } from './body/region-colours';
+import { separate, notPaper, type Cut } from './body/separate';
+import { widened } from './body/distance';
+import { cameraOver } from './find/camera';
+import { findCard, type FoundCard } from './find/find-card';
+import { lightOf, refineLight } from './field/light';
+import { rectify } from './field/rectify';
+import { tonesOf } from './field/tones';
+import type { Picture } from './picture';
+
+export type View = 'back' | 'belly' | 'side';
+
+/** What is told of a photograph before it is measured. */
+export interface Asked {
+  view: View;
+  surface: 'dry' | 'wet';
+  /** True length over printed length of the card's check line. */
+  printedScale: number;
+}
+
+export interface PhotoInsect extends BodyMeasure {
+  n: number;
+  view: View;
+  surface: 'dry' | 'wet';
+  /** 0–1: how sure it is that this is one whole insect. */
+  confidence: number;
+  regions: Partial<Record<RegionId, RegionColour>>;
+  warnings: Reason[];
+}
+
+export interface PhotoMeasure {
+  /** Why nothing is said, and what to do; null when something was measured. */
+  refused: Coded | null;
+  card: { size: CardSize; residualMm: number; tiltDeg: number; printedScale: number; pxPerMm: number } | null;
+  light: { white: readonly [number, number, number]; unevenness: number } | null;
+  insects: PhotoInsect[];
+}
+
+/** Called with the share that is done, 0–1; may throw to stop the work. */
+export type Report = (done: number) => void;
+
+const DARK = 0.045;
+const BLURRED_MM = 0.62;
+const LEAST_BODY_PX = 40;
+const REACH_MM = 2.2;
+/** A measured insect whose parts leave the trunk's outline this ragged may be two. */
+const RAGGED = 1.9;
+
+function refused(code: string, card: PhotoMeasure['card'], light: PhotoMeasure['light']): PhotoMeasure {
+  return { refused: { code, params: {} }, card, light, insects: [] };
+}
+
+/** Area that a body of this length and these widths would have, px², against its trunk's: two that overlap do not agree. */
+function raggedness(cut: Cut, body: BodyMeasure, scale: number): number {
+  let area = 0;
+  for (const value of cut.trunk) area += value;
+  const step = body.bodyMm / (body.widthsMm.length - 1);
+  const expected = body.widthsMm.reduce((sum, width) => sum + width * step, 0) * scale * scale;
+  return expected <= 0 ? Infinity : Math.max(area / expected, expected / area);
+}
+
+/**
+ * Length, widths and colours of every insect on a field card in a photograph; a refusal says why and is never a number.
+ * Source: domain §2, §6; docs/formats/field-card.md.
+ */
+export function measurePhoto(picture: Picture, asked: Asked, cards: FieldCards, report: Report = () => undefined): PhotoMeasure {
+  const found: FoundCard | null = findCard(picture, cards);
+  report(0.35);
+  return found ? measureOn(picture, found, asked, report) : refused('photo-no-card', null, null);
+}
+
+/** A length by hand is tapped this well, as a share of itself. */
+const TAPPED_SD = 0.012;
+
+/**
+ * The same without a card: on a plain pale ground, from anything of known length that was tapped. Perspective and light are not known:
+ * they go into the ±, and colours are against the ground as if it were white. `pxPerMm` in the whole picture.
+ */
+export function measureByScale(picture: Picture, pxPerMm: number, asked: Asked, report: Report = () => undefined): PhotoMeasure {
+  const size: [number, number] = [picture.width / pxPerMm, picture.height / pxPerMm];
+  const row = (y: number) => [0, 0.5, 1].map((share): [number, number] => [share * size[0], y]);
+  const plane: FoundCard = {
+    size: 'wallet',
+    geometry: { size_mm: size, mark_radius_mm: 1, marks_mm: [...row(0), ...row(size[1])], patches: [], field_mm: [0, 0, size[0], size[1]], rule: { from_mm: [0, 0], length_mm: 0 }, check: { from_mm: [0, 0], length_mm: 0 }, text: { title_mm: [0, 0], print_mm: [0, 0], height_mm: 0 } },
+    toPicture: [pxPerMm, 0, 0, 0, pxPerMm, 0, 0, 0, 1],
+    bow: { upper: [0, 0], lower: [0, 0] },
+    residualMm: TAPPED_SD * CARD_SPAN_MM,
+    marks: 0,
+    pxPerMm,
+    edgePx: 2,
+  };
+  return { ...measureOn(picture, plane, asked, report), card: null };
+}
+
+function measureOn(picture: Picture, found: FoundCard, asked: Asked, report: Report): PhotoMeasure {
+  const camera = cameraOver(found.toPicture, picture.width, picture.height);
+  const card = { size: found.size, residualMm: found.residualMm, tiltDeg: camera.tiltDeg, printedScale: asked.printedScale, pxPerMm: found.pxPerMm };
+  if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
+  const field = rectify(picture, found);
+  report(0.55);
+  const first = lightOf(field);
+  const rough = notPaper(field, tonesOf(field, first));
+  const light = refineLight(field, first, widened(rough.mask, field.width, field.height, 0.5 * field.scale), REACH_MM);
+  const tones = tonesOf(field, light);
+  report(0.75);
+  const said = { white: first.white, unevenness: first.unevenness };
+  if (first.white[1] < DARK) return refused('photo-dark', card, said);
+  const { cuts } = separate(field, tones);
+  const whole = cuts.filter((cut) => !cut.touchesEdge);
+  if (cuts.length === 0) return refused('photo-nothing', card, said);
+  if (whole.length === 0) return refused('photo-touches-edge', card, said);
+  const edgePx = (found.edgePx / found.pxPerMm) * field.scale;
+  const insects: PhotoInsect[] = [];
+  let small = 0;
+  let ragged = 0;
+  for (const cut of whole) {
+    const body = measureBody(cut, field, tones, found, camera, asked.printedScale);
+    if (!body || body.bodyMm < 2 * body.widthMm * 0.6) continue;
+    if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
+      small++;
+      continue;
+    }
+    const rough = raggedness(cut, body, field.scale);
+    if (rough > RAGGED) {
+      ragged++;
+      continue;
+    }
+    const warnings: Reason[] = [];
+    if (field.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
+    insects.push({ ...body, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(0.3, Math.min(1, 1.6 - rough / 2)), regions: regionColours(cut, body.midlineMm, field, tones, asked.view, edgePx), warnings });
+  }
+  report(1);
+  // A crumb beside an insect is not a second one.
+  const longest = Math.max(0, ...insects.map((insect) => insect.bodyMm));
+  const kept = insects.filter((insect) => insect.bodyMm > 0.3 * longest).map((insect, index) => ({ ...insect, n: index + 1 }));
+  if (kept.length === 0) return refused(ragged > 0 ? 'photo-overlap' : small > 0 ? 'photo-small' : 'photo-nothing', card, said);
+  return { refused: null, card, light: said, insects: kept };
+}
