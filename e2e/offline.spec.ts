@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -86,6 +86,23 @@ test('from a cold start offline to a named fly in at most seven taps, without a 
   expect(taps).toBeLessThanOrEqual(7);
   expect([taps, keys]).toEqual([5, 0]);
   for (const target of [strip, rows.first().getByRole('button')]) if (await target.isVisible()) expect((await target.boundingBox())!.height).toBeGreaterThanOrEqual(56);
+  await start();
+});
+
+test('a photograph is measured with the server stopped: the worker comes from what is kept', async ({ page }) => {
+  test.setTimeout(120_000);
+  const photo = join(folder, 'dun.jpg');
+  execFileSync(process.execPath, ['--import', 'tsx', 'tools/write-photo.ts', photo], { cwd: join(__dirname, '..') });
+  await page.goto('/?start=clean');
+  await kept(page);
+  await stop();
+  await page.reload();
+  const opening = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
+  await (await opening).setFiles(photo);
+  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await page.getByRole('button', { name: 'Measure it' }).click();
+  await expect(page.getByRole('button', { name: /^Take 8\.[0-4] mm$/ })).toBeVisible({ timeout: 60_000 });
   await start();
 });
 

@@ -4,7 +4,7 @@ import { expect, test } from './support';
 const DUN = '/matches/match_demo-auldry-dun';
 const ROUTES = [
   '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/water`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark', '/box', '/box/box_demo-valley', '/box/box_demo-valley/add',
-  '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/box/none', '/nowhere',
+  '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/field-card', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural', '/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/box/none', '/nowhere',
 ];
 const SIZES = [{ width: 390, height: 844 }, { width: 1280, height: 800 }];
 

@@ -5,7 +5,10 @@ import { expect, startClean, test, written } from './support';
 function png(): Buffer {
   const crc = (bytes: Buffer) => {
     let c = ~0;
-    for (const byte of bytes) for (let k = 0, n = (c ^= byte); k < 8; k++) n = c = c & 1 ? (c >>> 1) ^ 0xedb88320 : c >>> 1;
+    for (const byte of bytes) {
+      c ^= byte;
+      for (let k = 0; k < 8; k++) c = c & 1 ? (c >>> 1) ^ 0xedb88320 : c >>> 1;
+    }
     return ~c >>> 0;
   };
   const chunk = (type: string, data: Buffer) => {

@@ -50,6 +50,13 @@ export function bodiesOf(record: SampleRecord, stage: Sample['stage'] | null): n
   return record.specimens.filter((specimen) => counts(record, specimen)).flatMap(({ body }) => (body.mm === null || body.mm === undefined ? [] : [record.preserved && stage ? unshrunk(GROWING_ON, stage, body.mm) : body.mm]));
 }
 
+/** Half-width of the readings where every one has its own, as photographs have; null where the method's holds. */
+function ownHalfWidth(record: SampleRecord): number | null {
+  const halves = record.specimens.filter((specimen) => specimen.body.mm !== null && counts(record, specimen)).map((specimen) => specimen.halfMm ?? null);
+  if (halves.length === 0 || halves.some((half) => half === null)) return null;
+  return Math.sqrt(halves.reduce<number>((sum, half) => sum + half! ** 2, 0) / halves.length);
+}
+
 /** The sample as core takes it, for one stage. */
 export function sampleFor(record: SampleRecord, stage: Sample['stage']): Sample {
   const measured = bodiesOf(record, stage);
@@ -57,7 +64,7 @@ export function sampleFor(record: SampleRecord, stage: Sample['stage']): Sample 
   return {
     stage,
     lengthsMm: rough ? [rough.mm] : measured,
-    halfWidthMm: rough?.halfMm ?? null,
+    halfWidthMm: rough ? rough.halfMm : ownHalfWidth(record),
     overallMm: record.overall.mm,
     caseMm: record.case.mm,
     widthMm: null,

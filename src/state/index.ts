@@ -6,7 +6,7 @@ export { hasDemo, removeDemo } from './demo';
 export { PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
 export { middleSample, selectLibraryCards } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';
-export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, specimen, BOX_SIDE, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MatchRecord, type Measure, type SampleRecord } from './records/schemas';
+export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, specimen, BOX_SIDE, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MatchRecord, type Measure, type Overlay, type SampleRecord } from './records/schemas';
 export { type Aside, asideFile } from './records/commit';
 export { answered, change, createStore, openStore, redone, remember, undone, type Dispatch, type State, type Store } from './store';
 export { useApp, useAppDispatch } from './use-app';

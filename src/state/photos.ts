@@ -7,7 +7,7 @@ export const PHOTOS_MOST = 12;
 
 /** How many wait, and their bytes. */
 export function photosWaiting(state: State): { count: number; bytes: number } {
-  const photos = Object.values(state.records.entities.photo);
+  const photos = Object.values(state.records.entities.photo).filter((photo) => photo.overlay === null);
   return { count: photos.length, bytes: photos.reduce((sum, photo) => sum + photo.bytes, 0) };
 }
 

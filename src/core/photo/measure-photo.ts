@@ -7,8 +7,8 @@ import { separate, notPaper, type Cut } from './body/separate';
 import { widened } from './body/distance';
 import { cameraOver } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
-import { lightOf, refineLight } from './field/light';
-import { rectify } from './field/rectify';
+import { lightOf, refineLight, type Light } from './field/light';
+import { rectify, type Field } from './field/rectify';
 import { tonesOf } from './field/tones';
 import type { Picture } from './picture';
 
@@ -43,6 +43,9 @@ export interface PhotoMeasure {
 /** Called with the share that is done, 0–1; may throw to stop the work. */
 export type Report = (done: number) => void;
 
+/** Is shown the field and its light once they are known, for a picture of what was measured. */
+export type See = (field: Field, light: Light) => void;
+
 const DARK = 0.045;
 const BLURRED_MM = 0.62;
 const LEAST_BODY_PX = 40;
@@ -67,10 +70,10 @@ function raggedness(cut: Cut, body: BodyMeasure, scale: number): number {
  * Length, widths and colours of every insect on a field card in a photograph; a refusal says why and is never a number.
  * Source: domain §2, §6; docs/formats/field-card.md.
  */
-export function measurePhoto(picture: Picture, asked: Asked, cards: FieldCards, report: Report = () => undefined): PhotoMeasure {
+export function measurePhoto(picture: Picture, asked: Asked, cards: FieldCards, report: Report = () => undefined, seen: See = () => undefined): PhotoMeasure {
   const found: FoundCard | null = findCard(picture, cards);
   report(0.35);
-  return found ? measureOn(picture, found, asked, report) : refused('photo-no-card', null, null);
+  return found ? measureOn(picture, found, asked, report, seen) : refused('photo-no-card', null, null);
 }
 
 /** A length by hand is tapped this well, as a share of itself. */
@@ -96,7 +99,7 @@ export function measureByScale(picture: Picture, pxPerMm: number, asked: Asked, 
   return { ...measureOn(picture, plane, asked, report), card: null };
 }
 
-function measureOn(picture: Picture, found: FoundCard, asked: Asked, report: Report): PhotoMeasure {
+function measureOn(picture: Picture, found: FoundCard, asked: Asked, report: Report, seen: See = () => undefined): PhotoMeasure {
   const camera = cameraOver(found.toPicture, picture.width, picture.height);
   const card = { size: found.size, residualMm: found.residualMm, tiltDeg: camera.tiltDeg, printedScale: asked.printedScale, pxPerMm: found.pxPerMm };
   if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
@@ -106,6 +109,7 @@ function measureOn(picture: Picture, found: FoundCard, asked: Asked, report: Rep
   const rough = notPaper(field, tonesOf(field, first));
   const light = refineLight(field, first, widened(rough.mask, field.width, field.height, 0.5 * field.scale), REACH_MM);
   const tones = tonesOf(field, light);
+  seen(field, light);
   report(0.75);
   const said = { white: first.white, unevenness: first.unevenness };
   if (first.white[1] < DARK) return refused('photo-dark', card, said);

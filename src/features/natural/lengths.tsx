@@ -80,7 +80,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
   };
   const set = (id: string) => (draft: Entities, measure: Measure) => {
     const specimen = draft.sample[sampleId]!.specimens.find((item) => item.id === id);
-    if (specimen) specimen.body = measure;
+    if (specimen) Object.assign(specimen, { body: measure, halfMm: null });
   };
   const nudge = (id: string, by: number) => dispatch(change('length', (draft) => {
     const body = draft.sample[sampleId]!.specimens.find((item) => item.id === id)!.body;

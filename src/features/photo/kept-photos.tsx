@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { change, PHOTOS_MOST, photosWaiting, useApp, useAppDispatch, type SampleRecord } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
+import { MeasurePanel } from './measure-panel';
 import { PhotoView } from './photo-view';
 import { useKeepPhoto } from './use-keep-photo';
 
@@ -12,6 +13,7 @@ export function KeptPhotos({ sampleId, sample }: { sampleId: string; sample: Sam
   const words = useWords();
   const dispatch = useAppDispatch();
   const { keep, wrong } = useKeepPhoto();
+  const photos = useApp((state) => state.records.entities.photo);
   const count = useApp((state) => photosWaiting(state).count);
   return (
     <View className="gap-3">
@@ -21,11 +23,12 @@ export function KeptPhotos({ sampleId, sample }: { sampleId: string; sample: Sam
       </View>
       {wrong ? <PhotoFault wrong={wrong} /> : null}
       {sample.photos.map((id, index) => (
-        <View key={id} className="gap-1">
-          <PhotoView id={id} height={HEIGHT} label={words('photo.of', { n: index + 1 })} />
+        <View key={id} className="gap-2">
+          <PhotoView id={id} height={HEIGHT} label={words('photo.of', { n: index + 1 })} overlay={photos[id]?.overlay ?? null} />
+          {photos[id] && photos[id].overlay === null ? <MeasurePanel photoId={id} sampleId={sampleId} /> : null}
           <View className="flex-row items-center justify-between gap-3">
             <Say size="small" tone="soft" className="min-w-0 flex-1">
-              {words('photo.waits', { count, most: PHOTOS_MOST })}
+              {photos[id]?.overlay ? words('photo.measured') : words('photo.waits', { count, most: PHOTOS_MOST })}
             </Say>
             <Button kind="quiet" label={words('photo.let-go')} spoken={words('photo.let-go-what', { n: index + 1 })} onPress={() => dispatch(change('let-go', (draft) => {
               delete draft.photo[id];

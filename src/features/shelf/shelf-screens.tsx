@@ -10,7 +10,7 @@ import { ScreenSizeSetting } from '@/features/screen-size';
 import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 
-const ROOMS = ['naturals', 'settings', 'data', 'cautions'] as const;
+const ROOMS = ['naturals', 'field-card', 'settings', 'data', 'cautions'] as const;
 
 export function ShelfScreen() {
   const words = useWords();

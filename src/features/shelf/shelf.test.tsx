@@ -7,7 +7,7 @@ import { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf
 
 test('the shelf leads to its rooms', async () => {
   await openScreen(<ShelfScreen />);
-  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/shelf/naturals', '/shelf/settings', '/shelf/data', '/shelf/cautions']);
+  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/shelf/naturals', '/shelf/field-card', '/shelf/settings', '/shelf/data', '/shelf/cautions']);
 });
 
 describe('settings', () => {

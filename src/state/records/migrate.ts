@@ -38,11 +38,11 @@ export const MIGRATIONS: readonly Migration[] = [
     name: 'kept-for-the-bench',
     up(data) {
       const old = sampleV3.validateSync(data);
-      return { ...old, specimens: old.specimens.map((specimen) => ({ ...specimen, sex: null, out: null })), preserved: false, kept: false };
+      return { ...old, specimens: old.specimens.map((specimen) => ({ ...specimen, sex: null, out: null, halfMm: null })), preserved: false, kept: false };
     },
   },
   { kind: 'fly', from: 1, name: 'flies-with-a-ledger', up: (data) => ({ ...flyV1.validateSync(data), name: '', stage: null, lengthMm: null, shade: null, ride: null, moves: {} }) },
-  { kind: 'device', from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', cautioned: {} }) },
+  { kind: 'device', from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }) },
   { kind: 'device', from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
   { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },
   {

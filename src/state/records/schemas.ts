@@ -22,6 +22,8 @@ const specimenSchema = object({
   sex: maybe<SexId>(KNOWN.sexes),
   /** Left out of the mean, with the reason given; null counts. */
   out: text(),
+  /** Half-width at 95 % of this reading, mm, where it has one of its own: a photograph's. */
+  halfMm: number().positive().nullable().defined().default(null),
 });
 
 /** One insect of a sample, measured or still to be. */
@@ -109,8 +111,24 @@ const side = () => number().integer().min(BOX_SIDE[0]).max(BOX_SIDE[1]).required
 /** A fly box: rows and columns of compartments; one that stays at home answers nothing on the water. */
 export const boxSchema = object({ demo: demo(), name: string().required(), rows: side(), columns: side(), carried: boolean().default(true) });
 
-/** A photograph waiting to be measured; its picture is stored apart, under `blob/` and this id. */
-export const photoSchema = object({ demo: demo(), sampleId: string().required(), type: string().required(), bytes: number().min(0).required(), taken: string().required() });
+/** What was measured on a kept crop, so that it can be drawn over it again: card mm, midlines from head to tail. */
+export interface Overlay {
+  leftMm: number;
+  topMm: number;
+  widthMm: number;
+  heightMm: number;
+  insects: { n: number; bodyMm: number; midlineMm: [number, number][] }[];
+}
+
+/** A photograph: kept whole while it waits to be measured, then a small crop with what was measured. Its picture is stored apart, under `blob/` and this id. */
+export const photoSchema = object({
+  demo: demo(),
+  sampleId: string().required(),
+  type: string().required(),
+  bytes: number().min(0).required(),
+  taken: string().required(),
+  overlay: mixed<Overlay>().nullable().defined().default(null).test('overlay', 'overlay', (value) => value == null || (typeof value === 'object' && Array.isArray((value as Overlay).insects))),
+});
 
 const month = () => number().integer().min(1).max(12).required();
 
@@ -170,6 +188,9 @@ export const deviceSchema = object({
   hand: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
   /** The side that actions lie on at the water. */
   thumb: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
+  /** Which side of an insect was photographed last, and what the printed card's 50 mm line really is, over 50. */
+  view: string<'back' | 'belly' | 'side'>().oneOf(['back', 'belly', 'side']).default('belly'),
+  printedScale: number().min(0.8).max(1.25).default(1),
   /** The day each caution was last shown: once a day is enough on the water. */
   cautioned: mixed<Partial<Record<CautionId, string>>>().default({}),
   lastRoute: text(),

@@ -1,2 +1,3 @@
-export { fieldCardPdf, fieldCardSvg, PAGES_MM } from './draw-card';
+export { fieldCardPdf } from './card-pdf';
+export { fieldCardSvg, PAGES_MM } from './card-svg';
 export { cardShapes, type CardGeometry, type CardShape, type CardSize, type CardWords, type FieldCards, type Ink, type PageSize, type Rect, type Spot } from './geometry';

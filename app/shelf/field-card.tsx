@@ -1,0 +1,3 @@
+import { FieldCardScreen } from '@/features/photo';
+
+export default FieldCardScreen;

@@ -1,0 +1,2 @@
+export { run, type RunOptions } from './client';
+export type { JobName, Jobs, PhotoAnswer } from './jobs';
