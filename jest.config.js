@@ -14,7 +14,7 @@ module.exports = {
       ...shared,
       displayName: 'core',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/{core,catalogue,speech,state,ui}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{core,catalogue,speech,state,ui,standins,workers}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
       transform: {
         '\\.csv$': '<rootDir>/tools/text-transform.js',
         '\\.[jt]sx?$|\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],

@@ -1,6 +1,7 @@
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import sharp from 'sharp';
 import { COMMANDS, run as runNowOrLater, type Outcome } from './run';
 
 const folder = mkdtempSync(join(tmpdir(), 'aubade-'));
@@ -223,5 +224,32 @@ describe('field-card', () => {
   test('a file that is neither, and one that cannot be written, are named', async () => {
     expect((await card('--out', join(folder, 'card.png'))).value.error).toMatchObject({ field: 'out', allowed: ['.svg', '.pdf'] });
     expect((await card('--out', join(folder, 'none', 'card.svg'))).value.error).toMatchObject({ field: 'out', message: expect.stringMatching(/^cannot be written/) });
+  });
+});
+
+describe('measure', () => {
+  const measure = async (...argv: string[]) => {
+    const outcome = await runNowOrLater(['measure', ...argv, '--json']);
+    return { exit: outcome.exit, value: JSON.parse(outcome.stdout) };
+  };
+  const grey = join(folder, 'grey.png');
+  beforeAll(() => sharp({ create: { width: 60, height: 40, channels: 3, background: '#c8c8c8' } }).png().toFile(grey));
+  test('a picture without a card is refused with what to do, and exits with 0', async () => {
+    expect(await measure(grey, '--view', 'back', '--surface', 'wet')).toEqual({ exit: 0, value: {
+      refused: { code: 'photo-no-card', message: expect.stringMatching(/^the field card was not found/), do: expect.stringMatching(/whole card/) },
+      field_card: { found: false, kind: null, residual_mm: null, tilt_deg: null, printed_scale: 1 }, light: null, specimens: [],
+    } });
+  });
+  test('a card of its own gives its printed scale', async () => {
+    const own = file('card.json', '{ "printed_scale": 0.97 }');
+    expect((await measure(grey, '--field-card', own)).value.field_card.printed_scale).toBe(0.97);
+    expect((await measure(grey, '--field-card', file('bad.json', '{ "printed_scale": 3 }'))).value.error).toMatchObject({ field: 'field-card' });
+  });
+  test('what is no picture, points without a length, and points that are none are named', async () => {
+    expect((await measure(file('x.jpg', 'no picture'))).value.error).toMatchObject({ field: 'photo', message: expect.stringMatching(/^is not a JPEG, PNG or WebP/) });
+    expect((await measure(grey, '--points', '1,2:3,4')).value.error).toMatchObject({ field: 'known' });
+    expect((await measure(grey, '--known', '10')).value.error).toMatchObject({ field: 'points' });
+    expect((await measure(grey, '--known', '10', '--points', 'here')).value.error).toMatchObject({ field: 'points', got: 'here' });
+    expect((await measure()).value.error).toMatchObject({ field: 'photo' });
   });
 });

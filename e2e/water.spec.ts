@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { deflateSync } from 'node:zlib';
 import { expect, startClean, test, written } from './support';
 
@@ -118,4 +119,27 @@ test('on the side of the left thumb the header, the key and the box turn their b
   await page.goto('/matches/match_demo-waiting/natural?key=open');
   const cannot = (await page.getByRole('button', { name: 'Cannot tell' }).boundingBox())!;
   expect(cannot.x + cannot.width).toBeLessThan(195);
+});
+
+test('a group of one\'s own from a file is in the guide, in the key and in the file again', async ({ page }) => {
+  await page.goto('/shelf/naturals');
+  const opening = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Read a file' }).click();
+  await (await opening).setFiles({ name: 'groups.csv', mimeType: 'text/csv', buffer: Buffer.from('name,stage,months,least_mm,usual_mm,most_mm,colours\r\nStaith speck,midge/pupa,5,2,2.5,3,mid-red\r\nWrong one,midge/egg,5,,,,\r\n') });
+  await expect(page.getByText('Staith speck: new, 1 stage')).toBeVisible();
+  await expect(page.getByText(/^Line 3: stage midge\/egg is not known/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take 1 group' }).click();
+  await written(page);
+  await page.reload();
+  await page.getByRole('textbox', { name: 'Search' }).fill('staith speck');
+  await expect(page.getByRole('link', { name: /Staith speck/ })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Write yours to a file' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  expect(text).toContain('staith-speck,midge,Staith speck');
+  await page.getByRole('link', { name: /Staith speck/ }).click();
+  await page.getByRole('textbox', { name: 'Most' }).fill('3.5');
+  await written(page);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Most' })).toHaveValue('3.5');
 });

@@ -4,7 +4,7 @@ import { COLOUR_WORDS, DRESSINGS, labOfShade, STAGES } from '../../src/catalogue
 import { KEY } from '../../src/catalogue/key';
 import { believe, byStage, INSECT_SD_MM, NOTHING_SEEN, type Sighting } from '../../src/core/belief';
 import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
-import { hexOfLab, labOfHex, type Lab } from '../../src/core/colour';
+import { colourWord, hexOfLab, labOfHex, type Lab } from '../../src/core/colour';
 import { readBoxFile } from '../../src/core/exchange';
 import { methodHalfWidth } from '../../src/core/naturals';
 import { roundAll } from '../../src/core/units';
@@ -63,8 +63,6 @@ function wantedOf(read: Reader): BoxWanted {
   };
 }
 
-const COLOUR_WORD: readonly (readonly [number, string])[] = [[1, 'same'], [2, 'hard-to-tell'], [5, 'close'], [10, 'related'], [Infinity, 'off']];
-
 function flyOut(answer: BoxAnswer, speech: Speech) {
   return {
     fly: answer.fly.id,
@@ -74,7 +72,7 @@ function flyOut(answer: BoxAnswer, speech: Speech) {
     place: answer.fly.place,
     score: answer.score,
     steps: answer.steps,
-    colour_words: answer.deltaE === null ? null : COLOUR_WORD.find(([limit]) => answer.deltaE! <= limit)![1],
+    colour_words: answer.deltaE === null ? null : colourWord(answer.deltaE),
     trims: answer.trims.map(({ id, gain }) => ({ id, text: speech.t(`trim-on-bank.${id}`), gain })),
     reasons: worded(answer.reasons, speech),
   };

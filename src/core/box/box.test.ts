@@ -59,6 +59,13 @@ describe('what the box answers', () => {
     expect(first!.reasons.map((item) => item.code)).toEqual(['stage-same', 'fly-long']);
     expect(first!.steps).toBeGreaterThan(3);
   });
+  test('it says how near the belly is in a word, and how the fly rides where the natural does not', () => {
+    const answers = matchBox([bought, dun14], want('mayfly/spent', { belly: labOfHex('#5a3a22') }), SHIPPED.stages).flies;
+    const said = answers.find((answer) => answer.fly.id === 'bought')!.reasons;
+    expect(said).toContainEqual(expect.objectContaining({ code: 'fly-colour', params: { word: { kind: 'colour-words', id: 'same' } } }));
+    expect(said).toContainEqual(expect.objectContaining({ code: 'fly-rides', params: { ride: { kind: 'rides', id: 'high' }, wanted: { kind: 'rides', id: 'film' } } }));
+    expect(matchBox([dun14], want('mayfly/dun'), SHIPPED.stages).flies[0]!.reasons.map((item) => item.code)).not.toContain('fly-rides');
+  });
   test('nothing close names the nearest and how many sizes it is off', () => {
     const { noneClose } = matchBox([dun10], want('mayfly/dun', { length: { mm: 4, seMm: 0.2 } }), SHIPPED.stages);
     expect(noneClose).toMatchObject({ code: 'box-nearest-long', params: { fly: 'dun10' } });

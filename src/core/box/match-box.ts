@@ -1,6 +1,6 @@
 import type { RideId, StageId } from '@/catalogue/ids';
 import { reason, type Reason } from '../code';
-import { deltaE, type Lab } from '../colour';
+import { colourWord, deltaE, type Lab } from '../colour';
 import { NUMBER_STEP } from '../constants';
 import type { StageRow } from '../hooks';
 import type { CarriedFly } from './carried';
@@ -104,6 +104,9 @@ function answerOf(fly: CarriedFly, prepared: Prepared): BoxAnswer {
   const reasons: Reason[] = [];
   if (top) reasons.push(fly.stages.includes(top.stage) ? reason('stage-same', { stage: { kind: 'stages', id: top.stage } }, { weight: 1 }) : fly.stages[0] ? reason('fly-other-stage', { stage: { kind: 'stages', id: fly.stages[0] }, wanted: { kind: 'stages', id: top.stage } }, { weight: stageFit(fly, top.stage, prepared.rows) }) : reason('fly-stage-unknown', {}));
   if (steps !== null) reasons.push(reason(Math.abs(steps) < 0.5 ? 'fly-length-right' : steps > 0 ? 'fly-long' : 'fly-short', { steps: Math.abs(steps) }, { steps: Math.abs(steps) }));
+  if (colour !== null) reasons.push(reason('fly-colour', { word: { kind: 'colour-words', id: colourWord(colour) } }));
+  const wantedRide = top ? prepared.rows.get(top.stage)!.ride : null;
+  if (fly.ride && wantedRide && fly.ride !== wantedRide) reasons.push(reason('fly-rides', { ride: { kind: 'rides', id: fly.ride }, wanted: { kind: 'rides', id: wantedRide } }));
   if (fly.left <= 0) reasons.push(reason('fly-none-left', {}));
   return {
     fly,

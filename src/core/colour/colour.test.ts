@@ -1,3 +1,4 @@
+import { colourWord } from './colour-word';
 import { colourOf, deltaE, hexOfLab, labOfHex, parseColour } from './colour';
 import { filmFromPad, over, stackColour, wetFilm, wetHex, wetOpaque, wetPad } from './film';
 import { shadeOf } from './shade';
@@ -38,3 +39,5 @@ describe('wet and layered: golden figures of formulas §9', () => {
 test.each([['#b8a857', 'olive'], ['#222222', 'black'], ['#5b4430', 'brown'], ['#9aa0a6', 'grey'], ['#f2f2ee', 'white']])('%s is called %s', (hex, hue) => expect(shadeOf(labOfHex(hex)).hue).toBe(hue));
 
 test('a colour keeps where it came from', () => expect(colourOf('#CA4', 'wet', 'typed')).toMatchObject({ hex: '#ccaa44', surface: 'wet', source: 'typed' }));
+
+test('a difference has a word', () => expect([0, 1, 1.5, 5, 9, 40].map((deltaE) => colourWord(deltaE))).toEqual(['same', 'same', 'hard-to-tell', 'close', 'related', 'off']));

@@ -74,7 +74,7 @@ function midline(length: number, curl: number, wobble: number): Point[] {
   return points.map(([x, y]) => [x - middle[0]!, y - middle[1]!]);
 }
 
-function hair(from: Point, heading: number, length: number, bend: number): Point[] {
+function filament(from: Point, heading: number, length: number, bend: number): Point[] {
   return Array.from({ length: 9 }, (_, index): Point => {
     const u = index / 8;
     const a = heading + bend * u;
@@ -103,21 +103,21 @@ export function drawInsect(plan: InsectPlan, dice: Chance, scale: number): { she
   const stroke = (points: Point[], width: number, ink: Rgb, opacity = 0.9) => paint(sheet, { line: points, half: (u) => (width / 2) * (1 - 0.6 * u), colour: () => ink, opacity });
   let overall = body;
 
-  for (let tail = 0; tail < shape.tails; tail++) stroke(hair(line[STEPS]!, back + (tail - (shape.tails - 1) / 2) * 0.28 + dice.between(-0.06, 0.06), body * dice.between(0.5, 1.1), dice.between(-0.3, 0.3)), thin, dark);
+  for (let tail = 0; tail < shape.tails; tail++) stroke(filament(line[STEPS]!, back + (tail - (shape.tails - 1) / 2) * 0.28 + dice.between(-0.06, 0.06), body * dice.between(0.5, 1.1), dice.between(-0.3, 0.3)), thin, dark);
   for (let leg = 0; leg < shape.legs; leg++) {
     const side = leg % 2 === 0 ? 1 : -1;
     const at = Math.round(STEPS * (0.14 + 0.09 * Math.floor(leg / 2)));
     const long = (family === 'spider' ? 1.5 : 0.42) * body * dice.between(0.8, 1.2);
-    const first = hair(line[at]!, heading(at) + side * dice.between(1.1, 1.9), long * 0.5 + half, 0);
+    const first = filament(line[at]!, heading(at) + side * dice.between(1.1, 1.9), long * 0.5 + half, 0);
     stroke(first, thin * 2, dark);
-    stroke(hair(first[8]!, heading(at) + side * dice.between(1.6, 2.4), long * 0.5, dice.between(-0.4, 0.4)), thin * 1.3, dark);
+    stroke(filament(first[8]!, heading(at) + side * dice.between(1.6, 2.4), long * 0.5, dice.between(-0.4, 0.4)), thin * 1.3, dark);
   }
   const feelers = family === 'flat' || family === 'nymph' || family === 'pupa' ? 2 : 0;
-  for (let feeler = 0; feeler < feelers; feeler++) stroke(hair(line[0]!, front + (feeler - 0.5) * 0.6, body * (family === 'flat' ? 0.9 : 0.3), dice.between(-0.3, 0.3)), thin, dark);
+  for (let feeler = 0; feeler < feelers; feeler++) stroke(filament(line[0]!, front + (feeler - 0.5) * 0.6, body * (family === 'flat' ? 0.9 : 0.3), dice.between(-0.3, 0.3)), thin, dark);
 
   const membrane: Rgb = [0.62, 0.64, 0.66];
   const wingHalf = (widest: number) => (u: number) => widest * Math.sin(Math.PI * Math.min(1, 0.08 + 0.92 * u)) ** 0.7;
-  const wing = (from: Point, direction: number, length: number, widest: number, opacity: number) => paint(sheet, { line: hair(from, direction, length, 0), half: wingHalf(widest), colour: (u, v) => (Math.abs(Math.sin(u * 22) + v * 0.4) > 0.93 ? [0.4, 0.41, 0.43] : membrane), opacity });
+  const wing = (from: Point, direction: number, length: number, widest: number, opacity: number) => paint(sheet, { line: filament(from, direction, length, 0), half: wingHalf(widest), colour: (u, v) => (Math.abs(Math.sin(u * 22) + v * 0.4) > 0.93 ? [0.4, 0.41, 0.43] : membrane), opacity });
   const shoulder = line[Math.round(STEPS * 0.22)]!;
   if (shape.wings === 'upright') wing(shoulder, heading(10) - Math.PI / 2 - dice.between(0.1, 0.5), body * dice.between(0.8, 1), body * 0.17, dice.between(0.3, 0.5));
   if (shape.wings === 'spread') for (const side of [1, -1]) wing(shoulder, heading(10) + side * (Math.PI / 2 + dice.between(-0.2, 0.3)), body * dice.between(0.7, 0.95), body * 0.12, dice.between(0.12, 0.3));
@@ -141,7 +141,7 @@ export function drawInsect(plan: InsectPlan, dice: Chance, scale: number): { she
   });
   for (let spot = 0; spot < plan.glare; spot++) {
     const at = Math.round(STEPS * dice.between(0.15, 0.9));
-    paint(sheet, { line: hair(line[at]!, heading(at), body * 0.05, 0), half: () => half * 0.12, colour: () => [0.97, 0.97, 0.98], opacity: 0.85 });
+    paint(sheet, { line: filament(line[at]!, heading(at), body * 0.05, 0), half: () => half * 0.12, colour: () => [0.97, 0.97, 0.98], opacity: 0.85 });
   }
   const widest = Math.max(...Array.from({ length: 50 }, (_, index) => shape.half(index / 49)));
   return { sheet, truth: { stage: plan.stage, bodyMm: body, widthMm: 2 * half * widest, overallMm: overall, colours: { abdomen: plan.abdomen, thorax: plan.thorax }, midHeightMm: half * 0.9, curl: plan.curl } };

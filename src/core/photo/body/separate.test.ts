@@ -1,0 +1,74 @@
+import { lightOf } from '../field/light';
+import type { Field } from '../field/rectify';
+import { tonesOf } from '../field/tones';
+import { notPaper, separate } from './separate';
+
+const W = 400;
+const H = 240;
+const SCALE = 10;
+type Tint = readonly [number, number, number];
+const BODY: Tint = [0.16, 0.1, 0.04];
+
+/** White paper under even light with painted patches, as the field shows them. */
+function tonesWith(paint: (x: number, y: number) => Tint | null): { field: Field; tones: ReturnType<typeof tonesOf> } {
+  const planes = [0, 1, 2].map(() => new Float32Array(W * H));
+  for (let y = 0; y < H; y++) for (let x = 0; x < W; x++) {
+    const what = paint(x + 0.5, y + 0.5) ?? [1, 1, 1];
+    // Paper has a grain of its own.
+    const grain = 1 + 0.01 * Math.sin(x * 12.9898 + y * 78.233);
+    for (let channel = 0; channel < 3; channel++) planes[channel]![y * W + x] = 0.8 * what[channel]! * grain;
+  }
+  const field: Field = { width: W, height: H, scale: SCALE, left: 0, top: 0, r: planes[0]!, g: planes[1]!, b: planes[2]!, clipped: 0 };
+  return { field, tones: tonesOf(field, lightOf(field)) };
+}
+const cutsOf = (paint: (x: number, y: number) => Tint | null) => {
+  const { field, tones } = tonesWith(paint);
+  return separate(field, tones).cuts;
+};
+const body = (x: number, y: number, cx = 200, cy = 120, long = 40, half = 8) => Math.abs(x - cx) < long && Math.abs(y - cy) < half;
+const leg = (x: number, y: number) => Math.abs(x - 185 - (y - 120) * 0.2) < 1.2 && Math.abs(y - 120) < 40;
+const area = (mask: Uint8Array) => mask.reduce((sum, value) => sum + value, 0);
+
+describe('insect and paper', () => {
+  test('clean paper holds nothing', () => {
+    const { field, tones } = tonesWith(() => null);
+    expect(area(notPaper(field, tones).mask)).toBe(0);
+    expect(separate(field, tones).cuts).toEqual([]);
+  });
+  test('a body keeps its outline, its legs are taken off the trunk', () => {
+    const [cut] = cutsOf((x, y) => (body(x, y) || leg(x, y) ? BODY : null));
+    expect(area(cut!.trunk)).toBeGreaterThan(0.94 * 80 * 16);
+    expect(area(cut!.trunk)).toBeLessThan(1.06 * 80 * 16);
+    expect(area(cut!.all)).toBeGreaterThan(area(cut!.trunk) + 80);
+    expect(cut!.radius).toBeCloseTo(8, 0);
+  });
+  test('a grey shadow beside it is not body', () => {
+    const [cut] = cutsOf((x, y) => (body(x, y) ? BODY : body(x, y, 206, 132, 40, 10) ? [0.6, 0.6, 0.6] : null));
+    expect(area(cut!.trunk)).toBeLessThan(1.12 * 80 * 16);
+  });
+  test('a clear wing on a dark body is not body, but is told of', () => {
+    const wing = (x: number, y: number) => Math.abs(x - 190) < 16 && y > 40 && y < 112;
+    const [cut] = cutsOf((x, y) => (body(x, y) ? BODY : wing(x, y) ? [0.78, 0.79, 0.8] : null));
+    expect(area(cut!.trunk)).toBeLessThan(1.1 * 80 * 16);
+    expect(area(cut!.all)).toBeGreaterThan(1.5 * 80 * 16);
+  });
+  test('a paler part of the same body belongs to it when it has a colour', () => {
+    const [cut] = cutsOf((x, y) => (body(x, y) ? (x < 180 ? [0.05, 0.04, 0.03] : [0.62, 0.5, 0.24]) : null));
+    expect(area(cut!.trunk)).toBeGreaterThan(0.92 * 80 * 16);
+  });
+  test('wet glare in the middle of it is no hole', () => {
+    const [cut] = cutsOf((x, y) => (body(x, y) ? (Math.hypot(x - 200, y - 120) < 3 ? [0.99, 0.99, 1] : BODY) : null));
+    expect(area(cut!.trunk)).toBeGreaterThan(0.97 * 80 * 16);
+  });
+  test('the gap of a closed curl stays a gap', () => {
+    const ring = (x: number, y: number) => { const d = Math.hypot(x - 200, y - 120); return d > 22 && d < 36 && !(x > 200 && Math.abs(y - 120) < 5); };
+    const [cut] = cutsOf((x, y) => (ring(x, y) ? BODY : null));
+    expect(cut!.trunk[(120 - cut!.top) * cut!.width + (200 - cut!.left)]).toBe(0);
+  });
+  test('two insects are two cuts, a crumb is none, and one at the rim says so', () => {
+    const cuts = cutsOf((x, y) => (body(x, y, 100) || body(x, y, 300, 80, 30, 6) || Math.hypot(x - 200, y - 200) < 1.2 ? BODY : null));
+    expect(cuts.map((cut) => cut.touchesEdge)).toEqual([false, false]);
+    expect(cutsOf((x, y) => (body(x, y, 30) ? BODY : null))[0]!.touchesEdge).toBe(true);
+    expect(cutsOf((x, y) => (body(x, y) || leg(x, y - 60) ? BODY : null))[0]!.touchesEdge).toBe(false);
+  });
+});
