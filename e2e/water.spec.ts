@@ -48,6 +48,7 @@ test('a photograph is kept with one tap for the evening, whole, over a reload; t
   await page.getByRole('link', { name: /Unnamed natural/ }).first().click();
   await page.getByRole('button', { name: 'Let photograph 1 go' }).click();
   await expect(page.getByRole('img', { name: 'Photograph 1' })).toHaveCount(0);
+  await written(page);
   await page.goto('/shelf/data');
   await expect(page.getByText('11 photographs waiting')).toBeVisible();
 });

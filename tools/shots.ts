@@ -1,7 +1,9 @@
 /** Retakes docs/screenshots from the demo data, against a server of its own. */
 import { spawn } from 'node:child_process';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { writePhoto } from './write-photo';
 
 const PORT = 8791;
 const ORIGIN = `http://127.0.0.1:${PORT}`;
@@ -22,6 +24,20 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
   { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
   { name: 'bench-wide', path: `${DUN}/tie`, size: WIDE, theme: 'dusk', act: async (page) => { for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown'); } },
+  {
+    name: 'photo-phone', path: '/', size: PHONE, act: async (page) => {
+      const photo = join(tmpdir(), 'aubade-shot.jpg');
+      await writePhoto(photo);
+      const opening = page.waitForEvent('filechooser');
+      await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
+      await (await opening).setFiles(photo);
+      await page.getByRole('link', { name: /^Unnamed natural/ }).first().click();
+      await page.getByRole('button', { name: 'Measure it' }).click();
+      const take = page.getByRole('button', { name: /^Take / });
+      await take.waitFor({ timeout: 60_000 });
+      await take.evaluate((element) => element.scrollIntoView({ block: 'end' }));
+    },
+  },
   { name: 'water-phone', path: `${DUN}/water`, size: PHONE },
   { name: 'box-phone', path: '/box/box_demo-valley', size: PHONE },
   { name: 'drawer-phone', path: '/drawer/hooks/osmere/lark', size: PHONE },

@@ -52,6 +52,8 @@ const LEAST_BODY_PX = 40;
 const REACH_MM = 2.2;
 /** A measured insect whose parts leave the trunk's outline this ragged may be two. */
 const RAGGED = 1.9;
+/** What is rounder than this is a drop or a crumb. */
+const LEAST_SLENDER = 1.2;
 
 function refused(code: string, card: PhotoMeasure['card'], light: PhotoMeasure['light']): PhotoMeasure {
   return { refused: { code, params: {} }, card, light, insects: [] };
@@ -123,7 +125,7 @@ function measureOn(picture: Picture, found: FoundCard, asked: Asked, report: Rep
   let ragged = 0;
   for (const cut of whole) {
     const body = measureBody(cut, field, tones, found, camera, asked.printedScale);
-    if (!body || body.bodyMm < 2 * body.widthMm * 0.6) continue;
+    if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
       small++;
       continue;

@@ -28,13 +28,13 @@ export function CautionOfTheDay({ ids }: { ids: readonly CautionId[] }) {
   }, [dispatch, due]);
   if (due.ids.length === 0) return null;
   return (
-    <View className="border-l-4 border-straw pl-3">
-      <Say size="small">
-        {`${due.ids.map((id) => speech.t(`caution-line.${id}`)).join(' ')} ${speech.t('caution.ending')} `}
-        <Link href="/shelf/cautions" className="font-medium text-small text-river underline">
-          {words('cautions.read')}
-        </Link>
+    <View className="flex-row items-center gap-3 border-l-4 border-straw pl-3">
+      <Say size="small" className="min-w-0 flex-1">
+        {`${due.ids.map((id) => speech.t(`caution-line.${id}`)).join(' ')} ${speech.t('caution.ending')}`}
       </Say>
+      <Link href="/shelf/cautions" className="min-h-touch min-w-touch py-4 text-center font-medium text-small text-river">
+        {words('cautions.read')}
+      </Link>
     </View>
   );
 }

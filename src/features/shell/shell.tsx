@@ -81,7 +81,7 @@ function Header({ wide }: { wide: boolean }) {
   const last = past[past.length - 1];
   const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
   return (
-    <View role="banner" className={`min-h-14 items-center justify-between border-b border-line bg-plane ${wide || thumb === 'right' ? 'flex-row pl-5 pr-2' : 'flex-row-reverse pl-2 pr-5'}`}>
+    <View role="banner" className={`min-h-14 items-center justify-between border-b border-line bg-plane ${wide || thumb === 'right' ? 'flex-row pl-4 pr-0' : 'flex-row-reverse pl-0 pr-4'}`}>
       {wide ? (
         <Say size="small" tone="soft">
           {time ?? ''}
