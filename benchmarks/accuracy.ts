@@ -1,19 +1,8 @@
 /** How well the key finds the stage: written cases and simulated tiers. `npm run bench` prints it, docs/accuracy.md keeps it. */
 import cases from '../src/catalogue/cases.json';
 import { KEY } from '../src/catalogue/key';
+import { chance } from '../src/standins/camera/chance';
 import { believe, nextSign, NOTHING_SEEN, ranked, type AskedId, type Key, type Sighting } from '../src/core/belief';
-
-/** Small seeded generator (mulberry32), so that the same figures come out twice. */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = state;
-    t = Math.imul(t ^ (t >>> 15), t | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
 
 function draw(weights: readonly number[], random: () => number): number {
   let left = random() * weights.reduce((sum, value) => sum + value, 0);
@@ -74,7 +63,7 @@ const UNKNOWN = 0.25;
 
 /** Tiers who meet a stage as often as the prior says and note what another hand's likelihoods give them, some of it wrong or unknown. */
 export function simulatedTiers(n: number, key: Key = KEY, seed = 7): Simulated {
-  const random = seeded(seed);
+  const random = chance(seed).next;
   const world = perturbed(key, 0.3, random);
   const asked = Object.keys(key.answers) as AskedId[];
   const bins = Array.from({ length: 10 }, () => ({ said: 0, was: 0, n: 0 }));
@@ -119,7 +108,7 @@ function meet(world: Key, asked: readonly AskedId[], random: () => number, all =
 
 /** Median answers until one stage has p ≥ 0.8, month and found known: by what is worth most, and in the order of the list. */
 export function answersNeeded(n: number, key: Key = KEY, seed = 11): { chosen: number; fixed: number; sure: number } {
-  const random = seeded(seed);
+  const random = chance(seed).next;
   const asked = Object.keys(key.answers) as AskedId[];
   const order = asked.filter((sign) => sign !== 'found');
   const count = (signs: Partial<Record<AskedId, string>>, start: Sighting, pick: (sighting: Sighting, tried: AskedId[]) => AskedId | null) => {

@@ -3,7 +3,7 @@ import { reason, type Reason } from '../code';
 import { colourOf, shadeOf } from '../colour';
 import { rankDressings, type Dressing, type RankedDressing } from '../dressings';
 import { barbAllowed, modelKey, modelSdSteps, offsetFactor, raftLength, rungBounds, rungProbabilities, target, type Hook, type StageRow, type Style } from '../hooks';
-import { bodyFrom, caseFrom, lengthStats, overallRatio, type LengthStats } from '../naturals';
+import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, Sample } from './answer-shape';
 import { bestByMaker, rankHooks } from './rank-hooks';
@@ -132,16 +132,13 @@ function holdsOf(first: HookAnswer, all: readonly HookAnswer[], style: Style, of
 function sampleWarnings(sample: Sample, stats: LengthStats): Reason[] {
   const warnings: Reason[] = [];
   if (stats.outliers.length > 0) warnings.push(reason('outliers', { count: stats.outliers.length, values: { list: stats.outliers.map((index) => ({ mm: stats.valuesMm[index]! })) } }));
-  const ratio = sample.sex === null || sample.sex === 'mixed' ? null : SEX_RATIO[sample.stage.split('/')[0]!];
+  const ratio = sample.sex === null || sample.sex === 'mixed' ? null : femaleOverMale(sample.stage.split('/')[0]!);
   if (ratio) {
     const other = sample.sex === 'female' ? stats.meanMm / ratio : stats.meanMm * ratio;
     warnings.push(reason(sample.sex === 'female' ? 'females-only' : 'males-only', { other: { mm: other } }, { evidence: 'heard' }));
   }
   return warnings;
 }
-
-/** Female over male length, typical: domain §2. */
-const SEX_RATIO: Record<string, number> = { mayfly: 1.15, stonefly: 1.25, midge: 0.9, caddis: 1.1 };
 
 /**
  * The whole answer for one natural: style, hooks of every maker, dressings, the card, and how far it holds.

@@ -1,3 +1,4 @@
+import { femaleOverMale } from './sex-ratio';
 import { twoHumps } from './two-humps';
 
 test('males and females of one hatch are two heaps, by their indices', () => {
@@ -13,4 +14,10 @@ test('a coarse reading does not part what it cannot see', () => {
 test('one far insect is no heap of its own', () => {
   const found = twoHumps([8.0, 8.1, 8.2, 8.0, 8.1, 12], 0.1);
   expect(found === null || found.longer.length >= 2).toBe(true);
+});
+
+test('females are the longer sex, but for midges; an order nobody measured says nothing', () => {
+  expect(femaleOverMale('mayfly')).toBeGreaterThan(1);
+  expect(femaleOverMale('midge')).toBeLessThan(1);
+  expect(femaleOverMale('beetle')).toBeNull();
 });

@@ -4,7 +4,7 @@ import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
 import { useStore } from 'react-redux';
-import { methodHalfWidth, twoHumps } from '@/core/naturals';
+import { femaleOverMale, methodHalfWidth, twoHumps } from '@/core/naturals';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
 import { change, counts, specimen, useApp, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
@@ -165,8 +165,6 @@ function Apart({ specimen, n, sexes, asking, set }: { specimen: SampleRecord['sp
 }
 
 const SEXES = ['female', 'male'] as const;
-/** In these the male is the longer. */
-const MALES_LONGER: ReadonlySet<string> = new Set(['midge']);
 const Z95 = 1.96;
 
 /** Two heaps of lengths: an offer to tell males and females apart, and a choice of whom to match once they are. */
@@ -180,8 +178,9 @@ function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord
   const heaps = twoHumps(all.map((item) => item.body.mm!), methodHalfWidth(sample.method, all[0]?.body.mm ?? 0) / Z95);
   if (!heaps) return null;
   const apart = () => dispatch(change('apart', (draft) => {
+    const malesLonger = (femaleOverMale(order) ?? 1) < 1;
     const longer = new Set(heaps.longer.map((index) => all[index]!.id));
-    for (const item of draft.sample[sampleId]!.specimens) if (all.some((other) => other.id === item.id)) item.sex = longer.has(item.id) === MALES_LONGER.has(order) ? 'male' : 'female';
+    for (const item of draft.sample[sampleId]!.specimens) if (all.some((other) => other.id === item.id)) item.sex = longer.has(item.id) === malesLonger ? 'male' : 'female';
   }));
   return (
     <View className="gap-2 border-l-4 border-river pl-3">
