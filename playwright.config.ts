@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test';
+import { CHROMIUM } from './tools/browser';
 
 export default defineConfig({
   testDir: 'e2e',
@@ -11,10 +12,7 @@ export default defineConfig({
     baseURL: 'http://127.0.0.1:8790',
     serviceWorkers: 'block',
     viewport: { width: 390, height: 844 },
-    launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
-    },
+    launchOptions: CHROMIUM,
   },
   webServer: { command: 'npx tsx server/serve.ts', url: 'http://127.0.0.1:8790', env: { PORT: '8790', HOST: '127.0.0.1' }, reuseExistingServer: !process.env.CI },
 });

@@ -3,6 +3,7 @@ import { spawn } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
+import { CHROMIUM } from './browser';
 import { writePhoto } from './write-photo';
 
 const PORT = 8791;
@@ -48,7 +49,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
 async function main(only: string | undefined, out: string) {
   const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  const browser = await chromium.launch(CHROMIUM);
   for (const view of VIEWS.filter((item) => !only || item.name.includes(only))) {
     const page = await browser.newPage({ viewport: view.size });
     page.on('pageerror', (error) => process.stderr.write(`${view.name}: ${error.message}\n`));

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import { FIELD_CARDS } from '../../src/catalogue/field-cards';
 import ids from '../../src/catalogue/ids.json';
 import { hexOfLab } from '../../src/core/colour';
-import { measureByScale, measurePhoto, type Picture, type PhotoMeasure, type View } from '../../src/core/photo';
+import { measureByScale, measurePhoto, photographOf, type Photograph, type PhotoMeasure, type View } from '../../src/core/photo';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
@@ -14,14 +14,14 @@ import type { Reader } from '../read';
 const LONGEST_PX = 4400;
 const MOST_PIXELS = 60e6;
 
-async function pictureOf(read: Reader, path: string): Promise<{ picture: Picture; shrunk: number } | null> {
+async function pictureOf(read: Reader, path: string): Promise<{ picture: Photograph; shrunk: number } | null> {
   try {
     const image = sharp(path, { limitInputPixels: MOST_PIXELS }).rotate();
     const { width, height } = await sharp(path).metadata();
     const longest = Math.max(width ?? 0, height ?? 0);
     const sized = longest > LONGEST_PX ? image.resize({ width: LONGEST_PX, height: LONGEST_PX, fit: 'inside' }) : image;
     const { data, info } = await sized.toColourspace('srgb').ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-    return { picture: { width: info.width, height: info.height, rgba: new Uint8Array(data.buffer, data.byteOffset, data.length) }, shrunk: longest > LONGEST_PX ? Math.max(info.width, info.height) / longest : 1 };
+    return { picture: photographOf({ width: info.width, height: info.height, rgba: new Uint8Array(data.buffer, data.byteOffset, data.length) }), shrunk: longest > LONGEST_PX ? Math.max(info.width, info.height) / longest : 1 };
   } catch {
     return read.fault(inputFault('photo', 'photo-unread', path));
   }

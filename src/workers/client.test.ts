@@ -1,4 +1,4 @@
-import { run } from './client';
+import type * as Client from './client';
 import type { FromWorker } from './jobs';
 
 /** Workers as the client made them, with what was sent to each. */
@@ -29,9 +29,15 @@ class StandIn {
 
 const INPUT = { file: new Blob(['x']), asked: { view: 'belly', surface: 'dry', printedScale: 1 } } as const;
 
+let run: typeof Client.run;
+let prepare: typeof Client.prepare;
+
 beforeEach(() => {
   made.length = 0;
   (globalThis as { Worker?: unknown }).Worker = StandIn;
+  // Workers wait for their next job from one call to the next, but not from one test to the next.
+  jest.resetModules();
+  ({ run, prepare } = jest.requireActual<typeof Client>('./client'));
 });
 
 test('a job goes to the worker of its name, tells how far it is, and ends with its answer', async () => {
@@ -43,7 +49,40 @@ test('a job goes to the worker of its name, tells how far it is, and ends with i
   worker!.answer({ progress: 0.9 } as never);
   worker!.answer({ output: { measure: 'done', crop: null } } as never);
   expect(await running).toEqual({ measure: 'done', crop: null });
-  expect([seen, worker!.ended]).toEqual([[0.4, 0.9], true]);
+  expect([seen, worker!.ended]).toEqual([[0.4, 0.9], false]);
+});
+
+test('a worker that has ended its job takes the next one; two at once are two', async () => {
+  const first = run('photo', INPUT);
+  made[0]!.answer({ output: 'one' } as never);
+  await first;
+  const [second, third] = [run('photo', INPUT), run('photo', INPUT)];
+  expect(made).toHaveLength(2);
+  expect(made[0]!.sent).toHaveLength(2);
+  made[0]!.answer({ output: 'two' } as never, made[0]!.sent[1]!.id);
+  made[1]!.answer({ output: 'three' } as never);
+  expect(await Promise.all([second, third])).toEqual(['two', 'three']);
+  expect(made.map((worker) => worker.ended)).toEqual([false, true]);
+});
+
+test('a cancelled worker is not used again', async () => {
+  const stop = new AbortController();
+  const running = run('photo', INPUT, { signal: stop.signal });
+  stop.abort();
+  await expect(running).rejects.toMatchObject({ name: 'AbortError' });
+  const again = run('photo', INPUT);
+  expect(made.map((worker) => worker.ended)).toEqual([true, false]);
+  made[1]!.answer({ output: 'late' } as never);
+  expect(await again).toBe('late');
+});
+
+test('prepared once, it waits for the job', async () => {
+  prepare('photo');
+  prepare('photo');
+  const running = run('photo', INPUT);
+  expect(made).toHaveLength(1);
+  made[0]!.answer({ output: 'ready' } as never);
+  expect(await running).toBe('ready');
 });
 
 test('what is cancelled stops at once and says so', async () => {
@@ -69,7 +108,7 @@ test('a failure is the worker\'s own, told or not', async () => {
   expect(made[1]!.url).toBe('/card-worker.js');
   made[1]!.onerror!({ message: 'could not load' });
   await expect(broken).rejects.toThrow('could not load');
-  expect(made.every((worker) => worker.ended)).toBe(true);
+  expect(made[1]!.ended).toBe(true);
 });
 
 test('an answer to another job is not taken', async () => {

@@ -7,30 +7,42 @@ export interface RunOptions {
 
 const WORKERS: Record<JobName, string> = { photo: '/photo-worker.js', 'card-pdf': '/card-worker.js' };
 
+/** A worker that has ended its job and waits for the next: its code is warm. One of each name is kept. */
+const idle = new Map<JobName, Worker>();
+
 let next = 1;
 
+/** Starts the worker of a job before it is needed, so that the job need not wait for its code. */
+export function prepare(job: JobName): void {
+  if (!idle.has(job)) idle.set(job, new Worker(WORKERS[job]));
+}
+
 /**
- * Runs a job in a worker of its own and ends it with the job: what is cancelled stops at once. Rejects with an `AbortError` when
- * cancelled, with the worker's own error when it fails.
+ * Runs a job in a worker that does nothing else. What is cancelled stops at once, its worker with it; rejects with an `AbortError`
+ * then, with the worker's own error when it fails.
  */
 export function run<J extends JobName>(job: J, input: Jobs[J]['input'], { signal, onProgress }: RunOptions = {}): Promise<Jobs[J]['output']> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) return reject(new DOMException('cancelled', 'AbortError'));
     const id = next++;
-    const worker = new Worker(WORKERS[job]);
-    const end = () => worker.terminate();
-    signal?.addEventListener('abort', () => {
-      end();
+    const worker = idle.get(job) ?? new Worker(WORKERS[job]);
+    idle.delete(job);
+    const stopped = () => {
+      worker.terminate();
       reject(new DOMException('cancelled', 'AbortError'));
-    });
+    };
+    signal?.addEventListener('abort', stopped);
     worker.onerror = (event) => {
-      end();
+      signal?.removeEventListener('abort', stopped);
+      worker.terminate();
       reject(new Error(event.message));
     };
     worker.onmessage = ({ data }: MessageEvent<FromWorker>) => {
       if (data.id !== id) return;
       if ('progress' in data) return onProgress?.(data.progress);
-      end();
+      signal?.removeEventListener('abort', stopped);
+      if (idle.has(job)) worker.terminate();
+      else idle.set(job, worker);
       if ('failed' in data) reject(new Error(data.failed));
       else resolve(data.output as Jobs[J]['output']);
     };

@@ -1,2 +1,2 @@
-export { run, type RunOptions } from './client';
+export { prepare, run, type RunOptions } from './client';
 export type { JobName, Jobs, PhotoAnswer } from './jobs';

@@ -1,10 +1,10 @@
 import { FIELD_CARDS } from '@/catalogue/field-cards';
-import { balancedCrop, measurePhoto, type Crop, type Picture } from '@/core/photo';
+import { measurePhoto, type Crop, type Grey, type Look, type Photograph } from '@/core/photo';
 import type { FromWorker, Jobs } from './jobs';
 
 /** Larger pictures are made smaller as they are decoded; the card gives the scale. */
 const MOST_PIXELS = 16e6;
-const CROP_PX = 900;
+const CROP_PX = 720;
 const CROP_BYTES = 40_000;
 const MARGIN_MM = 2;
 
@@ -15,29 +15,57 @@ interface WorkerScope {
 
 const scope = self as unknown as WorkerScope;
 
-async function decode(file: Blob): Promise<Picture> {
-  let bitmap = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'default' });
-  const share = Math.sqrt(MOST_PIXELS / (bitmap.width * bitmap.height));
-  if (share < 1) {
-    const width = Math.round(bitmap.width * share);
-    const smaller = await createImageBitmap(bitmap, { resizeWidth: width, resizeHeight: Math.round(bitmap.height * share), resizeQuality: 'medium' });
-    bitmap.close();
-    bitmap = smaller;
+/** A photograph the browser has decoded, read by pieces through a canvas: a large one is never copied whole. */
+class Decoded implements Photograph {
+  readonly width: number;
+  readonly height: number;
+
+  constructor(private readonly bitmap: ImageBitmap) {
+    this.width = bitmap.width;
+    this.height = bitmap.height;
   }
-  const canvas = new OffscreenCanvas(bitmap.width, bitmap.height);
-  const context = canvas.getContext('2d', { willReadFrequently: true })!;
-  context.drawImage(bitmap, 0, 0);
-  const picture = { width: bitmap.width, height: bitmap.height, rgba: context.getImageData(0, 0, bitmap.width, bitmap.height).data };
+
+  private drawn(left: number, top: number, width: number, height: number, toWidth: number, toHeight: number): Uint8ClampedArray {
+    const context = new OffscreenCanvas(toWidth, toHeight).getContext('2d', { willReadFrequently: true })!;
+    context.imageSmoothingQuality = 'low';
+    context.drawImage(this.bitmap, left, top, width, height, 0, 0, toWidth, toHeight);
+    return context.getImageData(0, 0, toWidth, toHeight).data;
+  }
+
+  grey(longest: number): Grey {
+    const factor = Math.max(1, Math.ceil(Math.max(this.width, this.height) / longest));
+    const [width, height] = [Math.floor(this.width / factor), Math.floor(this.height / factor)];
+    const rgba = this.drawn(0, 0, width * factor, height * factor, width, height);
+    const values = new Float32Array(width * height);
+    for (let at = 0; at < values.length; at++) values[at] = (0.3 * rgba[at * 4]! + 0.59 * rgba[at * 4 + 1]! + 0.11 * rgba[at * 4 + 2]!) / 255;
+    return { width, height, factor, values };
+  }
+
+  read(left: number, top: number, right: number, bottom: number): ReturnType<Photograph['read']> {
+    const [width, height] = [Math.max(1, right - left), Math.max(1, bottom - top)];
+    return { left, top, width, height, rgba: this.drawn(left, top, width, height, width, height) };
+  }
+
+  close(): void {
+    this.bitmap.close();
+  }
+}
+
+async function decode(file: Blob): Promise<Decoded> {
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'default' });
+  const share = Math.sqrt(MOST_PIXELS / (bitmap.width * bitmap.height));
+  if (share >= 1) return new Decoded(bitmap);
+  const smaller = await createImageBitmap(bitmap, { resizeWidth: Math.round(bitmap.width * share), resizeHeight: Math.round(bitmap.height * share), resizeQuality: 'medium' });
   bitmap.close();
-  return picture;
+  return new Decoded(smaller);
 }
 
 /** The crop as a JPEG of at most 40 kB. */
 async function pictureOf(crop: Crop): Promise<string> {
   const canvas = new OffscreenCanvas(crop.width, crop.height);
   canvas.getContext('2d')!.putImageData(new ImageData(crop.rgba as Uint8ClampedArray<ArrayBuffer>, crop.width, crop.height), 0, 0);
-  let blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.85 });
-  for (const quality of [0.7, 0.5, 0.3, 0.15]) {
+  let blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.75 });
+  for (const quality of [0.5, 0.3, 0.15]) {
     if (blob.size <= CROP_BYTES * 0.73) break;
     blob = await canvas.convertToBlob({ type: 'image/jpeg', quality });
   }
@@ -48,19 +76,23 @@ async function pictureOf(crop: Crop): Promise<string> {
 }
 
 async function measure({ file, asked }: Jobs['photo']['input'], progress: (done: number) => void): Promise<Jobs['photo']['output']> {
-  const picture = await decode(file);
+  const photo = await decode(file);
   progress(0.2);
-  let look: ((bounds: { left: number; top: number; right: number; bottom: number }) => Crop) | null = null;
-  const result = measurePhoto(picture, asked, FIELD_CARDS, (done) => progress(0.2 + 0.75 * done), (field, light) => {
-    look = (bounds) => balancedCrop(field, light, bounds, CROP_PX);
+  let look: Look | null = null;
+  const result = measurePhoto(photo, asked, FIELD_CARDS, (done) => progress(0.2 + 0.75 * done), (given) => {
+    look = given;
   });
   const spots = result.insects.flatMap((insect) => insect.midlineMm);
-  const cut = look as ((bounds: { left: number; top: number; right: number; bottom: number }) => Crop) | null;
-  if (!cut || spots.length === 0) return { measure: result, crop: null };
+  const cut = look as Look | null;
+  if (!cut || spots.length === 0) {
+    photo.close();
+    return { measure: result, crop: null };
+  }
   const xs = spots.map((spot) => spot[0]);
   const ys = spots.map((spot) => spot[1]);
   const margin = MARGIN_MM + 0.35 * Math.max(...result.insects.map((insect) => insect.bodyMm));
-  const crop = cut({ left: Math.min(...xs) - margin, top: Math.min(...ys) - margin, right: Math.max(...xs) + margin, bottom: Math.max(...ys) + margin });
+  const crop = cut({ left: Math.min(...xs) - margin, top: Math.min(...ys) - margin, right: Math.max(...xs) + margin, bottom: Math.max(...ys) + margin }, CROP_PX);
+  photo.close();
   return { measure: result, crop: { url: await pictureOf(crop), leftMm: crop.leftMm, topMm: crop.topMm, widthMm: crop.widthMm, heightMm: crop.heightMm } };
 }
 

@@ -3,14 +3,14 @@ import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
 import { CARD_SPAN_MM, measureBody, type BodyMeasure } from './body/measure-body';
 import { regionColours, type RegionColour } from './body/region-colours';
-import { separate, notPaper, type Cut } from './body/separate';
-import { widened } from './body/distance';
+import { cutOf, notPaper, piecesOf, type Cut } from './body/separate';
+import { balancedCrop, type Crop } from './field/balanced';
 import { cameraOver } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
-import { lightOf, refineLight, type Light } from './field/light';
-import { rectify, type Field } from './field/rectify';
+import { lightOf, lightWithin, near, refineLight, type Light } from './field/light';
+import { fieldBounds, readField, rectify, type Bounds, type Field } from './field/rectify';
 import { tonesOf } from './field/tones';
-import type { Picture } from './picture';
+import type { Photograph } from './picture';
 
 export type View = 'back' | 'belly' | 'side';
 
@@ -43,13 +43,25 @@ export interface PhotoMeasure {
 /** Called with the share that is done, 0–1; may throw to stop the work. */
 export type Report = (done: number) => void;
 
-/** Is shown the field and its light once they are known, for a picture of what was measured. */
-export type See = (field: Field, light: Light) => void;
+/** A piece of the field with its light, for a picture of what was measured: bounds in card millimetres, kept inside the field, no more than `most` pixels across. */
+export type Look = (bounds: Bounds, most: number) => Crop;
+
+/** Is given a way to look at the field once its light is known. */
+export type See = (look: Look) => void;
 
 const DARK = 0.045;
 const BLURRED_MM = 0.62;
 const LEAST_BODY_PX = 40;
 const REACH_MM = 2.2;
+/** Over the whole field, where light and insects are looked for: pixels, and at least so many of a millimetre. */
+const COARSE_PX = 130_000;
+const COARSE_LEAST = 6;
+/** About one insect: pixels of a millimetre at most. */
+const FINE = 24;
+const LEAST_SCALE = 8;
+/** Pixels of a window about one insect, at most. */
+const WINDOW_PX = 130_000;
+const WINDOW_MARGIN_MM = 0.7;
 /** A measured insect whose parts leave the trunk's outline this ragged may be two. */
 const RAGGED = 1.9;
 /** What is rounder than this is a drop or a crumb. */
@@ -72,10 +84,10 @@ function raggedness(cut: Cut, body: BodyMeasure, scale: number): number {
  * Length, widths and colours of every insect on a field card in a photograph; a refusal says why and is never a number.
  * Source: domain §2, §6; docs/formats/field-card.md.
  */
-export function measurePhoto(picture: Picture, asked: Asked, cards: FieldCards, report: Report = () => undefined, seen: See = () => undefined): PhotoMeasure {
-  const found: FoundCard | null = findCard(picture, cards);
+export function measurePhoto(photo: Photograph, asked: Asked, cards: FieldCards, report: Report = () => undefined, seen: See = () => undefined): PhotoMeasure {
+  const found: FoundCard | null = findCard(photo, cards);
   report(0.35);
-  return found ? measureOn(picture, found, asked, report, seen) : refused('photo-no-card', null, null);
+  return found ? measureOn(photo, found, asked, report, seen) : refused('photo-no-card', null, null);
 }
 
 /** A length by hand is tapped this well, as a share of itself. */
@@ -85,8 +97,8 @@ const TAPPED_SD = 0.012;
  * The same without a card: on a plain pale ground, from anything of known length that was tapped. Perspective and light are not known:
  * they go into the ±, and colours are against the ground as if it were white. `pxPerMm` in the whole picture.
  */
-export function measureByScale(picture: Picture, pxPerMm: number, asked: Asked, report: Report = () => undefined): PhotoMeasure {
-  const size: [number, number] = [picture.width / pxPerMm, picture.height / pxPerMm];
+export function measureByScale(photo: Photograph, pxPerMm: number, asked: Asked, report: Report = () => undefined): PhotoMeasure {
+  const size: [number, number] = [photo.width / pxPerMm, photo.height / pxPerMm];
   const row = (y: number) => [0, 0.5, 1].map((share): [number, number] => [share * size[0], y]);
   const plane: FoundCard = {
     size: 'wallet',
@@ -98,46 +110,65 @@ export function measureByScale(picture: Picture, pxPerMm: number, asked: Asked, 
     pxPerMm,
     edgePx: 2,
   };
-  return { ...measureOn(picture, plane, asked, report), card: null };
+  return { ...measureOn(photo, plane, asked, report), card: null };
 }
 
-function measureOn(picture: Picture, found: FoundCard, asked: Asked, report: Report, seen: See = () => undefined): PhotoMeasure {
-  const camera = cameraOver(found.toPicture, picture.width, picture.height);
+function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Report, seen: See = () => undefined): PhotoMeasure {
+  const camera = cameraOver(found.toPicture, photo.width, photo.height);
   const card = { size: found.size, residualMm: found.residualMm, tiltDeg: camera.tiltDeg, printedScale: asked.printedScale, pxPerMm: found.pxPerMm };
   if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
-  const field = rectify(picture, found);
-  report(0.55);
+  const bounds = fieldBounds(found);
+  const picture = readField(photo, found);
+  const area = (bounds.right - bounds.left) * (bounds.bottom - bounds.top);
+  const field = rectify(picture, found, bounds, Math.max(COARSE_LEAST, Math.sqrt(COARSE_PX / area)));
+  report(0.5);
   const first = lightOf(field);
   const rough = notPaper(field, tonesOf(field, first));
-  const light = refineLight(field, first, widened(rough.mask, field.width, field.height, 0.5 * field.scale), REACH_MM);
-  const tones = tonesOf(field, light);
-  seen(field, light);
-  report(0.75);
+  const light = refineLight(field, first, near(rough.mask, field, 0.5), REACH_MM);
+  const windowAt = (at: Bounds, most: number) => {
+    const inside = { left: Math.max(bounds.left, at.left), top: Math.max(bounds.top, at.top), right: Math.min(bounds.right, at.right), bottom: Math.min(bounds.bottom, at.bottom) };
+    const window = rectify(picture, found, inside, Math.min(most, Math.max(LEAST_SCALE, Math.min(FINE, found.pxPerMm))));
+    return { window, light: lightWithin(light, field, window) };
+  };
+  seen((at, most) => {
+    const { window, light: lit } = windowAt(at, most / Math.max(at.right - at.left, at.bottom - at.top));
+    return balancedCrop(window, lit);
+  });
+  report(0.65);
   const said = { white: first.white, unevenness: first.unevenness };
   if (first.white[1] < DARK) return refused('photo-dark', card, said);
-  const { cuts } = separate(field, tones);
-  const whole = cuts.filter((cut) => !cut.touchesEdge);
+  const pieces = piecesOf(field, tonesOf(field, light));
+  const cuts = pieces.blobs.flatMap((blob) => {
+    const mm = (px: number, from: number) => from + px / field.scale;
+    const around = { left: mm(blob.left, field.left) - WINDOW_MARGIN_MM, top: mm(blob.top, field.top) - WINDOW_MARGIN_MM, right: mm(blob.right + 1, field.left) + WINDOW_MARGIN_MM, bottom: mm(blob.bottom + 1, field.top) + WINDOW_MARGIN_MM };
+    const { window, light: lit } = windowAt(around, Math.sqrt(WINDOW_PX / ((around.right - around.left) * (around.bottom - around.top))));
+    const tones = tonesOf(window, lit);
+    const cut = cutOf(field, pieces, blob, window, tones);
+    return cut ? [{ cut, window, tones }] : [];
+  });
+  report(0.85);
+  const whole = cuts.filter(({ cut }) => !cut.touchesEdge);
   if (cuts.length === 0) return refused('photo-nothing', card, said);
   if (whole.length === 0) return refused('photo-touches-edge', card, said);
-  const edgePx = (found.edgePx / found.pxPerMm) * field.scale;
   const insects: PhotoInsect[] = [];
   let small = 0;
   let ragged = 0;
-  for (const cut of whole) {
-    const body = measureBody(cut, field, tones, found, camera, asked.printedScale);
+  for (const { cut, window, tones } of whole) {
+    const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
+    const body = measureBody(cut, window, tones, found, camera, asked.printedScale);
     if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
       small++;
       continue;
     }
-    const rough = raggedness(cut, body, field.scale);
+    const rough = raggedness(cut, body, window.scale);
     if (rough > RAGGED) {
       ragged++;
       continue;
     }
     const warnings: Reason[] = [];
-    if (field.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
-    insects.push({ ...body, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(0.3, Math.min(1, 1.6 - rough / 2)), regions: regionColours(cut, body.midlineMm, field, tones, asked.view, edgePx), warnings });
+    if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
+    insects.push({ ...body, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(0.3, Math.min(1, 1.6 - rough / 2)), regions: regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });
   }
   report(1);
   // A crumb beside an insect is not a second one.

@@ -5,6 +5,27 @@ export interface Picture {
   rgba: Uint8ClampedArray | Uint8Array;
 }
 
+/** A part of a photograph: its upper left pixel is `left`, `top` of the whole. */
+export interface Piece extends Picture {
+  left: number;
+  top: number;
+}
+
+/** A photograph that is read in parts, so that a large one need not lie in memory whole. */
+export interface Photograph {
+  width: number;
+  height: number;
+  /** In grey, shrunk so that its longer side is at most `longest`. */
+  grey(longest: number): Grey;
+  /** The part from one pixel to another, kept inside; it may be larger than asked. */
+  read(left: number, top: number, right: number, bottom: number): Piece;
+}
+
+/** A decoded picture as a photograph. */
+export function photographOf(picture: Picture): Photograph {
+  return { width: picture.width, height: picture.height, grey: (longest) => shrunkGrey(picture, longest), read: () => ({ ...picture, left: 0, top: 0 }) };
+}
+
 /** Linear light of an sRGB byte. Source: IEC 61966-2-1. */
 export const LINEAR = Float32Array.from({ length: 256 }, (_, byte) => {
   const value = byte / 255;
@@ -19,21 +40,27 @@ export interface Grey {
   values: Float32Array;
 }
 
-/** The picture in grey, shrunk by whole blocks so that its longer side is at most `longest`. */
+/** The picture in grey, shrunk by whole blocks so that its longer side is at most `longest`; of a large block four pixels are read. */
 export function shrunkGrey({ width, height, rgba }: Picture, longest: number): Grey {
   const factor = Math.max(1, Math.ceil(Math.max(width, height) / longest));
   const w = Math.floor(width / factor);
   const h = Math.floor(height / factor);
   const values = new Float32Array(w * h);
-  const share = 1 / (255 * factor * factor);
+  const stride = Math.ceil(factor / 2);
+  const read = Math.ceil(factor / stride);
+  const share = 1 / (255 * read * read);
   for (let y = 0; y < h; y++) {
-    for (let x = 0; x < w; x++) {
-      let sum = 0;
-      for (let dy = 0; dy < factor; dy++) {
-        let at = ((y * factor + dy) * width + x * factor) * 4;
-        for (let dx = 0; dx < factor; dx++, at += 4) sum += 0.3 * rgba[at]! + 0.59 * rgba[at + 1]! + 0.11 * rgba[at + 2]!;
+    for (let dy = 0; dy < factor; dy += stride) {
+      let at = (y * factor + dy) * width * 4;
+      for (let x = 0; x < w; x++) {
+        let sum = 0;
+        for (let dx = 0; dx < factor; dx += stride) {
+          const from = at + dx * 4;
+          sum += 0.3 * rgba[from]! + 0.59 * rgba[from + 1]! + 0.11 * rgba[from + 2]!;
+        }
+        at += factor * 4;
+        values[y * w + x] = values[y * w + x]! + sum * share;
       }
-      values[y * w + x] = sum * share;
     }
   }
   return { width: w, height: h, factor, values };

@@ -47,19 +47,23 @@ export function paint(sheet: Layer, { line, half, colour, opacity }: Ribbon): vo
       let along = 0;
       let side = 0;
       for (let s = 0; s < lengths.length; s++) {
-        const [ax, ay] = line[s]!;
-        const [bx, by] = line[s + 1]!;
-        const [dx, dy] = [bx - ax, by - ay];
-        const raw = ((x - ax) * dx + (y - ay) * dy) / (lengths[s]! ** 2);
+        const ax = xs[s]!;
+        const ay = ys[s]!;
+        const long = lengths[s]!;
+        const reach = widest + 1.6 * long;
+        if (Math.abs(x - ax) > reach || Math.abs(y - ay) > reach) continue;
+        const dx = xs[s + 1]! - ax;
+        const dy = ys[s + 1]! - ay;
+        const raw = ((x - ax) * dx + (y - ay) * dy) / (long * long);
         // Ends are cut square, so that a body is as long as its line; at a joint the next piece takes over.
         const over = raw < 0 ? -raw : raw > 1 ? raw - 1 : 0;
         const end = (raw < 0 && s === 0) || (raw > 1 && s === lengths.length - 1);
-        if (end ? over * lengths[s]! > 0.5 / sheet.scale : over > 0.5) continue;
+        if (end ? over * long > 0.5 / sheet.scale : over > 0.5) continue;
         const t = Math.min(1, Math.max(0, raw));
-        const distance = Math.hypot(x - ax - t * dx, y - ay - t * dy);
+        const distance = Math.sqrt((x - ax - t * dx) ** 2 + (y - ay - t * dy) ** 2);
         if (distance < best) {
           best = distance;
-          along = (starts[s]! + t * lengths[s]!) / total;
+          along = (starts[s]! + t * long) / total;
           side = Math.sign(dx * (y - ay) - dy * (x - ax)) * distance;
         }
       }

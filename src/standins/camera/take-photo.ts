@@ -134,31 +134,33 @@ function box(values: Float32Array, width: number, height: number, radius: number
 
 function gaussian(values: Float32Array, width: number, height: number, sigma: number): Float32Array {
   if (sigma < 0.3) return values;
-  const radius = Math.ceil(3 * sigma);
+  const radius = Math.ceil(2.6 * sigma);
   const kernel = Array.from({ length: 2 * radius + 1 }, (_, index) => Math.exp(-0.5 * ((index - radius) / sigma) ** 2));
   const sum = kernel.reduce((total, value) => total + value, 0);
   const weights = Float32Array.from(kernel, (value) => value / sum);
-  const across = new Float32Array(values.length);
   const out = new Float32Array(values.length);
+  const row = new Float32Array(width + 2 * radius);
   for (let y = 0; y < height; y++) {
-    const row = y * width;
+    // Down the columns into one padded row, then along it.
+    row.fill(0);
+    for (let k = -radius; k <= radius; k++) {
+      const from = Math.min(height - 1, Math.max(0, y + k)) * width;
+      const weight = weights[k + radius]!;
+      for (let x = 0; x < width; x++) row[x + radius] = row[x + radius]! + weight * values[from + x]!;
+    }
+    row.fill(row[radius]!, 0, radius);
+    row.fill(row[width + radius - 1]!, width + radius);
+    const to = y * width;
     for (let x = 0; x < width; x++) {
       let total = 0;
-      for (let k = -radius; k <= radius; k++) total += weights[k + radius]! * values[row + (x + k < 0 ? 0 : x + k >= width ? width - 1 : x + k)]!;
-      across[row + x] = total;
-    }
-  }
-  for (let y = 0; y < height; y++) {
-    for (let k = -radius; k <= radius; k++) {
-      const from = (y + k < 0 ? 0 : y + k >= height ? height - 1 : y + k) * width;
-      const weight = weights[k + radius]!;
-      const row = y * width;
-      for (let x = 0; x < width; x++) out[row + x] = out[row + x]! + weight * across[from + x]!;
+      for (let k = 0; k <= 2 * radius; k++) total += weights[k]! * row[x + k]!;
+      out[to + x] = total;
     }
   }
   return out;
 }
 
+const GRAINS = 1 << 16;
 const ENCODED = Float32Array.from({ length: 4097 }, (_, index) => encode(index / 4096));
 
 function encode(value: number): number {
@@ -187,32 +189,46 @@ export function takePhoto(scene: Scene, cards: FieldCards): Taken {
   const [r, g, b] = [new Float32Array(width * height), new Float32Array(width * height), new Float32Array(width * height)];
   const gradient = Math.log(scene.uneven) / Math.hypot(card.size_mm[0], card.size_mm[1]);
   const towards = dice.between(0, 2 * Math.PI);
+  const over = new Float32Array(4);
+  const [c0, c1, c2] = [camera.toCard([1 / focal, 0, 0]), camera.toCard([0, 1 / focal, 0]), camera.toCard([(0.5 - width / 2) / focal, (0.5 - height / 2) / focal, 1])];
+  const [eyeX, eyeY, eyeZ] = [middle[0] + eye[0], middle[1] + eye[1], eye[2]];
+  const [cardW, cardH] = card.size_mm;
+  const fall = scene.shadow.across;
+  const [cosTo, sinTo, far] = [Math.cos(towards), Math.sin(towards), Math.hypot(...middle)];
   for (let py = 0; py < height; py++) {
     for (let px = 0; px < width; px++) {
-      const ray = camera.toCard([(px + 0.5 - width / 2) / focal, (py + 0.5 - height / 2) / focal, 1]);
-      const t = -eye[2] / ray[2];
-      const x = middle[0] + eye[0] + t * ray[0];
-      const y = middle[1] + eye[1] + t * ray[1];
-      const on = scene.card !== null && x >= 0 && y >= 0 && x < card.size_mm[0] && y < card.size_mm[1];
-      let [red, green, blue] = ground;
-      if (on) red = green = blue = sampleGrey(texture, x, y);
+      const rayX = c2[0] + c0[0] * px + c1[0] * py;
+      const rayY = c2[1] + c0[1] * px + c1[1] * py;
+      const rayZ = c2[2] + c0[2] * px + c1[2] * py;
+      const t = -eyeZ / rayZ;
+      const x = eyeX + t * rayX;
+      const y = eyeY + t * rayY;
+      let red: number;
+      let green: number;
+      let blue: number;
+      if (scene.card !== null && x >= 0 && y >= 0 && x < cardW && y < cardH) red = green = blue = sampleGrey(texture, x, y);
       else {
         const grain = 0.9 + 0.2 * Math.abs(Math.sin(x * 1.7 + Math.sin(y * 0.6) * 2));
-        [red, green, blue] = [red * grain, green * grain, blue * grain];
+        red = ground[0] * grain;
+        green = ground[1] * grain;
+        blue = ground[2] * grain;
       }
       for (let index = 0; index < drawn.length; index++) {
         const { sheet, truth } = drawn[index]!;
-        const fall = scene.shadow.across;
         const shade = sampleOne(shadows[index]!, sheet, x - fall, y - fall * 0.6);
         if (shade > 0) {
           const keep = 1 - scene.shadow.strength * shade;
-          [red, green, blue] = [red * keep, green * keep, blue * keep];
+          red *= keep;
+          green *= keep;
+          blue *= keep;
         }
-        const raised = (truth.midHeightMm - eye[2]) / ray[2];
-        const over = sample(sheet, middle[0] + eye[0] + raised * ray[0], middle[1] + eye[1] + raised * ray[1]);
-        if (over) [red, green, blue] = [red * (1 - over[3]) + over[0], green * (1 - over[3]) + over[1], blue * (1 - over[3]) + over[2]];
+        const raised = (truth.midHeightMm - eyeZ) / rayZ;
+        if (!sample(sheet, eyeX + raised * rayX, eyeY + raised * rayY, over)) continue;
+        red = red * (1 - over[3]!) + over[0]!;
+        green = green * (1 - over[3]!) + over[1]!;
+        blue = blue * (1 - over[3]!) + over[2]!;
       }
-      let lit = scene.exposure * Math.exp(-gradient * ((x - middle[0]) * Math.cos(towards) + (y - middle[1]) * Math.sin(towards) + Math.hypot(...middle)));
+      let lit = scene.exposure * Math.exp(-gradient * ((x - middle[0]) * cosTo + (y - middle[1]) * sinTo + far));
       if (scene.shade) {
         const along = (x - middle[0]) * Math.cos(scene.shade.angle) + (y - middle[1]) * Math.sin(scene.shade.angle) - scene.shade.at;
         lit *= 1 - scene.shade.strength / (1 + Math.exp(-along / Math.max(0.2, scene.shade.soft)));
@@ -225,10 +241,12 @@ export function takePhoto(scene: Scene, cards: FieldCards): Taken {
   }
   const planes = [r, g, b].map((plane) => gaussian(plane, width, height, scene.blurPx));
   const rgba = new Uint8ClampedArray(width * height * 4);
+  const grains = Float32Array.from({ length: GRAINS }, () => scene.noise * quickNormal(dice));
+  let grain = 0;
   for (let at = 0; at < width * height; at++) {
-    rgba[at * 4] = ENCODED[(Math.min(1, planes[0]![at]!) * 4096) | 0]! + scene.noise * quickNormal(dice);
-    rgba[at * 4 + 1] = ENCODED[(Math.min(1, planes[1]![at]!) * 4096) | 0]! + scene.noise * quickNormal(dice);
-    rgba[at * 4 + 2] = ENCODED[(Math.min(1, planes[2]![at]!) * 4096) | 0]! + scene.noise * quickNormal(dice);
+    // A table read from a new place in every row: long enough that its repetition is not seen.
+    if (at % width === 0) grain = (dice.next() * GRAINS) | 0;
+    for (let channel = 0; channel < 3; channel++) rgba[at * 4 + channel] = ENCODED[(Math.min(1, planes[channel]![at]!) * 4096) | 0]! + grains[grain++ & (GRAINS - 1)]!;
     rgba[at * 4 + 3] = 255;
   }
   const corner = (x: number, y: number): Point => {
@@ -277,28 +295,30 @@ function sampleGrey({ width, height, grey }: { width: number; height: number; gr
   return (grey[at]! * (1 - u) + grey[at + 1]! * u) * (1 - v) + (grey[at + width]! * (1 - u) + grey[at + width + 1]! * u) * v;
 }
 
-function cellOf(sheet: Layer, x: number, y: number): { at: number; u: number; v: number } | null {
+/** Weights of the four cells about a place of a sheet; -1 where it lies outside. */
+let [shareX, shareY] = [0, 0];
+function cellOf(sheet: Layer, x: number, y: number): number {
   const fx = (x - sheet.left) * sheet.scale - 0.5;
   const fy = (y - sheet.top) * sheet.scale - 0.5;
-  if (fx < 0 || fy < 0 || fx >= sheet.width - 1 || fy >= sheet.height - 1) return null;
-  return { at: Math.floor(fy) * sheet.width + Math.floor(fx), u: fx - Math.floor(fx), v: fy - Math.floor(fy) };
+  if (fx < 0 || fy < 0 || fx >= sheet.width - 1 || fy >= sheet.height - 1) return -1;
+  shareX = fx - (fx | 0);
+  shareY = fy - (fy | 0);
+  return (fy | 0) * sheet.width + (fx | 0);
+}
+
+function between(values: Float32Array, stride: number, row: number, at: number): number {
+  return (values[at]! * (1 - shareX) + values[at + stride]! * shareX) * (1 - shareY) + (values[at + row]! * (1 - shareX) + values[at + row + stride]! * shareX) * shareY;
 }
 
 function sampleOne(values: Float32Array, sheet: Layer, x: number, y: number): number {
-  const cell = cellOf(sheet, x, y);
-  if (!cell) return 0;
-  const { at, u, v } = cell;
-  return (values[at]! * (1 - u) + values[at + 1]! * u) * (1 - v) + (values[at + sheet.width]! * (1 - u) + values[at + sheet.width + 1]! * u) * v;
+  const at = cellOf(sheet, x, y);
+  return at < 0 ? 0 : between(values, 1, sheet.width, at);
 }
 
-function sample(sheet: Layer, x: number, y: number): [number, number, number, number] | null {
-  const cell = cellOf(sheet, x, y);
-  if (!cell) return null;
-  const { at, u, v } = cell;
-  const out: [number, number, number, number] = [0, 0, 0, 0];
-  for (let channel = 0; channel < 4; channel++) {
-    const d = sheet.data;
-    out[channel] = (d[at * 4 + channel]! * (1 - u) + d[(at + 1) * 4 + channel]! * u) * (1 - v) + (d[(at + sheet.width) * 4 + channel]! * (1 - u) + d[(at + sheet.width + 1) * 4 + channel]! * u) * v;
-  }
-  return out[3] > 0 ? out : null;
+/** Red, green, blue and cover of a sheet at a place, into `out`; false where nothing covers it. */
+function sample(sheet: Layer, x: number, y: number, out: Float32Array): boolean {
+  const at = cellOf(sheet, x, y);
+  if (at < 0) return false;
+  for (let channel = 0; channel < 4; channel++) out[channel] = between(sheet.data, 4, sheet.width * 4, at * 4 + channel);
+  return out[3]! > 0;
 }

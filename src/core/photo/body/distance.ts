@@ -2,14 +2,38 @@
 const [SIDE, DIAGONAL, KNIGHT] = [1, 1.4, 2.2];
 const BORDER = 2;
 
-/** Distance of every pixel to the nearest one where `mask` equals `zero`, px; outside the picture counts as paper. */
-function distanceTo(mask: Uint8Array, width: number, height: number, zero: 0 | 1): Float32Array {
+interface Frame {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
+
+/** Bounds of what a mask holds, with a rim about them; null when it holds nothing. */
+function frameOf(mask: Uint8Array, width: number, height: number, rim: number): Frame | null {
+  let [left, top, right, bottom] = [width, height, -1, -1];
+  for (let y = 0; y < height; y++) {
+    const from = y * width;
+    for (let x = 0; x < width; x++) {
+      if (mask[from + x] === 0) continue;
+      if (x < left) left = x;
+      if (x > right) right = x;
+      if (y < top) top = y;
+      bottom = y;
+    }
+  }
+  return right < 0 ? null : { left: Math.max(0, left - rim), top: Math.max(0, top - rim), right: Math.min(width, right + 1 + rim), bottom: Math.min(height, bottom + 1 + rim) };
+}
+
+/** Distance of every pixel in a frame to the nearest one where `mask` equals `zero`, px; outside the frame counts as paper. Pixels outside it stay `elsewhere`. */
+function distanceTo(mask: Uint8Array, fullWidth: number, frame: Frame, zero: 0 | 1, elsewhere: number): Float32Array {
+  const [width, height] = [frame.right - frame.left, frame.bottom - frame.top];
   const w = width + 2 * BORDER;
   const h = height + 2 * BORDER;
   const d = new Float32Array(w * h);
   const far = w + h;
   for (let y = 0; y < height; y++) {
-    const from = y * width;
+    const from = (frame.top + y) * fullWidth + frame.left;
     const to = (y + BORDER) * w + BORDER;
     for (let x = 0; x < width; x++) d[to + x] = (mask[from + x] === 0) === (zero === 0) ? 0 : far;
   }
@@ -70,32 +94,41 @@ function distanceTo(mask: Uint8Array, width: number, height: number, zero: 0 | 1
       d[at] = best;
     }
   }
-  const out = new Float32Array(width * height);
-  for (let y = 0; y < height; y++) out.set(d.subarray((y + BORDER) * w + BORDER, (y + BORDER) * w + BORDER + width), y * width);
+  const out = new Float32Array(mask.length);
+  if (elsewhere !== 0) out.fill(elsewhere);
+  for (let y = 0; y < height; y++) out.set(d.subarray((y + BORDER) * w + BORDER, (y + BORDER) * w + BORDER + width), (frame.top + y) * fullWidth + frame.left);
   return out;
 }
 
 /** Distance of every pixel of a mask to its edge, px; 0 outside. */
 export function depthOf(mask: Uint8Array, width: number, height: number): Float32Array {
-  const depth = distanceTo(mask, width, height, 0);
+  const frame = frameOf(mask, width, height, 0);
+  if (!frame) return new Float32Array(mask.length);
+  const depth = distanceTo(mask, width, frame, 0, 0);
   for (let at = 0; at < depth.length; at++) if (depth[at]! > 0) depth[at] = depth[at]! - 0.5;
   return depth;
 }
 
 /** What is left of a mask where a disc of this radius fits: thin parts go, thick ones keep their outline. */
 export function opened(mask: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const depth = distanceTo(mask, width, height, 0);
   const core = new Uint8Array(mask.length);
+  const frame = frameOf(mask, width, height, 0);
+  if (!frame) return core;
+  const depth = distanceTo(mask, width, frame, 0, 0);
   for (let at = 0; at < mask.length; at++) core[at] = depth[at]! > radius + 0.5 ? 1 : 0;
-  const back = distanceTo(core, width, height, 1);
+  const within = frameOf(core, width, height, Math.ceil(radius) + 2);
+  if (!within) return core;
+  const back = distanceTo(core, width, within, 1, Infinity);
   for (let at = 0; at < mask.length; at++) core[at] = mask[at] !== 0 && back[at]! <= radius + 0.5 ? 1 : 0;
   return core;
 }
 
 /** A mask with everything within `radius` of it. */
 export function widened(mask: Uint8Array, width: number, height: number, radius: number): Uint8Array {
-  const away = distanceTo(mask, width, height, 1);
   const out = new Uint8Array(mask.length);
+  const frame = frameOf(mask, width, height, Math.ceil(radius) + 2);
+  if (!frame) return out;
+  const away = distanceTo(mask, width, frame, 1, Infinity);
   for (let at = 0; at < mask.length; at++) out[at] = away[at]! <= radius ? 1 : 0;
   return out;
 }

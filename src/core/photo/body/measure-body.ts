@@ -42,12 +42,6 @@ const WAY_SD_TURN = 0.004;
 /** Between the outer marks: what a residual is a share of, mm. */
 export const CARD_SPAN_MM = 75;
 
-function offOf(cut: Cut, field: Field, tones: Tones): Float32Array {
-  const off = new Float32Array(cut.width * cut.height);
-  for (let y = 0; y < cut.height; y++) for (let x = 0; x < cut.width; x++) off[y * cut.width + x] = tones.off[(cut.top + y) * field.width + cut.left + x]!;
-  return off;
-}
-
 function widthAt(cut: Cut, line: Line, index: number): number {
   const [tx, ty] = tangentAt(line, index);
   const most = 3 * cut.radius;
@@ -118,7 +112,7 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
 export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number): BodyMeasure | null {
   const middle = midlineOf(cut.trunk, cut.width, cut.height, cut.radius);
   if (!middle) return null;
-  let line: Line = toEnds(middle, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: offOf(cut, field, tones) });
+  let line: Line = toEnds(middle, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off });
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
   const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, all, index)));
   let profile = widths(line);
@@ -143,7 +137,7 @@ export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCar
     bodyMm * (raised / height) * Math.hypot(MID_HEIGHT_SD, camera.sdShare),
   );
   return {
-    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + (cut.left + x) / field.scale, field.top + (cut.top + y) / field.scale]),
+    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),
     bodyMm,
     sdMm,
     overallMm: bodyMm + overhang(cut, line) * perPx * heightFactor,

@@ -4,10 +4,8 @@ import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { depthOf, opened } from './distance';
 
-/** A piece of the field about one insect, with its masks. */
+/** One insect in a window of the field, with its masks over that window. */
 export interface Cut {
-  left: number;
-  top: number;
   width: number;
   height: number;
   /** Everything that is not paper: body, legs, wings, tails, and shade that could not be told from them. */
@@ -23,9 +21,11 @@ export interface Cut {
   touchesEdge: boolean;
 }
 
-export interface Separated {
-  cuts: Cut[];
-  /** Off-paper level above which a pixel is not paper. */
+/** Where something lies on the paper, one piece each, largest first. */
+export interface Pieces {
+  labels: Int32Array;
+  blobs: Blob[];
+  /** Distance from paper above which a pixel is not paper. */
   threshold: number;
 }
 
@@ -33,6 +33,8 @@ const LEAST_OFF = 7;
 const LEAST_AREA_MM2 = 0.12;
 const LEAST_RADIUS_MM = 0.09;
 const MOST_CUTS = 12;
+/** A trunk this near to the field's rim touches it. */
+const RIM_MM = 0.2;
 /** A disc of this share of the deepest radius takes legs, tails and feelers off. */
 const THIN = 0.2;
 const THIN_LEAST_PX = 1.1;
@@ -43,38 +45,59 @@ const COLOURED = 9;
 /** Darker than any shade or clear wing: part of the body whatever its colour. */
 const OPAQUE = 32;
 
-function median(values: number[]): number {
-  values.sort((a, b) => a - b);
+function median(values: Float32Array): number {
+  values.sort();
   return values.length === 0 ? 0 : values[values.length >> 1]!;
 }
 
 /** Paper's own scatter: median and spread of its distance from the fitted light. */
 function paperNoise(off: Float32Array): number {
-  const sample: number[] = [];
-  for (let at = 0; at < off.length; at += 13) sample.push(off[at]!);
+  const sample = Float32Array.from({ length: Math.ceil(off.length / 13) }, (_, index) => off[index * 13]!);
   const middle = median(sample);
   const spread = median(sample.map((value) => Math.abs(value - middle)));
   return middle + 7 * 1.4826 * spread;
 }
 
+function smoothOff(field: Field, tones: Tones): Float32Array {
+  return boxed(tones.off, field.width, field.height, field.scale > 16 ? 2 : 1);
+}
+
 /** Where something lies on the paper. */
 export function notPaper(field: Field, tones: Tones): { mask: Uint8Array; threshold: number } {
-  const smooth = boxed(tones.off, field.width, field.height, field.scale > 16 ? 2 : 1);
+  const smooth = smoothOff(field, tones);
   const threshold = Math.max(LEAST_OFF, paperNoise(smooth));
   const mask = new Uint8Array(smooth.length);
   for (let at = 0; at < mask.length; at++) mask[at] = smooth[at]! > threshold ? 1 : 0;
   return { mask, threshold };
 }
 
-/** Parts of a mask that belong to one label, in a window of their own. */
-function windowOf(labels: Int32Array, fieldWidth: number, fieldHeight: number, blob: Blob, margin: number) {
-  const left = Math.max(0, blob.left - margin);
-  const top = Math.max(0, blob.top - margin);
-  const width = Math.min(fieldWidth - 1, blob.right + margin) - left + 1;
-  const height = Math.min(fieldHeight - 1, blob.bottom + margin) - top + 1;
-  const all = new Uint8Array(width * height);
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) all[y * width + x] = labels[(top + y) * fieldWidth + left + x] === blob.label ? 1 : 0;
-  return { left, top, width, height, all };
+/** What lies on the whole field, large enough to be an insect. */
+export function piecesOf(field: Field, tones: Tones): Pieces {
+  const { mask, threshold } = notPaper(field, tones);
+  const { labels, blobs } = blobsOf(mask, field.width, field.height);
+  return { labels, blobs: blobs.filter((blob) => blob.area > LEAST_AREA_MM2 * field.scale ** 2).sort((a, b) => b.area - a.area).slice(0, MOST_CUTS), threshold };
+}
+
+const ALL_ROUND = [[0, 0], [1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [1, -1], [-1, 1], [-1, -1]] as const;
+
+/** Pixels of a window that are not paper and lie on or beside one piece of the field. */
+function maskOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Uint8Array {
+  const smooth = smoothOff(window, tones);
+  const own = new Uint8Array(field.width * field.height);
+  for (let y = Math.max(1, blob.top); y <= Math.min(field.height - 2, blob.bottom); y++) for (let x = Math.max(1, blob.left); x <= Math.min(field.width - 2, blob.right); x++) {
+    if (pieces.labels[y * field.width + x] === blob.label) for (const [dx, dy] of ALL_ROUND) own[(y + dy) * field.width + x + dx] = 1;
+  }
+  const mask = new Uint8Array(smooth.length);
+  const share = field.scale / window.scale;
+  const [left, top] = [(window.left - field.left) * field.scale, (window.top - field.top) * field.scale];
+  for (let y = 0; y < window.height; y++) {
+    const row = Math.min(field.height - 1, (top + (y + 0.5) * share) | 0) * field.width;
+    for (let x = 0; x < window.width; x++) {
+      const at = y * window.width + x;
+      if (smooth[at]! > pieces.threshold && own[row + Math.min(field.width - 1, (left + (x + 0.5) * share) | 0)] !== 0) mask[at] = 1;
+    }
+  }
+  return mask;
 }
 
 /** The patch of a mask with the largest sum of weights; of its area when there are none. */
@@ -98,17 +121,21 @@ function fillGlare(mask: Uint8Array, width: number, height: number, most: number
   if (holes.size > 0) for (let at = 0; at < mask.length; at++) if (holes.has(labels[at]!)) mask[at] = 1;
 }
 
-/** Body of one insect from what is not paper: darker than half way to its own tone, or coloured; then without thin parts. */
-function cutOf(field: Field, tones: Tones, labels: Int32Array, blob: Blob, threshold: number): Cut | null {
-  const piece = windowOf(labels, field.width, field.height, blob, 4);
-  const { left, top, width, height, all } = piece;
+/**
+ * Body of one insect, seen finely in a window about one piece of the field: darker than half way to its own tone, or coloured; then
+ * without thin parts. Null when nothing is thick enough.
+ */
+export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Cut | null {
+  const { width, height, scale } = window;
+  const { threshold } = pieces;
+  const all = maskOf(field, pieces, blob, window, tones);
   const n = width * height;
-  const off = new Float32Array(n);
+  const { off } = tones;
   const chroma = new Float32Array(n);
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) {
-    const from = (top + y) * field.width + left + x;
-    off[y * width + x] = tones.off[from]!;
-    chroma[y * width + x] = Math.hypot(tones.a[from]!, tones.b[from]!);
+  let area = 0;
+  for (let at = 0; at < n; at++) {
+    chroma[at] = Math.sqrt(tones.a[at]! ** 2 + tones.b[at]! ** 2);
+    area += all[at]!;
   }
   const soft = boxed(off, width, height, 1);
   const softChroma = boxed(chroma, width, height, 1);
@@ -116,13 +143,13 @@ function cutOf(field: Field, tones: Tones, labels: Int32Array, blob: Blob, thres
   let deepest = 0;
   for (const value of depth) deepest = Math.max(deepest, value);
   // A few thousand pixels tell the level as well as all of them.
-  const stride = Math.max(1, Math.round(blob.area / 4000));
+  const stride = Math.max(1, Math.round(area / 4000));
   const inner: number[] = [];
   let met = 0;
   for (let at = 0; at < n; at++) if (depth[at]! > 0.25 * deepest && met++ % stride === 0) inner.push(at);
-  const levels = inner.map((at) => soft[at]!).sort((a, b) => a - b);
+  const levels = Float32Array.from(inner, (at) => soft[at]!).sort();
   const level = levels[Math.floor(levels.length * 0.85)] ?? 0;
-  const hue = median(inner.filter((at) => soft[at]! > 0.6 * level).map((at) => softChroma[at]!));
+  const hue = median(Float32Array.from(inner.filter((at) => soft[at]! > 0.6 * level), (at) => softChroma[at]!));
   const half = Math.max(threshold, 0.5 * level);
   const coloured = Math.max(COLOURED, 0.42 * hue);
   const likely = new Uint8Array(n);
@@ -131,20 +158,17 @@ function cutOf(field: Field, tones: Tones, labels: Int32Array, blob: Blob, thres
   const first = depthOf(body, width, height);
   let radius = 0;
   for (const value of first) radius = Math.max(radius, value);
-  if (radius < LEAST_RADIUS_MM * field.scale) return null;
+  if (radius < LEAST_RADIUS_MM * scale) return null;
   fillGlare(body, width, height, GLARE_HOLE * radius * radius);
   const thick = opened(body, width, height, Math.max(THIN_LEAST_PX, THIN * radius));
   const trunk = heaviest(thick, width, height, null);
   // Legs and feelers may cross the frame; a body may not.
+  const rim = (mm: number, low: number, high: number) => mm < low + RIM_MM || mm > high - RIM_MM;
+  const [right, bottom] = [field.left + field.width / field.scale, field.top + field.height / field.scale];
   let touchesEdge = false;
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) if (trunk[y * width + x] !== 0 && (left + x < 3 || top + y < 3 || left + x > field.width - 4 || top + y > field.height - 4)) touchesEdge = true;
-  return { left, top, width, height, all, body, trunk, radius, level, touchesEdge };
-}
-
-/** Insects of the field, largest first. */
-export function separate(field: Field, tones: Tones): Separated {
-  const { mask, threshold } = notPaper(field, tones);
-  const { labels, blobs } = blobsOf(mask, field.width, field.height);
-  const large = blobs.filter((blob) => blob.area > LEAST_AREA_MM2 * field.scale ** 2).sort((a, b) => b.area - a.area).slice(0, MOST_CUTS);
-  return { cuts: large.flatMap((blob) => cutOf(field, tones, labels, blob, threshold) ?? []), threshold };
+  for (let y = 0; y < height && !touchesEdge; y++) {
+    const across = rim(window.top + (y + 0.5) / scale, field.top, bottom);
+    for (let x = 0; x < width; x++) if (trunk[y * width + x] !== 0 && (across || rim(window.left + (x + 0.5) / scale, field.left, right))) touchesEdge = true;
+  }
+  return { width, height, all, body, trunk, radius, level, touchesEdge };
 }

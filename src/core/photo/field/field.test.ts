@@ -1,7 +1,7 @@
-import { deltaE, hexOfLab, labOfHex } from '../../colour';
+import { deltaE, labOfHex } from '../../colour';
 import { LINEAR, shrunkGrey } from '../picture';
 import { balancedCrop } from './balanced';
-import { boxed, lightOf, refineLight } from './light';
+import { boxed, lightOf, lightWithin, refineLight } from './light';
 import type { Field } from './rectify';
 import { tonesOf } from './tones';
 
@@ -54,17 +54,20 @@ describe('light on the paper', () => {
   });
 });
 
-test('a crop is balanced on its paper, keeps inside the field and says what it covers', () => {
+test('a window seen more finely has the light of the field, and as a picture it is balanced on its paper', () => {
   const field = fieldOf((x, y) => (inside(x, y) ? linear('#8a4c2a') : null));
-  const crop = balancedCrop(field, lightOf(field), { left: 20, top: 0, right: 36, bottom: 40 }, 100);
-  expect(crop).toMatchObject({ leftMm: expect.closeTo(20, 1), topMm: 10 });
-  expect(crop.width).toBeLessThanOrEqual(100);
-  expect(crop.topMm + crop.heightMm).toBeLessThanOrEqual(10 + H / 8 + 0.3);
-  const at = (x: number, y: number) => [...crop.rgba.subarray((y * crop.width + x) * 4, (y * crop.width + x) * 4 + 3)];
-  for (const value of at(1, 1)) expect(value).toBeGreaterThan(248);
-  const hex = `#${at(Math.floor(crop.width / 2), Math.floor(crop.height / 2)).map((value) => value.toString(16).padStart(2, '0')).join('')}`;
-  expect(deltaE(labOfHex(hex), labOfHex('#8a4c2a'))).toBeLessThan(2.5);
-  expect(hexOfLab(labOfHex('#8a4c2a'))).toBe('#8a4c2a');
+  const light = lightOf(field);
+  // A quarter of the field, twice as fine: what rectify would give of the same card.
+  const [w, h] = [200, 120];
+  const at = (channel: 'r' | 'g' | 'b') => Float32Array.from({ length: w * h }, (_, index) => field[channel][(40 + Math.floor(Math.floor(index / w) / 2)) * W + 80 + Math.floor((index % w) / 2)]!);
+  const window: Field = { width: w, height: h, scale: 16, left: field.left + 10, top: field.top + 5, r: at('r'), g: at('g'), b: at('b'), clipped: 0 };
+  const lit = lightWithin(light, field, window);
+  for (const [x, y] of [[0, 0], [100, 60], [199, 119]] as const) expect(lit.g[y * w + x]! / light.g[(40 + Math.floor(y / 2)) * W + 80 + Math.floor(x / 2)]!).toBeCloseTo(1, 2);
+  const crop = balancedCrop(window, lit);
+  expect(crop).toMatchObject({ leftMm: field.left + 10, topMm: field.top + 5, widthMm: 12.5, heightMm: 7.5 });
+  const hex = (x: number, y: number) => `#${[...crop.rgba.subarray((y * w + x) * 4, (y * w + x) * 4 + 3)].map((value) => value.toString(16).padStart(2, '0')).join('')}`;
+  expect(deltaE(labOfHex(hex(80, 80)), labOfHex('#8a4c2a'))).toBeLessThan(2.5);
+  expect(labOfHex(hex(4, 4))[0]).toBeGreaterThan(97);
 });
 
 test('a picture is shrunk by whole blocks, keeping its mean', () => {

@@ -1,5 +1,6 @@
 import type { FoundCard } from '../find/find-card';
-import { LINEAR, type Picture } from '../picture';
+import { project } from '../find/homography';
+import { LINEAR, type Photograph, type Piece } from '../picture';
 
 /** The clear field seen straight from above: linear light by channel. */
 export interface Field {
@@ -19,20 +20,41 @@ export interface Field {
 
 /** The frame's line and its blur are left out, mm. */
 const INSET_MM = 0.45;
-const SCALE_RANGE = [8, 24] as const;
+/** A piece of the field, card millimetres. */
+export interface Bounds {
+  left: number;
+  top: number;
+  right: number;
+  bottom: number;
+}
 
-/** Looks at the clear field from above, through the card's perspective and bow. Sampled by bilinear interpolation in linear light. */
-export function rectify(picture: Picture, card: FoundCard): Field {
-  const [fx, fy, fw, fh] = card.geometry.field_mm;
-  const scale = Math.min(SCALE_RANGE[1], Math.max(SCALE_RANGE[0], card.pxPerMm));
-  const [left, top] = [fx + INSET_MM, fy + INSET_MM];
-  const width = Math.floor((fw - 2 * INSET_MM) * scale);
-  const height = Math.floor((fh - 2 * INSET_MM) * scale);
+/** The clear field without its frame, card millimetres. */
+export function fieldBounds({ geometry }: FoundCard): Bounds {
+  const [x, y, width, height] = geometry.field_mm;
+  return { left: x + INSET_MM, top: y + INSET_MM, right: x + width - INSET_MM, bottom: y + height - INSET_MM };
+}
+
+/** The part of a photograph that shows the clear field. */
+export function readField(photo: Photograph, card: FoundCard): Piece {
+  const [x, y, width, height] = card.geometry.field_mm;
+  const spots = [0, 0.5, 1].flatMap((u) => [0, 0.5, 1].map((v) => project(card.toPicture, [x + u * width, y + v * height])));
+  const bow = 2 + card.pxPerMm * Math.hypot(...card.bow.upper, ...card.bow.lower);
+  const [xs, ys] = [spots.map((spot) => spot[0]), spots.map((spot) => spot[1])];
+  const kept = (value: number, most: number) => Math.round(Math.min(most, Math.max(0, value)));
+  return photo.read(kept(Math.min(...xs) - bow, photo.width - 2), kept(Math.min(...ys) - bow, photo.height - 2), kept(Math.max(...xs) + bow, photo.width), kept(Math.max(...ys) + bow, photo.height));
+}
+
+/** Looks at a piece of the clear field from above, through the card's perspective and bow. Sampled by bilinear interpolation in linear light, at `scale` pixels of a millimetre. */
+export function rectify(picture: Piece, card: FoundCard, { left, top, right, bottom }: Bounds, scale: number): Field {
+  const width = Math.max(1, Math.floor((right - left) * scale));
+  const height = Math.max(1, Math.floor((bottom - top) * scale));
   const r = new Float32Array(width * height);
   const g = new Float32Array(width * height);
   const b = new Float32Array(width * height);
   const h = card.toPicture;
   const { rgba } = picture;
+  // Kept at hand: a look-up through the module costs more than the sum.
+  const linear = LINEAR;
   const pw = picture.width;
   const ph = picture.height;
   const marks = card.geometry.marks_mm;
@@ -49,8 +71,8 @@ export function rectify(picture: Picture, card: FoundCard): Field {
       const cx = x + bump * (upper[0] * (1 - v) + lower[0] * v);
       const cy = y + bump * (upper[1] * (1 - v) + lower[1] * v);
       const w = h[6]! * cx + h[7]! * cy + h[8]!;
-      const sx = (h[0]! * cx + h[1]! * cy + h[2]!) / w - 0.5;
-      const sy = (h[3]! * cx + h[4]! * cy + h[5]!) / w - 0.5;
+      const sx = (h[0]! * cx + h[1]! * cy + h[2]!) / w - 0.5 - picture.left;
+      const sy = (h[3]! * cx + h[4]! * cy + h[5]!) / w - 0.5 - picture.top;
       const ix = sx < 0 ? 0 : sx >= pw - 1 ? pw - 2 : sx | 0;
       const iy = sy < 0 ? 0 : sy >= ph - 1 ? ph - 2 : sy | 0;
       const tx = sx - ix;
@@ -62,9 +84,9 @@ export function rectify(picture: Picture, card: FoundCard): Field {
       const w01 = (1 - tx) * ty;
       const w11 = tx * ty;
       const out = py * width + px;
-      r[out] = LINEAR[rgba[at]!]! * w00 + LINEAR[rgba[at + 4]!]! * w10 + LINEAR[rgba[below]!]! * w01 + LINEAR[rgba[below + 4]!]! * w11;
-      g[out] = LINEAR[rgba[at + 1]!]! * w00 + LINEAR[rgba[at + 5]!]! * w10 + LINEAR[rgba[below + 1]!]! * w01 + LINEAR[rgba[below + 5]!]! * w11;
-      b[out] = LINEAR[rgba[at + 2]!]! * w00 + LINEAR[rgba[at + 6]!]! * w10 + LINEAR[rgba[below + 2]!]! * w01 + LINEAR[rgba[below + 6]!]! * w11;
+      r[out] = linear[rgba[at]!]! * w00 + linear[rgba[at + 4]!]! * w10 + linear[rgba[below]!]! * w01 + linear[rgba[below + 4]!]! * w11;
+      g[out] = linear[rgba[at + 1]!]! * w00 + linear[rgba[at + 5]!]! * w10 + linear[rgba[below + 1]!]! * w01 + linear[rgba[below + 5]!]! * w11;
+      b[out] = linear[rgba[at + 2]!]! * w00 + linear[rgba[at + 6]!]! * w10 + linear[rgba[below + 2]!]! * w01 + linear[rgba[below + 6]!]! * w11;
       if (rgba[at]! === 255 || rgba[at + 1]! === 255 || rgba[at + 2]! === 255) clipped++;
     }
   }

@@ -26,10 +26,12 @@ export function tonesOf(field: Field, light: Light): Tones {
   const n = field.width * field.height;
   const [L, a, b, off] = [new Float32Array(n), new Float32Array(n), new Float32Array(n), new Float32Array(n)];
   const top = STEPS / MOST;
+  const { r: fr, g: fg, b: fb } = field;
+  const { r: lr, g: lg, b: lb } = light;
   for (let at = 0; at < n; at++) {
-    const r = field.r[at]! / light.r[at]!;
-    const g = field.g[at]! / light.g[at]!;
-    const bl = field.b[at]! / light.b[at]!;
+    const r = fr[at]! / lr[at]!;
+    const g = fg[at]! / lg[at]!;
+    const bl = fb[at]! / lb[at]!;
     const x = (0.4123908 * r + 0.3575843 * g + 0.1804808 * bl) / 0.9504559;
     const y = 0.212639 * r + 0.7151687 * g + 0.0721923 * bl;
     const z = (0.0193308 * r + 0.1191948 * g + 0.9505322 * bl) / 1.0890578;

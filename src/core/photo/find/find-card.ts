@@ -1,5 +1,5 @@
 import type { CardGeometry, CardSize, FieldCards, Spot } from '../card';
-import { LINEAR, type Picture } from '../picture';
+import type { Grey, Photograph } from '../picture';
 import { findMarks, type Mark } from './find-marks';
 import { homography, project, type Homography } from './homography';
 
@@ -19,7 +19,7 @@ export interface FoundCard {
   edgePx: number;
 }
 
-const SCALES = [1100, 2200, 4400] as const;
+const SCALES = [800, 1600, 3200] as const;
 /** A mark this far from its place is not the card's, mm as a share of the card's width. */
 const NEAR = 0.022;
 
@@ -42,16 +42,16 @@ interface Fit {
   offMm: number;
 }
 
-/** Mean brightness over a patch, linear green. */
-function patchLight(picture: Picture, h: Homography, rect: readonly [number, number, number, number]): number {
+/** Mean brightness over a patch, roughly linear. */
+function patchLight({ width, height, factor, values }: Grey, h: Homography, rect: readonly [number, number, number, number]): number {
   let sum = 0;
   let count = 0;
   for (let i = 1; i < 6; i++) {
     for (let j = 1; j < 6; j++) {
       const [x, y] = project(h, [rect[0] + (rect[2] * i) / 6, rect[1] + (rect[3] * j) / 6]);
-      const [px, py] = [Math.floor(x), Math.floor(y)];
-      if (px < 0 || py < 0 || px >= picture.width || py >= picture.height) continue;
-      sum += LINEAR[picture.rgba[(py * picture.width + px) * 4 + 1]!]!;
+      const [px, py] = [Math.floor(x / factor), Math.floor(y / factor)];
+      if (px < 0 || py < 0 || px >= width || py >= height) continue;
+      sum += values[py * width + px]! ** 2.2;
       count++;
     }
   }
@@ -59,10 +59,10 @@ function patchLight(picture: Picture, h: Homography, rect: readonly [number, num
 }
 
 /** Whether the patches run from white to black the right way up. */
-function patchesAgree(picture: Picture, card: CardGeometry, h: Homography): boolean {
+function patchesAgree(grey: Grey, card: CardGeometry, h: Homography): boolean {
   const columns = [card.patches.slice(0, 4), card.patches.slice(4)];
   return columns.some((column) => {
-    const light = column.map((patch) => patchLight(picture, h, patch.rect_mm));
+    const light = column.map((patch) => patchLight(grey, h, patch.rect_mm));
     return light.every((value, index) => Number.isFinite(value) && (index === 0 || value < light[index - 1]! * 0.92));
   });
 }
@@ -88,7 +88,7 @@ const CORNERS = [0, 2, 5, 3] as const;
 /** Four marks of the model that do not lie three in a line, the corners first. */
 const QUADS: readonly (readonly number[])[] = [CORNERS, [0, 1, 5, 3], [1, 2, 5, 3], [0, 2, 5, 4], [0, 2, 4, 3], [0, 1, 4, 3], [0, 1, 5, 4], [1, 2, 4, 3], [1, 2, 5, 4]];
 
-function bestFit(picture: Picture, marks: readonly Mark[], cards: FieldCards): Fit | null {
+function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | null {
   let best = null as Fit | null;
   const n = marks.length;
   for (const quad of QUADS) {
@@ -104,7 +104,7 @@ function bestFit(picture: Picture, marks: readonly Mark[], cards: FieldCards): F
           const pairs = matchUp(marks, card, h);
           if (pairs.length < 5 || (best && pairs.length < best.pairs.length)) continue;
           const fine = homography(pairs.map((pair) => pair.model), pairs.map((pair) => pair.mark.at));
-          if (!fine || !patchesAgree(picture, card, fine)) continue;
+          if (!fine || !patchesAgree(grey, card, fine)) continue;
           const scale = pxPerMmAt(fine, card.size_mm[0] / 2, card.size_mm[1] / 2);
           const offMm = Math.sqrt(pairs.reduce((sum, { model, mark }) => sum + Math.hypot(project(fine, model)[0] - mark.at[0], project(fine, model)[1] - mark.at[1]) ** 2, 0) / pairs.length) / scale;
           if (!best || pairs.length > best.pairs.length || offMm < best.offMm) best = { size, toPicture: fine, pairs, offMm };
@@ -144,13 +144,14 @@ function inkOffset(h: Homography, at: Spot, radius: number): Spot {
   return [sx / weight - x, sy / weight - y];
 }
 
-/** Finds the field card in a picture; null when fewer than five of its marks and one column of patches show. */
-export function findCard(picture: Picture, cards: FieldCards): FoundCard | null {
+/** Finds the field card in a photograph; null when fewer than five of its marks and one column of patches show. */
+export function findCard(photo: Photograph, cards: FieldCards): FoundCard | null {
   for (const longest of SCALES) {
-    const marks = findMarks(picture, longest);
-    const fit = marks.length >= 5 ? bestFit(picture, marks, cards) : null;
+    const grey = photo.grey(longest);
+    const marks = findMarks(photo, grey);
+    const fit = marks.length >= 5 ? bestFit(grey, marks, cards) : null;
     if (fit) return settle(fit, cards);
-    if (longest >= Math.max(picture.width, picture.height)) break;
+    if (longest >= Math.max(photo.width, photo.height)) break;
   }
   return null;
 }

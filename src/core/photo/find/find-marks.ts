@@ -1,5 +1,5 @@
 import { blobsOf, type Blob } from '../blobs';
-import { LINEAR, shrunkGrey, type Grey, type Picture } from '../picture';
+import { LINEAR, type Grey, type Photograph } from '../picture';
 import type { Spot } from '../card';
 
 /** A ring with a dot in its middle: a corner mark of the card, or something that looks like one. */
@@ -62,22 +62,27 @@ function dotOf(ring: Blob, dots: readonly Blob[]): Blob | null {
 }
 
 /** Centre of a mark to a fraction of a pixel: the middle of its ink, in linear light. */
-function refine({ width, height, rgba }: Picture, x: number, y: number, halfW: number, halfH: number): Mark | null {
+function refine(photo: Photograph, x: number, y: number, halfW: number, halfH: number): Mark | null {
   const x0 = Math.max(0, Math.floor(x - 1.2 * halfW));
-  const x1 = Math.min(width - 1, Math.ceil(x + 1.2 * halfW));
+  const x1 = Math.min(photo.width - 1, Math.ceil(x + 1.2 * halfW));
   const y0 = Math.max(0, Math.floor(y - 1.2 * halfH));
-  const y1 = Math.min(height - 1, Math.ceil(y + 1.2 * halfH));
-  const seen: number[] = [];
-  for (let py = y0; py <= y1; py++) for (let px = x0; px <= x1; px++) seen.push(LINEAR[rgba[(py * width + px) * 4 + 1]!]!);
-  if (seen.length < 25) return null;
-  const sorted = Float32Array.from(seen).sort();
+  const y1 = Math.min(photo.height - 1, Math.ceil(y + 1.2 * halfH));
+  const { left, top, width, rgba } = photo.read(x0, y0, x1 + 1, y1 + 1);
+  const linear = LINEAR;
+  // A few thousand pixels find the middle of a large mark as well as all of them.
+  const stride = Math.max(1, Math.floor(Math.max(halfW, halfH) / 26));
+  const seen = new Float32Array(Math.max(0, Math.ceil((y1 - y0 + 1) / stride)) * Math.max(0, Math.ceil((x1 - x0 + 1) / stride)));
+  let n = 0;
+  for (let py = y0; py <= y1; py += stride) for (let px = x0; px <= x1; px += stride) seen[n++] = linear[rgba[((py - top) * width + px - left) * 4 + 1]!]!;
+  if (n < 25) return null;
+  const sorted = seen.slice(0, n).sort();
   const ink = sorted[Math.floor(sorted.length * 0.08)]!;
   const paper = sorted[Math.floor(sorted.length * 0.9)]!;
   if (paper - ink < 0.006) return null;
   let [weight, sx, sy, between] = [0, 0, 0, 0];
   let at = 0;
-  for (let py = y0; py <= y1; py++) {
-    for (let px = x0; px <= x1; px++, at++) {
+  for (let py = y0; py <= y1; py += stride) {
+    for (let px = x0; px <= x1; px += stride, at++) {
       const inside = ((px - x) / (1.14 * halfW)) ** 2 + ((py - y) / (1.14 * halfH)) ** 2 <= 1;
       if (!inside) continue;
       const dark = Math.min(1, Math.max(0, (paper - seen[at]!) / (paper - ink)));
@@ -91,12 +96,11 @@ function refine({ width, height, rgba }: Picture, x: number, y: number, halfW: n
   if (weight <= 0) return null;
   // Three round edges: the pixels between paper and ink over their whole length give the width of an edge.
   const round = Math.PI * (halfW + halfH) * (1 + 0.66 + 0.375);
-  return { at: [sx / weight + 0.5, sy / weight + 0.5], half: [halfW, halfH], edgePx: between / round / 0.6 };
+  return { at: [sx / weight + 0.5, sy / weight + 0.5], half: [halfW, halfH], edgePx: (between * stride * stride) / round / 0.6 };
 }
 
-/** Marks of the field card in a picture, at the coarsest scale that shows enough of them. */
-export function findMarks(picture: Picture, longest: number): Mark[] {
-  const grey = shrunkGrey(picture, longest);
+/** Marks of the field card in a photograph's shrunk grey, the largest first; their middles from its full size. */
+export function findMarks(photo: Photograph, grey: Grey): Mark[] {
   const { blobs } = blobsOf(darkMask(grey), grey.width, grey.height);
   const rings = blobs.filter(isRing);
   const dots = blobs.filter((blob) => blob.area >= 4);
@@ -107,7 +111,7 @@ export function findMarks(picture: Picture, longest: number): Mark[] {
     let [x, y] = [((ring.left + ring.right + 1) / 2) * f, ((ring.top + ring.bottom + 1) / 2) * f];
     let mark: Mark | null = null;
     for (let pass = 0; pass < 2; pass++) {
-      mark = refine(picture, x - 0.5, y - 0.5, half[0], half[1]);
+      mark = refine(photo, x - 0.5, y - 0.5, half[0], half[1]);
       if (!mark) return [];
       [x, y] = mark.at;
     }

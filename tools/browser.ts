@@ -1,0 +1,5 @@
+/** Debian's Chromium as every script and browser test starts it. */
+export const CHROMIUM = {
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+};
