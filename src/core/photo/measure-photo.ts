@@ -2,14 +2,14 @@ import type { RegionId } from '@/catalogue/ids';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
 import { CARD_SPAN_MM, measureBody, type BodyMeasure } from './body/measure-body';
-import { regionColours, type RegionColour } from './body/region-colours';
+import { caseColour, regionColours, type RegionColour } from './body/region-colours';
 import { cutOf, notPaper, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
 import { cameraOver } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
 import { lightOf, lightWithin, near, refineLight, type Light } from './field/light';
 import { fieldBounds, readField, rectify, type Bounds, type Field } from './field/rectify';
-import { tonesOf } from './field/tones';
+import { tonesOf, type Tones } from './field/tones';
 import type { Photograph } from './picture';
 
 export type View = 'back' | 'belly' | 'side';
@@ -18,6 +18,10 @@ export type View = 'back' | 'belly' | 'side';
 export interface Asked {
   view: View;
   surface: 'dry' | 'wet';
+  /** A case is measured whole, with one colour and no head. */
+  what?: 'body' | 'case';
+  /** SD of a soft body's length by how far it has stretched, as a share; 0 when it rests or cannot stretch. */
+  stretch?: number;
   /** True length over printed length of the card's check line. */
   printedScale: number;
 }
@@ -26,6 +30,7 @@ export interface PhotoInsect extends BodyMeasure {
   n: number;
   view: View;
   surface: 'dry' | 'wet';
+  what: 'body' | 'case';
   /** 0–1: how sure it is that this is one whole insect. */
   confidence: number;
   regions: Partial<Record<RegionId, RegionColour>>;
@@ -64,11 +69,23 @@ const WINDOW_PX = 130_000;
 const WINDOW_MARGIN_MM = 0.7;
 /** A measured insect whose parts leave the trunk's outline this ragged may be two. */
 const RAGGED = 1.9;
+/** Below this far from paper, and of no colour, a piece beside an insect is shade. */
+const SHADE_OFF = 16;
+const SHADE_CHROMA = 5;
+/** Below this lean of its ends, head and tail may be taken for each other. */
+const HEAD_SURE = 0.12;
 /** What is rounder than this is a drop or a crumb. */
 const LEAST_SLENDER = 1.2;
 
 function refused(code: string, card: PhotoMeasure['card'], light: PhotoMeasure['light']): PhotoMeasure {
   return { refused: { code, params: {} }, card, light, insects: [] };
+}
+
+/** Median chroma of an insect's trunk. */
+function grey(cut: Cut, tones: Tones): number {
+  const found: number[] = [];
+  for (let at = 0; at < cut.trunk.length; at++) if (cut.trunk[at] !== 0) found.push(Math.hypot(tones.a[at]!, tones.b[at]!));
+  return Float32Array.from(found).sort()[found.length >> 1] ?? 0;
 }
 
 /** Area that a body of this length and these widths would have, px², against its trunk's: two that overlap do not agree. */
@@ -166,9 +183,15 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
       ragged++;
       continue;
     }
+    // A pale grey piece with no colour is a patch of shade.
+    if (cut.level < SHADE_OFF && whole.length > 1 && grey(cut, tones) < SHADE_CHROMA) continue;
     const warnings: Reason[] = [];
+    const what = asked.what ?? 'body';
+    const stretch = asked.stretch ?? 0;
+    if (what === 'body' && body.headLean < HEAD_SURE) warnings.push(reason('photo-head-unsure', {}));
+    if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
-    insects.push({ ...body, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(0.3, Math.min(1, 1.6 - rough / 2)), regions: regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });
+    insects.push({ ...body, sdMm: Math.hypot(body.sdMm, stretch * body.bodyMm), what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(0.3, Math.min(1, 1.6 - rough / 2)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });
   }
   report(1);
   // A crumb beside an insect is not a second one.

@@ -3,7 +3,7 @@ import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
-import { opened, widened } from './distance';
+import { depthOf, opened, widened } from './distance';
 import { toEnds } from './ends';
 import { lengthOf, midlineOf, reachIn, spaced, tangentAt, type Line } from './midline';
 import type { Cut } from './separate';
@@ -28,13 +28,15 @@ export interface BodyMeasure {
 }
 
 const STATIONS = 21;
-/** The middle of a body lies this share of its width above the card. */
-const MID_HEIGHT = 0.45;
+/** A body that widens is a little wider than the disc in it. */
+const DISC_ROOM = 1.05;
+/** The middle of a body lies this share of its width above the card: between a round one (0.5) and a flat one that lies pressed (0.1). */
+const MID_HEIGHT = 0.3;
 /** How uncertain that height is, as a share of itself. */
-const MID_HEIGHT_SD = 0.5;
+const MID_HEIGHT_SD = 0.45;
 /** SD of one end, px of the field and share of an edge's blur: fitted on the simulated photographs (docs/accuracy.md). */
-const END_SD_PX = 0.48;
-const END_SD_BLUR = 0.26;
+const END_SD_PX = 0.46;
+const END_SD_BLUR = 0.25;
 const END_SD_WIDTH = 0.035;
 /** SD of a traced way as a share of its length, straight and by radian of turning. */
 const WAY_SD = 0.0025;
@@ -42,10 +44,18 @@ const WAY_SD_TURN = 0.004;
 /** Between the outer marks: what a residual is a share of, mm. */
 export const CARD_SPAN_MM = 75;
 
-function widthAt(cut: Cut, line: Line, index: number): number {
+/** Across the body at a station, px: from rim to rim, but no more than what a disc fits into, so that a leg's root does not count. */
+function widthAt(cut: Cut, depth: Float32Array, line: Line, index: number): number {
   const [tx, ty] = tangentAt(line, index);
   const most = 3 * cut.radius;
-  return reachIn(cut.trunk, cut.width, cut.height, line[index]!, [-ty, tx], most) + reachIn(cut.trunk, cut.width, cut.height, line[index]!, [ty, -tx], most);
+  const [x, y] = line[index]!;
+  const near = Math.ceil(0.3 * cut.radius);
+  let deepest = 0;
+  for (let py = Math.max(0, Math.floor(y) - near); py <= Math.min(cut.height - 1, Math.floor(y) + near); py++) {
+    for (let px = Math.max(0, Math.floor(x) - near); px <= Math.min(cut.width - 1, Math.floor(x) + near); px++) deepest = Math.max(deepest, depth[py * cut.width + px]!);
+  }
+  const across = reachIn(cut.trunk, cut.width, cut.height, line[index]!, [-ty, tx], most) + reachIn(cut.trunk, cut.width, cut.height, line[index]!, [ty, -tx], most);
+  return Math.min(across, 2 * (deepest + 0.5) * DISC_ROOM);
 }
 
 function turnOf(line: Line): number {
@@ -113,8 +123,9 @@ export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCar
   const middle = midlineOf(cut.trunk, cut.width, cut.height, cut.radius);
   if (!middle) return null;
   let line: Line = toEnds(middle, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off });
+  const depth = depthOf(cut.trunk, cut.width, cut.height);
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
-  const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, all, index)));
+  const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, depth, all, index)));
   let profile = widths(line);
   const lean = headLean(cut, line, profile);
   if (lean < 0) {

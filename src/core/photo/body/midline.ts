@@ -48,9 +48,16 @@ class Heap {
   }
 }
 
+interface Ways {
+  before: Int32Array;
+  /** The way's length with every step as long as the body is deep there: nothing outside. */
+  mass: Float64Array;
+}
+
 /** Cheapest ways from one pixel to all others of a mask. */
-function ways(mask: Uint8Array, width: number, height: number, from: number, cost: Float32Array | null): { reached: Float64Array; before: Int32Array } {
+function ways(mask: Uint8Array, width: number, height: number, from: number, cost: Float32Array, depth: Float32Array): Ways {
   const reached = new Float64Array(mask.length).fill(Infinity);
+  const mass = new Float64Array(mask.length);
   const before = new Int32Array(mask.length).fill(-1);
   const heap = new Heap();
   reached[from] = 0;
@@ -64,20 +71,23 @@ function ways(mask: Uint8Array, width: number, height: number, from: number, cos
       if ((dx === 0 && dy === 0) || x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height) continue;
       const to = at + dy * width + dx;
       if (mask[to] === 0) continue;
-      const step = (dx !== 0 && dy !== 0 ? Math.SQRT2 : 1) * (cost ? cost[to]! : 1);
+      const far = dx !== 0 && dy !== 0 ? Math.SQRT2 : 1;
+      const step = far * cost[to]!;
       if (key + step < reached[to]!) {
+        mass[to] = mass[at]! + far * depth[to]!;
         reached[to] = key + step;
         before[to] = at;
         heap.push(key + step, to);
       }
     }
   }
-  return { reached, before };
+  return { before, mass };
 }
 
-function farthest(mask: Uint8Array, reached: Float64Array): number {
-  let best = -1;
-  for (let at = 0; at < mask.length; at++) if (mask[at] !== 0 && reached[at]! < Infinity && (best < 0 || reached[at]! > reached[best]!)) best = at;
+/** Where the most body lies on the way to: the other end, and not the tip of a long leg. */
+function farthest({ mass }: Ways): number {
+  let best = 0;
+  for (let at = 1; at < mass.length; at++) if (mass[at]! > mass[best]!) best = at;
   return best;
 }
 
@@ -150,6 +160,18 @@ export function tangentAt(line: readonly Spot[], index: number, reach = 2): Spot
   return [(b[0] - a[0]) / length, (b[1] - a[1]) / length];
 }
 
+/** The most that a line turns over three radii of its body, radians. */
+export function sharpestTurn(line: readonly Spot[], radius: number): number {
+  const reach = Math.max(2, Math.round((1.5 * radius * (line.length - 1)) / Math.max(1, lengthOf(line))));
+  let most = 0;
+  for (let index = reach; index + reach < line.length; index++) {
+    const [a, b, c] = [line[index - reach]!, line[index]!, line[index + reach]!];
+    const [ux, uy, vx, vy] = [b[0] - a[0], b[1] - a[1], c[0] - b[0], c[1] - b[1]];
+    most = Math.max(most, Math.abs(Math.atan2(ux * vy - uy * vx, ux * vx + uy * vy)));
+  }
+  return most;
+}
+
 /** How far one can go from a point in a direction without leaving a mask, px. */
 export function reachIn(mask: Uint8Array, width: number, height: number, [x, y]: Spot, [dx, dy]: Spot, most: number): number {
   const step = 0.25;
@@ -167,13 +189,14 @@ const CENTRING_ROUNDS = 4;
 export function midlineOf(trunk: Uint8Array, width: number, height: number, radius: number): Line | null {
   const first = trunk.indexOf(1);
   if (first < 0) return null;
-  const end = farthest(trunk, ways(trunk, width, height, first, null).reached);
   const depth = depthOf(trunk, width, height);
   // Near the edge a step costs more, so that the way keeps to the middle.
   const cost = new Float32Array(depth.length);
   for (let at = 0; at < cost.length; at++) cost[at] = 1 + 12 * Math.max(0, 1 - depth[at]! / radius) ** 2;
-  const other = farthest(trunk, ways(trunk, width, height, end, null).reached);
-  const { before } = ways(trunk, width, height, end, cost);
+  const waysFrom = (at: number) => ways(trunk, width, height, at, cost, depth);
+  const one = farthest(waysFrom(farthest(waysFrom(first))));
+  const { before, mass } = waysFrom(one);
+  const other = farthest({ before, mass });
   const way: Line = [];
   for (let at = other; at >= 0; at = before[at]!) way.push([(at % width) + 0.5, Math.floor(at / width) + 0.5]);
   if (way.length < 3) return null;

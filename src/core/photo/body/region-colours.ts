@@ -22,6 +22,13 @@ const GLARE_L = 14;
 const TWO_TONES_DE = 14;
 const TWO_TONES_SHARE = 0.22;
 const WING_SHARE = 0.25;
+/** Clear of wings, this share of a region is enough to tell its colour. */
+const CLEAR_SHARE = 0.15;
+/** Cells along the body on either side of the midline, a wing's own grey, and how near two cells are of one tone. */
+const CELLS = 20;
+const GREY_L = 65;
+const SAME_TONE = 4;
+const UNVEILED_SHARE = 0.12;
 
 function medianOf(values: Float32Array | number[]): number {
   const sorted = Float32Array.from(values).sort();
@@ -63,25 +70,64 @@ export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
   return share <= 0.5 ? { lab: one, spread, second: { lab: two, share } } : { lab: two, spread, second: { lab: one, share: 1 - share } };
 }
 
+/**
+ * What of a region no wing lies over, when wings lie over most of it: a wing greys what is under it, so the parts of the body that are
+ * farthest from grey, if some of them agree and are a fair share. All of it otherwise.
+ */
+function unveiled(cells: ReadonlyMap<number, Lab[]>, all: Lab[]): Lab[] {
+  const tones = [...cells.values()].filter((points) => points.length >= LEAST_PIXELS / 2).map((points) => ({ points, middle: middleOf(points) }));
+  const fromGrey = ([l, a, b]: Lab) => Math.hypot(l - GREY_L, a, b);
+  tones.sort((one, two) => fromGrey(two.middle) - fromGrey(one.middle));
+  // The very first may be a leg.
+  const anchor = tones[2]?.middle;
+  if (!anchor) return all;
+  const pure = tones.filter(({ middle }) => deltaE(middle, anchor) < SAME_TONE).flatMap(({ points }) => points);
+  return pure.length >= Math.max(3 * LEAST_PIXELS, UNVEILED_SHARE * all.length) ? pure : all;
+}
+
 /** Region of a view: what lies at this share of the way from head to tail. */
 function regionAt(u: number, face: 'back' | 'belly'): RegionId | null {
   if (u >= THORAX[0] && u <= THORAX[1]) return `thorax-${face}` as RegionId;
   return u >= ABDOMEN[0] && u <= ABDOMEN[1] ? (`abdomen-${face}` as RegionId) : null;
 }
 
+/** One colour for a whole case, its rim left out. */
+export function caseColour(cut: Cut, tones: Tones, edgePx: number): Partial<Record<RegionId, RegionColour>> {
+  const depth = depthOf(cut.trunk, cut.width, cut.height);
+  const rim = rimOf(cut, edgePx);
+  const points: Lab[] = [];
+  for (let at = 0; at < depth.length; at++) if (depth[at]! >= rim) points.push([tones.L[at]!, tones.a[at]!, tones.b[at]!]);
+  const colour = colourOfPixels(points);
+  return colour ? { case: colour } : {};
+}
+
+/** Pixels within the blur of the edge are mixed with paper. */
+function rimOf(cut: Cut, edgePx: number): number {
+  return Math.min(0.55 * cut.radius, Math.max(1.2, 0.25 * cut.radius, 0.75 * edgePx));
+}
+
 /** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
 export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): Partial<Record<RegionId, RegionColour>> {
   const depth = depthOf(cut.trunk, cut.width, cut.height);
-  // Pixels within the blur of the edge are mixed with paper.
-  const rim = Math.min(0.55 * cut.radius, Math.max(1.2, 0.25 * cut.radius, 0.75 * edgePx));
-  const found = new Map<RegionId, Lab[]>();
+  const rim = rimOf(cut, edgePx);
+  const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
   const line = midlineMm.map(([x, y]): Spot => [(x - field.left) * field.scale, (y - field.top) * field.scale]);
   const lab = (at: number): Lab => [tones.L[at]!, tones.a[at]!, tones.b[at]!];
-  const put = (region: RegionId, at: number) => {
-    const list = found.get(region);
-    if (list) list.push(lab(at));
-    else found.set(region, [lab(at)]);
-  };
+  const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius));
+  const body = widened(cut.body, cut.width, cut.height, Math.max(2, 0.25 * cut.radius));
+  const close = widened(cut.trunk, cut.width, cut.height, 0.5 * cut.radius + 3);
+  const beside = new Uint8Array(wing.length);
+  const wings: number[] = [];
+  let trunk = 0;
+  for (let at = 0; at < wing.length; at++) {
+    if (cut.trunk[at] !== 0) trunk++;
+    else if (wing[at] !== 0 && body[at] === 0) {
+      wings.push(at);
+      beside[at] = close[at]!;
+    }
+  }
+  // Where a wing shows beside the body it may lie over it as far as the midline, and veil its colour.
+  const veiled = wings.length > WING_SHARE * trunk ? widened(beside, cut.width, cut.height, 1.4 * cut.radius + 2) : null;
   // A few thousand pixels tell a colour as well as all of them.
   let deep = 0;
   for (const value of depth) if (value >= rim) deep++;
@@ -97,20 +143,26 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
       const d = (line[index]![0] - x) ** 2 + (line[index]![1] - y) ** 2;
       if (d < least) [best, least] = [index, d];
     }
-    const region = regionAt(best / (line.length - 1), view === 'back' ? 'back' : 'belly');
-    if (region) put(region, at);
+    const u = best / (line.length - 1);
+    const region = regionAt(u, view === 'back' ? 'back' : 'belly');
+    if (!region) continue;
+    const list = found.get(region) ?? { clear: [], veiled: [], cells: new Map<number, Lab[]>() };
+    found.set(region, list);
+    const tone = lab(at);
+    (veiled?.[at] ? list.veiled : list.clear).push(tone);
+    if (!veiled) continue;
+    const [from, to] = [line[Math.max(0, best - 1)]!, line[Math.min(line.length - 1, best + 1)]!];
+    const side = (to[0] - from[0]) * (y - line[best]![1]) - (to[1] - from[1]) * (x - line[best]![0]) > 0 ? 1 : 0;
+    const cell = 2 * Math.floor(u * CELLS) + side;
+    const own = list.cells.get(cell);
+    if (own) own.push(tone);
+    else list.cells.set(cell, [tone]);
   }
-  const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius));
-  const body = widened(cut.body, cut.width, cut.height, Math.max(2, 0.25 * cut.radius));
-  const wings: number[] = [];
-  let trunk = 0;
-  for (let at = 0; at < wing.length; at++) {
-    if (cut.trunk[at] !== 0) trunk++;
-    else if (wing[at] !== 0 && body[at] === 0) wings.push(at);
-  }
-  if (wings.length > WING_SHARE * trunk) found.set('wing' as RegionId, wings.map(lab));
-  return Object.fromEntries([...found].flatMap(([region, points]) => {
-    const colour = colourOfPixels(points);
+  if (wings.length > WING_SHARE * trunk) found.set('wing' as RegionId, { clear: wings.map(lab), veiled: [], cells: new Map() });
+  return Object.fromEntries([...found].flatMap(([region, { clear, veiled, cells }]) => {
+    const enough = clear.length >= Math.max(3 * LEAST_PIXELS, CLEAR_SHARE * (clear.length + veiled.length));
+    const all = [...clear, ...veiled];
+    const colour = colourOfPixels(enough ? clear : region.startsWith('abdomen') ? unveiled(cells, all) : all);
     return colour ? [[region, colour] as const] : [];
   }));
 }

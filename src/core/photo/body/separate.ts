@@ -3,6 +3,7 @@ import { boxed } from '../field/light';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { depthOf, opened } from './distance';
+import { midlineOf, sharpestTurn } from './midline';
 
 /** One insect in a window of the field, with its masks over that window. */
 export interface Cut {
@@ -40,6 +41,9 @@ const THIN = 0.2;
 const THIN_LEAST_PX = 1.1;
 /** A hole smaller than this many squares of the radius is glare, not the gap of a curled body. */
 const GLARE_HOLE = 0.7;
+/** Share of a hole's rim that the thick of the body has. */
+const THICK_ROUND = 0.55;
+const SHARP_TURN = 0.9;
 /** Chroma from which a paler part counts as coloured body and not as wing or shade. */
 const COLOURED = 9;
 /** Darker than any shade or clear wing: part of the body whatever its colour. */
@@ -113,12 +117,32 @@ function heaviest(mask: Uint8Array, width: number, height: number, weights: Floa
   return out;
 }
 
-function fillGlare(mask: Uint8Array, width: number, height: number, most: number): void {
+/** Fills small holes; those without much of the thick body about them are told of, for between two legs that meet there is a hole too. */
+function fillGlare(mask: Uint8Array, thick: Uint8Array, width: number, height: number, most: number): { doubtful: number[] } {
   const paper = new Uint8Array(mask.length);
   for (let at = 0; at < mask.length; at++) paper[at] = mask[at] === 0 ? 1 : 0;
   const { labels, blobs } = blobsOf(paper, width, height);
-  const holes = new Set(blobs.filter((blob) => blob.left > 0 && blob.top > 0 && blob.right < width - 1 && blob.bottom < height - 1 && blob.area < most).map((blob) => blob.label));
-  if (holes.size > 0) for (let at = 0; at < mask.length; at++) if (holes.has(labels[at]!)) mask[at] = 1;
+  const doubtful: number[] = [];
+  const small = blobs.filter((blob) => blob.left > 0 && blob.top > 0 && blob.right < width - 1 && blob.bottom < height - 1 && blob.area < most);
+  for (const hole of small) {
+    let [rim, inThick] = [0, 0];
+    for (let y = hole.top; y <= hole.bottom; y++) for (let x = hole.left; x <= hole.right; x++) {
+      const at = y * width + x;
+      if (labels[at] !== hole.label) continue;
+      for (const by of [at - 1, at + 1, at - width, at + width]) {
+        if (labels[by] === hole.label) continue;
+        rim++;
+        inThick += thick[by]!;
+      }
+    }
+    for (let y = hole.top; y <= hole.bottom; y++) for (let x = hole.left; x <= hole.right; x++) {
+      const at = y * width + x;
+      if (labels[at] !== hole.label) continue;
+      mask[at] = 1;
+      if (inThick < THICK_ROUND * rim) doubtful.push(at);
+    }
+  }
+  return { doubtful };
 }
 
 /**
@@ -159,9 +183,18 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
   let radius = 0;
   for (const value of first) radius = Math.max(radius, value);
   if (radius < LEAST_RADIUS_MM * scale) return null;
-  fillGlare(body, width, height, GLARE_HOLE * radius * radius);
-  const thick = opened(body, width, height, Math.max(THIN_LEAST_PX, THIN * radius));
-  const trunk = heaviest(thick, width, height, null);
+  const thin = Math.max(THIN_LEAST_PX, THIN * radius);
+  const { doubtful } = fillGlare(body, opened(body, width, height, thin), width, height, GLARE_HOLE * radius * radius);
+  const trunkOf = () => heaviest(opened(body, width, height, thin), width, height, null);
+  let trunk = trunkOf();
+  if (doubtful.length > 0) {
+    const line = midlineOf(trunk, width, height, radius);
+    // A body does not turn as sharply as a leg turns off it.
+    if (line && sharpestTurn(line, radius) > SHARP_TURN) {
+      for (const at of doubtful) body[at] = 0;
+      trunk = trunkOf();
+    }
+  }
   // Legs and feelers may cross the frame; a body may not.
   const rim = (mm: number, low: number, high: number) => mm < low + RIM_MM || mm > high - RIM_MM;
   const [right, bottom] = [field.left + field.width / field.scale, field.top + field.height / field.scale];

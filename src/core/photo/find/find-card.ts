@@ -58,13 +58,14 @@ function patchLight({ width, height, factor, values }: Grey, h: Homography, rect
   return count === 0 ? NaN : sum / count;
 }
 
-/** Whether the patches run from white to black the right way up. */
-function patchesAgree(grey: Grey, card: CardGeometry, h: Homography): boolean {
+/** Whether the patches run from white to black the right way up, in one column or in both. */
+function patchesAgree(grey: Grey, card: CardGeometry, h: Homography, both: boolean): boolean {
   const columns = [card.patches.slice(0, 4), card.patches.slice(4)];
-  return columns.some((column) => {
+  const agrees = (column: CardGeometry['patches']) => {
     const light = column.map((patch) => patchLight(grey, h, patch.rect_mm));
     return light.every((value, index) => Number.isFinite(value) && (index === 0 || value < light[index - 1]! * 0.92));
-  });
+  };
+  return both ? columns.every(agrees) : columns.some(agrees);
 }
 
 /** Marks matched to the card's own places under a homography of four of them. */
@@ -84,7 +85,9 @@ function matchUp(marks: readonly Mark[], card: CardGeometry, h: Homography): Fit
   return pairs;
 }
 
-const CORNERS = [0, 2, 5, 3] as const;
+const CORNERS: readonly number[] = [0, 2, 5, 3];
+/** What is said of the residual where no fifth mark tells it, mm. */
+const UNCHECKED_MM = 0.12;
 /** Four marks of the model that do not lie three in a line, the corners first. */
 const QUADS: readonly (readonly number[])[] = [CORNERS, [0, 1, 5, 3], [1, 2, 5, 3], [0, 2, 5, 4], [0, 2, 4, 3], [0, 1, 4, 3], [0, 1, 5, 4], [1, 2, 4, 3], [1, 2, 5, 4]];
 
@@ -102,9 +105,10 @@ function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | n
           const h = homography(quad.map((index) => card.marks_mm[index]!), points);
           if (!h) continue;
           const pairs = matchUp(marks, card, h);
-          if (pairs.length < 5 || (best && pairs.length < best.pairs.length)) continue;
+          // Four corners are enough only where all else agrees.
+          if (pairs.length < 4 || (pairs.length === 4 && quad !== CORNERS) || (best && pairs.length < best.pairs.length)) continue;
           const fine = homography(pairs.map((pair) => pair.model), pairs.map((pair) => pair.mark.at));
-          if (!fine || !patchesAgree(grey, card, fine)) continue;
+          if (!fine || !patchesAgree(grey, card, fine, pairs.length === 4)) continue;
           const scale = pxPerMmAt(fine, card.size_mm[0] / 2, card.size_mm[1] / 2);
           const offMm = Math.sqrt(pairs.reduce((sum, { model, mark }) => sum + Math.hypot(project(fine, model)[0] - mark.at[0], project(fine, model)[1] - mark.at[1]) ** 2, 0) / pairs.length) / scale;
           if (!best || pairs.length > best.pairs.length || offMm < best.offMm) best = { size, toPicture: fine, pairs, offMm };
@@ -144,12 +148,12 @@ function inkOffset(h: Homography, at: Spot, radius: number): Spot {
   return [sx / weight - x, sy / weight - y];
 }
 
-/** Finds the field card in a photograph; null when fewer than five of its marks and one column of patches show. */
+/** Finds the field card in a photograph; null when less shows than five of its marks and one column of patches, or its four corners and both. */
 export function findCard(photo: Photograph, cards: FieldCards): FoundCard | null {
   for (const longest of SCALES) {
     const grey = photo.grey(longest);
     const marks = findMarks(photo, grey);
-    const fit = marks.length >= 5 ? bestFit(grey, marks, cards) : null;
+    const fit = marks.length >= 4 ? bestFit(grey, marks, cards) : null;
     if (fit) return settle(fit, cards);
     if (longest >= Math.max(photo.width, photo.height)) break;
   }
@@ -159,7 +163,7 @@ export function findCard(photo: Photograph, cards: FieldCards): FoundCard | null
 function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): FoundCard {
   const geometry = cards.cards[size];
   let toPicture = first;
-  const corners = pairs.filter(({ index }) => CORNERS.includes(index as (typeof CORNERS)[number]));
+  const corners = pairs.filter(({ index }) => CORNERS.includes(index));
   // With all four corners they carry the plane and the middle marks tell how far it is bowed.
   const carry = corners.length === 4 ? corners : pairs;
   for (let pass = 0; pass < 2; pass++) {
@@ -194,7 +198,7 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
     geometry,
     toPicture,
     bow,
-    residualMm: Math.sqrt(offs.reduce((sum, off) => sum + off ** 2, 0) / offs.length),
+    residualMm: pairs.length === 4 ? UNCHECKED_MM : Math.sqrt(offs.reduce((sum, off) => sum + off ** 2, 0) / offs.length),
     marks: pairs.length,
     pxPerMm: scaleAt([fx + fw / 2, fy + fh / 2]),
     edgePx: pairs.reduce((sum, { mark }) => sum + mark.edgePx, 0) / pairs.length,
