@@ -81,7 +81,8 @@ test('prepared once, it waits for the job', async () => {
   prepare('photo');
   const running = run('photo', INPUT);
   expect(made).toHaveLength(1);
-  made[0]!.answer({ output: 'ready' } as never);
+  expect(made[0]!.sent).toEqual([{ warm: true }, { id: expect.any(Number), input: INPUT }]);
+  made[0]!.answer({ output: 'ready' } as never, made[0]!.sent[1]!.id);
   expect(await running).toBe('ready');
 });
 

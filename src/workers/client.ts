@@ -1,4 +1,4 @@
-import type { FromWorker, JobName, Jobs } from './jobs';
+import type { FromWorker, JobName, Jobs, ToWorker } from './jobs';
 
 export interface RunOptions {
   signal?: AbortSignal;
@@ -12,9 +12,12 @@ const idle = new Map<JobName, Worker>();
 
 let next = 1;
 
-/** Starts the worker of a job before it is needed, so that the job need not wait for its code. */
-export function prepare(job: JobName): void {
-  if (!idle.has(job)) idle.set(job, new Worker(WORKERS[job]));
+/** Starts the worker of a photograph before it is needed: its code is read and warm when the job comes. */
+export function prepare(job: 'photo'): void {
+  if (idle.has(job)) return;
+  const worker = new Worker(WORKERS[job]);
+  idle.set(job, worker);
+  worker.postMessage({ warm: true } satisfies ToWorker<'photo'>);
 }
 
 /**
@@ -46,6 +49,6 @@ export function run<J extends JobName>(job: J, input: Jobs[J]['input'], { signal
       if ('failed' in data) reject(new Error(data.failed));
       else resolve(data.output as Jobs[J]['output']);
     };
-    worker.postMessage({ id, input });
+    worker.postMessage({ id, input } satisfies ToWorker<J>);
   });
 }

@@ -17,3 +17,6 @@ export interface Jobs {
 export type JobName = keyof Jobs;
 
 export type FromWorker = { id: number; progress: number } | { id: number; output: Jobs[JobName]['output'] } | { id: number; failed: string };
+
+/** A job, or the wish that the worker make itself ready for one. */
+export type ToWorker<J extends JobName> = { id: number; input: Jobs[J]['input'] } | { warm: true };

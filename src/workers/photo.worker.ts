@@ -1,6 +1,7 @@
 import { FIELD_CARDS } from '@/catalogue/field-cards';
-import { measurePhoto, type Crop, type Grey, type Look, type Photograph } from '@/core/photo';
-import type { FromWorker, Jobs } from './jobs';
+import { cardShapes } from '@/core/photo/card';
+import { measurePhoto, type Asked, type Crop, type Grey, type Look, type Photograph } from '@/core/photo';
+import type { FromWorker, Jobs, ToWorker } from './jobs';
 
 /** Larger pictures are made smaller as they are decoded; the card gives the scale. */
 const MOST_PIXELS = 16e6;
@@ -9,7 +10,7 @@ const CROP_BYTES = 40_000;
 const MARGIN_MM = 2;
 
 interface WorkerScope {
-  onmessage: ((event: MessageEvent<{ id: number; input: Jobs['photo']['input'] }>) => void) | null;
+  onmessage: ((event: MessageEvent<ToWorker<'photo'>>) => void) | null;
   postMessage(message: FromWorker): void;
 }
 
@@ -75,9 +76,7 @@ async function pictureOf(crop: Crop): Promise<string> {
   return `data:image/jpeg;base64,${btoa(text)}`;
 }
 
-async function measure({ file, asked }: Jobs['photo']['input'], progress: (done: number) => void): Promise<Jobs['photo']['output']> {
-  const photo = await decode(file);
-  progress(0.2);
+async function measure(photo: Decoded, asked: Asked, progress: (done: number) => void): Promise<Jobs['photo']['output']> {
   let look: Look | null = null;
   const result = measurePhoto(photo, asked, FIELD_CARDS, (done) => progress(0.2 + 0.75 * done), (given) => {
     look = given;
@@ -96,9 +95,48 @@ async function measure({ file, asked }: Jobs['photo']['input'], progress: (done:
   return { measure: result, crop: { url: await pictureOf(crop), leftMm: crop.leftMm, topMm: crop.topMm, widthMm: crop.widthMm, heightMm: crop.heightMm } };
 }
 
+/** A drawn card with a body on it, so that the code is warm before the first photograph comes. */
+function drawnCard(): Decoded {
+  const px = 24;
+  const [width, height] = FIELD_CARDS.cards.wallet.size_mm;
+  const canvas = new OffscreenCanvas(Math.round(width * px), Math.round(height * px));
+  const context = canvas.getContext('2d')!;
+  context.scale(px, px);
+  for (const shape of cardShapes(FIELD_CARDS, 'wallet', { title: '', print: '', check: '' })) {
+    context.beginPath();
+    if (shape.kind === 'rect') context.rect(...shape.rect);
+    else if (shape.kind === 'disc') context.arc(...shape.at, shape.radius, 0, 2 * Math.PI);
+    else continue;
+    context.fillStyle = shape.fill ?? 'transparent';
+    context.fill();
+  }
+  context.fillStyle = '#7f7238';
+  context.beginPath();
+  context.ellipse(width / 2, height / 2, 5, 0.9, 0.3, 0, 2 * Math.PI);
+  context.fill();
+  return new Decoded(canvas.transferToImageBitmap());
+}
+
+const WARM_ROUNDS = 4;
+let asked = 0;
+
+/** Measures the drawn card a few times, a round at a time, until a job comes. */
+function warm(rounds: number): void {
+  if (rounds === 0 || asked > 0) return;
+  void measure(drawnCard(), { view: 'belly', surface: 'dry', printedScale: 1 }, () => undefined).then(() => setTimeout(() => warm(rounds - 1), 0));
+}
+
 scope.onmessage = ({ data }) => {
+  if ('warm' in data) return warm(WARM_ROUNDS);
+  asked++;
   const { id, input } = data;
-  measure(input, (progress) => scope.postMessage({ id, progress })).then(
+  const progress = (done: number) => scope.postMessage({ id, progress: done });
+  const work = async () => {
+    const photo = await decode(input.file);
+    progress(0.2);
+    return measure(photo, input.asked, progress);
+  };
+  work().then(
     (output) => scope.postMessage({ id, output }),
     (error: unknown) => scope.postMessage({ id, failed: error instanceof Error ? error.message : String(error) }),
   );

@@ -59,13 +59,13 @@ const BLURRED_MM = 0.62;
 const LEAST_BODY_PX = 40;
 const REACH_MM = 2.2;
 /** Over the whole field, where light and insects are looked for: pixels, and at least so many of a millimetre. */
-const COARSE_PX = 130_000;
+const COARSE_PX = 90_000;
 const COARSE_LEAST = 6;
 /** About one insect: pixels of a millimetre at most. */
 const FINE = 24;
 const LEAST_SCALE = 8;
 /** Pixels of a window about one insect, at most. */
-const WINDOW_PX = 130_000;
+const WINDOW_PX = 100_000;
 const WINDOW_MARGIN_MM = 0.7;
 /** A measured insect whose parts leave the trunk's outline this ragged may be two. */
 const RAGGED = 1.9;

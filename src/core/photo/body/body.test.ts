@@ -58,7 +58,7 @@ describe('the midline', () => {
   const view = (trunk: Uint8Array, radius: number) => ({ trunk, width: W, height: H, radius, off: Float32Array.from(trunk, (value) => value * 50) });
   test('a straight body is as long as it is', () => {
     const trunk = bar(15, 105, 9);
-    const line = toEnds(midlineOf(trunk, W, H, 9)!, view(trunk, 9));
+    const line = toEnds(midlineOf(trunk, W, H, 9, depthOf(trunk, W, H))!, view(trunk, 9));
     expect(lengthOf(line)).toBeCloseTo(90, 0);
     for (const [, y] of line) expect(y).toBeCloseTo(45, 0);
   });
@@ -68,13 +68,13 @@ describe('the midline', () => {
       const [d, angle] = [Math.hypot(x - cx, y - cy), Math.atan2(y - cy, x - cx)];
       return Math.abs(d - r) < 6 && angle < -0.6 && angle > -Math.PI + 0.6;
     });
-    const line = toEnds(midlineOf(trunk, W, H, 6)!, view(trunk, 6));
+    const line = toEnds(midlineOf(trunk, W, H, 6, depthOf(trunk, W, H))!, view(trunk, 6));
     const along = r * (Math.PI - 1.2);
     expect(Math.abs(lengthOf(line) - along) / along).toBeLessThan(0.03);
     const chord = Math.hypot(line[0]![0] - line[line.length - 1]![0], line[0]![1] - line[line.length - 1]![1]);
     expect(lengthOf(line)).toBeGreaterThan(1.08 * chord);
   });
-  test('an empty trunk has none', () => expect(midlineOf(new Uint8Array(W * H), W, H, 5)).toBeNull());
+  test('an empty trunk has none', () => expect(midlineOf(new Uint8Array(W * H), W, H, 5, new Float32Array(W * H))).toBeNull());
   test('points are spaced evenly and keep both ends', () => {
     const line = spaced([[0, 0], [10, 0], [10, 10]], 4);
     expect([line[0], line[line.length - 1]]).toEqual([[0, 0], [10, 10]]);

@@ -109,13 +109,10 @@ export function depthOf(mask: Uint8Array, width: number, height: number): Float3
   return depth;
 }
 
-/** What is left of a mask where a disc of this radius fits: thin parts go, thick ones keep their outline. */
-export function opened(mask: Uint8Array, width: number, height: number, radius: number): Uint8Array {
+/** What is left of a mask where a disc of this radius fits: thin parts go, thick ones keep their outline. `depth` is the mask's own, where it is known. */
+export function opened(mask: Uint8Array, width: number, height: number, radius: number, depth: Float32Array = depthOf(mask, width, height)): Uint8Array {
   const core = new Uint8Array(mask.length);
-  const frame = frameOf(mask, width, height, 0);
-  if (!frame) return core;
-  const depth = distanceTo(mask, width, frame, 0, 0);
-  for (let at = 0; at < mask.length; at++) core[at] = depth[at]! > radius + 0.5 ? 1 : 0;
+  for (let at = 0; at < mask.length; at++) core[at] = depth[at]! > radius ? 1 : 0;
   const within = frameOf(core, width, height, Math.ceil(radius) + 2);
   if (!within) return core;
   const back = distanceTo(core, width, within, 1, Infinity);
@@ -123,12 +120,16 @@ export function opened(mask: Uint8Array, width: number, height: number, radius: 
   return core;
 }
 
+/** Distance of every pixel to a mask, px, as far as `most`; Infinity beyond. */
+export function awayFrom(mask: Uint8Array, width: number, height: number, most: number): Float32Array {
+  const frame = frameOf(mask, width, height, Math.ceil(most) + 2);
+  return frame ? distanceTo(mask, width, frame, 1, Infinity) : new Float32Array(mask.length).fill(Infinity);
+}
+
 /** A mask with everything within `radius` of it. */
 export function widened(mask: Uint8Array, width: number, height: number, radius: number): Uint8Array {
   const out = new Uint8Array(mask.length);
-  const frame = frameOf(mask, width, height, Math.ceil(radius) + 2);
-  if (!frame) return out;
-  const away = distanceTo(mask, width, frame, 1, Infinity);
+  const away = awayFrom(mask, width, height, radius);
   for (let at = 0; at < mask.length; at++) out[at] = away[at]! <= radius ? 1 : 0;
   return out;
 }

@@ -3,7 +3,7 @@ import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
-import { depthOf, opened, widened } from './distance';
+import { opened } from './distance';
 import { toEnds } from './ends';
 import { lengthOf, midlineOf, reachIn, spaced, tangentAt, type Line } from './midline';
 import type { Cut } from './separate';
@@ -70,7 +70,7 @@ function turnOf(line: Line): number {
 
 /** How far wings and the like reach beyond the body's two ends along it, px: thin parts do not count. */
 function overhang(cut: Cut, line: Line): number {
-  const thick = opened(cut.all, cut.width, cut.height, Math.max(1.3, 0.12 * cut.radius));
+  const thick = opened(cut.all, cut.width, cut.height, Math.max(1.3, 0.12 * cut.radius), cut.depthAll);
   const n = line.length - 1;
   const ends = [{ at: line[0]!, out: tangentAt(line, 0).map((value) => -value) as unknown as Spot }, { at: line[n]!, out: tangentAt(line, n) }];
   let most = 0;
@@ -92,12 +92,12 @@ function overhang(cut: Cut, line: Line): number {
  * to 0 the less is known.
  */
 function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
-  const near = widened(cut.trunk, cut.width, cut.height, Math.max(2, 0.5 * cut.radius));
+  const near = Math.max(2, 0.5 * cut.radius);
   const points = spaced(line, lengthOf(line) / 40);
   let front = 0;
   let back = 0;
-  for (let at = 0; at < near.length; at++) {
-    if (near[at] === 0 || cut.trunk[at] !== 0 || cut.all[at] === 0) continue;
+  for (let at = 0; at < cut.all.length; at++) {
+    if (cut.away[at]! > near || cut.trunk[at] !== 0 || cut.all[at] === 0) continue;
     const x = (at % cut.width) + 0.5;
     const y = ((at / cut.width) | 0) + 0.5;
     let best = 0;
@@ -120,12 +120,11 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
 
 /** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length. */
 export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number): BodyMeasure | null {
-  const middle = midlineOf(cut.trunk, cut.width, cut.height, cut.radius);
+  const middle = midlineOf(cut.trunk, cut.width, cut.height, cut.radius, cut.depth);
   if (!middle) return null;
   let line: Line = toEnds(middle, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off });
-  const depth = depthOf(cut.trunk, cut.width, cut.height);
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
-  const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, depth, all, index)));
+  const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, cut.depth, all, index)));
   let profile = widths(line);
   const lean = headLean(cut, line, profile);
   if (lean < 0) {

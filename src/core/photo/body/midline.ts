@@ -1,5 +1,4 @@
 import type { Spot } from '../card';
-import { depthOf } from './distance';
 
 /** A line through a mask from end to end, evenly spaced, in pixels of the mask. */
 export type Line = Spot[];
@@ -185,11 +184,10 @@ export function reachIn(mask: Uint8Array, width: number, height: number, [x, y]:
 
 const CENTRING_ROUNDS = 4;
 
-/** The midline of a trunk, from one end of it to the other, curved as it is; null when it has no length. */
-export function midlineOf(trunk: Uint8Array, width: number, height: number, radius: number): Line | null {
+/** The midline of a trunk, from one end of it to the other, curved as it is; null when it has no length. `depth` is the trunk's own. */
+export function midlineOf(trunk: Uint8Array, width: number, height: number, radius: number, depth: Float32Array): Line | null {
   const first = trunk.indexOf(1);
   if (first < 0) return null;
-  const depth = depthOf(trunk, width, height);
   // Near the edge a step costs more, so that the way keeps to the middle.
   const cost = new Float32Array(depth.length);
   for (let at = 0; at < cost.length; at++) cost[at] = 1 + 12 * Math.max(0, 1 - depth[at]! / radius) ** 2;

@@ -3,7 +3,7 @@ import { deltaE, type Lab } from '../../colour';
 import type { Spot } from '../card';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
-import { depthOf, opened, widened } from './distance';
+import { opened, widened } from './distance';
 import type { Cut } from './separate';
 
 /** Colour of a region: the middle of its pixels, how far they lie from it, and a second tone where there are two. */
@@ -17,7 +17,7 @@ export interface RegionColour {
 const THORAX = [0.1, 0.34] as const;
 const ABDOMEN = [0.42, 0.94] as const;
 const LEAST_PIXELS = 12;
-const MOST_PIXELS = 8000;
+const MOST_PIXELS = 5000;
 const GLARE_L = 14;
 const TWO_TONES_DE = 14;
 const TWO_TONES_SHARE = 0.22;
@@ -93,7 +93,7 @@ function regionAt(u: number, face: 'back' | 'belly'): RegionId | null {
 
 /** One colour for a whole case, its rim left out. */
 export function caseColour(cut: Cut, tones: Tones, edgePx: number): Partial<Record<RegionId, RegionColour>> {
-  const depth = depthOf(cut.trunk, cut.width, cut.height);
+  const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const points: Lab[] = [];
   for (let at = 0; at < depth.length; at++) if (depth[at]! >= rim) points.push([tones.L[at]!, tones.a[at]!, tones.b[at]!]);
@@ -108,14 +108,14 @@ function rimOf(cut: Cut, edgePx: number): number {
 
 /** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
 export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): Partial<Record<RegionId, RegionColour>> {
-  const depth = depthOf(cut.trunk, cut.width, cut.height);
+  const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
   const line = midlineMm.map(([x, y]): Spot => [(x - field.left) * field.scale, (y - field.top) * field.scale]);
   const lab = (at: number): Lab => [tones.L[at]!, tones.a[at]!, tones.b[at]!];
-  const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius));
+  const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius), cut.depthAll);
   const body = widened(cut.body, cut.width, cut.height, Math.max(2, 0.25 * cut.radius));
-  const close = widened(cut.trunk, cut.width, cut.height, 0.5 * cut.radius + 3);
+  const close = 0.5 * cut.radius + 3;
   const beside = new Uint8Array(wing.length);
   const wings: number[] = [];
   let trunk = 0;
@@ -123,7 +123,7 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
     if (cut.trunk[at] !== 0) trunk++;
     else if (wing[at] !== 0 && body[at] === 0) {
       wings.push(at);
-      beside[at] = close[at]!;
+      beside[at] = cut.away[at]! <= close ? 1 : 0;
     }
   }
   // Where a wing shows beside the body it may lie over it as far as the midline, and veil its colour.

@@ -2,7 +2,7 @@ import { blobsOf, type Blob } from '../blobs';
 import { boxed } from '../field/light';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
-import { depthOf, opened } from './distance';
+import { awayFrom, depthOf, opened } from './distance';
 import { midlineOf, sharpestTurn } from './midline';
 
 /** One insect in a window of the field, with its masks over that window. */
@@ -17,6 +17,10 @@ export interface Cut {
   trunk: Uint8Array;
   /** Deepest point of the trunk, px. */
   radius: number;
+  /** Depth of `all` and of `trunk` under their rims, and distance from the trunk as far as two of its radii, px. */
+  depthAll: Float32Array;
+  depth: Float32Array;
+  away: Float32Array;
   /** How far the body is from paper, as `off` of the tones. */
   level: number;
   touchesEdge: boolean;
@@ -118,7 +122,7 @@ function heaviest(mask: Uint8Array, width: number, height: number, weights: Floa
 }
 
 /** Fills small holes; those without much of the thick body about them are told of, for between two legs that meet there is a hole too. */
-function fillGlare(mask: Uint8Array, thick: Uint8Array, width: number, height: number, most: number): { doubtful: number[] } {
+function fillGlare(mask: Uint8Array, thick: Uint8Array, width: number, height: number, most: number): { filled: number; doubtful: number[] } {
   const paper = new Uint8Array(mask.length);
   for (let at = 0; at < mask.length; at++) paper[at] = mask[at] === 0 ? 1 : 0;
   const { labels, blobs } = blobsOf(paper, width, height);
@@ -142,7 +146,7 @@ function fillGlare(mask: Uint8Array, thick: Uint8Array, width: number, height: n
       if (inThick < THICK_ROUND * rim) doubtful.push(at);
     }
   }
-  return { doubtful };
+  return { filled: small.length, doubtful };
 }
 
 /**
@@ -184,11 +188,12 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
   for (const value of first) radius = Math.max(radius, value);
   if (radius < LEAST_RADIUS_MM * scale) return null;
   const thin = Math.max(THIN_LEAST_PX, THIN * radius);
-  const { doubtful } = fillGlare(body, opened(body, width, height, thin), width, height, GLARE_HOLE * radius * radius);
+  const thick = opened(body, width, height, thin, first);
+  const { filled, doubtful } = fillGlare(body, thick, width, height, GLARE_HOLE * radius * radius);
   const trunkOf = () => heaviest(opened(body, width, height, thin), width, height, null);
-  let trunk = trunkOf();
+  let trunk = filled > 0 ? trunkOf() : heaviest(thick, width, height, null);
   if (doubtful.length > 0) {
-    const line = midlineOf(trunk, width, height, radius);
+    const line = midlineOf(trunk, width, height, radius, depthOf(trunk, width, height));
     // A body does not turn as sharply as a leg turns off it.
     if (line && sharpestTurn(line, radius) > SHARP_TURN) {
       for (const at of doubtful) body[at] = 0;
@@ -203,5 +208,5 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
     const across = rim(window.top + (y + 0.5) / scale, field.top, bottom);
     for (let x = 0; x < width; x++) if (trunk[y * width + x] !== 0 && (across || rim(window.left + (x + 0.5) / scale, field.left, right))) touchesEdge = true;
   }
-  return { width, height, all, body, trunk, radius, level, touchesEdge };
+  return { width, height, all, body, trunk, radius, level, touchesEdge, depthAll: depth, depth: depthOf(trunk, width, height), away: awayFrom(trunk, width, height, 2 * radius + 4) };
 }
