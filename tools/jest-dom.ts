@@ -14,3 +14,14 @@ class Observer {
 
 Object.assign(window, { ResizeObserver: Observer });
 Object.defineProperty(HTMLElement.prototype, 'offsetWidth', { configurable: true, get: () => PHONE_PX });
+
+/** jsdom has no pointers: a mouse with a number. */
+class Pointer extends MouseEvent {
+  readonly pointerId: number;
+  constructor(type: string, init: PointerEventInit = {}) {
+    super(type, init);
+    this.pointerId = init.pointerId ?? 1;
+  }
+}
+
+Object.assign(window, { PointerEvent: window.PointerEvent ?? Pointer });

@@ -1,9 +1,11 @@
 import { catalogueOf, GROWING_ON, hooksFromRows, labOfShade, REFERENCE_ROWS } from '@/catalogue';
 import { unshrunk } from '@/core/belief';
+import type { Eye } from '@/core/naturals';
 import { hexOfLab } from '@/core/colour';
 import type { BendId, BarbId, EyeId, PointId, RegionId, Source } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
 import type { HookRow } from '@/core/hooks';
+import { selectEye } from './eye';
 import type { State } from './store';
 import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type Entities, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
 
@@ -57,14 +59,20 @@ function ownHalfWidth(record: SampleRecord): number | null {
   return Math.sqrt(halves.reduce<number>((sum, half) => sum + half! ** 2, 0) / halves.length);
 }
 
-/** The sample as core takes it, for one stage. */
-export function sampleFor(record: SampleRecord, stage: Sample['stage']): Sample {
+/** Half-width of lengths by eye: the tier's own eye where it is known. */
+function eyeHalfWidth(record: SampleRecord, measured: readonly number[], eye: Eye | null): number | null {
+  if (record.method !== 'eye' || eye === null || measured.length === 0) return null;
+  return (eye.halfShare * measured.reduce((sum, mm) => sum + mm, 0)) / measured.length;
+}
+
+/** The sample as core takes it, for one stage; `eye` is how the tier's own eye reads. */
+export function sampleFor(record: SampleRecord, stage: Sample['stage'], eye: Eye | null): Sample {
   const measured = bodiesOf(record, stage);
   const rough = measured.length === 0 ? record.rough : null;
   return {
     stage,
     lengthsMm: rough ? [rough.mm] : measured,
-    halfWidthMm: rough ? rough.halfMm : ownHalfWidth(record),
+    halfWidthMm: rough ? rough.halfMm : (ownHalfWidth(record) ?? eyeHalfWidth(record, measured, eye)),
     overallMm: record.overall.mm,
     caseMm: record.case.mm,
     widthMm: null,
@@ -100,18 +108,19 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   const catalogue = selectCatalogue(state);
   const { barbRule, schools } = selectSettings(state);
   const { hand } = selectDevice(state);
-  const inputs = [sample, record, catalogue, barbRule, schools, hand];
+  const eye = sample.method === 'eye' ? selectEye(state) : null;
+  const inputs = [sample, record, catalogue, barbRule, schools, hand, eye];
   const key = `${matchId}/${answerId}`;
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { barbRule, schools, hand });
+  const result = work(sample, record, catalogue, { barbRule, schools, hand, eye });
   answerCache.set(key, { inputs, result });
   return result;
 }
 
-function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, by: Pick<SettingsRecord, 'barbRule' | 'schools'> & Pick<DeviceRecord, 'hand'>): Answered {
+function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, by: Pick<SettingsRecord, 'barbRule' | 'schools'> & Pick<DeviceRecord, 'hand'> & { eye: Eye | null }): Answered {
   if (!record.stage) return { status: 'waiting', missing: 'stage' };
-  const asked = sampleFor(sample, record.stage);
+  const asked = sampleFor(sample, record.stage, by.eye);
   if (asked.lengthsMm.length === 0 && asked.overallMm === null && asked.caseMm === null) return { status: 'waiting', missing: 'length' };
   const known = new Set(catalogue.hooks.map((hook) => hook.id));
   const result = answer(asked, {

@@ -3,8 +3,9 @@ import { labOfShade, STAGES } from '@/catalogue';
 import { byStage } from '@/core/belief';
 import { carriedFly, heldBy, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
 import { hexOfLab, labOfHex } from '@/core/colour';
-import { bodyFrom, lengthStats } from '@/core/naturals';
+import { bodyFrom, lengthStats, type Eye } from '@/core/naturals';
 import { sampleFor, selectCatalogue } from './answers';
+import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
 import type { FlyRecord, MatchRecord, SampleRecord } from './records/schemas';
@@ -52,7 +53,7 @@ export function wantedBy(state: State, match: MatchRecord, sample: SampleRecord)
   const total = among.reduce((sum, { p }) => sum + p, 0);
   const belief = kept.length === 0 ? odds.filter(({ p }) => p >= LEAST) : kept.length === 1 || total === 0 ? kept.map((stage) => ({ stage, p: 1 / kept.length })) : among.map(({ stage, p }) => ({ stage, p: p / total }));
   const stage = belief[0]?.stage ?? null;
-  return { belief, length: stage ? lengthOf(sample, stage) : null, belly: bellyOf(sample) };
+  return { belief, length: stage ? lengthOf(sample, stage, selectEye(state)) : null, belly: bellyOf(sample) };
 }
 
 function bellyOf(sample: SampleRecord): BoxWanted['belly'] {
@@ -61,8 +62,8 @@ function bellyOf(sample: SampleRecord): BoxWanted['belly'] {
 }
 
 /** The length a fly is compared with: the case of a cased larva, else the body from whatever was measured. */
-function lengthOf(record: SampleRecord, stage: BoxWanted['belief'][number]['stage']): BoxWanted['length'] {
-  const sample = sampleFor(record, stage);
+function lengthOf(record: SampleRecord, stage: BoxWanted['belief'][number]['stage'], eye: Eye | null): BoxWanted['length'] {
+  const sample = sampleFor(record, stage, eye);
   const row = STAGES.find((item) => item.id === stage)!;
   const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order);
   if (!body) return null;
@@ -78,7 +79,7 @@ export function selectBoxMatch(state: State, matchId: string): BoxMatch | null {
   const sample = match && state.records.entities.sample[match.sampleId];
   const flies = selectCarried(state);
   if (!match || !sample || flies.length === 0) return null;
-  const inputs = [match, sample, flies, selectBelief(state, match.sampleId)];
+  const inputs = [match, sample, flies, selectBelief(state, match.sampleId), selectEye(state)];
   if (last && last.inputs.every((input, index) => input === inputs[index])) return last.result;
   last = { inputs, result: matchBox(flies, wantedBy(state, match, sample), STAGES) };
   return last.result;

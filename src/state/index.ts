@@ -2,11 +2,13 @@ export { bodiesOf, counts, hasUnread, sampleFor, selectAnswered, selectCatalogue
 export { heldOf, movesOf, selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
 export { groupRecords, ownGroups, selectGroups, selectKey, spanOf } from './own-groups';
 export { selectBelief, sightingFor } from './belief';
+export { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';
 export { hasDemo, removeDemo } from './demo';
 export { PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
+export { selectEye } from './eye';
 export { middleSample, selectLibraryCards } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';
-export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, specimen, BOX_SIDE, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MatchRecord, type Measure, type Overlay, type SampleRecord } from './records/schemas';
+export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, guessSchema, specimen, BOX_SIDE, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MatchRecord, type Measure, type Overlay, type OverlayInsect, type SampleRecord } from './records/schemas';
 export { type Aside, asideFile } from './records/commit';
 export { answered, change, createStore, openStore, redone, remember, undone, type Dispatch, type State, type Store } from './store';
 export { useApp, useAppDispatch } from './use-app';

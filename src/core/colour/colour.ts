@@ -44,6 +44,12 @@ export function labOfHex(hex: string): Lab {
   return [l, a, b];
 }
 
+/** CIELAB of an sRGB pixel, D65. */
+export function labOfBytes(r: number, g: number, b: number): Lab {
+  const { l, a, b: blue } = toLab({ mode: 'rgb', r: r / 255, g: g / 255, b: b / 255 }) as Lab65;
+  return [l, a, blue];
+}
+
 export function hexOfLab([l, a, b]: Lab): `#${string}` {
   return hexOf(toRgb({ mode: 'lab65', l, a, b }));
 }

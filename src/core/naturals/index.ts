@@ -1,3 +1,4 @@
+export { eyeOf, type Eye, type Guess } from './practice-eye';
 export { femaleOverMale } from './sex-ratio';
 export { twoHumps, type TwoHumps } from './two-humps';
 export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './length-stats';

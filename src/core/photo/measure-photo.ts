@@ -7,8 +7,8 @@ import { cutOf, notPaper, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
 import { cameraOver } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
-import { lightOf, lightWithin, near, refineLight, type Light } from './field/light';
-import { fieldBounds, readField, rectify, type Bounds, type Field } from './field/rectify';
+import { lightOf, lightWithin, near, refineLight } from './field/light';
+import { fieldBounds, readField, rectify, type Bounds } from './field/rectify';
 import { tonesOf, type Tones } from './field/tones';
 import type { Photograph } from './picture';
 

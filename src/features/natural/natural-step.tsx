@@ -42,7 +42,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
   return (
     <View className="gap-8 px-5 py-4">
       <View className="gap-3">
-        <KeptPhotos sampleId={match.sampleId} sample={sample} />
+        <KeptPhotos sampleId={match.sampleId} sample={sample} stage={stage} />
         <View className="flex-row items-center justify-between gap-3">
           <Heading>{words('key.title')}</Heading>
           <Button kind="quiet" tall className="-mr-4" label={words(asking ? 'key.close' : 'key.open')} onPress={() => setAsking(!asking)} />

@@ -1,15 +1,14 @@
 import { View } from 'react-native';
+import type { StageId } from '@/catalogue/ids';
 import { change, PHOTOS_MOST, photosWaiting, useApp, useAppDispatch, type SampleRecord } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
 import { MeasurePanel } from './measure-panel';
-import { PhotoView } from './photo-view';
+import { MeasuredPhoto } from './measured-photo';
 import { useKeepPhoto } from './use-keep-photo';
 
-const HEIGHT = 180;
-
 /** Keeping the insect for the bench: a mark on Now, and its photographs whole until they are measured. */
-export function KeptPhotos({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: StageId | null }) {
   const words = useWords();
   const dispatch = useAppDispatch();
   const { keep, wrong } = useKeepPhoto();
@@ -24,8 +23,7 @@ export function KeptPhotos({ sampleId, sample }: { sampleId: string; sample: Sam
       {wrong ? <PhotoFault wrong={wrong} /> : null}
       {sample.photos.map((id, index) => (
         <View key={id} className="gap-2">
-          <PhotoView id={id} height={HEIGHT} label={words('photo.of', { n: index + 1 })} overlay={photos[id]?.overlay ?? null} />
-          {photos[id] && photos[id].overlay === null ? <MeasurePanel photoId={id} sampleId={sampleId} /> : null}
+          {photos[id]?.overlay ? <MeasuredPhoto photoId={id} sampleId={sampleId} overlay={photos[id].overlay} /> : photos[id] ? <MeasurePanel photoId={id} sampleId={sampleId} stage={stage} label={words('photo.of', { n: index + 1 })} /> : null}
           <View className="flex-row items-center justify-between gap-3">
             <Say size="small" tone="soft" className="min-w-0 flex-1">
               {photos[id]?.overlay ? words('photo.measured') : words('photo.waits', { count, most: PHOTOS_MOST })}

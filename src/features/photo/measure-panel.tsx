@@ -1,85 +1,118 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
+import type { RegionId, StageId } from '@/catalogue/ids';
 import { hexOfLab } from '@/core/colour';
-import type { RegionId } from '@/catalogue/ids';
-import { change, DEVICE_ID, deviceSchema, readPicture, remember, selectDevice, specimen, storePicture, useApp, useAppDispatch, type Overlay, type Store } from '@/state';
+import { postureCv } from '@/core/naturals';
+import type { Reason } from '@/core/code';
+import { parseLength } from '@/core/units';
+import { change, DEVICE_ID, deviceSchema, guessSchema, readPicture, remember, selectDevice, selectEye, specimen, storePicture, useApp, useAppDispatch, type Overlay, type OverlayInsect, type Store } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Digits, Say } from '@/ui/primitives';
-import { run, type PhotoAnswer } from '@/workers';
+import { Button, Chips, Field, Say } from '@/ui/primitives';
+import { prepare, run } from '@/workers';
+import { AdjustPanel } from './adjust-panel';
+import { ByHandPanel } from './by-hand-panel';
+import { ColourRow, swapped } from './colour-row';
+import { InsectLine } from './insect-line';
 import { MeasuredCrop } from './measured-crop';
+import { lengthNow, overlayOf, Z95, type Colours } from './overlay';
+import { PhotoView } from './photo-view';
+import { blobOf } from './pixels';
 
-type Work = { at: 'rest' } | { at: 'work'; done: number } | { at: 'answered'; answer: PhotoAnswer } | { at: 'failed' };
+/** What was found and not yet taken: the crop, what lies over it, colours, and what the tier guessed. */
+export interface Found {
+  url: string;
+  overlay: Overlay;
+  colours: Colours;
+  warnings: readonly Reason[];
+}
+
+type Work = { at: 'rest' } | { at: 'work'; done: number } | { at: 'answered'; found: Found; moving: number | null } | { at: 'refused'; code: string | null } | { at: 'hand'; picture: string };
 
 const VIEWS = ['belly', 'back', 'side'] as const;
 const SURFACES = ['dry', 'wet'] as const;
-const Z95 = 1.96;
+const POSTURES = ['resting', 'stretched'] as const;
+const WHATS = ['body', 'case'] as const;
+const SOFT_CV = 0.05;
+const HEIGHT = 180;
 
-async function blobOf(dataUrl: string): Promise<Blob> {
-  const [head, body] = dataUrl.split(',') as [string, string];
-  const bytes = Uint8Array.from(atob(body), (letter) => letter.charCodeAt(0));
-  return new Blob([bytes], { type: /data:([^;]+)/.exec(head)?.[1] ?? 'image/jpeg' });
+interface MeasureProps {
+  photoId: string;
+  sampleId: string;
+  stage: StageId | null;
+  label: string;
 }
 
-function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {
-  return crop ? { leftMm: crop.leftMm, topMm: crop.topMm, widthMm: crop.widthMm, heightMm: crop.heightMm, insects: measure.insects.map((insect) => ({ n: insect.n, bodyMm: insect.bodyMm, midlineMm: insect.midlineMm.map(([x, y]): [number, number] => [x, y]) })) } : null;
-}
-
-/** A kept photograph is measured here: shown with what was found, and taken into the sample by a tap. */
-export function MeasurePanel({ photoId, sampleId }: { photoId: string; sampleId: string }) {
+/** A kept photograph is measured here: shown with what was found, moved where it is wrong, and taken into the sample by a tap. */
+export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) {
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
   const dispatch = useAppDispatch();
-  const { ports } = useStore() as unknown as Store;
+  const { ports, getState } = useStore() as unknown as Store;
   const { view, printedScale } = useApp(selectDevice);
   const surface = useApp((state) => state.records.entities.sample[sampleId]?.surface ?? 'dry');
+  const eye = useApp(selectEye);
   const [work, setWork] = useState<Work>({ at: 'rest' });
+  const [posture, setPosture] = useState<(typeof POSTURES)[number]>('resting');
+  const [what, setWhat] = useState<(typeof WHATS)[number]>('body');
+  const [guess, setGuess] = useState<string | null>(null);
   const stopping = useRef<AbortController | null>(null);
+  useEffect(() => prepare('photo'), []);
   useEffect(() => () => stopping.current?.abort(), []);
+  const cv = stage ? postureCv(stage) : 0;
+  const soft = cv >= SOFT_CV && what === 'body';
+  const cased = stage === 'caddis/cased-larva';
+  const guessed = guess === null || guess.trim() === '' ? null : parseLength(guess, speech.unit === 'mm' ? 'mm' : 'in');
   const measure = async () => {
     const stop = new AbortController();
     stopping.current = stop;
     setWork({ at: 'work', done: 0 });
     try {
       const picture = await readPicture(ports, photoId);
-      if (picture === null) return setWork({ at: 'failed' });
-      const answer = await run('photo', { file: await blobOf(picture), asked: { view, surface, printedScale } }, { signal: stop.signal, onProgress: (done) => setWork({ at: 'work', done }) });
-      setWork({ at: 'answered', answer });
+      if (picture === null) return setWork({ at: 'refused', code: null });
+      const answer = await run('photo', { file: await blobOf(picture), asked: { view, surface, printedScale, what: cased ? what : 'body', stretch: soft && posture === 'stretched' ? cv : 0 } }, { signal: stop.signal, onProgress: (done) => setWork({ at: 'work', done }) });
+      const overlay = overlayOf(answer);
+      if (answer.measure.refused || !overlay) return setWork({ at: 'refused', code: answer.measure.refused?.code ?? null });
+      const first = answer.measure.insects[0]!;
+      setWork({ at: 'answered', found: { url: answer.crop!.url, overlay, colours: first.regions, warnings: first.warnings }, moving: null });
     } catch (error) {
-      setWork((error as Error).name === 'AbortError' ? { at: 'rest' } : { at: 'failed' });
+      setWork((error as Error).name === 'AbortError' ? { at: 'rest' } : { at: 'refused', code: null });
     }
   };
-  const take = async (answer: PhotoAnswer) => {
-    const overlay = overlayOf(answer)!;
-    await storePicture(ports, photoId, answer.crop!.url);
+  const byHand = async () => {
+    const picture = await readPicture(ports, photoId);
+    setWork(picture === null ? { at: 'refused', code: null } : { at: 'hand', picture });
+  };
+  const take = async ({ url, overlay, colours }: Found) => {
+    await storePicture(ports, photoId, url);
+    const taken = getState().records.entities.photo[photoId]?.taken ?? '';
     dispatch(change('measured', (draft) => {
       const sample = draft.sample[sampleId]!;
       sample.method = 'photo';
       sample.kept = false;
-      for (const insect of answer.measure.insects) sample.specimens.push({ ...specimen(ports.newId('specimen'), Math.round(insect.bodyMm * 100) / 100), halfMm: Z95 * insect.sdMm });
-      const first = answer.measure.insects[0]!;
-      for (const [region, colour] of Object.entries(first.regions)) sample.colours[region as RegionId] = hexOfLab(colour.lab);
-      Object.assign(draft.photo[photoId]!, { overlay, type: 'image/jpeg', bytes: answer.crop!.url.length });
+      const insects = overlay.insects.map((insect): OverlayInsect => {
+        const { bodyMm, sdMm } = lengthNow(insect);
+        const mm = Math.round(bodyMm * 100) / 100;
+        if (insect.what === 'case') {
+          sample.case = { mm, typed: null };
+          return insect;
+        }
+        const own = specimen(ports.newId('specimen'), mm);
+        sample.specimens.push({ ...own, halfMm: Z95 * sdMm });
+        return { ...insect, specimenId: own.id };
+      });
+      for (const [region, colour] of Object.entries(colours)) sample.colours[region as RegionId] = hexOfLab(colour.lab);
+      Object.assign(draft.photo[photoId]!, { overlay: { ...overlay, insects }, type: 'image/jpeg', bytes: url.length });
+      const first = overlay.insects[0]!;
+      if (guessed?.ok && first.what === 'body') draft.guess[ports.newId('guess')] = guessSchema.cast({ guessMm: guessed.mm, trueMm: lengthNow(first).bodyMm, taken });
     }));
   };
-  const asked = (
-    <View className="gap-2">
-      <Chips compact label={words('photo.view')} choices={VIEWS.map((id) => ({ id, label: speech.name('views', id) }))} value={view} onChange={(next) => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], view: next })))} />
-      <Chips compact label={words('natural.surface')} choices={SURFACES.map((id) => ({ id, label: speech.name('surfaces', id) }))} value={surface} onChange={(next) => dispatch(change('surface', (draft) => void (draft.sample[sampleId]!.surface = next)))} />
-    </View>
-  );
-  if (work.at === 'rest') {
-    return (
-      <View className="gap-3">
-        {asked}
-        <Button kind="main" tall label={words('photo.measure')} onPress={() => void measure()} className="self-start" />
-      </View>
-    );
-  }
+  const picture = <PhotoView id={photoId} height={HEIGHT} label={label} />;
   if (work.at === 'work') {
     return (
       <View className="gap-2">
+        {picture}
         <View role="progressbar" aria-label={words('photo.measuring')} aria-valuenow={Math.round(work.done * 100)} className="h-2 bg-line">
           <View style={{ width: `${Math.round(work.done * 100)}%` }} className="h-2 bg-river" />
         </View>
@@ -87,55 +120,75 @@ export function MeasurePanel({ photoId, sampleId }: { photoId: string; sampleId:
       </View>
     );
   }
-  if (work.at === 'failed' || !work.answer.crop || work.answer.measure.refused) {
-    const code = work.at === 'answered' ? work.answer.measure.refused?.code : undefined;
+  if (work.at === 'hand') return <ByHandPanel picture={work.picture} view={view} onFound={(found) => setWork({ at: 'answered', found, moving: null })} onLeave={() => setWork({ at: 'rest' })} />;
+  if (work.at === 'refused') {
+    const { code } = work;
     return (
-      <View className="gap-2 border-l-4 border-straw pl-3">
-        <Say live weight="medium">
+      <View className="gap-2">
+        {picture}
+        <View className="gap-2 border-l-4 border-straw pl-3">
+          <Say live weight="medium">
           {code ? speech.say({ code, params: {} }, 'fault') : words('photo.failed')}
         </Say>
         <Say size="small">{code ? speech.t(`photo-do.${code}`) : words('photo.failed-do')}</Say>
+        <View className="flex-row flex-wrap gap-3">
+          {code ? <Button kind="main" tall label={words('photo.hand')} onPress={() => void byHand()} /> : null}
+          <Button tall label={words('photo.again')} onPress={() => void measure()} />
+        </View>
         <Say size="small" tone="soft">
           {words('photo.by-hand')}
         </Say>
-        <Button tall label={words('photo.again')} onPress={() => void measure()} className="self-start" />
+        </View>
       </View>
     );
   }
-  const { answer } = work;
-  const regions = Object.entries(answer.measure.insects[0]!.regions);
+  if (work.at === 'rest') {
+    return (
+      <View className="gap-3">
+        {picture}
+        <Chips compact label={words('photo.view')} choices={VIEWS.map((id) => ({ id, label: speech.name('views', id) }))} value={view} onChange={(next) => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], view: next })))} />
+        <Chips compact label={words('natural.surface')} choices={SURFACES.map((id) => ({ id, label: speech.name('surfaces', id) }))} value={surface} onChange={(next) => dispatch(change('surface', (draft) => void (draft.sample[sampleId]!.surface = next)))} />
+        {cased ? <Chips compact label={words('photo.what')} choices={WHATS.map((id) => ({ id, label: words(`photo.what-${id}`) }))} value={what} onChange={setWhat} /> : null}
+        {soft ? <Chips compact label={words('photo.posture')} choices={POSTURES.map((id) => ({ id, label: words(`photo.posture-${id}`) }))} value={posture} onChange={setPosture} /> : null}
+        {guess === null ? null : (
+          <Field label={words('photo.guess')} numeric value={guess} unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')} error={guessed && !guessed.ok ? speech.say(guessed.fault, 'fault') : null} onType={setGuess} hint={eye ? words(eye.bias >= 0 ? 'photo.eye-long' : 'photo.eye-short', { percent: Math.abs(Math.round(100 * eye.bias)), half: Math.round(100 * eye.halfShare), count: eye.n }) : words('photo.guess-hint')} />
+        )}
+        <View className="flex-row flex-wrap gap-3">
+          <Button kind="main" tall label={words('photo.measure')} onPress={() => void measure()} />
+          <Button tall label={words('photo.hand')} onPress={() => void byHand()} />
+          {guess === null ? <Button kind="quiet" tall label={words('photo.guess-first')} onPress={() => setGuess('')} /> : null}
+        </View>
+      </View>
+    );
+  }
+  const { found, moving } = work;
+  const { overlay } = found;
+  const put = (next: Partial<Found>, at: number | null = moving) => setWork({ at: 'answered', found: { ...found, ...next }, moving: at });
+  const insect = moving === null ? undefined : overlay.insects.find((item) => item.n === moving);
+  if (insect) {
+    return (
+      <AdjustPanel
+        url={found.url} overlay={overlay} insect={insect} onDone={() => put({}, null)}
+        onChange={(hand, colours) => put({ overlay: { ...overlay, insects: overlay.insects.map((item) => (item === insect ? { ...item, hand } : item)) }, colours: colours && insect.n === overlay.insects[0]!.n ? { ...found.colours, ...colours } : found.colours })}
+      />
+    );
+  }
+  const first = lengthNow(overlay.insects[0]!);
   return (
     <View aria-live="polite" className="gap-3">
-      <MeasuredCrop url={answer.crop!.url} overlay={overlayOf(answer)!} />
-      {answer.measure.insects.map((insect) => (
-        <View key={insect.n} className="flex-row flex-wrap items-baseline gap-x-3">
-          <Say size="small" tone="soft">
-            {String(insect.n)}
-          </Say>
-          <View className="flex-row items-baseline gap-1">
-            <Digits size="title" strong>{speech.length(insect.bodyMm, true).split(' ')[0]!}</Digits>
-            <Digits tone="soft">{`±${speech.length(Z95 * insect.sdMm, true).split(' ')[0]!}`}</Digits>
-            <Say size="small" tone="soft">
-              {speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
-            </Say>
-          </View>
-          <Say size="small" tone="soft">
-            {words('photo.wide', { width: speech.length(insect.widthMm), overall: speech.length(insect.overallMm) })}
-          </Say>
-        </View>
+      <MeasuredCrop url={found.url} overlay={overlay} />
+      {overlay.insects.map((item) => (
+        <InsectLine key={item.n} insect={item} many={overlay.insects.length > 1} onMove={() => put({}, item.n)} />
       ))}
-      {red ? <Say size="small" tone="straw">{words('plate.red')}</Say> : (
-        <View className="flex-row flex-wrap gap-x-4 gap-y-2">
-          {regions.map(([region, colour]) => (
-            <View key={region} className="flex-row items-center gap-2">
-              <View aria-hidden style={{ backgroundColor: hexOfLab(colour.lab) }} className="h-6 w-10 rounded-control border border-edge" />
-              <Say size="small">{speech.plain('regions', region)}</Say>
-            </View>
-          ))}
-        </View>
-      )}
+      {guessed?.ok ? <Say size="small">{words(guessed.mm >= first.bodyMm ? 'photo.guessed-long' : 'photo.guessed-short', { mm: speech.length(guessed.mm), percent: Math.round(100 * Math.abs(guessed.mm / first.bodyMm - 1)) })}</Say> : null}
+      {found.warnings.map((warning) => (
+        <Say key={warning.code} size="small" tone="straw">
+          {speech.say(warning, 'reason')}
+        </Say>
+      ))}
+      {red ? <Say size="small" tone="straw">{words('plate.red')}</Say> : <ColourRow colours={found.colours} onSwap={(region) => put({ colours: swapped(found.colours, region) })} />}
       <View className="flex-row flex-wrap gap-3">
-        <Button kind="main" tall label={words('photo.take-length', { count: answer.measure.insects.length, mm: speech.length(answer.measure.insects[0]!.bodyMm) })} onPress={() => void take(answer)} />
+        <Button kind="main" tall label={words('photo.take-length', { count: overlay.insects.length, mm: speech.length(first.bodyMm) })} onPress={() => void take(found)} />
         <Button tall label={words('photo.not-this')} onPress={() => setWork({ at: 'rest' })} />
       </View>
     </View>

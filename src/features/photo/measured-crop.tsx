@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
+import { curveThrough } from '@/core/photo/trace';
 import type { Overlay } from '@/state';
 import { useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
@@ -28,7 +29,7 @@ export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }
           <View style={OVER}>
           <Drawing label={words('photo.drawn', { count: overlay.insects.length })} width={width} height={height + RULE_PX}>
             {overlay.insects.map((insect) => {
-              const line = insect.midlineMm.map(px);
+              const line = (insect.hand ? curveThrough(insect.hand.nodes) : insect.midlineMm).map(([x, y]) => px([x, y]));
               const ends = [[line[0]!, line[1]!], [line[line.length - 1]!, line[line.length - 2]!]] as const;
               return (
                 <G key={insect.n}>

@@ -1,14 +1,17 @@
 import { act, fireEvent, screen } from '@testing-library/react';
+import type { StageId } from '@/catalogue/ids';
 import { MatchScreen } from '@/features/match-frame';
-import { change, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, storePicture, undone, type Store } from '@/state';
+import { change, guessSchema, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, selectEye, specimen, storePicture, undone, type Store } from '@/state';
 import { run, type PhotoAnswer } from '@/workers';
+import { hexOfLab } from '@/core/colour';
 import { openScreen } from '../__tests__/screen';
+import * as Pixels from './pixels';
 import { FieldCardScreen } from './index';
 
-jest.mock('@/workers', () => ({ run: jest.fn() }));
+jest.mock('@/workers', () => ({ run: jest.fn(), prepare: jest.fn() }));
 const worker = run as unknown as jest.Mock;
 
-const INSECT = { n: 1, view: 'belly', surface: 'dry', confidence: 0.9, midlineMm: [[30, 20], [34, 21], [38, 22]], bodyMm: 8.234, sdMm: 0.06, overallMm: 9.1, widthMm: 1.4, widthsMm: [0, 1.4, 0], turn: 0.2, heightFactor: 0.99, headLean: 1, warnings: [], regions: { 'abdomen-belly': { lab: [66, -2, 43], spread: 1, second: null }, 'thorax-belly': { lab: [48, 2, 30], spread: 1, second: null } } };
+const INSECT = { n: 1, view: 'belly', surface: 'dry', confidence: 0.9, midlineMm: [[30, 20], [34, 21], [38, 22]], bodyMm: 8.234, sdMm: 0.06, overallMm: 9.1, widthMm: 1.4, widthsMm: [0, 1.4, 0], turn: 0.2, heightFactor: 0.99, headLean: 1, what: 'body', warnings: [], regions: { 'abdomen-belly': { lab: [66, -2, 43], spread: 1, second: null }, 'thorax-belly': { lab: [48, 2, 30], spread: 1, second: null } } };
 const answer = (insects: readonly object[] = [INSECT], refused: string | null = null): PhotoAnswer => ({
   measure: { refused: refused ? { code: refused, params: {} } : null, card: null, light: null, insects } as unknown as PhotoAnswer['measure'],
   crop: refused ? null : { url: 'data:image/jpeg;base64,AAAA', leftMm: 28, topMm: 18, widthMm: 12, heightMm: 6 },
@@ -16,12 +19,12 @@ const answer = (insects: readonly object[] = [INSECT], refused: string | null = 
 const sample = (store: Store) => store.getState().records.entities.sample.s!;
 
 /** A match whose only photograph waits to be measured. */
-async function waiting() {
+async function waiting(stage: StageId | null = null) {
   const opened = await openScreen(<MatchScreen id="m" step="natural" />, 'clean');
   await storePicture(opened.store.ports, 'photo_a', 'data:image/png;base64,AAAA');
   await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
     draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', kept: true, photos: ['photo_a'] });
-    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' });
+    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: stage ?? 'mayfly/dun' }], leading: 'a1' });
     draft.photo.photo_a = photoSchema.cast({ sampleId: 's', type: 'image/png', bytes: 4, taken: '2033-05-24T04:50' });
   })));
   await act(async () => undefined);
@@ -37,8 +40,8 @@ describe('a photograph that waits', () => {
     fireEvent.click(screen.getByText('Back'));
     worker.mockResolvedValue(answer());
     await measure();
-    expect(worker).toHaveBeenCalledWith('photo', { file: expect.any(Blob), asked: { view: 'back', surface: 'dry', printedScale: 1 } }, expect.anything());
-    expect(screen.getByText('width 1.4 mm, overall 9.1 mm')).toBeInTheDocument();
+    expect(worker).toHaveBeenCalledWith('photo', { file: expect.any(Blob), asked: { view: 'back', surface: 'dry', printedScale: 1, what: 'body', stretch: 0 } }, expect.anything());
+    expect(screen.getByText('width 1.4 mm · overall 9.1 mm')).toBeInTheDocument();
     expect(sample(store).specimens).toEqual([]);
     expect(selectDevice(store.getState()).view).toBe('back');
   });
@@ -99,6 +102,185 @@ describe('a photograph that waits', () => {
     expect(sample(store).kept).toBe(false);
     fireEvent.click(screen.getByText('Keep for the bench'));
     expect(sample(store).kept).toBe(true);
+  });
+});
+
+describe('what was found can be moved', () => {
+  const key = async (name: string, arrow: string) => act(async () => void fireEvent.keyDown(screen.getByLabelText(name), { key: arrow, shiftKey: true }));
+  const laidOut = async () => act(async () => new Promise((done) => setTimeout(done, 30)));
+  async function moving() {
+    const store = await waiting();
+    worker.mockResolvedValue(answer());
+    await measure();
+    fireEvent.click(screen.getByLabelText('Move what was found on insect 1'));
+    await laidOut();
+    return store;
+  }
+  test('an end drawn out by keys makes it longer at once; what was found stays beside, and both are kept', async () => {
+    const store = await moving();
+    for (let press = 0; press < 4; press++) await key('End of the abdomen', 'ArrowRight');
+    expect(screen.getByText('found 8.23 mm')).toBeInTheDocument();
+    fireEvent.click(screen.getByText('Done'));
+    await act(async () => void fireEvent.click(screen.getByText(/^Take 9\./)));
+    const { hand, bodyMm, specimenId } = store.getState().records.entities.photo.photo_a!.overlay!.insects[0]!;
+    const [specimen] = sample(store).specimens;
+    expect([bodyMm, specimenId]).toEqual([8.234, specimen!.id]);
+    expect(hand!.bodyMm).toBeGreaterThan(9);
+    expect(specimen!.body.mm).toBeCloseTo(hand!.bodyMm, 2);
+    expect(specimen!.halfMm).toBeCloseTo(1.96 * hand!.sdMm, 6);
+    expect(hand!.sdMm).toBeGreaterThan(0.06);
+  });
+  test('taken back, it is as it was found', async () => {
+    await moving();
+    await key('Midline, middle', 'ArrowDown');
+    fireEvent.click(screen.getByText('As it was found'));
+    expect(screen.queryByText('As it was found')).toBeNull();
+    fireEvent.click(screen.getByText('Done'));
+    expect(screen.getByText('Take 8.2 mm')).toBeInTheDocument();
+  });
+  test('turned round the head is the other end', async () => {
+    const store = await moving();
+    await act(async () => void fireEvent.click(screen.getByText('Turn head and tail round')));
+    fireEvent.click(screen.getByText('Done'));
+    await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
+    const { hand, midlineMm } = store.getState().records.entities.photo.photo_a!.overlay!.insects[0]!;
+    expect(hand!.nodes[0]).toEqual(midlineMm[2]);
+  });
+  test('the ends of its regions move along it by their own rings', async () => {
+    const store = await moving();
+    fireEvent.click(screen.getByText('Regions'));
+    for (let press = 0; press < 4; press++) await key('Abdomen begins', 'ArrowRight');
+    fireEvent.click(screen.getByText('Done'));
+    await act(async () => void fireEvent.click(screen.getByText(/^Take 8/)));
+    const { hand } = store.getState().records.entities.photo.photo_a!.overlay!.insects[0]!;
+    expect(hand!.cuts[2]).toBeGreaterThan(0.45);
+    expect(hand!.cuts.filter((_, index) => index !== 2)).toEqual([0.1, 0.34, 0.94]);
+  });
+  test('after it was taken too: its individual follows, and undo brings the found one back', async () => {
+    const store = await waiting();
+    worker.mockResolvedValue(answer());
+    await measure();
+    await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
+    await act(async () => undefined);
+    fireEvent.click(screen.getByLabelText('Move what was found on insect 1'));
+    await laidOut();
+    await key('End of the abdomen', 'ArrowRight');
+    expect(sample(store).specimens[0]!.body.mm).toBeGreaterThan(8.35);
+    await act(async () => void store.dispatch(undone()));
+    expect(sample(store).specimens[0]!.body.mm).toBe(8.23);
+  });
+});
+
+describe('what is told beforehand and afterwards', () => {
+  test('a soft larva is asked how it lies, and a stretched one is measured with a wider ±', async () => {
+    await waiting('midge/larva');
+    fireEvent.click(screen.getByText('Stretched'));
+    worker.mockResolvedValue(answer());
+    await measure();
+    expect(worker.mock.calls[0]![1].asked).toMatchObject({ stretch: 0.07, what: 'body' });
+  });
+  test('a case is measured as a case and becomes the case of the sample', async () => {
+    const store = await waiting('caddis/cased-larva');
+    fireEvent.click(screen.getByText('The case'));
+    worker.mockResolvedValue(answer([{ ...INSECT, what: 'case', regions: { case: { lab: [50, 2, 12], spread: 1, second: null } } }]));
+    await measure();
+    expect(worker.mock.calls[0]![1].asked).toMatchObject({ what: 'case' });
+    await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
+    expect(sample(store)).toMatchObject({ case: { mm: 8.23 }, specimens: [], colours: { case: expect.stringMatching(/^#/) } });
+  });
+  test('of two tones a tap says which one counts', async () => {
+    const store = await waiting();
+    const [dark, pale] = [[25, 6, 10], [62, 4, 32]];
+    worker.mockResolvedValue(answer([{ ...INSECT, regions: { 'abdomen-belly': { lab: dark, spread: 2, second: { lab: pale, share: 0.4 } } } }]));
+    await measure();
+    fireEvent.click(screen.getByLabelText('belly: count the second tone instead'));
+    expect(screen.getByText('60 % is this tone')).toBeInTheDocument();
+    await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
+    expect(sample(store).colours['abdomen-belly']).toBe(hexOfLab(pale as [number, number, number]));
+  });
+  test('a guess is compared once the numbers are there, and three make an eye', async () => {
+    const store = await waiting();
+    await act(async () => void store.dispatch(change('measured', (draft) => {
+      for (const [index, share] of [1.1, 1.12].entries()) draft.guess[`g${index}`] = guessSchema.cast({ guessMm: 8 * share, trueMm: 8, taken: `2033-05-2${index}T04:50` });
+    })));
+    expect(selectEye(store.getState())).toBeNull();
+    fireEvent.click(screen.getByText('Guess first'));
+    const field = screen.getByLabelText('How long is it, by eye?');
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value: '9' } });
+    worker.mockResolvedValue(answer());
+    await measure();
+    expect(screen.getByText('You said 9.0 mm: 9 % long.')).toBeInTheDocument();
+    await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
+    const eye = selectEye(store.getState())!;
+    expect([eye.n, eye.bias]).toEqual([3, expect.closeTo(0.104, 2)]);
+    // A length by eye now has the ± of this eye.
+    await act(async () => void store.dispatch(change('method', (draft) => {
+      draft.sample.s!.method = 'eye';
+      draft.sample.s!.specimens = [specimen('s1', 10)];
+    })));
+    const byEye = selectAnswered(store.getState(), 'm', 'a1')!;
+    expect(byEye.status === 'answered' && byEye.answer.natural.length.seMm).toBeGreaterThan((eye.halfShare * 10) / 1.96);
+  });
+  test('what is not sure is said beside the number', async () => {
+    await waiting();
+    worker.mockResolvedValue(answer([{ ...INSECT, warnings: [{ code: 'photo-head-unsure', params: {}, steps: null, weight: null, evidence: null }] }]));
+    await measure();
+    expect(screen.getByText(/^head and tail look alike here/)).toBeInTheDocument();
+  });
+});
+
+describe('by hand', () => {
+  /** A photograph of 400 by 300 in which all is of one colour. */
+  const PIXELS = { width: 400, height: 300, around: () => ({ width: 6, height: 6, rgba: Uint8ClampedArray.from({ length: 144 }, (_, at) => [120, 100, 60, 255][at % 4]!) }), cut: async () => 'data:image/jpeg;base64,CCCC' };
+  const tap = async (x: number, y: number) => {
+    const picture = screen.getByLabelText('The photograph, to be tapped').parentElement!.parentElement!;
+    picture.setPointerCapture = () => undefined;
+    await act(async () => void fireEvent.pointerDown(picture, { clientX: x, clientY: y, pointerId: 1 }));
+    await act(async () => void fireEvent.pointerUp(picture, { clientX: x, clientY: y, pointerId: 1 }));
+  };
+  async function opened() {
+    jest.spyOn(Pixels, 'usePixels').mockReturnValue(PIXELS);
+    const store = await waiting();
+    await act(async () => void fireEvent.click(screen.getByText('By hand')));
+    await act(async () => new Promise((done) => setTimeout(done, 30)));
+    return store;
+  }
+  afterEach(() => jest.restoreAllMocks());
+  test('two taps on a known length, taps along the body, a colour: taken like any other', async () => {
+    const store = await opened();
+    const known = screen.getByLabelText('Known length');
+    fireEvent.focus(known);
+    fireEvent.change(known, { target: { value: '20' } });
+    expect(screen.getByText(/^Tap both ends of it: 1 of 2/)).toBeInTheDocument();
+    await tap(20, 200);
+    await tap(220, 200);
+    fireEvent.click(screen.getByText('Now the body'));
+    await tap(60, 60);
+    await tap(160, 60);
+    fireEvent.click(screen.getByText('Now its colours'));
+    fireEvent.click(screen.getAllByText('belly')[0]!);
+    await tap(100, 60);
+    expect(screen.getByText(/^As the camera saw it/)).toBeInTheDocument();
+    await act(async () => void fireEvent.click(screen.getByText('Use 10.0 mm')));
+    await act(async () => void fireEvent.click(screen.getByText('Take 10.0 mm')));
+    expect(sample(store).specimens[0]!.body.mm).toBeCloseTo(10, 1);
+    expect(sample(store).specimens[0]!.halfMm).toBeGreaterThan(0.3);
+    expect(sample(store).colours['abdomen-belly']).toBe('#78643c');
+    expect(store.getState().records.entities.photo.photo_a!.overlay).toMatchObject({ by: 'hand' });
+    expect(await readPicture(store.ports, 'photo_a')).toBe('data:image/jpeg;base64,CCCC');
+  });
+  test('a known length that cannot be read says so beside it, and a tap is taken back', async () => {
+    await opened();
+    const known = screen.getByLabelText('Known length');
+    fireEvent.focus(known);
+    fireEvent.change(known, { target: { value: 'long' } });
+    expect(known).toHaveAttribute('aria-invalid', 'true');
+    await tap(20, 200);
+    fireEvent.click(screen.getByText('Take the last tap back'));
+    expect(screen.getByText(/1 of 2/)).toBeInTheDocument();
+    fireEvent.click(screen.getByText('A rectangle'));
+    expect(screen.getByText(/1 of 4/)).toBeInTheDocument();
   });
 });
 

@@ -2,6 +2,7 @@ import { deviceV1 } from '../schemas/device-v1';
 import { deviceV2 } from '../schemas/device-v2';
 import { flyV1 } from '../schemas/fly-v1';
 import { matchV1 } from '../schemas/match-v1';
+import { photoV1 } from '../schemas/photo-v1';
 import { sampleV1 } from '../schemas/sample-v1';
 import { sampleV2 } from '../schemas/sample-v2';
 import { sampleV3 } from '../schemas/sample-v3';
@@ -42,6 +43,16 @@ export const MIGRATIONS: readonly Migration[] = [
     },
   },
   { kind: 'fly', from: 1, name: 'flies-with-a-ledger', up: (data) => ({ ...flyV1.validateSync(data), name: '', stage: null, lengthMm: null, shade: null, ride: null, moves: {} }) },
+  {
+    kind: 'photo',
+    from: 1,
+    name: 'traces-kept',
+    up(data) {
+      const { overlay, ...rest } = photoV1.validateSync(data);
+      // Widths and the height of the body were not kept then; the ± of its length is its own reading's.
+      return { ...rest, overlay: overlay ? { ...overlay, by: 'card', view: 'belly', insects: overlay.insects.map((insect) => ({ ...insect, specimenId: null, what: 'body', sdMm: 0.01 * insect.bodyMm, widthsMm: [], overallMm: null, factor: 1, hand: null })) } : null };
+    },
+  },
   { kind: 'device', from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }) },
   { kind: 'device', from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
   { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },

@@ -111,13 +111,33 @@ const side = () => number().integer().min(BOX_SIDE[0]).max(BOX_SIDE[1]).required
 /** A fly box: rows and columns of compartments; one that stays at home answers nothing on the water. */
 export const boxSchema = object({ demo: demo(), name: string().required(), rows: side(), columns: side(), carried: boolean().default(true) });
 
-/** What was measured on a kept crop, so that it can be drawn over it again: card mm, midlines from head to tail. */
+/** One insect of a measured photograph as it was found, and as it was corrected by hand: both are kept. Card mm, midlines from the head. */
+export interface OverlayInsect {
+  n: number;
+  /** The individual of the sample that has its length; null for a case, or where it was let go. */
+  specimenId: string | null;
+  what: 'body' | 'case';
+  bodyMm: number;
+  sdMm: number;
+  midlineMm: [number, number][];
+  widthsMm: number[];
+  /** With wings and the like beyond the body; null where it was not seen. */
+  overallMm: number | null;
+  /** Body millimetres of a card millimetre. */
+  factor: number;
+  hand: { nodes: [number, number][]; cuts: [number, number, number, number]; bodyMm: number; sdMm: number } | null;
+}
+
+/** What was measured on a kept crop, so that it can be drawn over it again. */
 export interface Overlay {
   leftMm: number;
   topMm: number;
   widthMm: number;
   heightMm: number;
-  insects: { n: number; bodyMm: number; midlineMm: [number, number][] }[];
+  /** By the field card, or by taps on something known. */
+  by: 'card' | 'hand';
+  view: 'back' | 'belly' | 'side';
+  insects: OverlayInsect[];
 }
 
 /** A photograph: kept whole while it waits to be measured, then a small crop with what was measured. Its picture is stored apart, under `blob/` and this id. */
@@ -129,6 +149,9 @@ export const photoSchema = object({
   taken: string().required(),
   overlay: mixed<Overlay>().nullable().defined().default(null).test('overlay', 'overlay', (value) => value == null || (typeof value === 'object' && Array.isArray((value as Overlay).insects))),
 });
+
+/** A length judged by eye before its photograph was measured. */
+export const guessSchema = object({ demo: demo(), guessMm: number().min(0.5).max(120).required(), trueMm: number().min(0.5).max(120).required(), taken: string().required() });
 
 const month = () => number().integer().min(1).max(12).required();
 
@@ -204,7 +227,8 @@ export const KINDS = {
   match: { version: 2, schema: matchSchema },
   fly: { version: 2, schema: flySchema },
   box: { version: 1, schema: boxSchema },
-  photo: { version: 1, schema: photoSchema },
+  photo: { version: 2, schema: photoSchema },
+  guess: { version: 1, schema: guessSchema },
   group: { version: 1, schema: groupSchema },
   maker: { version: 1, schema: makerSchema },
   model: { version: 1, schema: modelSchema },
@@ -223,6 +247,7 @@ export type MatchRecord = InferType<typeof matchSchema>;
 export type FlyRecord = InferType<typeof flySchema>;
 export type BoxRecord = InferType<typeof boxSchema>;
 export type PhotoRecord = InferType<typeof photoSchema>;
+export type GuessRecord = InferType<typeof guessSchema>;
 export type GroupRecord = InferType<typeof groupSchema>;
 export type MakerRecord = InferType<typeof makerSchema>;
 export type ModelRecord = InferType<typeof modelSchema>;
@@ -235,6 +260,7 @@ export interface RecordTypes {
   fly: FlyRecord;
   box: BoxRecord;
   photo: PhotoRecord;
+  guess: GuessRecord;
   group: GroupRecord;
   maker: MakerRecord;
   model: ModelRecord;
@@ -248,7 +274,7 @@ export interface RecordTypes {
 export type Entities = { [K in Kind]: Record<string, RecordTypes[K]> };
 
 export function noEntities(): Entities {
-  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, group: {}, maker: {}, model: {}, material: {}, dressing: {}, settings: {}, device: {} };
+  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, guess: {}, group: {}, maker: {}, model: {}, material: {}, dressing: {}, settings: {}, device: {} };
 }
 
 /** The one settings record and the one device record. */

@@ -5,7 +5,7 @@ import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { opened } from './distance';
 import { toEnds } from './ends';
-import { lengthOf, midlineOf, reachIn, spaced, tangentAt, type Line } from './midline';
+import { lengthOf, reachIn, sharpestTurn, spaced, tangentAt, type Line } from './midline';
 import type { Cut } from './separate';
 
 /** One insect as a photograph shows it. Lengths mm. */
@@ -41,6 +41,9 @@ const END_SD_WIDTH = 0.035;
 /** SD of a traced way as a share of its length, straight and by radian of turning. */
 const WAY_SD = 0.0025;
 const WAY_SD_TURN = 0.004;
+/** A midline that turns more sharply than bodies do may have gone astray. */
+const SHARP_TURN = 1.1;
+const SHARP_SD = 0.06;
 /** Between the outer marks: what a residual is a share of, mm. */
 export const CARD_SPAN_MM = 75;
 
@@ -120,9 +123,8 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
 
 /** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length. */
 export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number): BodyMeasure | null {
-  const middle = midlineOf(cut.trunk, cut.width, cut.height, cut.radius, cut.depth);
-  if (!middle) return null;
-  let line: Line = toEnds(middle, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off });
+  if (!cut.line) return null;
+  let line: Line = toEnds(cut.line, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off });
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
   const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, cut.depth, all, index)));
   let profile = widths(line);
@@ -142,7 +144,7 @@ export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCar
   const endPx = Math.hypot(END_SD_PX, END_SD_BLUR * edge, END_SD_WIDTH * cut.radius);
   const sdMm = Math.hypot(
     Math.SQRT2 * endPx * perPx,
-    bodyMm * (WAY_SD + WAY_SD_TURN * turn),
+    bodyMm * (WAY_SD + WAY_SD_TURN * turn + (sharpestTurn(cut.line, cut.radius) > SHARP_TURN ? SHARP_SD : 0)),
     (bodyMm * card.residualMm) / CARD_SPAN_MM,
     bodyMm * (raised / height) * Math.hypot(MID_HEIGHT_SD, camera.sdShare),
   );

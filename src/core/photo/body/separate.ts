@@ -3,7 +3,8 @@ import { boxed } from '../field/light';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { awayFrom, depthOf, opened } from './distance';
-import { midlineOf, sharpestTurn } from './midline';
+import { joined } from './join';
+import { midlineOf, sharpestTurn, type Line } from './midline';
 
 /** One insect in a window of the field, with its masks over that window. */
 export interface Cut {
@@ -15,6 +16,8 @@ export interface Cut {
   body: Uint8Array;
   /** Body alone: thin parts taken off. */
   trunk: Uint8Array;
+  /** The trunk's midline without its ends; null when it has no length. */
+  line: Line | null;
   /** Deepest point of the trunk, px. */
   radius: number;
   /** Depth of `all` and of `trunk` under their rims, and distance from the trunk as far as two of its radii, px. */
@@ -48,6 +51,7 @@ const GLARE_HOLE = 0.7;
 /** Share of a hole's rim that the thick of the body has. */
 const THICK_ROUND = 0.55;
 const SHARP_TURN = 0.9;
+const MUCH_LESS = 0.7;
 /** Chroma from which a paler part counts as coloured body and not as wing or shade. */
 const COLOURED = 9;
 /** Darker than any shade or clear wing: part of the body whatever its colour. */
@@ -108,11 +112,11 @@ function maskOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
   return mask;
 }
 
-/** The patch of a mask with the largest sum of weights; of its area when there are none. */
-function heaviest(mask: Uint8Array, width: number, height: number, weights: Float32Array | null): Uint8Array {
+/** The patch of a mask with the largest sum of weights. */
+function heaviest(mask: Uint8Array, width: number, height: number, weights: Float32Array): Uint8Array {
   const { labels, blobs } = blobsOf(mask, width, height);
-  const sums = new Map(blobs.map((blob) => [blob.label, weights ? 0 : blob.area]));
-  if (weights) for (let at = 0; at < mask.length; at++) if (labels[at] !== 0) sums.set(labels[at]!, sums.get(labels[at]!)! + weights[at]!);
+  const sums = new Map(blobs.map((blob) => [blob.label, 0]));
+  for (let at = 0; at < mask.length; at++) if (labels[at] !== 0) sums.set(labels[at]!, sums.get(labels[at]!)! + weights[at]!);
   let best = 0;
   let most = -1;
   for (const [label, sum] of sums) if (sum > most) [best, most] = [label, sum];
@@ -183,23 +187,29 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
   const likely = new Uint8Array(n);
   for (let at = 0; at < n; at++) likely[at] = all[at] !== 0 && (off[at]! > half || soft[at]! > OPAQUE || (softChroma[at]! > coloured && soft[at]! > 0.36 * level && soft[at]! > threshold)) ? 1 : 0;
   const body = heaviest(likely, width, height, off);
-  const first = depthOf(body, width, height);
   let radius = 0;
-  for (const value of first) radius = Math.max(radius, value);
+  for (const value of depthOf(body, width, height)) radius = Math.max(radius, value);
   if (radius < LEAST_RADIUS_MM * scale) return null;
   const thin = Math.max(THIN_LEAST_PX, THIN * radius);
-  const thick = opened(body, width, height, thin, first);
-  const { filled, doubtful } = fillGlare(body, thick, width, height, GLARE_HOLE * radius * radius);
-  const trunkOf = () => heaviest(opened(body, width, height, thin), width, height, null);
-  let trunk = filled > 0 ? trunkOf() : heaviest(thick, width, height, null);
-  if (doubtful.length > 0) {
-    const line = midlineOf(trunk, width, height, radius, depthOf(trunk, width, height));
-    // A body does not turn as sharply as a leg turns off it.
-    if (line && sharpestTurn(line, radius) > SHARP_TURN) {
-      for (const at of doubtful) body[at] = 0;
-      trunk = trunkOf();
-    }
+  const thick = opened(likely, width, height, thin);
+  const { filled, doubtful } = fillGlare(likely, thick, width, height, GLARE_HOLE * radius * radius);
+  const trunkOf = (least = thin) => joined(opened(likely, width, height, least), body, likely, width, height, radius);
+  const lineOf = (own: Uint8Array) => midlineOf(own, width, height, radius, depthOf(own, width, height));
+  let trunk = filled > 0 ? trunkOf() : joined(thick, body, likely, width, height, radius);
+  let line = lineOf(trunk);
+  // A body does not turn as sharply as a leg turns off it: first without what was filled between legs, then with more of the thin taken off.
+  const tries = [...(doubtful.length > 0 ? [() => {
+    for (const at of doubtful) likely[at] = 0;
+    return trunkOf();
+  }] : []), () => trunkOf(1.5 * thin + 0.5)];
+  for (const again of tries) {
+    const turn = line ? sharpestTurn(line, radius) : 0;
+    if (turn <= SHARP_TURN) break;
+    const other = again();
+    const otherLine = lineOf(other);
+    if (otherLine && sharpestTurn(otherLine, radius) < MUCH_LESS * turn) [trunk, line] = [other, otherLine];
   }
+  for (let at = 0; at < n; at++) if (trunk[at] !== 0) body[at] = 1;
   // Legs and feelers may cross the frame; a body may not.
   const rim = (mm: number, low: number, high: number) => mm < low + RIM_MM || mm > high - RIM_MM;
   const [right, bottom] = [field.left + field.width / field.scale, field.top + field.height / field.scale];
@@ -208,5 +218,5 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
     const across = rim(window.top + (y + 0.5) / scale, field.top, bottom);
     for (let x = 0; x < width; x++) if (trunk[y * width + x] !== 0 && (across || rim(window.left + (x + 0.5) / scale, field.left, right))) touchesEdge = true;
   }
-  return { width, height, all, body, trunk, radius, level, touchesEdge, depthAll: depth, depth: depthOf(trunk, width, height), away: awayFrom(trunk, width, height, 2 * radius + 4) };
+  return { width, height, all, body, trunk, line, radius, level, touchesEdge, depthAll: depth, depth: depthOf(trunk, width, height), away: awayFrom(trunk, width, height, 2 * radius + 4) };
 }

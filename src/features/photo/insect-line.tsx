@@ -1,0 +1,45 @@
+import { View } from 'react-native';
+import type { OverlayInsect } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Digits, Say } from '@/ui/primitives';
+import { lengthNow, Z95 } from './overlay';
+
+/** A length in large digits with its half-width at 95 %. */
+export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number }) {
+  const speech = useSpeech();
+  return (
+    <View className="flex-row items-baseline gap-1">
+      <Digits size="title" strong>{speech.length(bodyMm, true).split(' ')[0]!}</Digits>
+      <Digits tone="soft">{`±${speech.length(Z95 * sdMm, true).split(' ')[0]!}`}</Digits>
+      <Say size="small" tone="soft">
+        {speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
+      </Say>
+    </View>
+  );
+}
+
+/** One measured insect: its length with ±, what was found before a hand moved it, widths, and the way to move it. */
+export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; many: boolean; onMove: () => void }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const { bodyMm, sdMm } = lengthNow(insect);
+  const widest = insect.widthsMm.length > 0 ? Math.max(...insect.widthsMm) : null;
+  return (
+    <View className="flex-row items-center justify-between gap-3">
+      <View className="min-w-0 flex-1">
+        <View className="flex-row flex-wrap items-baseline gap-x-3">
+          {many ? (
+            <Say size="small" tone="soft">
+              {String(insect.n)}
+            </Say>
+          ) : null}
+          <LengthWithRoom bodyMm={bodyMm} sdMm={sdMm} />
+        </View>
+        <Say size="small" tone="soft">
+          {[insect.what === 'case' ? words('photo.a-case') : null, widest === null ? null : words('photo.wide', { width: speech.length(widest) }), insect.overallMm === null || insect.what === 'case' ? null : words('photo.overall', { overall: speech.length(insect.overallMm) }), insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null].filter(Boolean).join(' · ')}
+        </Say>
+      </View>
+      <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />
+    </View>
+  );
+}

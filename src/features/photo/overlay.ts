@@ -1,0 +1,42 @@
+import type { RegionId } from '@/catalogue/ids';
+import type { RegionColour } from '@/core/photo';
+import type { Spot } from '@/core/photo/card';
+import { traceOf, type Trace } from '@/core/photo/trace';
+import type { Overlay, OverlayInsect } from '@/state';
+import type { PhotoAnswer } from '@/workers';
+
+/** Half-widths are shown at 95 %. */
+export const Z95 = 1.96;
+
+export type Colours = Partial<Record<RegionId, RegionColour>>;
+
+const pair = ([x, y]: Spot): [number, number] => [x, y];
+
+/** What was found, as it is kept with the crop; null when there is no picture of it. */
+export function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {
+  const first = measure.insects[0];
+  if (!crop || !first) return null;
+  const { leftMm, topMm, widthMm, heightMm } = crop;
+  return {
+    leftMm, topMm, widthMm, heightMm, by: 'card', view: first.view,
+    insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, midlineMm: insect.midlineMm.map(pair), widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
+  };
+}
+
+/** Length and SD that count: the corrected ones where there are some. */
+export function lengthNow(insect: OverlayInsect): { bodyMm: number; sdMm: number } {
+  return insect.hand ?? insect;
+}
+
+export function traceNow(insect: OverlayInsect): Trace {
+  return insect.hand ? { nodes: insect.hand.nodes, cuts: insect.hand.cuts } : traceOf(insect);
+}
+
+export function handOf(trace: Trace, length: { bodyMm: number; sdMm: number }): NonNullable<OverlayInsect['hand']> {
+  return { nodes: trace.nodes.map(pair), cuts: [...trace.cuts] as [number, number, number, number], ...length };
+}
+
+/** Which face a view shows; a side counts as the belly, which is what a fish sees. */
+export function faceOf(view: Overlay['view']): 'back' | 'belly' {
+  return view === 'back' ? 'back' : 'belly';
+}

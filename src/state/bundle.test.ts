@@ -1,0 +1,75 @@
+import { readFileSync } from 'node:fs';
+import { join as path } from 'node:path';
+import { memoryPorts } from './__tests__/ports';
+import { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';
+import { readPicture } from './photos';
+import { specimen } from './records/schemas';
+import { change, createStore, openStore, undone, type Store } from './store';
+
+const EXAMPLE = readFileSync(path(__dirname, '../../docs/formats/examples/bundle.json'), 'utf8');
+
+async function empty(): Promise<Store> {
+  const store = createStore(memoryPorts());
+  await openStore(store, { start: 'clean', clock: '2033-05-24T04:50' });
+  return store;
+}
+function read(text: string): Bundle {
+  const result = readBundle(text);
+  if (!result.ok) throw new Error(result.fault.code);
+  return result.bundle;
+}
+const entities = (store: Store) => store.getState().records.entities;
+
+test('the example is taken in whole, and written back the same', async () => {
+  const store = await empty();
+  await takeBundle(store, read(EXAMPLE));
+  expect(entities(store).match.match_example).toMatchObject({ title: 'Olive by the alders' });
+  expect(entities(store).sample.sample_example!.specimens[0]!.body.mm).toBe(8.2);
+  expect(await readPicture(store.ports, 'photo_example')).toMatch(/^data:image\/png/);
+  expect(await writeBundle(store.getState(), store.ports, 'match_example')).toBe(EXAMPLE);
+});
+
+test('read twice it is one match, and neither side loses an insect, a photograph or what it measured', async () => {
+  const store = await empty();
+  await takeBundle(store, read(EXAMPLE));
+  const overlay = { leftMm: 0, topMm: 0, widthMm: 10, heightMm: 10, by: 'card' as const, view: 'belly' as const, insects: [] };
+  await store.dispatch(change('length', (draft) => {
+    draft.sample.sample_example!.specimens.push(specimen('s2', 7.9));
+    draft.sample.sample_example!.place = 'elsewhere';
+    draft.photo.photo_example!.overlay = overlay;
+  }));
+  await takeBundle(store, read(EXAMPLE.replace('"mm": 8.2', '"mm": 8.4')));
+  expect(Object.keys(entities(store).match)).toEqual(['match_example']);
+  expect(entities(store).sample.sample_example).toMatchObject({ place: 'River Auldry', photos: ['photo_example'], specimens: [{ id: 's2', body: { mm: 7.9 } }, { id: 's1', body: { mm: 8.4 } }] });
+  expect(entities(store).photo.photo_example!.overlay).toEqual(overlay);
+});
+
+test('undo takes all of it back at once', async () => {
+  const store = await empty();
+  await takeBundle(store, read(EXAMPLE));
+  store.dispatch(undone());
+  expect([entities(store).match, entities(store).sample, entities(store).photo]).toEqual([{}, {}, {}]);
+});
+
+test('an older record is brought up to date on the way', () => {
+  const file = JSON.parse(EXAMPLE) as { items: { kind: string; v?: number; data: Record<string, unknown> }[] };
+  const photo = file.items.find((item) => item.kind === 'photo')!;
+  photo.v = 1;
+  photo.data.overlay = { leftMm: 1, topMm: 1, widthMm: 10, heightMm: 8, insects: [{ n: 1, bodyMm: 8, midlineMm: [[1, 1], [9, 1]] }] };
+  expect(read(JSON.stringify(file)).photo.photo_example!.overlay).toMatchObject({ by: 'card', insects: [{ n: 1, bodyMm: 8, hand: null, specimenId: null }] });
+});
+
+test.each([
+  ['not a file of ours', '{}', 'bundle-other'],
+  ['no JSON', 'match;', 'bundle-other'],
+  ['a newer file', EXAMPLE.replace('"version": 1', '"version": 2'), 'file-newer'],
+  ['a newer record', EXAMPLE.replace('"v": 4', '"v": 99'), 'file-newer'],
+  ['a record that fails its schema', EXAMPLE.replace('"fast"', '"lava"'), 'bundle-broken'],
+  ['a picture that is none', EXAMPLE.replace('data:image/png', 'data:text/html'), 'bundle-broken'],
+  ['a match whose sample is not there', EXAMPLE.replace('"kind": "sample"', '"kind": "picture"').replace('"sampleId": "sample_example",\n    "answers"', '"sampleId": "sample_lost",\n    "answers"'), 'bundle-broken'],
+])('%s is refused untouched', (_, text, code) => expect(readBundle(text)).toMatchObject({ ok: false, fault: { code } }));
+
+test('a match that is not here is no file', async () => {
+  const store = await empty();
+  expect(await writeBundle(store.getState(), store.ports, 'match_none')).toBeNull();
+});
