@@ -74,3 +74,84 @@ test('the field card is saved as PDF and SVG, and its check line is kept', async
   await page.reload();
   await expect(page.getByRole('textbox', { name: 'The printed 50 mm line is really' })).toHaveValue('48.5');
 });
+
+test('what was found is moved with a finger: the number follows, and what was found stays beside it', async ({ page }) => {
+  test.setTimeout(120_000);
+  await startClean(page);
+  await photograph(page, photo('moved.jpg'));
+  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await page.getByRole('button', { name: 'Measure it' }).click();
+  await page.getByRole('button', { name: 'Move what was found on insect 1' }).click({ timeout: 60_000 });
+  const tail = page.getByRole('button', { name: 'End of the abdomen' });
+  await tail.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+  const at = (await tail.boundingBox())!;
+  await page.mouse.move(at.x + at.width / 2, at.y + at.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(at.x + at.width / 2 + 30, at.y + at.height / 2 + 20, { steps: 4 });
+  await page.mouse.up();
+  await expect(page.getByText(/^found 8\.[0-4]\d mm$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: /^Take (9|1\d)\.\d mm$/ }).click();
+  expect(Number(await page.getByRole('textbox', { name: 'Body 1' }).inputValue())).toBeGreaterThan(8.8);
+  await expect(page.getByText(/found 8\.[0-4]\d mm/)).toBeVisible();
+});
+
+test('by hand: the corners of a known rectangle, taps along the body, and it is taken', async ({ page }) => {
+  test.setTimeout(120_000);
+  await startClean(page);
+  await photograph(page, photo('hand.jpg'));
+  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await page.getByRole('button', { name: 'By hand' }).click();
+  await page.getByRole('radio', { name: 'A rectangle' }).click();
+  const picture = page.getByRole('img', { name: 'The photograph, to be tapped' });
+  const tap = async (x: number, y: number) => {
+    await picture.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+    const box = (await picture.boundingBox())!;
+    await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
+  };
+  for (const [x, y] of [[0.203, 0.086], [0.86, 0.352], [0.809, 0.928], [0.031, 0.684]] as const) await tap(x, y);
+  await page.getByRole('button', { name: 'Now the body' }).click();
+  await tap(0.477, 0.452);
+  await tap(0.523, 0.525);
+  await page.getByRole('button', { name: /^Use / }).click();
+  await page.getByRole('button', { name: /^Take / }).click();
+  const body = Number(await page.getByRole('textbox', { name: 'Body 1' }).inputValue());
+  expect(body).toBeGreaterThan(6.5);
+  expect(body).toBeLessThan(10);
+});
+
+test('a match with its waiting photograph goes to another device as one file', async ({ page, browser }) => {
+  test.setTimeout(120_000);
+  await startClean(page);
+  await photograph(page, photo('carried.jpg'));
+  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Write this match to a file' }).click();
+  const file = join(folder, 'match.json');
+  await (await saved).saveAs(file);
+  const bench = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', baseURL: 'http://127.0.0.1:8790' });
+  const other = await bench.newPage();
+  await startClean(other);
+  await other.getByRole('link', { name: 'Matches' }).click();
+  const opening = other.waitForEvent('filechooser');
+  await other.getByRole('button', { name: 'Read a match from a file' }).click();
+  await (await opening).setFiles(file);
+  await expect(other.getByText('Unnamed natural: 0 insects measured, 1 photograph')).toBeVisible();
+  await other.getByRole('button', { name: 'Take it in' }).click();
+  await other.getByRole('link', { name: /Unnamed natural/ }).click();
+  await other.getByRole('button', { name: 'Measure it' }).click();
+  await expect(other.getByRole('button', { name: /^Take 8\.[0-4] mm$/ })).toBeVisible({ timeout: 60_000 });
+  await bench.close();
+});
+
+test('in the demo a sample photograph is measured, and the simulated calliper types the next insect', async ({ page }) => {
+  test.setTimeout(120_000);
+  await page.goto('/matches/match_demo-auldry-dun/natural');
+  await page.getByRole('button', { name: 'Sample photographs' }).click();
+  await page.getByRole('button', { name: 'Two nymphs' }).click();
+  await page.getByRole('button', { name: 'Measure it' }).click();
+  await expect(page.getByRole('button', { name: 'Take all 2' })).toBeVisible({ timeout: 60_000 });
+  const count = await page.getByRole('textbox', { name: /^Body \d$/ }).count();
+  await page.getByRole('button', { name: 'Close the simulated calliper on the next one' }).click();
+  await expect(page.getByRole('textbox', { name: `Body ${count + 1}` })).toHaveValue(/^\d\.\d{1,2}$/);
+});

@@ -7,7 +7,7 @@ const MAX_FILE_BYTES = 16 * 1024 * 1024;
 export async function writeServiceWorker(dist: string): Promise<{ count: number; size: number }> {
   const { count, size, warnings } = await generateSW({
     globDirectory: dist,
-    globPatterns: ['**/*.{html,js,css,ttf,woff2,ico,png,svg,json,webmanifest}'],
+    globPatterns: ['**/*.{html,js,css,ttf,woff2,ico,png,svg,jpg,json,webmanifest}'],
     globIgnores: ['sw.js', 'metadata.json'],
     swDest: join(dist, 'sw.js'),
     navigateFallback: '/index.html',

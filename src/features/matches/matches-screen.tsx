@@ -3,6 +3,7 @@ import { createSelector } from '@reduxjs/toolkit';
 import { useApp, type State } from '@/state';
 import { Page, useNewMatch, useWide, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
+import { ReadMatch } from './carry';
 import { MatchRow } from './match-row';
 
 /** Matches by when their natural was taken, newest first. */
@@ -38,6 +39,7 @@ export function MatchesScreen() {
       ) : (
         <MatchList ids={ids} />
       )}
+      <ReadMatch />
     </Page>
   );
 }

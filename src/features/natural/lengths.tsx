@@ -7,7 +7,8 @@ import { useStore } from 'react-redux';
 import { femaleOverMale, methodHalfWidth, twoHumps } from '@/core/naturals';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
-import { change, counts, specimen, useApp, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
+import { change, counts, hasDemo, specimen, useApp, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
+import { DemoCalliper } from '@/features/demo';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Say, Toggle } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
@@ -71,6 +72,7 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
   const speech = useSpeech();
   const dispatch = useAppDispatch();
   const { ports } = useStore() as unknown as Store;
+  const demo = useApp((state) => hasDemo(state.records.entities));
   const [leaving, setLeaving] = useState(false);
   const [fresh, setFresh] = useState<string | null>(null);
   const add = () => {
@@ -134,6 +136,11 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
           {words('natural.calliper')}
         </Say>
       </View>
+      {demo ? <DemoCalliper aroundMm={sample.specimens.find((item) => item.body.mm !== null)?.body.mm ?? 8} next={() => {
+        const last = sample.specimens[sample.specimens.length - 1];
+        if (!last || last.body.mm !== null) add();
+        return words('natural.length-n', { n: sample.specimens.length + (!last || last.body.mm !== null ? 1 : 0) });
+      }} /> : null}
     </View>
   );
 }

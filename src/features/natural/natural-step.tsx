@@ -6,6 +6,7 @@ import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
 import { change, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { KeyPanel } from '@/features/key';
+import { WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
@@ -105,6 +106,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Field label={words('natural.name')} value={match.title} onType={(text) => dispatch(change('title', (draft) => void (draft.match[matchId]!.title = text), 'title'))} />
         <Field label={words('natural.place')} value={sample.place} onType={(text) => put('title', (record) => void (record.place = text), 'place')} />
       </View>
+      <WriteMatch matchId={matchId} />
     </View>
   );
 }

@@ -6,10 +6,10 @@ import { alongLine, curveThrough, outlineOf, shareNear, tracedColours, tracedLen
 import type { Overlay, OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
-import { token } from '@/ui/tokens';
 import { LengthWithRoom } from './insect-line';
-import { faceOf, handOf, traceNow, type Colours } from './overlay';
+import { faceOf, handOf, lengthNow, traceNow, type Colours } from './overlay';
 import { PictureBoard, type Handle } from './picture-board';
+import { usePictureInk } from './picture-ink';
 import { cropOf, usePixels } from './pixels';
 
 interface AdjustProps {
@@ -32,12 +32,13 @@ const pathOf = (spots: readonly Spot[]) => `M${spots.map(([x, y]) => `${x.toFixe
 export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustProps) {
   const words = useWords();
   const speech = useSpeech();
+  const ink = usePictureInk();
   const pixels = usePixels(url);
   const [mode, setMode] = useState<(typeof MODES)[number]>('line');
   const [moving, setMoving] = useState<Trace | null>(null);
   const trace = moving ?? traceNow(insect);
   const pxPerMm = pixels ? pixels.width / overlay.widthMm : 30;
-  const length = tracedLength(trace, insect, pxPerMm);
+  const length = moving ? tracedLength(moving, insect, pxPerMm) : lengthNow(insect);
   const line = curveThrough(trace.nodes);
   const widths = insect.widthsMm;
   const regions = widths.length > 0 && insect.what === 'body';
@@ -66,19 +67,19 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
         {(place) => (
           <>
             {regions ? [[trace.cuts[0], trace.cuts[1]], [trace.cuts[2], trace.cuts[3]]].map(([from, to], index) => (
-              <Path key={index} d={`${pathOf(outlineOf(line, widths, from!, to!).map(place))}Z`} stroke={token('river')} strokeWidth={mode === 'regions' ? 2.5 : 1.5} strokeDasharray={index === 0 ? '6 4' : undefined} fill="none" opacity={mode === 'regions' ? 1 : 0.7} />
+              <Path key={index} d={`${pathOf(outlineOf(line, widths, from!, to!).map(place))}Z`} stroke={ink.region} strokeWidth={mode === 'regions' ? 2.5 : 1.5} strokeDasharray={index === 0 ? '6 4' : undefined} fill="none" opacity={mode === 'regions' ? 1 : 0.7} />
             )) : null}
-            <Path d={pathOf(line.map(place))} stroke={token('plane')} strokeWidth={4.5} fill="none" opacity={0.7} />
-            <Path d={pathOf(line.map(place))} stroke={token('dawn')} strokeWidth={2} fill="none" />
+            <Path d={pathOf(line.map(place))} stroke={ink.casing} strokeWidth={4.5} fill="none" opacity={0.7} />
+            <Path d={pathOf(line.map(place))} stroke={ink.line} strokeWidth={2} fill="none" />
             {mode === 'regions' ? trace.cuts.map((share, index) => {
               const [a, b] = [place(alongLine(line, share).at), place(beside(share))];
-              return <Line key={index} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke={token('dawn')} strokeWidth={1.5} />;
+              return <Line key={index} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke={ink.line} strokeWidth={1.5} />;
             }) : null}
           </>
         )}
       </PictureBoard>
       <View aria-live="polite" className="flex-row flex-wrap items-baseline gap-x-3">
-        <LengthWithRoom {...length} />
+        <LengthWithRoom bodyMm={length.bodyMm} sdMm={length.sdMm} />
         <Say size="small" tone="soft">
           {words('adjust.found', { mm: speech.length(insect.bodyMm, true) })}
         </Say>

@@ -9,12 +9,12 @@ import { parseLength } from '@/core/units';
 import type { Overlay } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Say } from '@/ui/primitives';
-import { token } from '@/ui/tokens';
 import { ColourRow } from './colour-row';
 import { LengthWithRoom } from './insect-line';
 import type { Found } from './measure-panel';
 import { faceOf, type Colours } from './overlay';
 import { PictureBoard, type Handle } from './picture-board';
+import { usePictureInk } from './picture-ink';
 import { usePixels } from './pixels';
 
 interface ByHandProps {
@@ -42,6 +42,7 @@ export function ByHandPanel({ picture, view, onFound, onLeave }: ByHandProps) {
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
+  const ink = usePictureInk();
   const pixels = usePixels(picture);
   const [step, setStep] = useState<(typeof STEPS)[number]>('scale');
   const [way, setWay] = useState<(typeof WAYS)[number]>('length');
@@ -130,14 +131,14 @@ export function ByHandPanel({ picture, view, onFound, onLeave }: ByHandProps) {
         </View>
       ) : null}
       <Say live size="small" weight="medium">
-        {step === 'scale' ? words(`hand.do-${way}`, { n: Math.min(marks.length + 1, wanted), of: wanted }) : step === 'body' ? words(body.length === 0 ? 'hand.do-head' : 'hand.do-body') : words(asking.startsWith('neutral') ? 'hand.do-neutral' : 'hand.do-colour', { region: asking.startsWith('neutral') ? '' : speech.plain('regions', asking) })}
+        {step === 'scale' && marks.length >= wanted ? words('hand.marked') : step === 'scale' ? words(`hand.do-${way}`, { n: Math.min(marks.length + 1, wanted), of: wanted }) : step === 'body' ? words(body.length === 0 ? 'hand.do-head' : 'hand.do-body') : words(asking.startsWith('neutral') ? 'hand.do-neutral' : 'hand.do-colour', { region: asking.startsWith('neutral') ? '' : speech.plain('regions', asking) })}
       </Say>
       <PictureBoard url={picture} world={{ left: 0, top: 0, width: pixels.width, height: pixels.height }} label={words('hand.picture')} handles={handles} onMove={move} onTap={tap} step={1}>
         {(place) => (
           <>
-            {marks.length > 1 ? <Path d={`M${marks.map((spot) => place(spot).map((value) => value.toFixed(1)).join(' ')).join('L')}${marks.length === 4 ? 'Z' : ''}`} stroke={token('river')} strokeWidth={2} fill="none" /> : null}
-            {line.length > 1 ? <Path d={`M${line.map((spot) => place(spot).map((value) => value.toFixed(1)).join(' ')).join('L')}`} stroke={token('dawn')} strokeWidth={2} fill="none" /> : null}
-            {step === 'scale' ? null : marks.map((spot, index) => <Circle key={index} cx={place(spot)[0]} cy={place(spot)[1]} r={4} stroke={token('river')} strokeWidth={2} fill="none" />)}
+            {marks.length > 1 ? <Path d={`M${marks.map((spot) => place(spot).map((value) => value.toFixed(1)).join(' ')).join('L')}${marks.length === 4 ? 'Z' : ''}`} stroke={ink.region} strokeWidth={2} fill="none" /> : null}
+            {line.length > 1 ? <Path d={`M${line.map((spot) => place(spot).map((value) => value.toFixed(1)).join(' ')).join('L')}`} stroke={ink.line} strokeWidth={2} fill="none" /> : null}
+            {step === 'scale' ? null : marks.map((spot, index) => <Circle key={index} cx={place(spot)[0]} cy={place(spot)[1]} r={4} stroke={ink.region} strokeWidth={2} fill="none" />)}
           </>
         )}
       </PictureBoard>

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
-import { change, PHOTOS_MOST, photosWaiting, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { change, hasDemo, PHOTOS_MOST, photosWaiting, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { SamplePhotos } from '@/features/demo';
 import { useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
 import { MeasurePanel } from './measure-panel';
@@ -11,7 +12,8 @@ import { useKeepPhoto } from './use-keep-photo';
 export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: StageId | null }) {
   const words = useWords();
   const dispatch = useAppDispatch();
-  const { keep, wrong } = useKeepPhoto();
+  const { keep, put, wrong } = useKeepPhoto();
+  const demo = useApp((state) => hasDemo(state.records.entities));
   const photos = useApp((state) => state.records.entities.photo);
   const count = useApp((state) => photosWaiting(state).count);
   return (
@@ -19,6 +21,7 @@ export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; samp
       <View className="flex-row flex-wrap gap-3">
         <Toggle tall label={words(sample.kept ? 'photo.kept' : 'photo.keep')} on={sample.kept} onChange={(kept) => dispatch(change('keep', (draft) => void (draft.sample[sampleId]!.kept = kept)))} />
         <Button tall label={words('photo.take')} onPress={() => void keep(sampleId)} />
+        {demo ? <SamplePhotos onChoose={(picture) => void put(sampleId, picture)} /> : null}
       </View>
       {wrong ? <PhotoFault wrong={wrong} /> : null}
       {sample.photos.map((id, index) => (

@@ -6,6 +6,7 @@ import type { Overlay } from '@/state';
 import { useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
 import { token } from '@/ui/tokens';
+import { usePictureInk } from './picture-ink';
 
 const MOST_HEIGHT = 300;
 const TICK_PX = 7;
@@ -16,6 +17,7 @@ const OVER = { position: 'absolute', left: 0, top: 0 } as const;
 /** What was measured over its picture, balanced and seen from straight above: midline, ends, a number each and millimetres below. */
 export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }) {
   const words = useWords();
+  const ink = usePictureInk();
   const [room, setRoom] = useState(0);
   const scale = room === 0 ? 0 : Math.min(room / overlay.widthMm, MOST_HEIGHT / overlay.heightMm);
   const width = Math.round(overlay.widthMm * scale);
@@ -25,7 +27,7 @@ export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }
     <View onLayout={(event) => setRoom(Math.floor(event.nativeEvent.layout.width))}>
       {scale > 0 ? (
         <View style={{ width, height: height + RULE_PX }}>
-          <Image source={{ uri: url }} aria-hidden style={{ position: 'absolute', width, height, borderRadius: 6 }} />
+          <Image source={{ uri: url }} aria-hidden style={[ink.through, { position: 'absolute', width, height, borderRadius: 6 }]} />
           <View style={OVER}>
           <Drawing label={words('photo.drawn', { count: overlay.insects.length })} width={width} height={height + RULE_PX}>
             {overlay.insects.map((insect) => {
@@ -33,14 +35,14 @@ export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }
               const ends = [[line[0]!, line[1]!], [line[line.length - 1]!, line[line.length - 2]!]] as const;
               return (
                 <G key={insect.n}>
-                  <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={token('plane')} strokeWidth={5} fill="none" opacity={0.7} />
-                  <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={token('dawn')} strokeWidth={2} fill="none" />
+                  <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={ink.casing} strokeWidth={5} fill="none" opacity={0.7} />
+                  <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={ink.line} strokeWidth={2} fill="none" />
                   {ends.map(([end, inner], index) => {
                     const length = Math.hypot(end[0] - inner[0], end[1] - inner[1]) || 1;
                     const [nx, ny] = [-(end[1] - inner[1]) / length, (end[0] - inner[0]) / length];
-                    return <Line key={index} x1={end[0] - nx * 12} y1={end[1] - ny * 12} x2={end[0] + nx * 12} y2={end[1] + ny * 12} stroke={token('dawn')} strokeWidth={2.5} />;
+                    return <Line key={index} x1={end[0] - nx * 12} y1={end[1] - ny * 12} x2={end[0] + nx * 12} y2={end[1] + ny * 12} stroke={ink.line} strokeWidth={2.5} />;
                   })}
-                  <SvgText x={Math.min(width - 16, Math.max(8, line[0]![0] + 10))} y={Math.min(height - 6, Math.max(20, line[0]![1] - 12))} fontSize={18} fontFamily="InstrumentSans_600SemiBold" fill={token('dawn')}>
+                  <SvgText x={Math.min(width - 16, Math.max(8, line[0]![0] + 10))} y={Math.min(height - 6, Math.max(20, line[0]![1] - 12))} fontSize={18} fontFamily="InstrumentSans_600SemiBold" fill={ink.line}>
                     {String(insect.n)}
                   </SvgText>
                 </G>

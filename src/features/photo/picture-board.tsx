@@ -6,6 +6,7 @@ import { useWidth, useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
 import { Button } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
+import { usePictureInk } from './picture-ink';
 
 /** What a picture covers, in the units of its spots: millimetres of a card or pixels of a photograph. */
 export interface World {
@@ -41,6 +42,8 @@ interface BoardProps {
 const LOUPE = 132;
 const LOUPE_ZOOM = 3;
 const GRAB = 34;
+/** Where taps are set near one another, a ring must be hit to be moved. */
+const GRAB_AMONG_TAPS = 15;
 const TARGET = 48;
 const MOST_ZOOM = 12;
 const ARROWS: Readonly<Record<string, Spot>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
@@ -57,6 +60,7 @@ type Held = { kind: 'handle'; id: string; off: Spot } | { kind: 'tap' } | { kind
 /** A picture to zoom and to touch: handles that are dragged, taps, and a magnifier beside the finger that shows what lies under it. */
 export function PictureBoard({ url, world, label, most = 360, handles = [], onMove, onTap, step, children }: BoardProps) {
   const words = useWords();
+  const ink = usePictureInk();
   const [room, onLayout] = useWidth();
   const [eye, setEye] = useState<Eye | null>(null);
   const [finger, setFinger] = useState<Spot | null>(null);
@@ -92,7 +96,7 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
       return;
     }
     const near = handles.map((handle) => ({ handle, off: Math.hypot(place(handle.at)[0] - at[0], place(handle.at)[1] - at[1]) })).sort((a, b) => a.off - b.off)[0];
-    if (near && near.off < GRAB) {
+    if (near && near.off < (onTap ? GRAB_AMONG_TAPS : GRAB)) {
       const [hx, hy] = place(near.handle.at);
       held.current = { kind: 'handle', id: near.handle.id, off: [hx - at[0], hy - at[1]] };
       setFinger([hx, hy]);
@@ -149,7 +153,7 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
     node?.addEventListener('wheel', wheel, { passive: false });
     return () => node?.removeEventListener('wheel', wheel);
   }, [fit]);
-  const image = (by: number, [x, y]: Spot) => <Image source={{ uri: url }} aria-hidden style={{ position: 'absolute', left: (world.left - x) * by, top: (world.top - y) * by, width: world.width * by, height: world.height * by }} />;
+  const image = (by: number, [x, y]: Spot) => <Image source={{ uri: url }} aria-hidden style={[ink.through, { position: 'absolute', left: (world.left - x) * by, top: (world.top - y) * by, width: world.width * by, height: world.height * by }]} />;
   const loupe = finger ? back(finger) : null;
   return (
     <View className="gap-2" onLayout={onLayout}>
@@ -179,17 +183,17 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
                 } }}
                 style={{ position: 'absolute', left: x - TARGET / 2, top: y - TARGET / 2, width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' }}
               >
-                <View style={{ width: 20, height: 20, borderRadius: handle.square ? 4 : 10, borderWidth: 3, borderColor: token('dawn'), backgroundColor: `${token('plane')}66` }} />
+                <View style={{ width: 20, height: 20, borderRadius: handle.square ? 4 : 10, borderWidth: 3, borderColor: ink.line, backgroundColor: `${ink.casing}66` }} />
               </View>
             );
           })}
           {loupe && finger ? (
-            <View aria-hidden pointerEvents="none" style={{ position: 'absolute', top: 6, [finger[0] < width / 2 ? 'right' : 'left']: 6, width: LOUPE, height: LOUPE, borderRadius: LOUPE / 2, borderWidth: 3, borderColor: token('dawn'), overflow: 'hidden', backgroundColor: token('ground') }}>
+            <View aria-hidden pointerEvents="none" style={{ position: 'absolute', top: 6, [finger[0] < width / 2 ? 'right' : 'left']: 6, width: LOUPE, height: LOUPE, borderRadius: LOUPE / 2, borderWidth: 3, borderColor: ink.line, overflow: 'hidden', backgroundColor: token('ground') }}>
               {image(scale * LOUPE_ZOOM, [loupe[0] - LOUPE / 2 / (scale * LOUPE_ZOOM), loupe[1] - LOUPE / 2 / (scale * LOUPE_ZOOM)])}
               <View style={OVER}>
                 <Drawing label="" width={LOUPE} height={LOUPE}>
                   {[[0, 1], [1, 0]].map(([dx, dy]) => [-1, 1].map((sign) => (
-                    <Line key={`${dx}${sign}`} x1={LOUPE / 2 + sign * dx! * 5} y1={LOUPE / 2 + sign * dy! * 5} x2={LOUPE / 2 + sign * dx! * 26} y2={LOUPE / 2 + sign * dy! * 26} stroke={token('dawn')} strokeWidth={2} />
+                    <Line key={`${dx}${sign}`} x1={LOUPE / 2 + sign * dx! * 5} y1={LOUPE / 2 + sign * dy! * 5} x2={LOUPE / 2 + sign * dx! * 26} y2={LOUPE / 2 + sign * dy! * 26} stroke={ink.line} strokeWidth={2} />
                   )))}
                 </Drawing>
               </View>

@@ -15,6 +15,8 @@ function dataUrlOf(file: Blob): Promise<string> {
 export interface KeepPhoto {
   /** Takes a photograph and keeps it with a sample; without one a new match is made that waits for the bench. */
   keep(sampleId: string | null): Promise<void>;
+  /** The same with a picture that is there already. */
+  put(sampleId: string | null, picture: Blob): Promise<void>;
   /** Why the last one was not kept. */
   wrong: 'full' | 'no-room' | 'not-image' | null;
 }
@@ -24,10 +26,8 @@ export function useKeepPhoto(): KeepPhoto {
   const dispatch = useAppDispatch();
   const { ports, getState } = useStore() as unknown as Store;
   const [wrong, setWrong] = useState<KeepPhoto['wrong']>(null);
-  const keep = useCallback(async (sampleId: string | null) => {
+  const put = useCallback(async (sampleId: string | null, file: Blob) => {
     if (photosWaiting(getState()).count >= PHOTOS_MOST) return setWrong('full');
-    const file = await chooseFile('image/*', 'environment');
-    if (!file) return;
     if (!file.type.startsWith('image/')) return setWrong('not-image');
     const photoId = ports.newId('photo');
     const taken = getState().session.frozenClock ?? localStamp(ports.now());
@@ -48,5 +48,10 @@ export function useKeepPhoto(): KeepPhoto {
       draft.sample[own]!.photos.push(photoId);
     }));
   }, [dispatch, getState, ports]);
-  return { keep, wrong };
+  const keep = useCallback(async (sampleId: string | null) => {
+    if (photosWaiting(getState()).count >= PHOTOS_MOST) return setWrong('full');
+    const file = await chooseFile('image/*', 'environment');
+    if (file) await put(sampleId, file);
+  }, [getState, put]);
+  return { keep, put, wrong };
 }

@@ -72,4 +72,21 @@ describe('insect and paper', () => {
     expect(cutsOf((x, y) => (body(x, y, 30) ? BODY : null))[0]!.touchesEdge).toBe(true);
     expect(cutsOf((x, y) => (body(x, y) || leg(x, y - 60) ? BODY : null))[0]!.touchesEdge).toBe(false);
   });
+  test('a highlight across a thin abdomen does not cut it in two; tails that gather at its end are not its rest', () => {
+    const thin = (x: number, y: number) => (body(x, y, 150, 120, 24, 10) || body(x, y, 230, 120, 60, 4)) && !(Math.abs(x - 235) < 5 && Math.abs(y - 120) < 3.4);
+    const [cut] = cutsOf((x, y) => (thin(x, y) ? BODY : null));
+    expect(cut!.trunk[120 * cut!.width + 280]).toBe(1);
+    expect(area(cut!.trunk)).toBeGreaterThan(0.9 * (48 * 20 + 96 * 8));
+    const tails = (x: number, y: number) => x > 290 && x < 330 && Math.abs(Math.abs(y - 120) - 0.12 * (x - 290)) < 1;
+    const [tailed] = cutsOf((x, y) => (body(x, y, 150, 120, 24, 10) || body(x, y, 230, 120, 60, 4) || tails(x, y) ? BODY : null));
+    expect(tailed!.trunk[120 * tailed!.width + 284]).toBe(1);
+    expect(tailed!.trunk[124 * tailed!.width + 322]).toBe(0);
+  });
+  test('a gap between two legs that meet is filled neither as body nor as the way of its midline', () => {
+    const legs = (x: number, y: number) => y < 120 && y > 92 && (Math.abs(x - 176) < 2.2 || Math.abs(x - 188) < 2.2 || (Math.abs(x - 182) < 8 && y < 97));
+    const [cut] = cutsOf((x, y) => (body(x, y) || legs(x, y) ? BODY : null));
+    expect(cut!.trunk[104 * cut!.width + 182]).toBe(0);
+    const ys = cut!.line!.map(([, y]) => y);
+    expect(Math.min(...ys)).toBeGreaterThan(112);
+  });
 });

@@ -1,0 +1,2 @@
+export { DemoCalliper } from './demo-calliper';
+export { SAMPLE_PHOTOS, SamplePhotos } from './sample-photos';

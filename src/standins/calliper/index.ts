@@ -1,0 +1,1 @@
+export { calliper, typeInto, type Calliper } from './calliper';
