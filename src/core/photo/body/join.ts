@@ -13,6 +13,19 @@ const NECK = 0.5;
 /** The rest of a body is at least this share as thick as where it was parted. */
 const AS_THICK = 0.55;
 
+/** Middle of the pixels of a piece that lie within `most`: the middle of an edge and not its corner. */
+function middleOfNear(labels: Int32Array, away: Float32Array, width: number, piece: Blob, most: number): Spot {
+  let [n, sx, sy] = [0, 0, 0];
+  for (let y = piece.top; y <= piece.bottom; y++) for (let x = piece.left; x <= piece.right; x++) {
+    const at = y * width + x;
+    if (labels[at] !== piece.label || away[at]! > most) continue;
+    n++;
+    sx += x;
+    sy += y;
+  }
+  return [Math.round(sx / n), Math.round(sy / n)];
+}
+
 interface Near {
   /** Middle of what lies near, and the axis it is longest along. */
   middle: Spot;
@@ -77,7 +90,7 @@ export function joined(thick: Uint8Array, body: Uint8Array, likely: Uint8Array, 
         deepest = Math.max(deepest, depth[at]!);
       }
       if (near < 0 || away[near]! > GAP * radius + 2 || deepest < LEAST_SHARE * radius) continue;
-      const p: Spot = [near % width, Math.floor(near / width)];
+      const p = middleOfNear(labels, away, width, piece, away[near]! + 1.5);
       const owner = blobs.filter((blob) => taken.has(blob.label)).map((blob) => ({ blob, q: closest(labels, width, blob, p, GAP * radius + 4) })).filter((item) => item.q !== null).sort((a, b) => Math.hypot(a.q![0] - p[0], a.q![1] - p[1]) - Math.hypot(b.q![0] - p[0], b.q![1] - p[1]))[0];
       if (!owner) continue;
       const q = owner.q!;
