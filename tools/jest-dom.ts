@@ -25,3 +25,6 @@ class Pointer extends MouseEvent {
 }
 
 Object.assign(window, { PointerEvent: window.PointerEvent ?? Pointer });
+
+/** A busy machine is no failure: screens are long. */
+jest.setTimeout(20_000);

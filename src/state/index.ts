@@ -4,7 +4,7 @@ export { groupRecords, ownGroups, selectGroups, selectKey, spanOf } from './own-
 export { selectBelief, sightingFor } from './belief';
 export { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';
 export { hasDemo, removeDemo } from './demo';
-export { PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
+export { lastSurface, PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
 export { selectEye } from './eye';
 export { middleSample, selectLibraryCards } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';

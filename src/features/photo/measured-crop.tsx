@@ -1,11 +1,12 @@
 import { useState } from 'react';
 import { Image, View } from 'react-native';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
-import { curveThrough } from '@/core/photo/trace';
-import type { Overlay } from '@/state';
+import { curveThrough, outlineOf } from '@/core/photo/trace';
+import type { Overlay, OverlayInsect } from '@/state';
 import { useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
 import { token } from '@/ui/tokens';
+import { traceNow } from './overlay';
 import { usePictureInk } from './picture-ink';
 
 const MOST_HEIGHT = 300;
@@ -13,6 +14,14 @@ const TICK_PX = 7;
 const RULE_PX = 14;
 /** Above the picture, which is laid out of the flow. */
 const OVER = { position: 'absolute', left: 0, top: 0 } as const;
+
+/** Outlines of thorax and abdomen as they were found or moved; none for a case, nor where widths were not kept. */
+function outlines(insect: OverlayInsect): [number, number][][] {
+  if (insect.what === 'case' || insect.widthsMm.length === 0) return [];
+  const { nodes, cuts } = traceNow(insect);
+  const line = curveThrough(nodes);
+  return [[cuts[0], cuts[1]], [cuts[2], cuts[3]]].map(([from, to]) => outlineOf(line, insect.widthsMm, from!, to!).map(([x, y]): [number, number] => [x, y]));
+}
 
 /** What was measured over its picture, balanced and seen from straight above: midline, ends, a number each and millimetres below. */
 export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }) {
@@ -35,6 +44,9 @@ export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }
               const ends = [[line[0]!, line[1]!], [line[line.length - 1]!, line[line.length - 2]!]] as const;
               return (
                 <G key={insect.n}>
+                  {outlines(insect).map((outline, index) => (
+                    <Path key={`r${index}`} d={`M${outline.map(px).map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`} stroke={ink.region} strokeWidth={1.25} strokeDasharray={index === 0 ? '5 3' : undefined} fill="none" opacity={0.8} />
+                  ))}
                   <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={ink.casing} strokeWidth={5} fill="none" opacity={0.7} />
                   <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={ink.line} strokeWidth={2} fill="none" />
                   {ends.map(([end, inner], index) => {

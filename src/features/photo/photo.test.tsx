@@ -1,10 +1,11 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import type { StageId } from '@/catalogue/ids';
 import { MatchScreen } from '@/features/match-frame';
-import { change, guessSchema, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, selectEye, specimen, storePicture, undone, type Store } from '@/state';
+import { change, guessSchema, lastSurface, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, selectEye, specimen, storePicture, undone, type Store } from '@/state';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
 import { openScreen } from '../__tests__/screen';
+import { MeasuredPhoto } from './measured-photo';
 import * as Pixels from './pixels';
 import { FieldCardScreen } from './index';
 
@@ -282,6 +283,23 @@ describe('by hand', () => {
     fireEvent.click(screen.getByText('A rectangle'));
     expect(screen.getByText(/1 of 4/)).toBeInTheDocument();
   });
+});
+
+test('dry or wet is asked once: the next insect photographed begins as the last one was', async () => {
+  const store = await waiting();
+  expect(lastSurface(store.getState())).toBe('dry');
+  fireEvent.click(screen.getAllByText('Wet')[0]!);
+  expect(lastSurface(store.getState())).toBe('wet');
+});
+
+test('a crop that is not on this device says so', async () => {
+  const store = await waiting();
+  worker.mockResolvedValue(answer());
+  await measure();
+  await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
+  await store.ports.storage.removeMany(['blob/photo_a']);
+  await openScreen(<MeasuredPhoto photoId="photo_a" sampleId="s" overlay={store.getState().records.entities.photo.photo_a!.overlay!} />, 'clean');
+  expect(screen.getByText('This photograph is not on this device.')).toBeInTheDocument();
 });
 
 describe('the field card', () => {

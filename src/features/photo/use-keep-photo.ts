@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { useStore } from 'react-redux';
-import { change, localStamp, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, sampleSchema, storePicture, useAppDispatch, type Store } from '@/state';
+import { change, lastSurface, localStamp, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, sampleSchema, storePicture, useAppDispatch, type Store } from '@/state';
 import { chooseFile } from '@/features/files';
 
 function dataUrlOf(file: Blob): Promise<string> {
@@ -41,7 +41,7 @@ export function useKeepPhoto(): KeepPhoto {
     const matchId = ports.newId('match');
     dispatch(change('photo', (draft) => {
       if (sampleId === null) {
-        draft.sample[own] = sampleSchema.cast({ when: taken, kept: true });
+        draft.sample[own] = sampleSchema.cast({ when: taken, kept: true, surface: lastSurface(getState()) });
         draft.match[matchId] = matchSchema.cast({ opened: taken, sampleId: own, answers: [{ id: 'a1', stage: null }], leading: 'a1' });
       }
       draft.photo[photoId] = photoSchema.cast({ sampleId: own, type: file.type, bytes: file.size, taken });
