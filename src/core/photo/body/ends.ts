@@ -11,6 +11,10 @@ export interface EndView {
   off: Float32Array;
 }
 
+/** Half the strip that tells where a body ends, as a share of its half-width, and samples on either side. */
+const ACROSS = 0.28;
+const SIDE = 3;
+
 function sample(values: Float32Array, width: number, height: number, x: number, y: number): number {
   const fx = Math.min(width - 1.001, Math.max(0, x - 0.5));
   const fy = Math.min(height - 1.001, Math.max(0, y - 0.5));
@@ -33,11 +37,12 @@ function beyond(line: Line, view: EndView): { out: number; direction: Spot } {
   const left = reachIn(trunk, width, height, from, direction, 4 * radius);
   const [nx, ny]: Spot = [-direction[1], direction[0]];
   const halfWidth = Math.min(reachIn(trunk, width, height, from, [nx, ny], radius), reachIn(trunk, width, height, from, [-nx, -ny], radius));
-  const lateral = Math.max(0.4, 0.35 * halfWidth);
+  const lateral = Math.max(0.4, ACROSS * halfWidth);
+  const across = new Float32Array(2 * SIDE + 1);
   const strip = (t: number) => {
-    let sum = 0;
-    for (let k = -2; k <= 2; k++) sum += sample(off, width, height, from[0] + direction[0] * t + (nx * lateral * k) / 2, from[1] + direction[1] * t + (ny * lateral * k) / 2);
-    return sum / 5;
+    for (let k = -SIDE; k <= SIDE; k++) across[k + SIDE] = sample(off, width, height, from[0] + direction[0] * t + (nx * lateral * k) / SIDE, from[1] + direction[1] * t + (ny * lateral * k) / SIDE);
+    // The middle one of them: roots of tails beside the axis do not carry the body on.
+    return across.sort()[SIDE]!;
   };
   let inside = 0;
   let count = 0;
