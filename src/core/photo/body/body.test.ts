@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { blobsOf } from '../blobs';
 import { depthOf, opened, widened } from './distance';
 import { toEnds } from './ends';
-import { lengthOf, midlineOf, reachIn, spaced, tangentAt } from './midline';
+import { lengthOf, midlineOf, reachIn, sharpestTurn, spaced, tangentAt } from './midline';
 import { colourOfPixels } from './region-colours';
 import type { Lab } from '../../colour';
 import type { Spot } from '../card';
@@ -73,6 +73,34 @@ describe('the midline', () => {
     expect(Math.abs(lengthOf(line) - along) / along).toBeLessThan(0.03);
     const chord = Math.hypot(line[0]![0] - line[line.length - 1]![0], line[0]![1] - line[line.length - 1]![1]);
     expect(lengthOf(line)).toBeGreaterThan(1.08 * chord);
+  });
+  test('roots of tails at its end do not carry the body on, and a rounded end is not cut short', () => {
+    const body = bar(15, 85, 9);
+    // Two tails leave the middle of the end; their roots are left on the trunk.
+    const tails = (px: number, py: number) => px >= 85 && px < 112 && Math.abs(Math.abs(py - 45) - 1.6 - 0.2 * (px - 85)) < 1.1;
+    const seen = mask((px, py) => body[Math.floor(py) * W + Math.floor(px)] === 1 || tails(px, py));
+    const off = Float32Array.from(seen, (value) => value * 50);
+    const stub = mask((px, py) => body[Math.floor(py) * W + Math.floor(px)] === 1 || (tails(px, py) && px < 90));
+    const line = toEnds(midlineOf(body, W, H, 9, depthOf(body, W, H))!, { trunk: stub, width: W, height: H, radius: 9, off });
+    const xs = line.map(([px]) => px);
+    expect(Math.max(...xs)).toBeLessThan(87.5);
+    expect(Math.max(...xs)).toBeGreaterThan(84);
+    const round = mask((px, py) => ((px - 60) / 45) ** 2 + ((py - 45) / 9) ** 2 < 1);
+    const rounded = toEnds(midlineOf(round, W, H, 9, depthOf(round, W, H))!, view(round, 9));
+    expect(lengthOf(rounded)).toBeGreaterThan(87);
+    expect(lengthOf(rounded)).toBeLessThan(91);
+  });
+  test('the most that a line turns over three radii: nothing when straight, its corner when it has one', () => {
+    const straight = Array.from({ length: 40 }, (_, index): Spot => [index, 5]);
+    expect(sharpestTurn(straight, 5)).toBeCloseTo(0, 9);
+    const corner = [...straight.slice(0, 20), ...Array.from({ length: 20 }, (_, index): Spot => [19, 6 + index])];
+    expect(sharpestTurn(corner, 5)).toBeGreaterThan(1.3);
+    expect(sharpestTurn(corner, 5)).toBeLessThan(1.7);
+  });
+  test('what leaves its side does not lead it astray, though it is longer than the head', () => {
+    const withLeg = mask((px, py) => (px > 15 && px < 105 && Math.abs(py - 60) < 10) || (Math.abs(px - 30) < 2.4 && py > 2 && py <= 52));
+    const line = midlineOf(withLeg, W, H, 10, depthOf(withLeg, W, H))!;
+    expect(Math.min(...line.map(([, py]) => py))).toBeGreaterThan(52);
   });
   test('an empty trunk has none', () => expect(midlineOf(new Uint8Array(W * H), W, H, 5, new Float32Array(W * H))).toBeNull());
   test('points are spaced evenly and keep both ends', () => {
