@@ -12,6 +12,14 @@ const photo = (name: string, more = {}, insect = {}) => {
   return path;
 };
 
+/** A clean start with one photograph that waits, opened. */
+async function waiting(page: Page, path: string): Promise<void> {
+  test.setTimeout(120_000);
+  await startClean(page);
+  await photograph(page, path);
+  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+}
+
 async function photograph(page: Page, path: string): Promise<void> {
   const opening = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
@@ -40,10 +48,7 @@ test('from Now to an accepted length in four taps: photograph, open, measure, ta
 });
 
 test('what cannot be told says why and what to do, and can be tried again', async ({ page }) => {
-  test.setTimeout(120_000);
-  await startClean(page);
-  await photograph(page, photo('blurred.jpg', { blurPx: 5 }));
-  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await waiting(page, photo('blurred.jpg', { blurPx: 5 }));
   await page.getByRole('button', { name: 'Measure it' }).click();
   await expect(page.getByText('the picture is too blurred to measure')).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Rest the hand, tap to focus, or go a little farther away.')).toBeVisible();
@@ -51,10 +56,7 @@ test('what cannot be told says why and what to do, and can be tried again', asyn
 });
 
 test('a measurement can be stopped', async ({ page }) => {
-  test.setTimeout(120_000);
-  await startClean(page);
-  await photograph(page, photo('large.jpg', { width: 2800, height: 2100 }));
-  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await waiting(page, photo('large.jpg', { width: 2800, height: 2100 }));
   await page.getByRole('button', { name: 'Measure it' }).click();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('button', { name: 'Measure it' })).toBeVisible();
@@ -76,10 +78,7 @@ test('the field card is saved as PDF and SVG, and its check line is kept', async
 });
 
 test('what was found is moved with a finger: the number follows, and what was found stays beside it', async ({ page }) => {
-  test.setTimeout(120_000);
-  await startClean(page);
-  await photograph(page, photo('moved.jpg'));
-  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await waiting(page, photo('moved.jpg'));
   await page.getByRole('button', { name: 'Measure it' }).click();
   await page.getByRole('button', { name: 'Move what was found on insect 1' }).click({ timeout: 60_000 });
   const tail = page.getByRole('button', { name: 'End of the abdomen' });
@@ -97,10 +96,7 @@ test('what was found is moved with a finger: the number follows, and what was fo
 });
 
 test('by hand: the corners of a known rectangle, taps along the body, and it is taken', async ({ page }) => {
-  test.setTimeout(120_000);
-  await startClean(page);
-  await photograph(page, photo('hand.jpg'));
-  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await waiting(page, photo('hand.jpg'));
   await page.getByRole('button', { name: 'By hand' }).click();
   await page.getByRole('radio', { name: 'A rectangle' }).click();
   const picture = page.getByRole('img', { name: 'The photograph, to be tapped' });
@@ -121,10 +117,7 @@ test('by hand: the corners of a known rectangle, taps along the body, and it is 
 });
 
 test('a match with its waiting photograph goes to another device as one file', async ({ page, browser }) => {
-  test.setTimeout(120_000);
-  await startClean(page);
-  await photograph(page, photo('carried.jpg'));
-  await page.getByRole('link', { name: /Unnamed natural/ }).click();
+  await waiting(page, photo('carried.jpg'));
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Write this match to a file' }).click();
   const file = join(folder, 'match.json');

@@ -32,6 +32,17 @@ export const LINEAR = Float32Array.from({ length: 256 }, (_, byte) => {
   return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
 });
 
+const ENCODED_STEPS = 4096;
+const ENCODED = Uint8ClampedArray.from({ length: ENCODED_STEPS + 1 }, (_, index) => {
+  const v = index / ENCODED_STEPS;
+  return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
+});
+
+/** sRGB byte of linear light, kept within 0 and 1. Source: IEC 61966-2-1. */
+export function encoded(value: number): number {
+  return ENCODED[value <= 0 ? 0 : value >= 1 ? ENCODED_STEPS : (value * ENCODED_STEPS) | 0]!;
+}
+
 /** Brightness of every pixel, 0–1, as encoded, in a picture made smaller by a whole factor. */
 export interface Grey {
   width: number;

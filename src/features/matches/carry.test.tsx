@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readPicture, undone } from '@/state';
+import { readBundle, readPicture, takeBundle, undone } from '@/state';
 import * as Files from '@/features/files';
 import { openScreen } from '../__tests__/screen';
 import { MatchesScreen, WriteMatch } from './index';
@@ -43,12 +43,9 @@ test('a file that is none of ours says so beside the button', async () => {
 });
 
 test('a match is written under its name, and is read back the same', async () => {
-  const first = await read(EXAMPLE);
-  await act(async () => void fireEvent.click(screen.getByText('Take it in')));
-  const { match, sample, photo } = first.getState().records.entities;
   const opened = await openScreen(<WriteMatch matchId="match_example" />, 'clean');
-  await act(async () => void opened.store.dispatch({ type: 'records/changed', payload: { label: 'bundle-in', group: null, at: 1, patches: [{ op: 'replace', path: ['match'], value: match }, { op: 'replace', path: ['sample'], value: sample }, { op: 'replace', path: ['photo'], value: photo }], inverse: [] } }));
-  await opened.store.ports.storage.setMany({ 'blob/photo_example': (await readPicture(first.ports, 'photo_example'))! });
+  const file = readBundle(EXAMPLE);
+  await act(async () => file.ok && (await takeBundle(opened.store, file.bundle)));
   await act(async () => void fireEvent.click(screen.getByText('Write this match to a file')));
   expect(files.saveFile).toHaveBeenCalledWith('aubade-olive-by-the-alders.json', EXAMPLE);
 });

@@ -9,7 +9,7 @@ import { Button, Chips, Say } from '@/ui/primitives';
 import { LengthWithRoom } from './insect-line';
 import { faceOf, handOf, lengthNow, traceNow, type Colours } from './overlay';
 import { PictureBoard, type Handle } from './picture-board';
-import { usePictureInk } from './picture-ink';
+import { pathThrough, usePictureInk } from './picture-ink';
 import { cropOf, usePixels } from './pixels';
 
 interface AdjustProps {
@@ -25,8 +25,6 @@ const MODES = ['line', 'regions'] as const;
 const STEP_MM = 0.05;
 const CUTS = ['thorax-from', 'thorax-to', 'abdomen-from', 'abdomen-to'] as const;
 const NODE_NAMES = ['head', 'front', 'middle', 'rear', 'tail'] as const;
-
-const pathOf = (spots: readonly Spot[]) => `M${spots.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`;
 
 /** Moves what was found on one insect: its ends, its midline and where its regions lie. Numbers follow the finger; what was found is kept beside. */
 export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustProps) {
@@ -67,10 +65,10 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
         {(place) => (
           <>
             {regions ? [[trace.cuts[0], trace.cuts[1]], [trace.cuts[2], trace.cuts[3]]].map(([from, to], index) => (
-              <Path key={index} d={`${pathOf(outlineOf(line, widths, from!, to!).map(place))}Z`} stroke={ink.region} strokeWidth={mode === 'regions' ? 2.5 : 1.5} strokeDasharray={index === 0 ? '6 4' : undefined} fill="none" opacity={mode === 'regions' ? 1 : 0.7} />
+              <Path key={index} d={`${pathThrough(outlineOf(line, widths, from!, to!).map(place))}Z`} stroke={ink.region} strokeWidth={mode === 'regions' ? 2.5 : 1.5} strokeDasharray={index === 0 ? '6 4' : undefined} fill="none" opacity={mode === 'regions' ? 1 : 0.7} />
             )) : null}
-            <Path d={pathOf(line.map(place))} stroke={ink.casing} strokeWidth={4.5} fill="none" opacity={0.7} />
-            <Path d={pathOf(line.map(place))} stroke={ink.line} strokeWidth={2} fill="none" />
+            <Path d={pathThrough(line.map(place))} stroke={ink.casing} strokeWidth={4.5} fill="none" opacity={0.7} />
+            <Path d={pathThrough(line.map(place))} stroke={ink.line} strokeWidth={2} fill="none" />
             {mode === 'regions' ? trace.cuts.map((share, index) => {
               const [a, b] = [place(alongLine(line, share).at), place(beside(share))];
               return <Line key={index} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke={ink.line} strokeWidth={1.5} />;

@@ -14,7 +14,7 @@ import { LengthWithRoom } from './insect-line';
 import type { Found } from './measure-panel';
 import { faceOf, type Colours } from './overlay';
 import { PictureBoard, type Handle } from './picture-board';
-import { usePictureInk } from './picture-ink';
+import { pathThrough, usePictureInk } from './picture-ink';
 import { usePixels } from './pixels';
 
 interface ByHandProps {
@@ -136,8 +136,8 @@ export function ByHandPanel({ picture, view, onFound, onLeave }: ByHandProps) {
       <PictureBoard url={picture} world={{ left: 0, top: 0, width: pixels.width, height: pixels.height }} label={words('hand.picture')} handles={handles} onMove={move} onTap={tap} step={1}>
         {(place) => (
           <>
-            {marks.length > 1 ? <Path d={`M${marks.map((spot) => place(spot).map((value) => value.toFixed(1)).join(' ')).join('L')}${marks.length === 4 ? 'Z' : ''}`} stroke={ink.region} strokeWidth={2} fill="none" /> : null}
-            {line.length > 1 ? <Path d={`M${line.map((spot) => place(spot).map((value) => value.toFixed(1)).join(' ')).join('L')}`} stroke={ink.line} strokeWidth={2} fill="none" /> : null}
+            {marks.length > 1 ? <Path d={`${pathThrough(marks.map(place))}${marks.length === 4 ? 'Z' : ''}`} stroke={ink.region} strokeWidth={2} fill="none" /> : null}
+            {line.length > 1 ? <Path d={pathThrough(line.map(place))} stroke={ink.line} strokeWidth={2} fill="none" /> : null}
             {step === 'scale' ? null : marks.map((spot, index) => <Circle key={index} cx={place(spot)[0]} cy={place(spot)[1]} r={4} stroke={ink.region} strokeWidth={2} fill="none" />)}
           </>
         )}

@@ -7,7 +7,7 @@ import { useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
 import { token } from '@/ui/tokens';
 import { traceNow } from './overlay';
-import { usePictureInk } from './picture-ink';
+import { pathThrough, usePictureInk } from './picture-ink';
 
 const MOST_HEIGHT = 300;
 const TICK_PX = 7;
@@ -45,10 +45,10 @@ export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }
               return (
                 <G key={insect.n}>
                   {outlines(insect).map((outline, index) => (
-                    <Path key={`r${index}`} d={`M${outline.map(px).map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}Z`} stroke={ink.region} strokeWidth={1.25} strokeDasharray={index === 0 ? '5 3' : undefined} fill="none" opacity={0.8} />
+                    <Path key={`r${index}`} d={`${pathThrough(outline.map(px))}Z`} stroke={ink.region} strokeWidth={1.25} strokeDasharray={index === 0 ? '5 3' : undefined} fill="none" opacity={0.8} />
                   ))}
-                  <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={ink.casing} strokeWidth={5} fill="none" opacity={0.7} />
-                  <Path d={`M${line.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`} stroke={ink.line} strokeWidth={2} fill="none" />
+                  <Path d={pathThrough(line)} stroke={ink.casing} strokeWidth={5} fill="none" opacity={0.7} />
+                  <Path d={pathThrough(line)} stroke={ink.line} strokeWidth={2} fill="none" />
                   {ends.map(([end, inner], index) => {
                     const length = Math.hypot(end[0] - inner[0], end[1] - inner[1]) || 1;
                     const [nx, ny] = [-(end[1] - inner[1]) / length, (end[0] - inner[0]) / length];

@@ -1,5 +1,11 @@
+import type { Spot } from '@/core/photo/card';
 import { useRedLamp } from '@/features/shell';
 import { token } from '@/ui/tokens';
+
+/** Path through places of the screen. */
+export function pathThrough(spots: readonly Spot[]): string {
+  return `M${spots.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`;
+}
 
 export interface PictureInk {
   line: string;

@@ -1,3 +1,4 @@
+import { encoded } from '../picture';
 import type { Light } from './light';
 import type { Field } from './rectify';
 
@@ -10,17 +11,6 @@ export interface Crop {
   width: number;
   height: number;
   rgba: Uint8ClampedArray;
-}
-
-const STEPS = 4096;
-/** sRGB bytes of linear light from 0 to 1. Source: IEC 61966-2-1. */
-const ENCODED = Uint8ClampedArray.from({ length: STEPS + 1 }, (_, index) => {
-  const v = index / STEPS;
-  return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
-});
-
-function encoded(value: number): number {
-  return ENCODED[value <= 0 ? 0 : value >= 1 ? STEPS : (value * STEPS) | 0]!;
 }
 
 /** A window of the field as a picture, balanced on its paper. */

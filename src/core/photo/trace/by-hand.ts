@@ -3,7 +3,7 @@ import { lengthOf } from '../body/midline';
 import { colourOfPixels, type RegionColour } from '../body/region-colours';
 import type { Spot } from '../card';
 import { homography, inverse, project, type Homography } from '../find/homography';
-import { LINEAR, type Picture } from '../picture';
+import { encoded, LINEAR, type Picture } from '../picture';
 import { curveThrough } from './curve';
 
 /** Millimetres of a picture that were given by hand, and how uncertain they are as a share. */
@@ -12,10 +12,10 @@ export interface HandScale {
   sdShare: number;
 }
 
-/** SD of one tap as a share of a screen that shows the whole picture, px of the picture; zooming in makes it smaller. */
+/** Places tapped on a picture, px of it. */
 export interface Tapped {
   spots: readonly Spot[];
-  /** SD of one tap, px of the picture. */
+  /** SD of one tap, px of the picture: smaller the closer the tier has gone. */
   tapPx: number;
 }
 
@@ -83,16 +83,11 @@ export function neutralOf(pixels: Picture, kind: keyof typeof NEUTRALS): Neutral
 
 const NO_NEUTRAL: Neutral = [1, 1, 1];
 
-function byteOf(linear: number): number {
-  const v = Math.min(1, Math.max(0, linear));
-  return 255 * (v <= 0.0031308 ? 12.92 * v : 1.055 * v ** (1 / 2.4) - 0.055);
-}
-
 /** Colour of tapped pixels under a light that was tapped; without one as the camera gave it. */
 export function colourOfTap(pixels: Picture, neutral: Neutral | null): RegionColour | null {
   const [r, g, b] = neutral ?? NO_NEUTRAL;
   const linear = LINEAR;
   const points: Lab[] = [];
-  for (let at = 0; at < pixels.rgba.length; at += 4) points.push(labOfBytes(byteOf(linear[pixels.rgba[at]!]! / r), byteOf(linear[pixels.rgba[at + 1]!]! / g), byteOf(linear[pixels.rgba[at + 2]!]! / b)));
+  for (let at = 0; at < pixels.rgba.length; at += 4) points.push(labOfBytes(encoded(linear[pixels.rgba[at]!]! / r), encoded(linear[pixels.rgba[at + 1]!]! / g), encoded(linear[pixels.rgba[at + 2]!]! / b)));
   return colourOfPixels(points);
 }
