@@ -17,5 +17,5 @@ export interface Reason extends Coded {
 }
 
 export function reason(code: string, params: Record<string, Param> = {}, more: Partial<Pick<Reason, 'steps' | 'weight' | 'evidence'>> = {}): Reason {
-  return { code, params, steps: null, weight: null, evidence: null, ...more };
+  return { code, params, steps: more.steps ?? null, weight: more.weight ?? null, evidence: more.evidence ?? null };
 }

@@ -90,3 +90,24 @@ export const WATER_INDEX = 1.33;
 export const WET_SCATTER_LOSS = 0.55;
 /** A hackle gauge reads barb = 1.75 × reference gape: domain §4. */
 export const GAUGE_BARB_PER_GAPE = 1.75;
+
+/** One hook in another maker's: weights of length, gape and wire, the cost of another bend, how near is close. Source: docs/cli.md. */
+export const CONVERT = {
+  weights: { length: { length: 1, gape: 0.5, wire: 1 }, gape: { length: 0.5, gape: 1, wire: 1 }, ride: { length: 1, gape: 0.5, wire: 2 } },
+  otherBend: 0.5,
+  closeWithin: 1.5,
+  sameMm: 0.05,
+} as const;
+
+/** Half-widths at 95 % of a hook taped on the calibrated glass, once or twice and from three times on, and of its wire by micrometer. */
+export const TAPE_HALF_MM = { glass: 0.3, glassThrice: 0.2, micrometer: 0.01 } as const;
+
+/** Stocked wire for weighting, and what is left bare of it in eyes: formulas §7, domain §3. */
+export const WEIGHT_WIRES_MM = [0.25, 0.38, 0.51, 0.64, 0.76] as const;
+export const COVER = { bareEyes: 2, rampEyes: 1 } as const;
+
+/** Tippet: (11 − X) · 0.0254 mm, X about a third of the number; the eye's hole takes 2.2 of it: formulas §10. */
+export const TIPPET = { zeroX: 11, mmPerX: 0.0254, numbersPerX: 3, holePerTippet: 2.2 } as const;
+
+/** Probability from which a size within its model counts as settled. */
+export const SETTLED = 0.8;

@@ -3,8 +3,9 @@ import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
 import type { Card, NamedColour } from '../tying/card-shape';
 import type { Dressing } from '../dressings';
-import type { Hook, StageRow, Style , HookDimension } from '../hooks';
+import type { Hook, HookColumns, HookDimension, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
+import type { HooksAsked } from './rank-hooks';
 
 /** Everything the answer is drawn from: data only. */
 export interface Catalogue {
@@ -40,6 +41,8 @@ export interface Choices {
   barbRule: BarbRuleId;
   owned: Readonly<Record<string, number>>;
   onlyOwned: boolean;
+  /** Smallest reading worth tying, as a size number; null for any. */
+  smallest: number | null;
   makers: readonly string[];
   hookPin: string | null;
   dressingPin: string | null;
@@ -99,6 +102,14 @@ export interface Holds {
   above: string | null;
 }
 
+/** What the rails of the ladder are drawn from, each when it comes into view. */
+export interface LadderOf {
+  columns: HookColumns;
+  asked: HooksAsked;
+  bestOfModel: Int32Array;
+  modelSteps: Float64Array;
+}
+
 export interface Answer {
   natural: {
     stage: StageId;
@@ -116,6 +127,7 @@ export interface Answer {
   target_mm: number;
   hooks: HookAnswer[];
   by_maker: Record<string, HookAnswer>;
+  ladder: LadderOf;
   none_fits: { nearest: HookAnswer | null; message: Reason } | null;
   holds: Holds | null;
   dressing: Dressed | null;

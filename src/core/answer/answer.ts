@@ -2,18 +2,22 @@ import { CRANE_FLY_WHOLE_BELOW_MM, LENGTH_RANGE_MM, RAFT_MM, SUIT } from '../con
 import { reason, type Reason } from '../code';
 import { colourOf, shadeOf } from '../colour';
 import { rankDressings, type Dressing, type RankedDressing } from '../dressings';
-import { barbAllowed, modelKey, modelSdSteps, offsetFactor, raftLength, rungBounds, rungProbabilities, target, type Hook, type StageRow, type Style } from '../hooks';
+import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
 import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
-import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, Sample } from './answer-shape';
-import { bestByMaker, rankHooks } from './rank-hooks';
-import { pathShareOf, scoreHook, type StyleInUse } from './score-hook';
+import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample } from './answer-shape';
+import { keeps, rankHooks, type HooksAsked } from './rank-hooks';
+import { carryOn, pathShareOf, scoreHook, type StyleInUse } from './score-hook';
+
+/** Hooks listed in full. */
+const LISTED = 50;
 
 export const NO_CHOICES: Choices = {
   offset: { sizes: 0, intent: 'exact' },
   barbRule: 'any',
   owned: {},
   onlyOwned: false,
+  smallest: null,
   makers: [],
   hookPin: null,
   dressingPin: null,
@@ -62,13 +66,14 @@ function chooseDressing(sample: Sample, catalogue: Catalogue, choices: Choices, 
   const ranked = rankDressings(catalogue.dressings, sample.stage, stats.meanMm, sample.water, catalogue.stages);
   const warnings: Reason[] = [];
   let kept = ranked;
-  const pinnedHook = catalogue.hooks.find((hook) => hook.id === choices.hookPin);
+  const columns = columnsOf(catalogue.hooks);
+  const pinnedHook = choices.hookPin === null ? undefined : columns.hooks[columns.at.get(choices.hookPin) ?? -1];
   if (pinnedHook) {
     kept = ranked.filter(({ dressing }) => {
       const use = styleInUse(catalogue, row, dressing, true, stats.meanMm, choices);
       const wanted = target(use.style, measuredLength(use.style, stats, caseMm), choices.offset.sizes);
-      const scored = scoreHook(pinnedHook, use, { targetMm: wanted, bodyWidthMm: 0 }, 0, true);
-      return Math.abs(scored!.length_steps!) <= SUIT.pinnedWithin;
+      const onHook = scoreHook(pinnedHook, use, { targetMm: wanted, bodyWidthMm: 0 }, 0, true);
+      return Math.abs(onHook!.length_steps!) <= SUIT.pinnedWithin;
     });
     if (kept.length < ranked.length) warnings.push(reason('pinned-hook-keeps', { kept: kept.length, all: ranked.length, hook: pinnedHook.id }));
   }
@@ -89,34 +94,68 @@ function pinOutside(catalogue: Catalogue, sample: Sample, stats: LengthStats, id
   return otherOrders(catalogue, sample, stats).find((item) => item.dressing.id === id);
 }
 
-function usableHooks(catalogue: Catalogue, choices: Choices): readonly Hook[] {
-  return catalogue.hooks.filter((hook) => {
-    if (hook.id === choices.hookPin) return true;
-    if (choices.makers.length > 0 && !choices.makers.includes(hook.maker)) return false;
-    if (choices.onlyOwned && !(choices.owned[hook.id]! > 0)) return false;
-    return barbAllowed(hook.barb, choices.barbRule).allowed;
-  });
+/** How one hook is scored for what was asked. */
+function scored(columns: HookColumns, asked: HooksAsked, row: number): HookAnswer {
+  const hook = columns.hooks[row]!;
+  return scoreHook(hook, asked.use, { targetMm: asked.targetMm, bodyWidthMm: asked.bodyWidthMm }, asked.owned[hook.id] ?? 0, hook.id === asked.pin)!;
 }
 
-function addProbabilities(answers: HookAnswer[], hooks: ReadonlyMap<string, Hook>, targetMm: number, stats: LengthStats): void {
-  const models = new Map<string, HookAnswer[]>();
-  for (const answer of answers) models.set(modelKey(answer), [...(models.get(modelKey(answer)) ?? []), answer]);
-  for (const sizes of models.values()) {
-    const rungs = sizes.map((size) => ({ id: size.id, carryMm: size.carry_mm }));
-    const sdSteps = modelSdSteps(sizes.map((size) => hooks.get(size.id)!.shank.source));
-    const right = rungProbabilities(rungs, targetMm, stats.seMm / stats.meanMm, sdSteps);
-    const shares = rungProbabilities(rungs, targetMm, stats.hatchSdMm / stats.meanMm, sdSteps);
-    for (const size of sizes) {
-      size.probability = right.get(size.id)!;
-      size.share = shares.get(size.id)!;
-    }
-  }
+interface Rung extends ModelRung {
+  row: number;
 }
+
+/** What the sizes of one model carry that no filter leaves out. */
+function rungsOf(columns: HookColumns, asked: HooksAsked, keep: (row: number) => boolean, model: number): Rung[] {
+  const rungs: Rung[] = [];
+  for (let row = columns.starts[model]!; row < columns.starts[model + 1]!; row++) {
+    const hook = columns.hooks[row]!;
+    if (keep(row)) rungs.push({ row, id: hook.id, carryMm: carryOn(hook, asked.use, hook.id === asked.pin)!.carryMm });
+  }
+  return rungs;
+}
+
+/** Hooks of the rows named, each with its probability and share within its model. */
+function answersOf(columns: HookColumns, asked: HooksAsked, rows: Iterable<number>): Map<number, HookAnswer> {
+  const keep = keeps(columns, asked);
+  const odds = new Map<number, { right: Map<string, number>; shares: Map<string, number> }>();
+  const oddsOf = (model: number) => {
+    const rungs = rungsOf(columns, asked, keep, model);
+    const sdSteps = modelSdSteps(rungs.map(({ row }) => columns.hooks[row]!.shank));
+    return { right: rungProbabilities(rungs, asked.targetMm, asked.relativeSe, sdSteps), shares: rungProbabilities(rungs, asked.targetMm, asked.relativeHatchSd, sdSteps) };
+  };
+  return new Map(Array.from(rows, (row) => {
+    const model = columns.model[row]!;
+    const known = odds.get(model) ?? oddsOf(model);
+    odds.set(model, known);
+    const hook = scored(columns, asked, row);
+    return [row, { ...hook, probability: known.right.get(hook.id)!, share: known.shares.get(hook.id)! }];
+  }));
+}
+
+/** One rail of the ladder: a model with all its sizes that no filter leaves out, in the order they carry. */
+export function railOf({ columns, asked }: LadderOf, model: number): HookAnswer[] {
+  const rows = rungsOf(columns, asked, keeps(columns, asked), model).map(({ row }) => row);
+  return [...answersOf(columns, asked, rows).values()].sort((a, b) => a.carry_mm - b.carry_mm);
+}
+
+/** The nearest few hooks of one maker, of any of its models, each with its probability. */
+export function nearestOfMaker({ columns, asked }: LadderOf, maker: string, count: number): HookAnswer[] {
+  const own = { ...asked, makers: [maker], pin: asked.pin !== null && asked.pin.startsWith(`${maker}:`) ? asked.pin : null };
+  const { order } = rankHooks(columns, own, count);
+  return [...answersOf(columns, own, order.slice(0, count)).values()];
+}
+
+/** How far any hook of an answer holds within its model. */
+export function holdsOfHook(answered: Answer, hook: HookAnswer): Holds {
+  const { columns, asked } = answered.ladder;
+  return holdsOf(hook, rungsOf(columns, asked, keeps(columns, asked), columns.model[columns.at.get(hook.id)!]!), asked.use.style, answered.natural.offset.sizes);
+}
+
+const nearestFirst = (a: HookAnswer, b: HookAnswer) => a.steps! - b.steps! || (a.id < b.id ? -1 : 1);
 
 /** Lengths (as the style measures them) between which the first hook stays nearest in its model; the accepted range where the model ends. */
-function holdsOf(first: HookAnswer, all: readonly HookAnswer[], style: Style, offset: number): Holds {
-  const model = all.filter((hook) => modelKey(hook) === modelKey(first));
-  const bounds = rungBounds(model.map((hook) => ({ id: hook.id, carryMm: hook.carry_mm }))).get(first.id)!;
+function holdsOf(first: HookAnswer, rungs: readonly ModelRung[], style: Style, offset: number): Holds {
+  const bounds = rungBounds(rungs).get(first.id)!;
   const back = (carryMm: number) => {
     const length = carryMm / (style.share * offsetFactor(offset));
     return style.measure === 'raft' && length < RAFT_MM ? length ** 2 / RAFT_MM : length;
@@ -142,10 +181,10 @@ function sampleWarnings(sample: Sample, stats: LengthStats): Reason[] {
 
 /**
  * The whole answer for one natural: style, hooks of every maker, dressings, the card, and how far it holds.
- * `sample` needs at least one length within 0.5–120 mm; pins in `choices` are fixed points and are never changed.
+ * `top` is how many hooks are listed in full; `sample` needs at least one length within 0.5–120 mm; pins in `choices` are fixed points and are never changed.
  * Order of work: style of the stage, dressings, style of the pinned or first dressing, hooks, card. Source: formulas §2–§4.
  */
-export function answer(sample: Sample, choices: Choices, catalogue: Catalogue): Answer {
+export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, top = LISTED): Answer {
   const row = catalogue.stages.find((stage) => stage.id === sample.stage)!;
   const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order)!;
   const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, sample.stage, sample.halfWidthMm ?? null);
@@ -158,17 +197,19 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue): 
   const targetMm = target(style, measured, choices.offset.sizes);
   const bodyWidthMm = sample.widthMm ?? row.girth * stats.meanMm;
 
-  const hooksById = new Map(catalogue.hooks.map((hook) => [hook.id, hook]));
-  const scored = usableHooks(catalogue, choices).flatMap((hook) => {
-    const scoredHook = scoreHook(hook, use, { targetMm, bodyWidthMm }, choices.owned[hook.id] ?? 0, hook.id === choices.hookPin);
-    return scoredHook ? [scoredHook] : [];
-  });
-  addProbabilities(scored, hooksById, targetMm, stats);
-  const { hooks, giant } = rankHooks(scored, targetMm, stats.seMm / stats.meanMm);
+  const columns = columnsOf(catalogue.hooks);
+  const asked: HooksAsked = {
+    use, targetMm, bodyWidthMm, barbRule: choices.barbRule, makers: choices.makers, owned: choices.owned, onlyOwned: choices.onlyOwned, pin: choices.hookPin,
+    leastShankMm: choices.smallest === null ? 0 : referenceShank(choices.smallest + 0.5), relativeSe: stats.seMm / stats.meanMm, relativeHatchSd: stats.hatchSdMm / stats.meanMm,
+  };
+  const ranked = rankHooks(columns, asked, top);
+  const makersBest = [...ranked.bestOfMaker].filter((row) => row >= 0);
+  const answers = answersOf(columns, asked, new Set([...ranked.order, ...makersBest, ...(ranked.nearest < 0 ? [] : [ranked.nearest])]));
+  const hooks = ranked.order.map((row) => answers.get(row)!);
   const first = hooks[0] ?? null;
   const warnings = [...chosen.warnings, ...sampleWarnings(sample, stats)];
   if (body.source === 'estimated' && sample.lengthsMm.length === 0) warnings.push(reason('body-estimated', { from: body.from, body: { mm: body.mm }, ratio: body.from === 'case' ? 1.2 : overallRatio(row.order) }, { evidence: 'heard' }));
-  if (giant) warnings.push(reason('giant', { longest: { mm: first!.carry_mm }, target: { mm: targetMm } }, { evidence: 'theory' }));
+  if (ranked.giant) warnings.push(reason('giant', { longest: { mm: first!.carry_mm }, target: { mm: targetMm } }, { evidence: 'theory' }));
   if (first?.pinned && first.reasons.some((item) => item.code === 'bend-borrowed')) warnings.push(first.reasons.find((item) => item.code === 'bend-borrowed')!);
   if (first && first.pinned && !barbAllowed(first.barb, choices.barbRule).allowed) warnings.push(reason('pinned-barb', { rule: { kind: 'barb-rules', id: choices.barbRule } }));
   if (chosen.first?.stageMatch === 'neighbour') warnings.push(reason('dressing-of-neighbour', { name: chosen.first.dressing.name, wanted: { kind: 'stages', id: sample.stage }, stage: { kind: 'stages', id: chosen.first.dressing.stages[0]! } }, { evidence: 'theory' }));
@@ -182,16 +223,17 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue): 
   const card = first && dressing
     ? buildCard({ dressing, hook: first, use, catalogue, natural: { stage: sample.stage, measuredMm: measured, bodyWidthMm, colours }, choices, count: null })
     : null;
-  const nearest = scored.length === 0 ? null : scored.reduce((best, hook) => (hook.steps! < best.steps! ? hook : best));
+  const nearest = answers.get(ranked.nearest) ?? null;
   return {
     natural: { stage: sample.stage, length: stats, lengthSource: sample.lengthsMm.length > 0 ? (sample.method === 'typed' ? 'typed' : sample.method === 'eye' ? 'estimated' : 'measured') : 'estimated', case_mm: sample.caseMm, overall_mm: sample.overallMm, colours, water: sample.water, offset: choices.offset },
     style: { id: style.id, from: dressing ? 'dressing' : 'stage', measure: style.measure, p: style.share, bends: style.bends, wire: style.wire, ride: dressing?.ride ?? row.ride, face: row.face },
     measured_mm: measured,
     target_mm: targetMm,
     hooks,
-    by_maker: bestByMaker(hooks),
+    by_maker: Object.fromEntries(makersBest.map((row) => answers.get(row)!).sort(nearestFirst).map((hook) => [hook.maker, hook])),
+    ladder: { columns, asked, bestOfModel: ranked.bestOfModel, modelSteps: ranked.modelSteps },
     none_fits: noneFits(nearest, targetMm),
-    holds: first ? holdsOf(first, scored, style, choices.offset.sizes) : null,
+    holds: first ? holdsOf(first, rungsOf(columns, asked, keeps(columns, asked), columns.model[columns.at.get(first.id)!]!), style, choices.offset.sizes) : null,
     dressing: chosen.first ? dressed(chosen.first, chosen.pinned) : null,
     alternatives: chosen.alternatives,
     card,

@@ -1,4 +1,7 @@
-export { answer, NO_CHOICES } from './answer';
+export { answer, holdsOfHook, nearestOfMaker, NO_CHOICES, railOf } from './answer';
 export { cardFor, type CardRequest } from './card-for';
-export type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, Sample, Schools } from './answer-shape';
-export { scoreHook, type StyleInUse } from './score-hook';
+export type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample, Schools } from './answer-shape';
+export { carryOn, scoreHook, type StyleInUse } from './score-hook';
+export { modelsInOrder, rankHooks, type HooksAsked, type RankedHooks } from './rank-hooks';
+export { convertHook, type ConvertBy, type Converted, type Nearest } from './convert';
+export { measuresToSettle, type Settled } from './settle';

@@ -1,9 +1,37 @@
-import { NUMBER_STEP, SUIT } from '../constants';
-import type { HookAnswer } from './answer-shape';
+import type { BarbRuleId } from '@/catalogue/ids';
+import { JIG_BEAD_SHARE, NUMBER_STEP, SUIT } from '../constants';
+import { BEAD, BEND_ORDER, bendCost, EYE, eyeShare, GAPE, pathFactor, ROW, SHANK, WIRE, WIRE_ORDER, wireCost, type HookColumns } from '../hooks';
+import { carryOn, scoreHook, type StyleInUse } from './score-hook';
+
+/** What the hooks of a catalogue are asked for. Lengths mm. */
+export interface HooksAsked {
+  use: StyleInUse;
+  targetMm: number;
+  bodyWidthMm: number;
+  barbRule: BarbRuleId;
+  makers: readonly string[];
+  /** Hooks owned, by id. */
+  owned: Readonly<Record<string, number>>;
+  onlyOwned: boolean;
+  pin: string | null;
+  /** Shortest shank worth tying on, 0 for any. */
+  leastShankMm: number;
+  /** se/mean of the natural: how wide the band of equally good hooks is. */
+  relativeSe: number;
+  /** Hatch SD/mean: how a box is split over sizes. */
+  relativeHatchSd: number;
+}
 
 export interface RankedHooks {
-  /** Best first. */
-  hooks: HookAnswer[];
+  /** Rows of the columns, best first; the pinned one before all. */
+  order: number[];
+  /** Best row of every model and maker in the columns' order, −1 where none is left. */
+  bestOfModel: Int32Array;
+  bestOfMaker: Int32Array;
+  /** Cost of the best row of every model, number steps; infinite where none is left. */
+  modelSteps: Float64Array;
+  /** Least cost of all, −1 where none is left. */
+  nearest: number;
   giant: boolean;
 }
 
@@ -12,25 +40,244 @@ export function bandSteps(relativeSe: number): number {
   return Math.max(SUIT.bandSteps, relativeSe / NUMBER_STEP);
 }
 
-const byId = (a: HookAnswer, b: HookAnswer) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
-
-/** Orders scored hooks: owned and in the band, then cost, then length, then id; a giant takes the longest. Source: formulas §4. */
-export function rankHooks(scored: readonly HookAnswer[], targetMm: number, relativeSe: number): RankedHooks {
-  const giant = scored.length > 0 && scored.every((hook) => hook.carry_mm < SUIT.giantBelow * targetMm);
-  const best = Math.min(...scored.map((hook) => hook.steps!));
-  const inBand = (hook: HookAnswer) => hook.owned > 0 && hook.steps! <= best + bandSteps(relativeSe);
-  const hooks = [...scored].sort((a, b) => {
-    if (giant && a.carry_mm !== b.carry_mm) return b.carry_mm - a.carry_mm;
-    return Number(inBand(b)) - Number(inBand(a)) || a.steps! - b.steps! || Math.abs(a.length_steps!) - Math.abs(b.length_steps!) || byId(a, b);
-  });
-  const pinned = hooks.findIndex((hook) => hook.pinned);
-  if (pinned > 0) hooks.unshift(...hooks.splice(pinned, 1));
-  return { hooks, giant };
+/** Rows of the hooks owned. */
+function ownedRows(columns: HookColumns, owned: HooksAsked['owned']): number[] {
+  return Object.entries(owned).flatMap(([id, count]) => (count > 0 ? (columns.at.get(id) ?? []) : []));
 }
 
-/** The best hook of every maker, keyed by maker, in ranked order. */
-export function bestByMaker(hooks: readonly HookAnswer[]): Record<string, HookAnswer> {
-  const best: Record<string, HookAnswer> = {};
-  for (const hook of hooks) best[hook.maker] ??= hook;
-  return best;
+function rowOf(columns: HookColumns, id: string | null): number {
+  return id === null ? -1 : (columns.at.get(id) ?? -1);
+}
+
+/** 1 for every row that no filter leaves out: makers, the drawer, the water's barb rule, what is no longer sold, what is too small to tie. Null where nothing is filtered. */
+function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
+  const { barbless, retired, maker, makers, table } = columns;
+  const onlyBarbless = asked.barbRule === 'barbless';
+  if (asked.makers.length === 0 && !asked.onlyOwned && !onlyBarbless && asked.leastShankMm === 0 && !columns.anyRetired) return null;
+  const wanted = Uint8Array.from(makers, (name) => (asked.makers.length === 0 || asked.makers.includes(name) ? 1 : 0));
+  const owned = new Uint8Array(maker.length);
+  for (const row of ownedRows(columns, asked.owned)) owned[row] = 1;
+  const keep = new Uint8Array(maker.length);
+  const [row5, shankAt] = [ROW, SHANK];
+  for (let row = 0; row < keep.length; row++) {
+    if (wanted[maker[row]!] === 0 || table[row * row5 + shankAt]! < asked.leastShankMm || (onlyBarbless && barbless[row] === 0) || (owned[row] === 0 && (asked.onlyOwned || retired[row] === 1))) continue;
+    keep[row] = 1;
+  }
+  return keep;
+}
+
+/** Whether a row passes the filters and is of a bend the style is meant for; a pin always is. */
+export function keeps(columns: HookColumns, asked: HooksAsked): (row: number) => boolean {
+  const keep = mask(columns, asked);
+  const pin = rowOf(columns, asked.pin);
+  return (row) => row === pin || ((keep === null || keep[row] === 1) && pathFactor(asked.use.style, columns.hooks[row]!.bend) !== null);
+}
+
+/** What ranking writes for every row and model, kept from one ranking to the next: a catalogue is ranked again at every key. */
+interface Scratch {
+  /** Cost of a row, number steps; infinite where it is left out. */
+  steps: Float64Array;
+  bestOfModel: Int32Array;
+  /** How many rows cost so many sixteenths of a step. */
+  tally: Uint32Array;
+  /** Row of the least cost, −1 where none is left, and the most that any carries. */
+  nearest: number;
+  longest: number;
+  /** Two sizes of a model cost the same. */
+  ties: boolean;
+}
+
+const TALLIES = 1024;
+const PER_STEP = 16;
+const scratches = new WeakMap<HookColumns, Scratch>();
+
+function scratchOf(columns: HookColumns): Scratch {
+  const known = scratches.get(columns) ?? { steps: new Float64Array(columns.hooks.length), bestOfModel: new Int32Array(columns.models.length), tally: new Uint32Array(TALLIES + 1), nearest: -1, longest: 0, ties: false };
+  scratches.set(columns, known);
+  return known;
+}
+
+/** What a style makes of every bend and wire class: factor of the shank, of the eye, of a jig's bead, and what they cost. */
+function termsOf({ style, pathShare, reading }: StyleInUse): Float64Array {
+  const terms = new Float64Array(BEND_ORDER.length * WIRE_ORDER.length * 4);
+  BEND_ORDER.forEach((bend, place) => {
+    const path = (pathFactor(style, bend) ?? 0) * pathShare;
+    const head = eyeShare(style, bend, reading);
+    const cost = bendCost(bend, style.bends);
+    WIRE_ORDER.forEach((wire, index) => terms.set([path, head, bend === 'jig' ? JIG_BEAD_SHARE : 0, cost + wireCost(wire, style.wire)], (place * WIRE_ORDER.length + index) * 4));
+  });
+  return terms;
+}
+
+/** Where the series of the logarithm holds: ((r − 1)/(r + 1))² at twice the target. */
+const NEAR = 1 / 9;
+
+/** Cost of every row and the best of every model: the hot loop, in which nothing else is. */
+function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAsked, keep: Uint8Array | null, scratch: Scratch): void {
+  const { table, shape, starts } = columns;
+  const { steps, bestOfModel, tally } = scratch;
+  const terms = termsOf(use);
+  // A bundler turns an imported name into a look-up: these are taken out of the loop.
+  const [row5, shankAt, eyeAt, wireAt, gapeAt, beadAt] = [ROW, SHANK, EYE, WIRE, GAPE, BEAD];
+  const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
+  const perStep = 1 / NUMBER_STEP;
+  const { clearEnough, clearCost } = SUIT;
+  const crowded = 2 * (1 - clearEnough);
+  const models = bestOfModel.length;
+  tally.fill(0);
+  let ties = false;
+  let nearest = -1;
+  let least = Infinity;
+  let longest = 0;
+  let last = -1;
+  let path = 0;
+  let head = 0;
+  let jig = 0;
+  let fixed = 0;
+  for (let place = 0; place < models; place++) {
+    const end = starts[place + 1]!;
+    let best = -1;
+    let bestCost = Infinity;
+    for (let row = starts[place]!, at = row * row5; row < end; row++, at += row5) {
+      const now = shape[row]!;
+      if (now !== last) {
+        last = now;
+        path = terms[now * 4]!;
+        head = terms[now * 4 + 1]!;
+        jig = terms[now * 4 + 2]!;
+        fixed = terms[now * 4 + 3]!;
+      }
+      if (path === 0 || (keep !== null && keep[row] === 0)) {
+        steps[row] = Infinity;
+        continue;
+      }
+      const ball = beadMm < 0 ? table[at + beadAt]! : beadMm;
+      const carry = path * table[at + shankAt]! + head * table[at + eyeAt]! + jig * ball;
+      const ratio = carry / targetMm;
+      const z = (ratio - 1) / (ratio + 1);
+      const y = z * z;
+      // ln as a series of the inverse hyperbolic tangent, to 1e-9 between a half and twice the target; beyond that as it is.
+      const ln = y < NEAR ? 2 * z * (1 + y * (1 / 3 + y * (1 / 5 + y * (1 / 7 + y * (1 / 9 + y * (1 / 11 + y * (1 / 13 + y * (1 / 15)))))))) : Math.log(ratio);
+      const thick = (ball > bodyWidthMm ? ball : bodyWidthMm) - table[at + wireAt]!;
+      let cost = (ln < 0 ? -ln : ln) * perStep + fixed;
+      if (thick > crowded * table[at + gapeAt]!) cost += clearCost * (clearEnough - 1 + thick / (2 * table[at + gapeAt]!));
+      steps[row] = cost;
+      const sixteenths = cost * PER_STEP;
+      tally[sixteenths < TALLIES ? sixteenths | 0 : TALLIES]!++;
+      if (carry > longest) longest = carry;
+      if (cost < bestCost) {
+        best = row;
+        bestCost = cost;
+      } else if (cost === bestCost) ties = true;
+    }
+    bestOfModel[place] = best;
+    if (bestCost < least) {
+      least = bestCost;
+      nearest = best;
+    }
+  }
+  scratch.nearest = nearest;
+  scratch.longest = longest;
+  scratch.ties = ties;
+}
+
+/** What a row carries, mm: for the few that are compared by it. */
+function carryReader({ table, shape }: HookColumns, { use }: HooksAsked): (row: number) => number {
+  const terms = termsOf(use);
+  const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
+  const [row5, shankAt, eyeAt, beadAt] = [ROW, SHANK, EYE, BEAD];
+  return (row) => {
+    const at = row * row5;
+    const now = shape[row]! * 4;
+    return terms[now]! * table[at + shankAt]! + terms[now + 1]! * table[at + eyeAt]! + terms[now + 2]! * (beadMm < 0 ? table[at + beadAt]! : beadMm);
+  };
+}
+
+/** Before every cost there is: an owned hook in the band. */
+const OWNED_FIRST = 1e6;
+
+/**
+ * Ranks a whole catalogue for one natural: filter, carry and cost of every hook, the best `top` in order by selection, the nearest
+ * of every model and maker. Order: owned and in the band, then cost, then length, then id; a giant takes the longest. Source: formulas §3, §4.
+ */
+export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number): RankedHooks {
+  const { maker, model, byId, hooks } = columns;
+  const scratch = scratchOf(columns);
+  const { steps } = scratch;
+  costAll(columns, asked, mask(columns, asked), scratch);
+  const pin = rowOf(columns, asked.pin);
+  if (pin >= 0) {
+    const { use, targetMm, bodyWidthMm } = asked;
+    const alone = scoreHook(hooks[pin]!, use, { targetMm, bodyWidthMm }, 0, true)!;
+    steps[pin] = alone.steps!;
+    if (scratch.nearest < 0 || steps[pin]! < steps[scratch.nearest]!) scratch.nearest = pin;
+    scratch.longest = Math.max(scratch.longest, alone.carry_mm);
+  }
+  const { nearest, longest, tally } = scratch;
+  const giant = nearest >= 0 && longest < SUIT.giantBelow * asked.targetMm;
+  const read = carryReader(columns, asked);
+  const carryOf = (row: number) => (row === pin ? carryOn(hooks[pin]!, asked.use, true)!.carryMm : read(row));
+  const offOf = (row: number) => Math.abs(Math.log(carryOf(row) / asked.targetMm));
+  const tied = (a: number, b: number) => {
+    const off = offOf(a) - offOf(b);
+    return off === 0 ? byId[a]! < byId[b]! : off < 0;
+  };
+  // What rows are put in order by, the least first: their cost, owned ones of the band before it all; of a giant, what they carry.
+  const band = nearest < 0 ? 0 : steps[nearest]! + bandSteps(asked.relativeSe);
+  const near = ownedRows(columns, asked.owned).filter((row) => steps[row]! <= band);
+  const key = giant ? Float64Array.from(steps, (value, row) => (value === Infinity ? Infinity : -carryOf(row))) : steps;
+  if (!giant) for (const row of near) key[row]! -= OWNED_FIRST;
+  const first = (a: number, b: number) => key[a]! < key[b]! || (key[a] === key[b] && tied(a, b));
+
+  const bestOfModel = Int32Array.from(scratch.bestOfModel);
+  const rival = (row: number) => {
+    const best = bestOfModel[model[row]!]!;
+    if (key[row] !== Infinity && row !== best && (best < 0 || first(row, best))) bestOfModel[model[row]!] = row;
+  };
+  if (giant || scratch.ties) for (let row = 0; row < key.length; row++) rival(row);
+  else (pin < 0 ? near : [...near, pin]).forEach(rival);
+  const bestOfMaker = new Int32Array(columns.makers.length).fill(-1);
+  const modelSteps = new Float64Array(bestOfModel.length);
+  for (let place = 0; place < bestOfModel.length; place++) {
+    const best = bestOfModel[place]!;
+    modelSteps[place] = best < 0 ? Infinity : key[best]! < 0 && !giant ? key[best]! + OWNED_FIRST : steps[best]!;
+    if (best < 0) continue;
+    const other = bestOfMaker[maker[best]!]!;
+    if (other < 0 || first(best, other)) bestOfMaker[maker[best]!] = best;
+  }
+  const order = firstOf(key, Math.min(top, key.length), giant ? leastOf(key, top) : edgeOf(tally, key, top), first);
+  if (pin >= 0) {
+    const stands = order.indexOf(pin);
+    if (stands >= 0) order.splice(stands, 1);
+    order.unshift(pin);
+  }
+  return { order, bestOfModel, bestOfMaker, modelSteps, nearest, giant };
+}
+
+/** Models that have a hook left, by their best, the nearest first; places in the columns. */
+export function modelsInOrder(columns: HookColumns, { bestOfModel, modelSteps }: Pick<RankedHooks, 'bestOfModel' | 'modelSteps'>): number[] {
+  const models = Array.from(bestOfModel.keys()).filter((model) => bestOfModel[model]! >= 0);
+  return models.sort((a, b) => modelSteps[a]! - modelSteps[b]! || columns.byId[bestOfModel[a]!]! - columns.byId[bestOfModel[b]!]!);
+}
+
+/** A cost that at least `top` rows are below, by the tally of costs. */
+function edgeOf(tally: Uint32Array, key: Float64Array, top: number): number {
+  let sum = 0;
+  for (let place = 0; place < TALLIES; place++) {
+    sum += tally[place]!;
+    if (sum >= top) return (place + 1) / PER_STEP;
+  }
+  return leastOf(key, top);
+}
+
+/** The key that `top` rows are not over. */
+function leastOf(key: Float64Array, top: number): number {
+  return top >= key.length ? Infinity : Float64Array.from(key).sort()[top]!;
+}
+
+/** The `top` rows that go first, in order, among those whose key is not over `edge`. */
+function firstOf(key: Float64Array, top: number, edge: number, first: (a: number, b: number) => boolean): number[] {
+  const rows: number[] = [];
+  for (let row = 0; row < key.length; row++) if (key[row]! <= edge && key[row] !== Infinity) rows.push(row);
+  return rows.sort((a, b) => (first(a, b) ? -1 : 1)).slice(0, top);
 }

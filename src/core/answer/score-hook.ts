@@ -20,6 +20,9 @@ export interface StyleInUse {
   pathShare: number;
 }
 
+/** A hook by itself. */
+export const NO_NATURAL: Wanted = { targetMm: null, bodyWidthMm: null };
+
 const SHORT_AND_THIN = 0.75;
 
 /** Share of the path that is dressed: all of it, but for a soft wet dressed short and thin. Source: ids, Styles. */
@@ -32,14 +35,29 @@ export function beadOn(hook: Hook, bead: DressingWeight | null): number {
   return bead === null ? 0 : (bead.diameter_mm ?? usualBead(hook.gape.value, hook.bend));
 }
 
-/** Scores one hook. Null when the style is not meant for its bend, unless it is pinned. */
-export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: number, pinned: boolean): HookAnswer | null {
+interface Carried {
+  carryMm: number;
+  roomMm: number;
+  beadMm: number;
+  /** The style is not meant for the bend: the nearest column to its left stands in. */
+  borrowed: boolean;
+}
+
+/** What one hook carries. Null when the style is not meant for its bend, unless it is pinned. */
+export function carryOn(hook: Hook, use: StyleInUse, pinned: boolean): Carried | null {
   const own = pathFactor(use.style, hook.bend);
   if (own === null && !pinned) return null;
   const path = own === null ? pinnedPathFactor(use.style, hook.bend) : { factor: own, borrowed: false };
   const beadMm = beadOn(hook, use.bead);
   const geometry = { shankMm: hook.shank.value, eyeMm: hook.eyeOuter.value, bend: hook.bend, pathFactor: path.factor * use.pathShare, beadMm, reading: use.reading };
-  const carryMm = carry(use.style, geometry);
+  return { carryMm: carry(use.style, geometry), roomMm: room(use.style, geometry), beadMm, borrowed: path.borrowed };
+}
+
+/** Scores one hook. Null when the style is not meant for its bend, unless it is pinned. */
+export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: number, pinned: boolean): HookAnswer | null {
+  const carried = carryOn(hook, use, pinned);
+  if (carried === null) return null;
+  const { carryMm, beadMm } = carried;
   const answer: HookAnswer = {
     id: hook.id,
     maker: hook.maker,
@@ -58,7 +76,7 @@ export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: nu
     eye_mm: hook.eyeOuter.value,
     mass_mg: hook.mass.value,
     carry_mm: carryMm,
-    room_mm: room(use.style, geometry),
+    room_mm: carried.roomMm,
     reads: reads(hook.shank.value),
     reads_gape: readsGape(hook.gape.value),
     target_mm: wanted.targetMm,
@@ -71,7 +89,7 @@ export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: nu
     pinned,
     reasons: [],
   };
-  if (path.borrowed) answer.reasons.push(reason('bend-borrowed', { bend: { kind: 'bends', id: hook.bend }, style: { kind: 'styles', id: use.style.id } }, { evidence: 'theory' }));
+  if (carried.borrowed) answer.reasons.push(reason('bend-borrowed', { bend: { kind: 'bends', id: hook.bend }, style: { kind: 'styles', id: use.style.id } }, { evidence: 'theory' }));
   if (wanted.targetMm === null || wanted.bodyWidthMm === null) return answer;
   const cost = suit(use.style, {
     bend: hook.bend,

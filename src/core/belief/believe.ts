@@ -110,12 +110,14 @@ function oddsOf(key: Key, sighting: Sighting, id: StageId): number {
   return sighting.seen.reduce((odds, seen) => odds * of(key.odds.seen[seen]), 1) * (sighting.rise ? of(key.odds.rise[sighting.rise]) : 1);
 }
 
-/**
- * Odds of every order-and-stage, given what was seen: prior, season, place and water through the groups that live there, signs,
- * length and colour. A film emerger is not offered where only groups that climb out remain. Source: domain §2.
- */
-export function believe(key: Key, sighting: Sighting): Belief {
-  const scores = signScores(key, sighting.signs);
+/** What is known of every stage but for its signs: prior, season, place, water, length and colour, as a logarithm; and how its groups share it. */
+export interface Standing {
+  logs: number[];
+  groupWeights: number[][];
+}
+
+/** A film emerger is not offered where only groups that climb out remain. Source: domain §2. */
+export function standing(key: Key, sighting: Sighting): Standing {
   const tails = sighting.signs.tails;
   const groupWeights: number[][] = [];
   const logs = key.ids.map((id, stage) => {
@@ -129,12 +131,24 @@ export function believe(key: Key, sighting: Sighting): Belief {
     if (members.length > 0 && present === 0) return -Infinity;
     const placed = members.length === 0 ? 1 : present / members.length;
     const looked = members.length === 0 || present === 0 ? 1 : total / present;
-    return Math.log(key.prior[stage]!) + SEASON_TEMPER * Math.log(placed) + Math.log(looked) + scores[stage]! + Math.log(oddsOf(key, sighting, id));
+    return Math.log(key.prior[stage]!) + SEASON_TEMPER * Math.log(placed) + Math.log(looked) + Math.log(oddsOf(key, sighting, id));
   });
-  const top = Math.max(...logs);
-  const raw = logs.map((log) => Math.exp(log - top));
+  return { logs, groupWeights };
+}
+
+/** Odds of every order-and-stage from how it stands and the signs that were seen. */
+export function withSigns(key: Key, { logs, groupWeights }: Standing, signs: Sighting['signs']): Belief {
+  const scores = signScores(key, signs);
+  const sums = logs.map((log, stage) => log + scores[stage]!);
+  const top = Math.max(...sums);
+  const raw = sums.map((log) => Math.exp(log - top));
   const sum = raw.reduce((total, value) => total + value, 0);
   return { p: raw.map((value) => value / sum), groupWeights };
+}
+
+/** Odds of every order-and-stage, given all that was seen. Source: domain §2. */
+export function believe(key: Key, sighting: Sighting): Belief {
+  return withSigns(key, standing(key, sighting), sighting.signs);
 }
 
 /** Indices of the stages, likeliest first; ties by the list's order. */

@@ -1,4 +1,4 @@
-import { believe, ranked, type Belief, type Sighting } from './believe';
+import { believe, ranked, standing, withSigns, type Belief, type Sighting, type Standing } from './believe';
 import type { AskedId, Key } from './key-data';
 
 function entropyBits(p: readonly number[]): number {
@@ -6,12 +6,14 @@ function entropyBits(p: readonly number[]): number {
 }
 
 /** Expected loss of doubt over the stages, bits, if this sign were answered. */
-export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: AskedId): number {
+export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: AskedId, stands: Standing = standing(key, sighting)): number {
   const before = entropyBits(belief.p);
   return key.answers[sign].reduce((gain, answer, index) => {
     const chance = belief.p.reduce((sum, p, stage) => sum + p * key.table[sign][stage]![index]!, 0);
     if (chance < 1e-6) return gain;
-    const after = believe(key, { ...sighting, signs: { ...sighting.signs, [sign]: answer } });
+    const signs = { ...sighting.signs, [sign]: answer };
+    // Tails tell groups apart as well as stages: with them the rest must be looked at anew.
+    const after = sign === 'tails' ? believe(key, { ...sighting, signs }) : withSigns(key, stands, signs);
     return gain - chance * entropyBits(after.p);
   }, before);
 }
@@ -19,7 +21,8 @@ export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: Ask
 /** The unanswered sign that is worth most now; null when all are answered or nothing is left to gain. `skip` are signs the tier cannot tell. */
 export function nextSign(key: Key, sighting: Sighting, belief: Belief, skip: readonly AskedId[] = []): { sign: AskedId; bits: number } | null {
   const open = (Object.keys(key.answers) as AskedId[]).filter((sign) => sighting.signs[sign] === undefined && !skip.includes(sign));
-  const best = open.map((sign) => ({ sign, bits: gainBits(key, sighting, belief, sign) })).sort((a, b) => b.bits - a.bits)[0];
+  const stands = standing(key, sighting);
+  const best = open.map((sign) => ({ sign, bits: gainBits(key, sighting, belief, sign, stands) })).sort((a, b) => b.bits - a.bits)[0];
   return best && best.bits > MIN_BITS ? best : null;
 }
 

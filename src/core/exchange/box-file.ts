@@ -2,7 +2,8 @@ import { parseColour } from '../colour';
 import type { BoxFly } from '../box';
 import { LENGTH_RANGE_MM } from '../constants';
 import { readNumber, type CellProblem } from './table';
-import { slug, tableOf } from './hooks-file';
+import { tableOf } from './hooks-file';
+import { slug } from './slug';
 
 /** Ids a box may use; core holds no data. */
 export interface BoxIds {

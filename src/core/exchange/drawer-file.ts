@@ -1,6 +1,6 @@
 import { hookId } from '../hooks';
-import { slug } from './hooks-file';
-import { readNumber, readTable, type CellProblem } from './table';
+import { slug } from './slug';
+import { readNumber, readTable, writeTable, type CellProblem } from './table';
 
 /** Hooks owned, by hook id, from `maker,model,size,count`; a count may be empty and is then 1. */
 export function readDrawerFile(text: string): { owned: Record<string, number>; problems: CellProblem[] } {
@@ -25,4 +25,20 @@ export function readDrawerFile(text: string): { owned: Record<string, number>; p
     owned[id] = (owned[id] ?? 0) + (count ?? 1);
   }
   return { owned, problems };
+}
+
+/** One packet as a row of a drawer file. */
+export interface DrawerRow {
+  maker: string;
+  model: string;
+  size: string;
+  count: number;
+  low: number | null;
+  label: string;
+  note: string;
+}
+
+/** Packets as a drawer file, in the order given: what `readDrawerFile` and the packet pad read. Source: docs/formats/hooks.md. */
+export function writeDrawerFile(rows: readonly DrawerRow[]): string {
+  return writeTable(['maker', 'model', 'size', 'count', 'low', 'label', 'note'], rows.map((row) => ({ ...row })));
 }

@@ -1,6 +1,7 @@
 import type { Evidence, FaunaId, OrderId, StageId, WaterId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
-import { slug, tableOf } from './hooks-file';
+import { tableOf } from './hooks-file';
+import { slug } from './slug';
 import { readNumber, writeTable, type CellProblem } from './table';
 
 /** A group of naturals of one's own, as a file carries it. Lengths mm: least, usual, most. */

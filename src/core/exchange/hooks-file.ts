@@ -1,6 +1,10 @@
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
-import type { HookRow } from '../hooks';
+import type { Coded } from '../code';
+import { hookId, labelNumber, type HookRow } from '../hooks';
+import { readMillimetres } from '../units';
+import { HOOK_COLUMNS, LENGTH_COLUMNS, MM_PER_UNIT, ownHeadings, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from './column-map';
+import { slug } from './slug';
 import { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
 
 /** Ids a hook row may use; core holds no data. */
@@ -18,12 +22,27 @@ export interface HooksRead {
   problems: CellProblem[];
   /** Rows of the file, good and bad. */
   count: number;
+  /** The file as it stood, so that bad rows can be given back to mend. */
+  table: Table | null;
+}
+
+/** How a file with headings of its own is read. */
+export interface HooksReading {
+  /** Replaces what the headings say; others keep their own names. */
+  map?: ColumnMap;
+  /** Unit of bare lengths in columns that name none; our own `…_mm` headings are millimetres. */
+  unit?: ColumnUnit;
+  /** Told now and then how much is done, 0 to 1. */
+  report?: (done: number) => void;
 }
 
 const REQUIRED = ['maker', 'model', 'size', 'bend'] as const;
 const DIRECTIONS = ['bigger-smaller', 'bigger-bigger'] as const;
 const MASS_RANGE_MG = [0.1, 20000] as const;
 const THICKNESS_RANGE_MM = [0.02, 12] as const;
+const RETIRED = ['yes', 'no'] as const;
+const X_RANGE = [-8, 8] as const;
+const REPORT_EVERY = 500;
 
 /** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
 const VERSION = 1;
@@ -37,87 +56,142 @@ export function tableOf(text: string): Table | { newer: number } | null {
     if (version > VERSION) return { newer: version };
     const items = Array.isArray(parsed) ? parsed : (parsed as { items?: unknown }).items;
     if (!Array.isArray(items)) return null;
-    const rows = items.map((item: Record<string, unknown>, index) => ({ line: index + 1, cells: Object.fromEntries(Object.entries(item ?? {}).map(([key, value]) => [key, value === null || value === undefined ? '' : String(value)])) }));
+    const rows = items.map((item: Record<string, unknown>, index) => ({ line: index + 1, extra: 0, cells: Object.fromEntries(Object.entries(item ?? {}).map(([key, value]) => [key, value === null || value === undefined ? '' : String(value)])) }));
     return { headings: [...new Set(rows.flatMap((row) => Object.keys(row.cells)))], rows };
   } catch {
     return null;
   }
 }
 
+/** What is wrong with a file as a whole. */
+function refused(code: string, params: CellProblem['params'] = {}): HooksRead {
+  return { rows: [], count: 0, table: null, problems: [{ code, params, line: null, column: null, got: null, accepted: null }] };
+}
+
+/** Cells of one row by our own names, whatever the file calls them. */
+function cellOf(cells: Record<string, string>, from: ColumnFrom | undefined): string {
+  if (!from) return '';
+  return 'value' in from ? from.value : (cells[from.heading] ?? '');
+}
+
 /**
  * Reads a hooks file (CSV or JSON, docs/formats/hooks.md). A bad row is left out and every bad cell is named with its line and
  * column; an empty dimension is unknown and estimated later from the label.
  */
-export function readHooksFile(text: string, ids: HookIds): HooksRead {
+export function readHooksFile(text: string, ids: HookIds, { map = {}, unit = 'mm', report }: HooksReading = {}): HooksRead {
   const table = tableOf(text);
-  if (table === null || 'newer' in table) return { rows: [], problems: [{ code: table === null ? 'file-unread' : 'file-newer', params: table === null ? {} : { version: table.newer }, line: null, column: null, got: null, accepted: null }], count: 0 };
-  const missing = REQUIRED.filter((name) => !table.headings.includes(name));
+  if (table === null) return refused('file-unread');
+  if ('newer' in table) return refused('file-newer', { version: table.newer });
+  const from: ColumnMap = { ...ownHeadings(table.headings), ...map };
+  const named = (column: HookColumn): string => {
+    const source = from[column];
+    return source && 'heading' in source ? source.heading : column;
+  };
+  const missing = REQUIRED.filter((name) => !from[name]);
   if (missing.length > 0) {
-    return { rows: [], count: table.rows.length, problems: missing.map((column) => ({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: [...REQUIRED] } })) };
+    return { rows: [], count: table.rows.length, table, problems: missing.map((column) => ({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: [...REQUIRED] } })) };
   }
+  const perBare = Object.fromEntries(LENGTH_COLUMNS.map((column) => {
+    const source = from[column];
+    const own = source && 'heading' in source && source.heading.trim().toLowerCase() === column;
+    return [column, MM_PER_UNIT[source && 'heading' in source && source.unit ? source.unit : own ? 'mm' : unit]];
+  }));
   const seen = new Map<string, number>();
   const problems: CellProblem[] = [];
-  const rows = table.rows.flatMap(({ line, cells }) => {
+  const rows = table.rows.flatMap(({ line, cells, extra }, index) => {
+    if (report && index % REPORT_EVERY === 0) report(index / table.rows.length);
     const before = problems.length;
-    const bad = (code: string, column: string, accepted: CellProblem['accepted'], params: CellProblem['params'] = {}) =>
-      problems.push({ code, params: { column, got: cells[column] ?? '', ...params }, line, column, got: cells[column] ?? null, accepted });
-    const oneOf = <T extends string>(column: string, allowed: readonly T[], fallback: T): T => {
-      const cell = (cells[column] ?? '').toLowerCase();
-      if (cell === '') return fallback;
-      if (allowed.includes(cell as T)) return cell as T;
+    const cell = (column: HookColumn) => cellOf(cells, from[column]);
+    const bad = (code: string, column: HookColumn, accepted: CellProblem['accepted'], params: CellProblem['params'] = {}) =>
+      problems.push({ code, params: { column: named(column), got: cell(column), ...params }, line, column: named(column), got: cell(column), accepted });
+    const oneOf = <T extends string>(column: HookColumn, allowed: readonly T[], fallback: T): T => {
+      const wanted = slug(cell(column));
+      if (wanted === '') return fallback;
+      if (allowed.includes(wanted as T)) return wanted as T;
       bad('cell-not-one-of', column, { list: [...allowed] }, { allowed: { list: [...allowed] } });
       return fallback;
     };
-    const within = (column: string, [low, high]: readonly [number, number]): number | null => {
-      const value = readNumber(cells[column] ?? '');
+    const inside = (column: HookColumn, value: number | null | undefined, [low, high]: readonly [number, number]): number | null => {
       if (value === undefined) bad('cell-not-number', column, null);
       else if (value !== null && (value < low || value > high)) bad('cell-range', column, null, { low, high });
       else return value;
       return null;
     };
-    for (const column of REQUIRED) if ((cells[column] ?? '') === '') bad('cell-empty', column, null);
+    const within = (column: HookColumn, range: readonly [number, number]) => inside(column, readNumber(cell(column)), range);
+    const length = (column: HookColumn, range: readonly [number, number]) => {
+      const typed = cell(column);
+      return inside(column, typed === '' ? null : (readMillimetres(typed, perBare[column]!) ?? undefined), range);
+    };
+    if (extra > 0) problems.push({ code: 'row-long', params: { extra }, line, column: null, got: null, accepted: null });
+    for (const column of REQUIRED) if (cell(column) === '') bad('cell-empty', column, column === 'bend' ? { list: [...ids.bends] } : null);
     const row: HookRow = {
-      maker: slug(cells.maker ?? ''),
-      makerName: cells.maker_name || cells.maker || '',
-      model: slug(cells.model ?? ''),
-      modelName: cells.model_name || cells.model || '',
-      size: cells.size ?? '',
+      maker: slug(cell('maker')),
+      makerName: cell('maker_name') || cell('maker'),
+      model: slug(cell('model')),
+      modelName: cell('model_name') || cell('model'),
+      size: cell('size'),
       bend: oneOf('bend', ids.bends, 'round'),
       eye: oneOf('eye', ids.eyes, 'down'),
       point: oneOf('point', ids.points, 'straight'),
       barb: oneOf('barb', ids.barbs, 'barbed'),
-      wire: (cells.wire ?? '') === '' ? null : oneOf('wire', ids.wires, 'standard'),
-      xLong: within('x_long', [-8, 8]) ?? 0,
-      xHeavy: within('x_heavy', [-8, 8]) ?? 0,
+      wire: cell('wire') === '' ? null : oneOf('wire', ids.wires, 'standard'),
+      xLong: within('x_long', X_RANGE) ?? 0,
+      xHeavy: within('x_heavy', X_RANGE) ?? 0,
       labels: oneOf('labels_direction', DIRECTIONS, 'bigger-smaller'),
-      shankMm: within('shank_mm', LENGTH_RANGE_MM),
-      gapeMm: within('gape_mm', LENGTH_RANGE_MM),
-      biteMm: within('bite_mm', LENGTH_RANGE_MM),
-      wireMm: within('wire_mm', THICKNESS_RANGE_MM),
-      eyeMm: within('eye_mm', THICKNESS_RANGE_MM),
+      shankMm: length('shank_mm', LENGTH_RANGE_MM),
+      gapeMm: length('gape_mm', LENGTH_RANGE_MM),
+      biteMm: length('bite_mm', LENGTH_RANGE_MM),
+      wireMm: length('wire_mm', THICKNESS_RANGE_MM),
+      eyeMm: length('eye_mm', THICKNESS_RANGE_MM),
       massMg: within('mass_mg', MASS_RANGE_MG),
       source: oneOf('source', ids.sources, 'typed'),
+      ...(oneOf('retired', RETIRED, 'no') === 'yes' ? { retired: true } : {}),
     };
-    const key = `${row.maker}:${row.model}:${row.size}`;
+    for (const column of ['maker', 'model'] as const) if (cell(column) !== '' && row[column] === '') bad('cell-no-name', column, null);
+    if (problems.length === before && row.shankMm === null && row.gapeMm === null && labelNumber(row.size, row.labels) === null) bad('label-unread', 'size', { list: ['14', '1/0', 'V45'] });
+    const key = hookId(row.maker, row.model, row.size);
     const earlier = seen.get(key);
     if (earlier !== undefined) bad('row-twice', 'size', null, { line: earlier });
-    seen.set(key, line);
+    else seen.set(key, line);
     return problems.length > before ? [] : [row];
   });
-  return { rows, problems, count: table.rows.length };
+  report?.(1);
+  return { rows, problems, count: table.rows.length, table };
 }
 
-const COLUMNS = ['maker', 'maker_name', 'model', 'model_name', 'size', 'bend', 'eye', 'point', 'barb', 'wire', 'x_long', 'x_heavy', 'labels_direction', 'shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm', 'mass_mg', 'source'] as const;
+/** The first lines of a file, enough to tell a table from something else and to name its columns. */
+export const HEAD_BYTES = 65_536;
+const RAGGED_SHARE = 0.5;
+
+/** Why the beginning of a file cannot be a table of hooks; null when it may be one. Costs little, whatever the file's size. */
+export function headFault(head: string): Coded | null {
+  const text = head.replace(/^\uFEFF/, '');
+  if (text.trim() === '') return { code: 'file-blank', params: {} };
+  const strange = text.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g)?.length ?? 0;
+  if (strange > text.length * 0.001) return { code: 'file-not-text', params: {} };
+  if (/^\s*[[{]/.test(text)) return null;
+  const { headings, rows } = readTable(text);
+  // The last row may be cut off where the beginning ends.
+  const whole = head.length < HEAD_BYTES ? rows : rows.slice(0, -1);
+  const ragged = whole.filter((row) => row.extra > 0 || Object.values(row.cells).filter((cell) => cell !== '').length < 2).length;
+  if (headings.filter((heading) => heading !== '').length < 2 || ragged > RAGGED_SHARE * whole.length) return { code: 'file-not-table', params: {} };
+  return null;
+}
+
+/** The rows that cannot be used as a file to mend: as they stood, with what is wrong beside them. */
+export function writeBadRows({ table, problems }: Pick<HooksRead, 'table' | 'problems'>, worded: (problem: CellProblem) => string): string {
+  if (table === null) return '';
+  const byLine = new Map<number, CellProblem[]>();
+  for (const problem of problems) if (problem.line !== null) byLine.set(problem.line, [...(byLine.get(problem.line) ?? []), problem]);
+  const rows = table.rows.filter((row) => byLine.has(row.line));
+  return writeTable([...table.headings, 'problem'], rows.map((row) => ({ ...row.cells, problem: byLine.get(row.line)!.map(worded).join('; ') })));
+}
 
 /** Rows as a hooks file; what `readHooksFile` reads back is the same. */
 export function writeHooksFile(rows: readonly HookRow[]): string {
-  return writeTable(COLUMNS, rows.map((row) => ({
+  const columns = rows.some((row) => row.retired) ? HOOK_COLUMNS : HOOK_COLUMNS.filter((column) => column !== 'retired');
+  return writeTable(columns, rows.map((row) => ({
     maker: row.maker, maker_name: row.makerName, model: row.model, model_name: row.modelName, size: row.size, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire, x_long: row.xLong, x_heavy: row.xHeavy, labels_direction: row.labels,
-    shank_mm: row.shankMm, gape_mm: row.gapeMm, bite_mm: row.biteMm, wire_mm: row.wireMm, eye_mm: row.eyeMm, mass_mg: row.massMg, source: row.source,
+    shank_mm: row.shankMm, gape_mm: row.gapeMm, bite_mm: row.biteMm, wire_mm: row.wireMm, eye_mm: row.eyeMm, mass_mg: row.massMg, source: row.source, retired: row.retired ? 'yes' : null,
   })));
-}
-
-/** A maker or model as an id: lower case, words joined by `-`. */
-export function slug(name: string): string {
-  return name.trim().toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '');
 }

@@ -9,10 +9,10 @@ export interface CellProblem extends Coded {
   accepted: Param;
 }
 
-/** A table as text cells, with the file's own line of each row (the header is 1). */
+/** A table as text cells, with the file's own line of each row (the header is 1) and how many cells stand beyond the headings. */
 export interface Table {
   headings: string[];
-  rows: { line: number; cells: Record<string, string> }[];
+  rows: { line: number; cells: Record<string, string>; extra: number }[];
 }
 
 /** Reads CSV with `,` `;` or tab, a byte-order mark, quoted cells and blank lines. Source: docs/formats/csv.md. */
@@ -21,12 +21,21 @@ export function readTable(text: string): Table {
   const parsed = Papa.parse<string[]>(clean, { skipEmptyLines: false, delimiter: delimiterOf(clean) });
   const [headings = [], ...rest] = parsed.data;
   const names = headings.map((heading) => heading.trim());
+  let next = 1 + linesIn(headings);
   return {
     headings: names,
-    rows: rest.flatMap((cells, index) =>
-      cells.every((cell) => cell.trim() === '') ? [] : [{ line: index + 2, cells: Object.fromEntries(names.map((name, column) => [name, unguard((cells[column] ?? '').trim())])) }],
-    ),
+    rows: rest.flatMap((cells) => {
+      const line = next;
+      next += linesIn(cells);
+      if (cells.every((cell) => cell.trim() === '')) return [];
+      return [{ line, cells: Object.fromEntries(names.map((name, column) => [name, unguard((cells[column] ?? '').trim())])), extra: cells.slice(names.length).filter((cell) => cell.trim() !== '').length }];
+    }),
   };
+}
+
+/** Lines of the file that a record takes: quoted cells may hold line breaks. */
+function linesIn(cells: readonly string[]): number {
+  return 1 + cells.reduce((sum, cell) => sum + (cell.includes('\n') ? cell.split('\n').length - 1 : 0), 0);
 }
 
 /** The mark that parts the headings: cells may hold decimal commas, headings do not. */

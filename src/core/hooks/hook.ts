@@ -1,8 +1,8 @@
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { NUMBER_STEP, SD_STEPS } from '../constants';
 import { isAbout, type Quantity } from '../quantity';
-import { hookMass, wireClass } from './scale';
-import { labelDimensions, type XLabelSchool } from './label-dimensions';
+import { dimensionsAt, labelDimensions, labelNumber, numbersLong, type LabelDimensions, type LabelDirection, type XLabelSchool } from './label-dimensions';
+import { hookMass, reads, readsGape, throatOf, wireClass } from './scale';
 
 /** A row of hooks.csv after reading: cells that were empty are null. Millimetres and milligrams. */
 export interface HookRow {
@@ -18,7 +18,7 @@ export interface HookRow {
   wire: WireId | null;
   xLong: number;
   xHeavy: number;
-  labels: 'bigger-smaller' | 'bigger-bigger';
+  labels: LabelDirection;
   shankMm: number | null;
   gapeMm: number | null;
   biteMm: number | null;
@@ -26,6 +26,10 @@ export interface HookRow {
   eyeMm: number | null;
   massMg: number | null;
   source: Source;
+  /** No longer sold: offered only where it is owned or pinned. */
+  retired?: boolean;
+  /** What the tier measured of it; goes before everything else. */
+  taped?: Partial<Record<'shank' | 'gape' | 'wire', Quantity>>;
 }
 
 /** A dimension of a hook that may have been estimated. */
@@ -45,6 +49,7 @@ export interface Hook {
   barb: BarbId;
   wire: WireId;
   labels: HookRow['labels'];
+  retired: boolean;
   shank: Quantity;
   gape: Quantity;
   bite: Quantity;
@@ -64,27 +69,38 @@ export function modelKey(hook: Pick<Hook, 'maker' | 'model'>): string {
   return `${hook.maker}:${hook.model}`;
 }
 
+/** What a model's measured hooks say of one size of it (formulas §6). */
+export type LawDimensions = Partial<Record<'shank' | 'gape' | 'wire', Quantity>>;
+
 /**
- * Fills what a row leaves out from its label (formulas §6), and classes its wire: by the wire's own measure where there is
- * one, else by the label. Null when the row has no shank and its label cannot be read.
+ * Fills what a row leaves out: what was taped goes first, then the row's own, then the law of its model, then its label, and where
+ * the label cannot be read what its own shank or gape reads. Classes its wire: by the wire's own measure where there is one, else by
+ * the label. Null when neither a length nor a label can be read. Source: formulas §6.
  */
-export function hookFromRow(row: HookRow, school: XLabelSchool): Hook | null {
-  const label = labelDimensions(row.size, row.xLong, row.xHeavy, school);
+export function hookFromRow(row: HookRow, school: XLabelSchool, law: LawDimensions = {}): Hook | null {
+  const label = labelDimensions(row.size, row.xLong, row.xHeavy, school, row.labels) ?? readFromIron(row, school, law);
+  const unread = labelNumber(row.size, row.labels) === null;
   const estimated: HookDimension[] = [];
-  const take = (name: HookDimension, own: number | null, guess: number | null): Quantity | null => {
-    const source: Source = own === null ? 'label' : row.source;
+  const take = (name: HookDimension, own: number | null, guess: number | null, taped: Quantity | undefined = undefined, lawful: Quantity | undefined = undefined): Quantity | null => {
+    if (taped) return taped;
+    if (own === null && lawful) {
+      estimated.push(name);
+      return lawful;
+    }
+    const source: Source = own !== null ? row.source : unread ? 'estimated' : 'label';
     const value = own ?? guess;
     if (value === null) return null;
     if (isAbout(source)) estimated.push(name);
     return { value, sd: value * NUMBER_STEP * (isAbout(source) ? SD_STEPS.about : SD_STEPS.known), source };
   };
-  const shank = take('shank_mm', row.shankMm, label?.shankMm ?? null);
-  const gape = take('gape_mm', row.gapeMm, label?.gapeMm ?? null);
+  const { taped = {} } = row;
+  const shank = take('shank_mm', row.shankMm, label?.shankMm ?? null, taped.shank, law.shank);
+  const gape = take('gape_mm', row.gapeMm, label?.gapeMm ?? null, taped.gape, law.gape);
   if (!shank || !gape) return null;
-  const wireDiameter = take('wire_mm', row.wireMm, label?.wireMm ?? null);
+  const wireDiameter = take('wire_mm', row.wireMm, label?.wireMm ?? null, taped.wire, law.wire);
   const eyeOuter = take('eye_mm', row.eyeMm, label?.eyeMm ?? null);
   if (!wireDiameter || !eyeOuter) return null;
-  const bite = take('bite_mm', row.biteMm, gape.value * 0.9)!;
+  const bite = take('bite_mm', row.biteMm, throatOf(gape.value))!;
   const mass = take('mass_mg', row.massMg, hookMass(shank.value, gape.value, wireDiameter.value, eyeOuter.value))!;
   const classed = wireClass(wireDiameter.value, gape.value);
   return {
@@ -98,8 +114,9 @@ export function hookFromRow(row: HookRow, school: XLabelSchool): Hook | null {
     eye: row.eye,
     point: row.point,
     barb: row.barb,
-    wire: row.wireMm === null ? (row.wire ?? classed) : classed,
+    wire: row.wireMm === null && !taped.wire ? (row.wire ?? classed) : classed,
     labels: row.labels,
+    retired: row.retired ?? false,
     shank,
     gape,
     bite,
@@ -108,4 +125,12 @@ export function hookFromRow(row: HookRow, school: XLabelSchool): Hook | null {
     mass,
     estimated,
   };
+}
+
+/** A label that says nothing: the number is then what the iron itself reads, or what its model's law says of it, its X taken off. */
+function readFromIron(row: HookRow, school: XLabelSchool, law: LawDimensions): LabelDimensions | null {
+  const shankMm = row.taped?.shank?.value ?? row.shankMm ?? law.shank?.value ?? null;
+  const gapeMm = row.taped?.gape?.value ?? row.gapeMm;
+  if (gapeMm !== null) return dimensionsAt(readsGape(gapeMm), row.xLong, row.xHeavy, school);
+  return shankMm === null ? null : dimensionsAt(reads(shankMm) + numbersLong(row.xLong, school), row.xLong, row.xHeavy, school);
 }

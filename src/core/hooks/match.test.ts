@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { STYLES } from '@/catalogue';
+import type { Source } from '@/catalogue/ids';
+import { NUMBER_STEP } from '../constants';
 import { carry, eyeShare, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
 import { modelSdSteps, rungBounds, rungProbabilities } from './probability';
 import { referenceEye, referenceGape, referenceShank, referenceWire, reads, stepsBetween } from './scale';
@@ -118,8 +120,10 @@ describe('probability and how far a rung holds: golden figures of formulas §4',
     }));
   });
   test('a model known from labels is less sure than a measured one', () => {
-    expect(modelSdSteps(['measured', 'typed'])).toBeCloseTo(0.18, 9);
-    expect(modelSdSteps(['model'])).toBeCloseTo(0.5, 9);
-    expect(modelSdSteps(['label', 'measured'])).toBeCloseTo(Math.sqrt((0.25 + 0.0324) / 2), 9);
+    const shank = (source: Source, sd: number | null = null) => ({ value: 7, sd, source });
+    expect(modelSdSteps([shank('measured'), shank('typed')])).toBeCloseTo(0.18, 9);
+    expect(modelSdSteps([shank('model')])).toBeCloseTo(0.5, 9);
+    expect(modelSdSteps([shank('label'), shank('measured')])).toBeCloseTo(Math.sqrt((0.25 + 0.0324) / 2), 9);
+    expect(modelSdSteps([shank('model', 7 * NUMBER_STEP * 0.2)])).toBeCloseTo(0.2, 9);
   });
 });

@@ -1,9 +1,13 @@
-import { LABEL_SD_STEPS, MODEL_SLOPE_CV, NUMBER_STEP } from '../constants';
+import { LABEL_SD_STEPS, MODEL_SLOPE_CV, NUMBER_STEP, REFERENCE } from '../constants';
+
+/** A level of which nothing is known: any hook there is. */
+const UNKNOWN_SD_STEPS = 30;
 
 /** One size of a model: its number on the maker's scale and the shank its label promises. */
 export interface ModelSize {
   n: number;
-  labelShankMm: number;
+  /** Null where the label says nothing of the length: then only what was measured speaks. */
+  labelShankMm: number | null;
 }
 
 export interface MeasuredShank {
@@ -27,8 +31,9 @@ export interface LawShank {
 export function modelLaw(sizes: readonly ModelSize[], measured: readonly MeasuredShank[]): LawShank[] {
   const centre = sizes.reduce((sum, size) => sum + size.n, 0) / sizes.length;
   const slope0 = -NUMBER_STEP;
-  const level0 = sizes.reduce((sum, size) => sum + Math.log(size.labelShankMm) - slope0 * (size.n - centre), 0) / sizes.length;
-  let pAA = 1 / (LABEL_SD_STEPS * NUMBER_STEP) ** 2;
+  const labelled = sizes.flatMap((size) => (size.labelShankMm === null ? [] : [Math.log(size.labelShankMm) - slope0 * (size.n - centre)]));
+  const level0 = labelled.length === 0 ? Math.log(REFERENCE.shankMm) : labelled.reduce((sum, level) => sum + level, 0) / labelled.length;
+  let pAA = 1 / ((labelled.length === 0 ? UNKNOWN_SD_STEPS : LABEL_SD_STEPS) * NUMBER_STEP) ** 2;
   let pBB = 1 / (MODEL_SLOPE_CV * NUMBER_STEP) ** 2;
   let pAB = 0;
   let hA = pAA * level0;

@@ -8,7 +8,7 @@ export function referenceShank(n: number): number {
 
 /** The number whose reference shank is `shankMm`; inverse of `referenceShank`. */
 export function reads(shankMm: number): number {
-  return REFERENCE.size + Math.log(shankMm / REFERENCE.shankMm) / Math.log(Q);
+  return REFERENCE.size - Math.log(shankMm / REFERENCE.shankMm) / NUMBER_STEP;
 }
 
 /** Wire diameter of a reference hook of scale length `lengthMm`, mm. */

@@ -1,10 +1,9 @@
 import type { BarbId, BarbRuleId, BendId, WireId } from '@/catalogue/ids';
 import { SUIT } from '../constants';
 import { reason, type Reason } from '../code';
+import { WIRE_ORDER } from './columns';
 import { stepsBetween } from './scale';
 import type { Style } from './style';
-
-const WIRE_ORDER: readonly WireId[] = ['light', 'standard', 'heavy'];
 
 export interface SuitInput {
   bend: BendId;
@@ -30,11 +29,14 @@ export function wireClassesApart(a: WireId, b: WireId): number {
   return Math.abs(WIRE_ORDER.indexOf(a) - WIRE_ORDER.indexOf(b));
 }
 
-function wireCost(wire: WireId, accepted: readonly WireId[]): number {
-  return SUIT.wirePerClass * Math.min(...accepted.map((other) => wireClassesApart(wire, other)));
+/** Cost of a wire class outside those a style takes, number steps. */
+export function wireCost(wire: WireId, accepted: readonly WireId[]): number {
+  if (accepted.includes(wire)) return 0;
+  return SUIT.wirePerClass * accepted.reduce((least, other) => Math.min(least, wireClassesApart(wire, other)), Infinity);
 }
 
-function bendCost(bend: BendId, accepted: readonly BendId[]): number {
+/** Cost of a bend by its place in a style's list, number steps. */
+export function bendCost(bend: BendId, accepted: readonly BendId[]): number {
   const place = accepted.indexOf(bend);
   return place < 0 ? SUIT.bendNotListed : SUIT.bendPerPlace * place;
 }

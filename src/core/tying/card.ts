@@ -3,7 +3,7 @@ import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
 import { colourOf, shadeOf, stackColour, type LayerMaterial } from '../colour';
 import type { Dressing, DressingPart, DressingStep, DressingWeight } from '../dressings';
-import { barbAllowed, beadMass, beadRange, boreNeeded, hookLength, landmarks, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass } from '../hooks';
+import { barbAllowed, beadMass, beadRange, boreNeeded, hookLength, landmarks, nearestWire, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass } from '../hooks';
 import type { Material } from '../materials';
 import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
 import type { StyleInUse } from '../answer/score-hook';
@@ -194,12 +194,6 @@ function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, cove
   }
   const turns = weight.turns ?? Math.max(1, Math.floor((coverMm ?? hook.shank_mm / 2) / wireMm));
   return { ...empty, wire_mm: wireMm, turns, length_mm: turns * wireMm, mass_mg: woundMass(turns, wireMm, hook.wire_mm, metal) };
-}
-
-/** Stocked lead and tin wires, mm: the one nearest the hook's own wire. Source: domain §3. */
-const WIRES_MM = [0.25, 0.38, 0.51, 0.64, 0.76];
-function nearestWire(hookWireMm: number): number {
-  return WIRES_MM.reduce((best, wire) => (Math.abs(wire - hookWireMm) < Math.abs(best - hookWireMm) ? wire : best));
 }
 
 function stepsOf(dressing: Dressing, laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null, flatten: boolean, without: readonly string[]): CardStep[] {

@@ -22,25 +22,29 @@ function ranged(mm: number, text: string): ParsedLength {
 }
 
 /**
+ * A length in millimetres as it was written, of any size: `8,2`, `0.32 in`, `5/16"`. Bare numbers are `mmPerBare` millimetres each;
+ * a bare fraction is read only where those are inches. Null when it cannot be read.
+ */
+export function readMillimetres(text: string, mmPerBare: number): number | null {
+  const trimmed = text.trim();
+  const plain = PLAIN.exec(trimmed);
+  if (plain) {
+    const perUnit = plain[3] ? (MM_PER[plain[3].toLowerCase()] ?? MM_PER_INCH) : mmPerBare;
+    const value = Number(plain[2]!.replace(',', '.')) * perUnit;
+    return plain[1] === '-' || plain[1] === '−' ? -value : value;
+  }
+  const fraction = FRACTION.exec(trimmed);
+  if (!fraction || !(fraction[4] || mmPerBare === MM_PER_INCH) || Number(fraction[3]) === 0) return null;
+  return (Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3])) * MM_PER_INCH;
+}
+
+/**
  * Reads a length as a tier writes it: `8`, `8,2`, `8.2mm`, `0.82 cm`, `0.32 in`, `5/16"`, `1 1/4"`.
  * Returns millimetres, accepted from 0.5 to 120; never throws. One comma and no dot is a decimal comma, and nothing
  * else is guessed: a bare fraction is read only where bare numbers are inches. Source: formulas §11.
  */
 export function parseLength(text: string, unit: BareUnit = 'mm'): ParsedLength {
-  const trimmed = text.trim();
-  if (trimmed === '') return fault('length-empty', text);
-  const plain = PLAIN.exec(trimmed);
-  if (plain) {
-    const suffix = (plain[3] ?? unit).toLowerCase();
-    const perUnit = MM_PER[suffix] ?? MM_PER_INCH;
-    const value = Number(plain[2]!.replace(',', '.')) * perUnit;
-    return ranged(plain[1] === '-' || plain[1] === '−' ? -value : value, text);
-  }
-  const fraction = FRACTION.exec(trimmed);
-  if (fraction && (fraction[4] || unit === 'in')) {
-    const denominator = Number(fraction[3]);
-    if (denominator === 0) return fault('length-unread', text);
-    return ranged((Number(fraction[1] ?? 0) + Number(fraction[2]) / denominator) * MM_PER_INCH, text);
-  }
-  return fault('length-unread', text);
+  if (text.trim() === '') return fault('length-empty', text);
+  const mm = readMillimetres(text, MM_PER[unit]!);
+  return mm === null ? fault('length-unread', text) : ranged(mm, text);
 }

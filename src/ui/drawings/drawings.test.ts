@@ -2,9 +2,9 @@ import ids from '@/catalogue/ids.json';
 import type { BendId, StageId } from '@/catalogue/ids';
 import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
-import { at, band, curveOf, pathOf, smooth, walk, type Point } from './curve';
+import { at, band, curveOf, pathOf, smooth, walk, type Point } from '@/core/hooks/drawn';
 import { flyMarks } from './fly-marks';
-import { hookMarks } from './hook-marks';
+import { hookMarks } from '@/core/hooks/drawn';
 import { naturalMarks } from './natural-marks';
 
 const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]);

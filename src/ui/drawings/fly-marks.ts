@@ -1,6 +1,5 @@
 import type { Card, CardPart } from '@/core/tying';
-import { at, band, pathOf, smooth, type Mark, type Point } from './curve';
-import { hookMarks, type HookDrawing } from './hook-marks';
+import { at, band, hookMarks, pathOf, smooth, type HookDrawing, type Mark, type Point } from '@/core/hooks/drawn';
 
 /** A dimension line of the plate: from and to along x, at the height of its part. */
 export interface Dimension {

@@ -1,15 +1,22 @@
 import { scaleLinear, type ScaleLinear } from 'd3-scale';
-import { Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, TSpan, Circle } from 'react-native-svg';
+import { memo, useRef } from 'react';
+import { View } from 'react-native';
+import { Circle, Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, TSpan } from 'react-native-svg';
+import { useRowsInView } from '../primitives';
 import { token } from '../tokens';
 import { Drawing } from './marks';
+import { useZoom, type Span } from './use-zoom';
 
 export interface Rung {
   id: string;
   size: string;
   mm: number;
+  /** ± at 95 % where the length is about, mm; null where it was measured. */
+  half: number | null;
+  /** Probability in its model, in words; null where it is not said. */
+  chance: string | null;
   lit: boolean;
   owned: boolean;
-  about: boolean;
   pinned: boolean;
 }
 
@@ -22,21 +29,27 @@ export interface Rail {
 
 export interface LadderProps {
   label: string;
+  /** What the keys, wheel and fingers do, spoken once. */
+  hint: string;
   width: number;
-  rails: readonly Rail[];
+  count: number;
+  /** One rail, when it comes into view. */
+  railAt: (index: number) => Rail;
   /** The natural's target and its ±, mm; null where hooks are only compared with one another. */
   band: { mm: number; half: number; digits: string } | null;
-  domain: readonly [number, number];
+  domain: Span;
   tick: (mm: number) => string;
   unit: string;
   chosen?: string | null;
   onRung?: (id: string) => void;
+  /** What it lies on, so that the axis covers the rails that pass under it. */
+  on?: 'ground' | 'plane';
 }
 
 const RAIL = 76;
-const TOP = 34;
-const FOOT = 40;
+const HEAD = 36;
 const SIDE = 22;
+const LEAST_SPAN_MM = 1.5;
 const FACE = 'DMMono_400Regular';
 const STRONG = 'DMMono_500Medium';
 
@@ -53,80 +66,119 @@ function shownLabels(rungs: readonly (Rung & { x: number })[]): ReadonlySet<stri
   return shown;
 }
 
-/** One length axis, a rail for every model, its sizes as rungs at their true length; the natural lies across as a soft band. */
-export function Ladder({ label, width, rails, band, domain, tick, unit, chosen, onRung }: LadderProps) {
-  const x = scaleLinear().domain(domain).range([SIDE, width - SIDE]);
-  const height = TOP + rails.length * RAIL + FOOT;
-  const axisY = TOP + rails.length * RAIL + 6;
-  const inside = (mm: number) => mm >= domain[0] && mm <= domain[1];
+/** One length axis, a rail for every model, its sizes as rungs at their true length; the natural lies across as a soft band. Only rails in view are drawn. */
+export function Ladder({ label, hint, width, count, railAt, band, domain, tick, unit, chosen, onRung, on = 'ground' }: LadderProps) {
+  const box = useRef<View>(null);
+  const { span, handlers } = useZoom(box, domain, LEAST_SPAN_MM, width - 2 * SIDE, SIDE);
+  const { list, rows } = useRowsInView(count, RAIL);
+  const x = scaleLinear().domain(span).range([SIDE, width - SIDE]);
   return (
-    <Drawing label={label} width={width} height={height}>
-      <Defs>
-        <LinearGradient id="natural-band" x1="0" x2="1" y1="0" y2="0">
-          <Stop offset="0" stopColor={token('dawn')} stopOpacity={0} />
-          <Stop offset="0.5" stopColor={token('dawn')} stopOpacity={0.3} />
-          <Stop offset="1" stopColor={token('dawn')} stopOpacity={0} />
-        </LinearGradient>
-      </Defs>
-      {band ? (
-        <G>
-          <Rect x={x(band.mm - band.half)} y={TOP - 6} width={Math.max(4, x(band.mm + band.half) - x(band.mm - band.half))} height={rails.length * RAIL + 6} fill="url(#natural-band)" />
-          <Line x1={x(band.mm)} x2={x(band.mm)} y1={TOP - 4} y2={axisY} stroke={token('dawn')} strokeWidth={1.5} strokeDasharray="2 4" />
-          <SvgText x={x(band.mm)} y={18} fontFamily={STRONG} fontSize={18} fill={token('dawn')} textAnchor="middle" letterSpacing={-0.6}>
-            {band.digits}
-          </SvgText>
-        </G>
-      ) : null}
-      {rails.map((rail, index) => {
-        const y = TOP + index * RAIL + 38;
-        const rungs = rail.rungs.filter((rung) => inside(rung.mm)).map((rung) => ({ ...rung, x: x(rung.mm) }));
-        const labels = shownLabels(rungs);
-        return (
-          <G key={rail.id}>
-            <SvgText x={SIDE - 8} y={y - 18} fontFamily="InstrumentSans_600SemiBold" fontSize={15} fill={token('ink')}>
-              {rail.maker}
-              <TSpan fontFamily="InstrumentSans_400Regular" fill={token('soft')}>{`  ${rail.model}`}</TSpan>
+    <View ref={box} role="group" aria-label={hint} tabIndex={0} {...handlers} style={FINGERS}>
+      <View style={STICKY} className={on === 'plane' ? 'bg-plane' : 'bg-ground'}>
+        <Drawing label={label} width={width} height={HEAD + (band ? 22 : 0)}>
+          {band && band.mm >= span[0] && band.mm <= span[1] ? (
+            <SvgText x={x(band.mm)} y={16} fontFamily={STRONG} fontSize={18} fill={token('dawn')} textAnchor="middle" letterSpacing={-0.6}>
+              {band.digits}
             </SvgText>
-            <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('line')} strokeWidth={1} />
-            {rungs.map((rung) => (
-              <G key={rung.id} onPress={onRung ? () => onRung(rung.id) : undefined}>
-                <Line x1={rung.x} x2={rung.x} y1={y - (rung.lit ? 13 : 9)} y2={y + (rung.lit ? 13 : 9)} stroke={rung.lit ? token('dawn') : token('ink')} strokeWidth={rung.id === chosen ? 3 : 2} strokeDasharray={rung.about && !rung.lit ? '3 3' : undefined} />
-                {rung.lit ? <Circle cx={rung.x} cy={y} r={7.5} fill={rung.owned || rung.pinned ? token('dawn') : token('plane')} stroke={token('dawn')} strokeWidth={2.5} /> : null}
-                {labels.has(rung.id) ? (
-                  <SvgText x={rung.x} y={y + 29} fontFamily={rung.lit ? STRONG : FACE} fontSize={rung.lit ? 17 : 15} fill={rung.lit ? token('ink') : token('soft')} textAnchor="middle" letterSpacing={-0.5}>
-                    {rung.size}
-                  </SvgText>
-                ) : null}
-                <Rect x={rung.x - 10} y={y - 20} width={20} height={52} fill="transparent" />
-              </G>
-            ))}
-          </G>
-        );
-      })}
-      <Axis x={x} y={axisY} down width={width} tick={tick} unit={unit} />
-      {band ? null : <Axis x={x} y={26} down={false} width={width} tick={tick} unit={unit} />}
-    </Drawing>
+          ) : null}
+          <Axis x={x} y={HEAD + (band ? 22 : 0) - 7} width={width} tick={tick} unit={unit} />
+        </Drawing>
+      </View>
+      <View ref={list} style={{ height: count * RAIL }}>
+        {rows.map((item) => (
+          <View key={item.key} style={{ position: 'absolute', top: item.top, left: 0, height: RAIL }}>
+            <RailDrawing rail={railAt(item.index)} width={width} low={span[0]} high={span[1]} band={band} chosen={chosen ?? null} onRung={onRung} />
+          </View>
+        ))}
+      </View>
+    </View>
   );
 }
+
+/** The axis stays in sight while rails pass under it. */
+const STICKY = { position: 'sticky', top: 0, zIndex: 1 } as object;
+/** Up and down scrolls the page; across and with two fingers is the ladder's own. */
+const FINGERS = { touchAction: 'pan-y', outlineOffset: -2 } as object;
+
+interface RailProps {
+  rail: Rail;
+  width: number;
+  low: number;
+  high: number;
+  band: LadderProps['band'];
+  chosen: string | null;
+  onRung?: (id: string) => void;
+}
+
+const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, chosen, onRung }: RailProps) {
+  const x = scaleLinear().domain([low, high]).range([SIDE, width - SIDE]);
+  const inside = rail.rungs.filter((rung) => rung.mm >= low && rung.mm <= high);
+  const rungs = inside.map((rung) => ({ ...rung, x: x(rung.mm) }));
+  const labels = shownLabels(rungs);
+  const best = rail.rungs.find((rung) => rung.lit);
+  const y = 40;
+  const shade = `natural-band-${rail.id.replace(/[^\w-]/g, '-')}`;
+  return (
+    <Drawing label={`${rail.maker} ${rail.model}: ${inside.map((rung) => rung.size).join(', ')}`} width={width} height={RAIL}>
+      {band ? (
+        <G>
+          <Defs>
+            <LinearGradient id={shade} x1="0" x2="1" y1="0" y2="0">
+              <Stop offset="0" stopColor={token('dawn')} stopOpacity={0} />
+              <Stop offset="0.5" stopColor={token('dawn')} stopOpacity={0.3} />
+              <Stop offset="1" stopColor={token('dawn')} stopOpacity={0} />
+            </LinearGradient>
+          </Defs>
+          <Rect x={x(band.mm - band.half)} y={0} width={Math.max(4, x(band.mm + band.half) - x(band.mm - band.half))} height={RAIL} fill={`url(#${shade})`} />
+          <Line x1={x(band.mm)} x2={x(band.mm)} y1={0} y2={RAIL} stroke={token('dawn')} strokeWidth={1.5} strokeDasharray="2 4" />
+        </G>
+      ) : null}
+      <SvgText x={SIDE - 8} y={18} fontFamily="InstrumentSans_600SemiBold" fontSize={15} fill={token('ink')}>
+        {rail.maker}
+        <TSpan fontFamily="InstrumentSans_400Regular" fill={token('soft')}>{`  ${rail.model}`}</TSpan>
+      </SvgText>
+      {best?.chance ? (
+        <SvgText x={width - SIDE + 8} y={18} fontFamily={STRONG} fontSize={15} fill={token('dawn')} textAnchor="end" letterSpacing={-0.5}>
+          {best.size}
+          <TSpan fontFamily="InstrumentSans_400Regular" dx={8}>{best.chance}</TSpan>
+        </SvgText>
+      ) : null}
+      <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('line')} strokeWidth={1} />
+      {rungs.map((rung) => (
+        <G key={rung.id} onPress={onRung ? () => onRung(rung.id) : undefined}>
+          {rung.half !== null ? <Line x1={x(Math.max(low, rung.mm - rung.half))} x2={x(Math.min(high, rung.mm + rung.half))} y1={y} y2={y} stroke={rung.lit ? token('dawn') : token('edge')} strokeWidth={3} strokeLinecap="round" /> : null}
+          <Line x1={rung.x} x2={rung.x} y1={y - (rung.lit ? 13 : 9)} y2={y + (rung.lit ? 13 : 9)} stroke={rung.lit ? token('dawn') : token('ink')} strokeWidth={rung.id === chosen ? 3 : 2} strokeDasharray={rung.half !== null && !rung.lit ? '3 3' : undefined} />
+          {rung.lit ? <Circle cx={rung.x} cy={y} r={7.5} fill={rung.owned || rung.pinned ? token('dawn') : token('plane')} stroke={token('dawn')} strokeWidth={2.5} /> : null}
+          {rung.owned && !rung.lit ? <Circle cx={rung.x} cy={y} r={4.5} fill={token('ink')} /> : null}
+          {labels.has(rung.id) ? (
+            <SvgText x={rung.x} y={y + 29} fontFamily={rung.lit ? STRONG : FACE} fontSize={rung.lit ? 17 : 15} fill={rung.lit ? token('ink') : token('soft')} textAnchor="middle" letterSpacing={-0.5}>
+              {rung.size}
+            </SvgText>
+          ) : null}
+          <Rect x={rung.x - 10} y={y - 20} width={20} height={52} fill="transparent" />
+        </G>
+      ))}
+    </Drawing>
+  );
+});
 
 interface AxisProps {
   x: ScaleLinear<number, number>;
   y: number;
-  down: boolean;
   width: number;
   tick: (mm: number) => string;
   unit: string;
 }
 
-/** Millimetres along the rails: below them, and above where nothing else says the scale at once. */
-function Axis({ x, y, down, width, tick, unit }: AxisProps) {
+/** Millimetres along the rails. */
+function Axis({ x, y, width, tick, unit }: AxisProps) {
   return (
     <G>
       <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('edge')} strokeWidth={1} />
       {x.ticks(Math.min(8, Math.max(3, Math.floor(width / 70)))).map((mm, index, all) => (
         <G key={mm}>
-          <Line x1={x(mm)} x2={x(mm)} y1={y} y2={down ? y + 6 : y - 6} stroke={token('edge')} strokeWidth={1} />
-          <SvgText x={x(mm)} y={down ? y + 23 : y - 10} fontFamily={FACE} fontSize={15} fill={token('soft')} textAnchor="middle" letterSpacing={-0.5}>
+          <Line x1={x(mm)} x2={x(mm)} y1={y} y2={y + 6} stroke={token('edge')} strokeWidth={1} />
+          <SvgText x={x(mm)} y={y - 7} fontFamily={FACE} fontSize={15} fill={token('soft')} textAnchor="middle" letterSpacing={-0.5}>
             {tick(mm)}
             {index === all.length - 1 ? <TSpan fontFamily="InstrumentSans_400Regular">{` ${unit}`}</TSpan> : null}
           </SvgText>

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import Svg, { G, Path } from 'react-native-svg';
-import type { Mark } from './curve';
+import type { Mark } from '@/core/hooks/drawn';
 
 /** Marks in millimetres, drawn at `scale` pixels a millimetre with their origin at (x, y) pixels. */
 export function Marks({ marks, scale, x, y }: { marks: readonly Mark[]; scale: number; x: number; y: number }) {

@@ -1,5 +1,5 @@
 import type { RegionId, StageId } from '@/catalogue/ids';
-import { pathOf, smooth, type Mark, type Point } from './curve';
+import { pathOf, smooth, type Mark, type Point } from '@/core/hooks/drawn';
 
 export interface NaturalDrawing {
   marks: Mark[];

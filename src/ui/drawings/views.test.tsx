@@ -1,13 +1,15 @@
-import { render, screen } from '@testing-library/react';
+import { fireEvent, render, screen } from '@testing-library/react';
 import { Ladder, type Rail } from './ladder';
 import { naturalMarks } from './natural-marks';
 import { Plate } from './plate';
 
-const rung = (size: string, mm: number, more: Partial<Rail['rungs'][number]> = {}) => ({ id: `m:${size}`, size, mm, lit: false, owned: false, about: false, pinned: false, ...more });
-const rail: Rail = { id: 'osmere:lark', maker: 'Osmere', model: 'Lark', rungs: [rung('12', 8.9), rung('14', 7.6, { lit: true }), rung('16', 6.4, { about: true })] };
-const ladder = (more: Partial<Parameters<typeof Ladder>[0]> = {}) =>
-  render(<Ladder label="one model" width={390} rails={[rail]} band={null} domain={[5, 10]} tick={(mm) => String(mm)} unit="mm" {...more} />).container;
+const rung = (size: string, mm: number, more: Partial<Rail['rungs'][number]> = {}) => ({ id: `m:${size}`, size, mm, half: null, chance: null, lit: false, owned: false, pinned: false, ...more });
+const rail: Rail = { id: 'osmere:lark', maker: 'Osmere', model: 'Lark', rungs: [rung('12', 8.9), rung('14', 7.6, { lit: true, chance: '77 %' }), rung('16', 6.4, { half: 0.4 })] };
+const ladder = (more: Partial<Parameters<typeof Ladder>[0]> = {}, rails: readonly Rail[] = [rail]) =>
+  render(<Ladder label="one model" hint="" width={390} count={rails.length} railAt={(index) => rails[index]!} band={null} domain={[5, 10]} tick={(mm) => String(mm)} unit="mm" {...more} />).container;
 const lines = (root: Element) => [...root.querySelectorAll('line')];
+/** Where the rungs stand: upright strokes of two pixels. */
+const rungsOf = (root: Element) => lines(root).filter((line) => line.getAttribute('x1') === line.getAttribute('x2') && ['2', '3'].includes(line.getAttribute('stroke-width')!)).map((line) => Number(line.getAttribute('x1')));
 
 describe('the ladder', () => {
   test('is one image with its finding as its name', () => {
@@ -15,36 +17,82 @@ describe('the ladder', () => {
     expect(screen.getByRole('img', { name: 'one model' })).toBeInTheDocument();
   });
   test('rungs lie at their true length on one axis', () => {
-    const xs = lines(ladder()).filter((line) => line.getAttribute('x1') === line.getAttribute('x2') && ['2', '3'].includes(line.getAttribute('stroke-width')!)).map((line) => Number(line.getAttribute('x1')));
+    const xs = rungsOf(ladder());
     const [twelve, fourteen, sixteen] = xs as [number, number, number];
     expect(xs).toHaveLength(3);
     expect((twelve - fourteen) / (fourteen - sixteen)).toBeCloseTo((8.9 - 7.6) / (7.6 - 6.4), 6);
   });
-  test('a lit rung is ringed, an owned one filled, an estimated one broken', () => {
+  test('a lit rung is ringed and says its chance, an owned one filled, an estimated one broken with its ± beside it', () => {
     const root = ladder();
     expect(root.querySelectorAll('circle')).toHaveLength(1);
     expect(root.querySelector('circle')!.getAttribute('fill')).toBe('var(--plane)');
+    expect(screen.getByText(/^\s*77 %$/)).toBeInTheDocument();
     expect(lines(root).filter((line) => line.getAttribute('stroke-dasharray') === '3 3')).toHaveLength(1);
-    expect(ladder({ rails: [{ ...rail, rungs: [rung('14', 7.6, { lit: true, owned: true })] }] }).querySelector('circle')!.getAttribute('fill')).toBe('var(--dawn)');
+    const bar = lines(root).find((line) => line.getAttribute('stroke-linecap') === 'round')!;
+    const [twelve, , sixteen] = rungsOf(root) as [number, number, number];
+    expect((Number(bar.getAttribute('x2')) - Number(bar.getAttribute('x1'))) / (twelve - sixteen)).toBeCloseTo(0.8 / (8.9 - 6.4), 6);
+    expect(ladder({}, [{ ...rail, rungs: [rung('14', 7.6, { lit: true, owned: true })] }]).querySelector('circle')!.getAttribute('fill')).toBe('var(--dawn)');
+    expect(ladder({}, [{ ...rail, rungs: [rung('14', 7.6, { owned: true })] }]).querySelector('circle')!.getAttribute('fill')).toBe('var(--ink)');
   });
   test('the natural lies across as a band as wide as its ±', () => {
-    const band = (half: number) => Number(ladder({ band: { mm: 8, half, digits: '8.0' } }).querySelector('rect[fill="url(#natural-band)"]')!.getAttribute('width'));
+    const band = (half: number) => Number(ladder({ band: { mm: 8, half, digits: '8.0' } }).querySelector('rect[fill^="url(#natural-band"]')!.getAttribute('width'));
     expect(band(0.6) / band(0.3)).toBeCloseTo(2, 6);
   });
-  test('without a natural the scale stands above the rails too', () => {
-    const ticks = (root: Element) => [...root.querySelectorAll('text')].filter((text) => text.textContent === '8').length;
-    expect(ticks(ladder())).toBe(2);
-    expect(ticks(ladder({ band: { mm: 8, half: 0.3, digits: '8.0' } }))).toBe(1);
+  test('of thousands of rails no more than 40 are drawn', () => {
+    const asked: number[] = [];
+    const root = ladder({ count: 4000, railAt: (index) => (asked.push(index), { ...rail, id: `m:${index}` }) });
+    expect(root.querySelectorAll('svg').length).toBeLessThanOrEqual(41);
+    expect(asked.length).toBeGreaterThan(5);
+  });
+  test('keys zoom about the middle, pan and go back to the whole', () => {
+    const root = ladder();
+    const gap = () => rungsOf(root)[0]! - rungsOf(root)[1]!;
+    const [before, first] = [gap(), rungsOf(root)[0]!];
+    const press = (key: string) => fireEvent.keyDown(screen.getByRole('group'), { key });
+    press('+');
+    expect(gap() / before).toBeCloseTo(1.35, 2);
+    press('ArrowLeft');
+    const panned = rungsOf(root)[0]!;
+    press('0');
+    expect(rungsOf(root)[0]).toBeCloseTo(first, 6);
+    expect(panned).not.toBeCloseTo(first, 0);
+  });
+  test('two fingers zoom, one finger across pans', () => {
+    const root = ladder();
+    const gap = () => rungsOf(root)[0]! - rungsOf(root)[1]!;
+    const group = screen.getByRole('group');
+    const before = gap();
+    fireEvent.pointerDown(group, { pointerId: 1, clientX: 150 });
+    fireEvent.pointerDown(group, { pointerId: 2, clientX: 250 });
+    fireEvent.pointerMove(group, { pointerId: 2, clientX: 300 });
+    expect(gap() / before).toBeCloseTo(1.5, 1);
+    fireEvent.pointerUp(group, { pointerId: 1 });
+    fireEvent.pointerUp(group, { pointerId: 2 });
+    const [first] = rungsOf(root) as [number];
+    fireEvent.pointerDown(group, { pointerId: 1, clientX: 200 });
+    fireEvent.pointerMove(group, { pointerId: 1, clientX: 202 });
+    expect(rungsOf(root)[0]).toBeCloseTo(first, 6);
+    fireEvent.pointerMove(group, { pointerId: 1, clientX: 190 });
+    expect(rungsOf(root)[0]).toBeCloseTo(first - 10, 0);
+    fireEvent.pointerUp(group, { pointerId: 1 });
+  });
+  test('the wheel zooms with Ctrl and leaves the page its scroll without', () => {
+    const root = ladder();
+    const before = rungsOf(root)[0]! - rungsOf(root)[1]!;
+    const wheel = (init: WheelEventInit) => fireEvent.wheel(screen.getByRole('group'), { clientX: 195, ...init });
+    expect(wheel({ deltaY: -100 })).toBe(true);
+    expect(wheel({ deltaY: -100, ctrlKey: true })).toBe(false);
+    expect((rungsOf(root)[0]! - rungsOf(root)[1]!) / before).toBeCloseTo(1.35, 2);
   });
   test('labels that would run into one another give way to the lit one', () => {
     const crowded = { ...rail, rungs: Array.from({ length: 12 }, (_, index) => rung(String(index + 10), 7 + index * 0.05, { lit: index === 6 })) };
-    const labels = [...ladder({ rails: [crowded] }).querySelectorAll('text')].map((text) => text.textContent);
+    const labels = [...ladder({}, [crowded]).querySelectorAll('text')].map((text) => text.textContent);
     expect(labels).toContain('16');
     expect(labels).not.toContain('15');
     expect(labels).not.toContain('17');
   });
   test('a rung outside the axis is not drawn at its edge', () => {
-    expect(ladder({ domain: [7, 8] }).querySelectorAll('rect[fill="transparent"]')).toHaveLength(1);
+    expect(ladder({ domain: [7, 8.6] }).querySelectorAll('rect[fill="transparent"]')).toHaveLength(1);
   });
 });
 

@@ -1,0 +1,82 @@
+import fc from 'fast-check';
+import { SHIPPED } from '../../../tools/test-catalogue';
+import { columnsOf, modelKey, type Hook } from '../hooks';
+import type { HookAnswer } from './answer-shape';
+import { bandSteps, modelsInOrder, rankHooks, type HooksAsked } from './rank-hooks';
+import { scoreHook } from './score-hook';
+
+const columns = columnsOf(SHIPPED.hooks);
+const style = (id: string) => SHIPPED.styles.find((item) => item.id === id)!;
+const asked = (more: Partial<HooksAsked> = {}): HooksAsked => ({
+  use: { style: style('upright-dun'), bead: null, reading: 'default', pathShare: 1 }, targetMm: 8.2, bodyWidthMm: 1.1, barbRule: 'any', makers: [], owned: {}, onlyOwned: false, pin: null, leastShankMm: 0, relativeSe: 0.04, relativeHatchSd: 0.07, ...more,
+});
+
+/** The same order by the plain way: score every hook, sort them all. */
+function plainly(wanted: HooksAsked): HookAnswer[] {
+  const all = SHIPPED.hooks.flatMap((hook) => scoreHook(hook, wanted.use, wanted, wanted.owned[hook.id] ?? 0, false) ?? []);
+  const best = Math.min(...all.map((hook) => hook.steps!));
+  const near = (hook: HookAnswer) => Number(hook.owned > 0 && hook.steps! <= best + bandSteps(wanted.relativeSe));
+  return all.sort((a, b) => near(b) - near(a) || a.steps! - b.steps! || Math.abs(a.length_steps!) - Math.abs(b.length_steps!) || (a.id < b.id ? -1 : 1));
+}
+
+const idsOf = (wanted: HooksAsked, top: number) => rankHooks(columns, wanted, top).order.map((row) => columns.hooks[row]!.id);
+
+describe('ranking in one pass', () => {
+  const anyStyle = fc.constantFrom(...SHIPPED.styles);
+  test('gives the order of a full sort, for any style, length, width and drawer', () => {
+    fc.assert(fc.property(anyStyle, fc.double({ min: 5, max: 20, noNaN: true }), fc.double({ min: 0.3, max: 5, noNaN: true }), fc.array(fc.nat(SHIPPED.hooks.length - 1), { maxLength: 20 }), (any, targetMm, bodyWidthMm, rows) => {
+      const wanted = asked({ use: { style: any, bead: null, reading: 'default', pathShare: 1 }, targetMm, bodyWidthMm, owned: Object.fromEntries(rows.map((row) => [SHIPPED.hooks[row]!.id, 3])) });
+      const whole = plainly(wanted);
+      // Giants are ordered otherwise, by how much they carry.
+      if (whole.every((hook) => hook.carry_mm < 0.85 * targetMm)) return;
+      expect(idsOf(wanted, 20)).toEqual(whole.slice(0, 20).map((hook) => hook.id));
+    }), { numRuns: 60 });
+  });
+  test('beads count on a jig and in the gape, as in the hooks scored one by one', () => {
+    const use = { style: style('jig-nymph'), bead: { kind: 'bead' as const, metal: 'tungsten' as const, bead_kind: 'slotted' as const, diameter_mm: null, turns: null, cover: null }, reading: 'default' as const, pathShare: 1 };
+    const wanted = asked({ use });
+    const ranked = rankHooks(columns, wanted, 10);
+    expect(ranked.order.map((row) => columns.hooks[row]!.id)).toEqual(plainly(wanted).slice(0, 10).map((hook) => hook.id));
+  });
+  test('the longest first where none is long enough', () => {
+    const wanted = asked({ targetMm: 70 });
+    const { order, giant } = rankHooks(columns, wanted, 5);
+    expect(giant).toBe(true);
+    expect(order.map((row) => columns.hooks[row]!.id)).toEqual(plainly(wanted).sort((a, b) => b.carry_mm - a.carry_mm).slice(0, 5).map((hook) => hook.id));
+  });
+  test('the nearest of every model is its own best, and every maker has one', () => {
+    const wanted = asked({ owned: { 'osmere:lark:12': 3 } });
+    const whole = plainly(wanted);
+    const ranked = rankHooks(columns, wanted, 1);
+    const { bestOfModel, bestOfMaker } = ranked;
+    const bestIds = [...bestOfModel].map((row) => (row < 0 ? null : columns.hooks[row]!.id));
+    expect(bestIds).toEqual(columns.models.map((model) => whole.find((hook) => modelKey(hook) === model)?.id ?? null));
+    const steps = modelsInOrder(columns, ranked).map((model) => whole.find((hook) => hook.id === bestIds[model])!.steps!);
+    expect(steps).toEqual([...steps].sort((a, b) => a - b));
+    expect([...bestOfMaker].filter((row) => row >= 0).map((row) => columns.hooks[row]!.maker).sort()).toEqual([...new Set(SHIPPED.hooks.map((hook) => hook.maker))].sort());
+  });
+});
+
+describe('filters', () => {
+  const retire = (id: string): Hook[] => SHIPPED.hooks.map((hook) => (hook.id === id ? { ...hook, retired: true } : hook));
+  const best = idsOf(asked(), 1)[0]!;
+  const among = (hooks: readonly Hook[], more: Partial<HooksAsked>) => {
+    const own = columnsOf(hooks);
+    return rankHooks(own, asked(more), 400).order.map((row) => own.hooks[row]!.id);
+  };
+  test('a hook no longer sold is offered only where it is owned or pinned', () => {
+    const hooks = retire(best);
+    expect(among(hooks, {})).not.toContain(best);
+    expect(among(hooks, { owned: { [best]: 2 } })[0]).toBe(best);
+    expect(among(hooks, { pin: best })[0]).toBe(best);
+  });
+  test('nothing under the smallest size worth tying', () => {
+    const ids = idsOf(asked({ targetMm: 3, leastShankMm: 5 }), 400);
+    expect(Math.min(...ids.map((id) => SHIPPED.hooks.find((hook) => hook.id === id)!.shank.value))).toBeGreaterThanOrEqual(5);
+    expect(ids.length).toBeGreaterThan(50);
+  });
+  test('a pin passes every filter and stands once', () => {
+    const ids = idsOf(asked({ pin: best, onlyOwned: true, makers: ['nobody'] }), 50);
+    expect(ids).toEqual([best]);
+  });
+});
