@@ -1,5 +1,5 @@
 import { dressingSchema, type Dressing } from '@/core/dressings';
-import { hookFromRow, referenceRange, type Hook, type HookRow, type ReferenceModel, type StageRow, type Style, type XLabelSchool } from '@/core/hooks';
+import { completeModel, referenceRange, type Hook, type HookRow, type ReferenceModel, type StageRow, type Style, type XLabelSchool } from '@/core/hooks';
 import { readHooksFile } from '@/core/exchange';
 import type { Material } from '@/core/materials';
 import type { Catalogue } from '@/core/answer';
@@ -30,9 +30,15 @@ const REFERENCE_NAME = SHIPPED_MAKERS.find((maker) => maker.id === 'reference')!
 /** Rows of the maker-less range, every dimension a model. */
 export const REFERENCE_ROWS: readonly HookRow[] = referenceRange(referenceModels as ReferenceModel[], REFERENCE_NAME);
 
-/** Hooks from rows; `schoolOf` gives a maker's reading of "2X long". Rows that cannot be read are left out. */
+/** Hooks from rows, model by model; `schoolOf` gives a maker's reading of "2X long". Rows that cannot be read are left out. */
 export function hooksFromRows(rows: readonly HookRow[], schoolOf: (maker: string) => XLabelSchool): Hook[] {
-  return rows.flatMap((row) => hookFromRow(row, schoolOf(row.maker)) ?? []);
+  const models = new Map<string, HookRow[]>();
+  for (const row of rows) {
+    const model = models.get(`${row.maker}:${row.model}`);
+    if (model) model.push(row);
+    else models.set(`${row.maker}:${row.model}`, [row]);
+  }
+  return [...models.values()].flatMap((model) => completeModel(model, schoolOf(model[0]!.maker)));
 }
 
 /** Hooks of the maker-less range. */

@@ -1,3 +1,7 @@
+import type { Coded } from '@/core/code';
+import type { CellProblem, ColumnMap, ColumnUnit, GivenTaping, Table } from '@/core/exchange';
+import type { HookRow } from '@/core/hooks';
+import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
 import type { Asked, PhotoMeasure } from '@/core/photo';
 
@@ -12,6 +16,19 @@ export interface Jobs {
   photo: { input: { file: Blob; asked: Asked }; output: PhotoAnswer };
   /** A field card as PDF. */
   'card-pdf': { input: { size: CardSize; page: PageSize; words: CardWords }; output: Uint8Array };
+  /** A chart of hooks as PDF; `printed` is what a millimetre of the printer really is, `page` in the words holds {{page}} and {{of}}. */
+  'chart-pdf': { input: { hooks: ChartHook[]; page: PrintPage; printed: number; words: { title: string; check: string; page: string } }; output: Uint8Array };
+  /** A file of hooks: looked at while `map` is null, then read by it. */
+  'hooks-file': { input: { file: Blob; map: ColumnMap | null; unit: ColumnUnit }; output: HooksFileAnswer };
+}
+
+/** A file of hooks as far as it was read: why it is refused, or its headings with what they are likely to be, and its rows once a map was given. */
+export interface HooksFileAnswer {
+  fault: Coded | null;
+  headings: string[];
+  sample: Record<string, string>[];
+  guess: ColumnMap;
+  read: { rows: HookRow[]; problems: CellProblem[]; count: number; bad: Table | null; tapings: GivenTaping[] } | null;
 }
 
 export type JobName = keyof Jobs;

@@ -1,0 +1,84 @@
+import { MM_PER_INCH } from '../constants';
+import { slug } from './slug';
+
+/** Columns of a hooks file, in the order they are written. */
+export const HOOK_COLUMNS = ['maker', 'maker_name', 'model', 'model_name', 'size', 'bend', 'eye', 'point', 'barb', 'wire', 'x_long', 'x_heavy', 'labels_direction', 'shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm', 'mass_mg', 'source', 'retired'] as const;
+export type HookColumn = (typeof HOOK_COLUMNS)[number];
+
+export type ColumnUnit = 'mm' | 'in' | 'in/32';
+export const COLUMN_UNITS: readonly ColumnUnit[] = ['mm', 'in', 'in/32'];
+export const MM_PER_UNIT: Record<ColumnUnit, number> = { mm: 1, in: MM_PER_INCH, 'in/32': MM_PER_INCH / 32 };
+
+export const LENGTH_COLUMNS: readonly HookColumn[] = ['shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm'];
+
+/** Where one of our columns comes from: a heading of the file with its unit, or one value for every row. */
+export type ColumnFrom = { heading: string; unit: ColumnUnit | null } | { value: string };
+export type ColumnMap = Partial<Record<HookColumn, ColumnFrom>>;
+
+/** Words by which other people head the same column; the first of a row that is found counts. */
+const WORDS: Record<HookColumn, readonly string[]> = {
+  maker: ['maker', 'make', 'brand', 'manufacturer', 'firm'],
+  maker_name: [],
+  model: ['model', 'series', 'style', 'code', 'item', 'range'],
+  model_name: ['model-name', 'description'],
+  size: ['size', 'hook-size', 'no', 'number', 'label'],
+  bend: ['bend', 'shape', 'bend-shape', 'family'],
+  eye: ['eye', 'eye-type'],
+  point: ['point'],
+  barb: ['barb', 'barbless'],
+  wire: ['wire', 'wire-class', 'wire-weight', 'gauge'],
+  x_long: ['x-long', 'length-x', 'long', 'shank-x', 'xl'],
+  x_heavy: ['x-heavy', 'wire-x', 'heavy', 'xh'],
+  labels_direction: [],
+  shank_mm: ['shank', 'shank-length', 'length', 'hook-length', 'long'],
+  gape_mm: ['gape', 'gap', 'gape-width', 'width'],
+  bite_mm: ['bite', 'throat', 'depth'],
+  wire_mm: ['wire', 'wire-diameter', 'wire-thickness', 'wire-dia', 'thickness', 'diameter'],
+  eye_mm: ['eye', 'eye-outside', 'eye-diameter', 'eye-outer'],
+  mass_mg: ['mass', 'weight'],
+  source: ['source'],
+  retired: ['retired', 'discontinued', 'discontinued-by-maker'],
+};
+
+/** Words that head two of our columns. */
+const SHARED: ReadonlySet<string> = new Set(['wire', 'eye', 'long']);
+
+/** A heading without its unit, and the unit where it says one: `Shank (in)`, `gape 1/32"`, `wire_mm`. */
+export function headingUnit(heading: string): { words: string; unit: ColumnUnit | null } {
+  const text = heading.trim().toLowerCase();
+  const marks: [RegExp, ColumnUnit][] = [[/[\s_([]*(?:1\/32(?:\s*(?:in|inch|["″”]))?|32nds?|_32)[)\]]*$/, 'in/32'], [/[\s_([]+(?:in|inch|inches|["″”])[)\]]*$/, 'in'], [/[\s_([]+(?:mm|millimet(?:er|re)s?)[)\]]*$/, 'mm']];
+  for (const [mark, unit] of marks) if (mark.test(text)) return { words: slug(text.replace(mark, '')), unit };
+  return { words: slug(text.replace(/[([][^)\]]*[)\]]$/, '')), unit: null };
+}
+
+/** Our own headings, in any case, with another unit in place of mm where they say one. */
+export function ownHeadings(headings: readonly string[]): ColumnMap {
+  const map: ColumnMap = {};
+  for (const heading of headings) {
+    const name = heading.trim().toLowerCase();
+    const own = HOOK_COLUMNS.find((column) => column === name);
+    const { words, unit } = headingUnit(heading);
+    const other = unit === null ? undefined : LENGTH_COLUMNS.find((column) => column === `${words}_mm`);
+    const column = own ?? other;
+    if (column && !map[column]) map[column] = { heading, unit: other ? unit : null };
+  }
+  return map;
+}
+
+/** A proposal for a file with headings of its own: what each of our columns is likely to be. A unit in a heading tells a thickness from a class. */
+export function guessColumns(headings: readonly string[]): ColumnMap {
+  const map = ownHeadings(headings);
+  const taken = new Set(Object.values(map).flatMap((from) => ('heading' in from ? [from.heading] : [])));
+  const read = headings.map((heading) => ({ heading, ...headingUnit(heading) }));
+  for (const column of HOOK_COLUMNS) {
+    if (map[column]) continue;
+    const length = LENGTH_COLUMNS.includes(column);
+    // A unit beside "wire", "eye" or "long" makes it a measure, none makes it a class or an X.
+    const fits = (word: string, unit: ColumnUnit | null) => !SHARED.has(word) || (unit !== null) === length;
+    const found = WORDS[column].flatMap((word) => read.filter((item) => item.words === word && !taken.has(item.heading) && fits(word, item.unit)))[0];
+    if (!found) continue;
+    taken.add(found.heading);
+    map[column] = { heading: found.heading, unit: length ? found.unit : null };
+  }
+  return map;
+}

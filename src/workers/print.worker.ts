@@ -1,0 +1,27 @@
+import { FIELD_CARDS } from '@/catalogue/field-cards';
+import { chartPages } from '@/core/hooks/drawn';
+import { chartPdf } from '@/core/hooks/drawn/hook-chart-pdf';
+import { fieldCardPdf } from '@/core/photo/card';
+import type { FromWorker, Jobs, ToWorker } from './jobs';
+
+interface WorkerScope {
+  onmessage: ((event: MessageEvent<ToWorker<'card-pdf'> | ToWorker<'chart-pdf'>>) => void) | null;
+  postMessage(message: FromWorker): void;
+}
+
+const scope = self as unknown as WorkerScope;
+
+function chart({ hooks, page, printed, words }: Jobs['chart-pdf']['input']): Promise<Uint8Array> {
+  const paged = { ...words, page: (at: number, of: number) => words.page.replace('{{page}}', String(at)).replace('{{of}}', String(of)) };
+  return chartPdf(chartPages(hooks, page, 1 / printed), page, printed, paged);
+}
+
+scope.onmessage = ({ data }) => {
+  if ('warm' in data) return;
+  const { id, input } = data;
+  const made = 'hooks' in input ? chart(input) : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
+  made.then(
+    (output) => scope.postMessage({ id, output }),
+    (error: unknown) => scope.postMessage({ id, failed: String(error) }),
+  );
+};
