@@ -1,33 +1,25 @@
-import { catalogueOf, GROWING_ON, hooksFromRows, labOfShade, REFERENCE_ROWS } from '@/catalogue';
+import { catalogueOf, GROWING_ON, labOfShade } from '@/catalogue';
 import { unshrunk } from '@/core/belief';
 import type { Eye } from '@/core/naturals';
 import { hexOfLab } from '@/core/colour';
-import type { BendId, BarbId, EyeId, PointId, RegionId, Source } from '@/catalogue/ids';
+import type { RegionId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
-import type { HookRow } from '@/core/hooks';
+import { columnsOf } from '@/core/hooks';
 import { selectEye } from './eye';
+import { selectHooks, selectOwned } from './hooks';
 import type { State } from './store';
-import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type Entities, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
+import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
 export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
 
-let catalogueCache: { model: Entities['model']; maker: Entities['maker']; catalogue: Catalogue } | null = null;
+let catalogueCache: { hooks: Catalogue['hooks']; catalogue: Catalogue } | null = null;
 
 /** Hooks of the tier's makers and the maker-less range, with the shipped library. */
 export function selectCatalogue(state: State): Catalogue {
-  const { model, maker } = state.records.entities;
-  if (catalogueCache && catalogueCache.model === model && catalogueCache.maker === maker) return catalogueCache.catalogue;
-  const rows = Object.values(model).flatMap((record) =>
-    record.sizes.map((size): HookRow => ({
-      maker: record.makerId, makerName: maker[record.makerId]?.name ?? record.makerId, model: record.slug, modelName: record.name, size: size.size,
-      bend: record.bend as BendId, eye: record.eye as EyeId, point: record.point as PointId, barb: record.barb as BarbId, wire: record.wire ?? null, xLong: record.xLong, xHeavy: record.xHeavy, labels: record.labels,
-      shankMm: size.shankMm, gapeMm: size.gapeMm, biteMm: size.biteMm, wireMm: size.wireMm, eyeMm: size.eyeMm, massMg: size.massMg, source: size.source as Source,
-    })),
-  );
-  const catalogue = catalogueOf(hooksFromRows([...rows, ...REFERENCE_ROWS], (id) => maker[id]?.xLabel ?? 'number'));
-  catalogueCache = { model, maker, catalogue };
-  return catalogue;
+  const hooks = selectHooks(state);
+  if (catalogueCache?.hooks !== hooks) catalogueCache = { hooks, catalogue: catalogueOf(hooks) };
+  return catalogueCache!.catalogue;
 }
 
 const NO_SETTINGS = settingsSchema.cast({});
@@ -106,27 +98,31 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   const record: AnswerRecord | undefined = match?.answers.find((item) => item.id === answerId);
   if (!match || !sample || !record) return null;
   const catalogue = selectCatalogue(state);
-  const { barbRule, schools } = selectSettings(state);
+  const { barbRule, schools, onlyOwned, smallest } = selectSettings(state);
+  const owned = selectOwned(state);
   const { hand } = selectDevice(state);
   const eye = sample.method === 'eye' ? selectEye(state) : null;
-  const inputs = [sample, record, catalogue, barbRule, schools, hand, eye];
+  const inputs = [sample, record, catalogue, barbRule, schools, hand, eye, owned, onlyOwned, smallest];
   const key = `${matchId}/${answerId}`;
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { barbRule, schools, hand, eye });
+  const result = work(sample, record, catalogue, { barbRule, schools, onlyOwned, smallest, owned, hand, eye });
   answerCache.set(key, { inputs, result });
   return result;
 }
 
-function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, by: Pick<SettingsRecord, 'barbRule' | 'schools'> & Pick<DeviceRecord, 'hand'> & { eye: Eye | null }): Answered {
+function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, by: Pick<SettingsRecord, 'barbRule' | 'schools' | 'onlyOwned' | 'smallest'> & Pick<DeviceRecord, 'hand'> & { eye: Eye | null; owned: Record<string, number> }): Answered {
   if (!record.stage) return { status: 'waiting', missing: 'stage' };
   const asked = sampleFor(sample, record.stage, by.eye);
   if (asked.lengthsMm.length === 0 && asked.overallMm === null && asked.caseMm === null) return { status: 'waiting', missing: 'length' };
-  const known = new Set(catalogue.hooks.map((hook) => hook.id));
+  const known = columnsOf(catalogue.hooks).at;
   const result = answer(asked, {
     ...NO_CHOICES,
     offset: record.offset,
     barbRule: by.barbRule,
+    owned: by.owned,
+    onlyOwned: by.onlyOwned,
+    smallest: by.smallest ?? null,
     hookPin: record.hookId && known.has(record.hookId) ? record.hookId : null,
     dressingPin: record.dressingId ?? null,
     schools: { ...by.schools, ...record.schools } as Schools,

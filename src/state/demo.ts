@@ -1,11 +1,13 @@
 import { demoRows, KNOWN, SHIPPED_MAKERS } from '@/catalogue';
 import hooksCsv from '@/catalogue/hooks.csv';
 import packed from '@/catalogue/demo-box.json';
+import drawer from '@/catalogue/demo-drawer.json';
 import valley from '@/catalogue/demo-valley.json';
 import type { StageId } from '@/catalogue/ids';
 import type { Move } from '@/core/box';
 import type { HookRow } from '@/core/hooks';
-import { boxSchema, DEVICE_ID, flySchema, matchSchema, noEntities, sampleSchema, SETTINGS_ID, settingsSchema, specimen, deviceSchema, type Entities, type ModelRecord } from './records/schemas';
+import { modelIdOf, takeHooks } from './hooks';
+import { boxSchema, DEVICE_ID, flySchema, matchSchema, noEntities, packetSchema, sampleSchema, SETTINGS_ID, settingsSchema, specimen, deviceSchema, type Entities } from './records/schemas';
 
 /** A made-up morning in the valley: one sample with its match. */
 interface DemoMatch {
@@ -24,17 +26,6 @@ interface DemoMatch {
   colours: Record<string, string>;
 }
 
-/** Models with their sizes inside, from the rows of hooks.csv. */
-export function modelsFromRows(rows: readonly HookRow[], demo: boolean): Record<string, ModelRecord> {
-  const models: Record<string, ModelRecord> = {};
-  for (const row of rows) {
-    const id = `${row.maker}:${row.model}`;
-    models[id] ??= { demo, makerId: row.maker, slug: row.model, name: row.modelName, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire, xLong: row.xLong, xHeavy: row.xHeavy, labels: row.labels, sizes: [] };
-    models[id].sizes.push({ size: row.size, shankMm: row.shankMm, gapeMm: row.gapeMm, biteMm: row.biteMm, wireMm: row.wireMm, eyeMm: row.eyeMm, massMg: row.massMg, source: row.source });
-  }
-  return models;
-}
-
 /** The valley's box: what was tied into it, and what the last evening cost. */
 function packBox(entities: Entities): void {
   const boxId = `box_demo-${packed.box.key}`;
@@ -42,6 +33,14 @@ function packBox(entities: Entities): void {
   const ledger = (slot: string, moves: [Move['why'], number, string][]) => Object.fromEntries(moves.filter(([, count]) => count !== 0).map(([why, count, at]) => [`move_demo-${why}`, { at, boxId, slot, count, why }]));
   for (const item of packed.flies) entities.fly[`fly_demo-${item.slot}`] = flySchema.cast({ demo: true, dressingId: item.dressing, dressingRev: 1, hookId: item.hook, moves: ledger(item.slot, [['tied', item.tied, packed.packed], ['lost', -item.lost, packed.fished]]) });
   for (const { slot, got, ...item } of packed.others) entities.fly[`fly_demo-${slot}`] = flySchema.cast({ demo: true, ...item, moves: ledger(slot, [['got', got, packed.packed]]) });
+}
+
+/** The valley's drawer: packets, and one model of which little is known but its labels. */
+function fillDrawer(entities: Entities): void {
+  takeHooks(entities, drawer.labelled.sizes.map((size) => ({ ...drawer.labelled.model, size }) as unknown as HookRow), true);
+  for (const { key, hook, left, low, note, label } of drawer.packets) {
+    entities.packet[`packet_demo-${key}`] = packetSchema.cast({ demo: true, hookId: hook, low, note, label, moves: { 'move_demo-got': { at: drawer.bought, count: left, why: 'got' } } });
+  }
 }
 
 /** A store with nothing in it but how the app is set. */
@@ -52,8 +51,9 @@ export function cleanEntities(): Entities {
 /** Everything the demo valley holds; every record is marked, and leaves with one tap unless the tier changed it. */
 export function demoEntities(): Entities {
   const entities = cleanEntities();
-  for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit };
-  entities.model = modelsFromRows(demoRows(hooksCsv), true);
+  for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit, retired: false };
+  takeHooks(entities, demoRows(hooksCsv), true);
+  fillDrawer(entities);
   packBox(entities);
   for (const item of valley.matches as unknown as DemoMatch[]) {
     const sampleId = `sample_demo-${item.key}`;
@@ -71,9 +71,10 @@ export function demoEntities(): Entities {
 export function removeDemo(draft: Entities): void {
   const matchesKept = new Set(Object.entries(draft.match).filter(([, match]) => !match.demo || draft.sample[match.sampleId]?.demo === false).map(([id]) => id));
   const samplesKept = new Set([...matchesKept].map((id) => draft.match[id]!.sampleId));
-  const makersKept = new Set(Object.values(draft.model).filter((model) => !model.demo).map((model) => model.makerId));
+  const modelsKept = new Set(Object.values(draft.packet).filter((packet) => !packet.demo).map((packet) => modelIdOf(packet.hookId)));
+  const makersKept = new Set(Object.entries(draft.model).filter(([id, model]) => !model.demo || modelsKept.has(id)).map(([, model]) => model.makerId));
   const boxesKept = new Set(Object.values(draft.fly).filter((fly) => !fly.demo).flatMap((fly) => Object.values(fly.moves).map((move) => move.boxId)));
-  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept, box: boxesKept };
+  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept, model: modelsKept, box: boxesKept };
   for (const kind of Object.keys(draft) as (keyof Entities)[]) {
     for (const [id, record] of Object.entries(draft[kind])) {
       if (!(record as { demo?: boolean }).demo) continue;
@@ -83,6 +84,17 @@ export function removeDemo(draft: Entities): void {
   }
 }
 
+/** Whether a table holds a demo record; a table that did not change is not looked through again. */
+const demoIn = new WeakMap<object, boolean>();
+
+function tableHasDemo(table: Record<string, unknown>): boolean {
+  const known = demoIn.get(table);
+  if (known !== undefined) return known;
+  const found = Object.values(table).some((record) => (record as { demo?: boolean }).demo);
+  demoIn.set(table, found);
+  return found;
+}
+
 export function hasDemo(entities: Entities): boolean {
-  return (Object.keys(entities) as (keyof Entities)[]).some((kind) => Object.values(entities[kind]).some((record) => (record as { demo?: boolean }).demo));
+  return (Object.keys(entities) as (keyof Entities)[]).some((kind) => tableHasDemo(entities[kind]));
 }

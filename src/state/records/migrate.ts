@@ -1,12 +1,15 @@
 import { deviceV1 } from '../schemas/device-v1';
 import { deviceV2 } from '../schemas/device-v2';
 import { flyV1 } from '../schemas/fly-v1';
+import { makerV1 } from '../schemas/maker-v1';
 import { matchV1 } from '../schemas/match-v1';
+import { modelV1 } from '../schemas/model-v1';
 import { photoV1 } from '../schemas/photo-v1';
 import { sampleV1 } from '../schemas/sample-v1';
 import { sampleV2 } from '../schemas/sample-v2';
 import { sampleV3 } from '../schemas/sample-v3';
 import { settingsV1 } from '../schemas/settings-v1';
+import { settingsV2 } from '../schemas/settings-v2';
 import { KINDS, type Kind } from './schemas';
 
 /** A named step from one schema version of a kind to the next. */
@@ -56,6 +59,17 @@ export const MIGRATIONS: readonly Migration[] = [
   { kind: 'device', from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }) },
   { kind: 'device', from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
   { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },
+  { kind: 'maker', from: 1, name: 'retired-makers', up: (data) => ({ ...makerV1.validateSync(data), retired: false }) },
+  {
+    kind: 'model',
+    from: 1,
+    name: 'sizes-by-label',
+    up(data) {
+      const { sizes, ...rest } = modelV1.validateSync(data);
+      return { ...rest, retired: false, tapings: {}, sizes: Object.fromEntries(sizes.map(({ size, ...dimensions }) => [size, { ...dimensions, retired: false }])) };
+    },
+  },
+  { kind: 'settings', from: 2, name: 'hooks-of-ones-own', up: (data) => ({ ...settingsV2.validateSync(data), onlyOwned: false, convertBy: 'length', smallest: null }) },
   {
     kind: 'settings',
     from: 1,

@@ -1,9 +1,10 @@
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { KNOWN } from '@/catalogue';
-import type { BarbRuleId, CautionId, Evidence, FaunaId, IntentId, Method, MoveId, OrderId, RegionId, RideId, RiseFormId, SeenId, SexId, StageId, UnitId, WaterId } from '@/catalogue/ids';
+import type { BarbId, BarbRuleId, BendId, CautionId, Evidence, EyeId, FaunaId, IntentId, Method, MoveId, OrderId, PointId, RegionId, RideId, RiseFormId, SeenId, SexId, Source, StageId, UnitId, WaterId } from '@/catalogue/ids';
 import type { Move } from '@/core/box';
 import { dressingSchema } from '@/core/dressings';
-import type { XLabelSchool } from '@/core/hooks';
+import type { ConvertBy } from '@/core/answer';
+import type { LabelDirection, Taping, XLabelSchool } from '@/core/hooks';
 
 const demo = () => boolean().default(false);
 const stage = () => string<StageId>().oneOf(KNOWN.stages);
@@ -170,24 +171,67 @@ export const groupSchema = object({
   evidence: string<Evidence>().oneOf(KNOWN.evidence).default('seen'),
 });
 
-export const makerSchema = object({ demo: demo(), name: string().required(), xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'), habit: string().defined().default('') });
+export const makerSchema = object({ demo: demo(), name: string().required(), xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'), habit: string().defined().default(''), retired: boolean().default(false) });
 
 const dimension = () => number().positive().nullable().defined().default(null);
+
+const sizeSchema = object({ shankMm: dimension(), gapeMm: dimension(), biteMm: dimension(), wireMm: dimension(), eyeMm: dimension(), massMg: dimension(), source: string<Source>().oneOf(KNOWN.sources).default('typed'), retired: boolean().default(false) });
+
+/** One size of a model: what is known of it, mm and mg; empty dimensions follow from the model's law or its label. */
+export type SizeRecord = InferType<typeof sizeSchema>;
+
+/** A size of which nothing but its label is known. */
+export function sizeRecord(more: Partial<SizeRecord> = {}): SizeRecord {
+  return { ...sizeSchema.cast({}), ...more };
+}
+
+const tapingSchema = object({ at: string().required(), size: string().required(), how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'), shankMm: dimension(), gapeMm: dimension(), overallMm: dimension(), wireMm: dimension() });
+
+/** One hook that was measured: its size on the packet and what was read, mm. Never changed once written, so that tabs and files join. */
+export type TapingRecord = InferType<typeof tapingSchema>;
+
+/** Every value of a map by its own schema; the map's keys are free. */
+const mapOf = <T>(schema: Schema<T>) => mixed<Record<string, T>>().default({}).test('map', 'map', (value) => value !== null && typeof value === 'object' && Object.values(value).every((item) => schema.isValidSync(item)));
 
 export const modelSchema = object({
   demo: demo(),
   makerId: string().required(),
   slug: string().required(),
   name: string().required(),
-  bend: string().oneOf(KNOWN.bends).required(),
-  eye: string().oneOf(KNOWN.eyes).required(),
-  point: string().oneOf(KNOWN.points).required(),
-  barb: string().oneOf(KNOWN.barbs).required(),
+  bend: string<BendId>().oneOf(KNOWN.bends).required(),
+  eye: string<EyeId>().oneOf(KNOWN.eyes).required(),
+  point: string<PointId>().oneOf(KNOWN.points).required(),
+  barb: string<BarbId>().oneOf(KNOWN.barbs).required(),
   wire: maybe(KNOWN.wires),
   xLong: number().default(0),
   xHeavy: number().default(0),
-  labels: string<'bigger-smaller' | 'bigger-bigger'>().oneOf(['bigger-smaller', 'bigger-bigger']).default('bigger-smaller'),
-  sizes: array(object({ size: string().required(), shankMm: dimension(), gapeMm: dimension(), biteMm: dimension(), wireMm: dimension(), eyeMm: dimension(), massMg: dimension(), source: string().oneOf(KNOWN.sources).required() })).required(),
+  labels: string<LabelDirection>().oneOf(['bigger-smaller', 'bigger-bigger']).default('bigger-smaller'),
+  retired: boolean().default(false),
+  /** By label, so that two tabs that add sizes lose none. */
+  sizes: mapOf<SizeRecord>(sizeSchema as unknown as Schema<SizeRecord>),
+  /** Hooks measured, by id: kept as they were read, and never the estimates from them. */
+  tapings: mapOf<TapingRecord>(tapingSchema as unknown as Schema<TapingRecord>),
+});
+
+const packetMoves = () => mixed<Record<string, PacketMove>>().default({}).test('moves', 'moves', (value) => value !== null && typeof value === 'object' && Object.values(value as Record<string, PacketMove>).every((move) => typeof move.at === 'string' && Number.isInteger(move.count) && KNOWN.moves.includes(move.why as MoveId)));
+
+/** One entry of a packet's ledger: how many hooks came (+) or went (−), and why. */
+export interface PacketMove {
+  at: string;
+  count: number;
+  why: MoveId;
+}
+
+/** A packet owned: which hook it holds, what stands on it, and what came and went. */
+export const packetSchema = object({
+  demo: demo(),
+  hookId: string().required(),
+  /** What is printed on it where that is not maker, model and size. */
+  label: string().defined().default(''),
+  note: string().defined().default(''),
+  /** From so few on it counts as low; null never. */
+  low: number().integer().min(0).nullable().defined().default(null),
+  moves: packetMoves(),
 });
 
 export const materialSchema = object({ demo: demo(), base: text(), name: string().required(), functions: array(string().oneOf(KNOWN.functions).required()).required(), hex: string().matches(/^#[0-9a-f]{6}$/).required() });
@@ -204,6 +248,12 @@ export const settingsSchema = object({
   fauna: maybe<FaunaId>(KNOWN.faunas),
   /** Width of the tier's own finger, set once. */
   fingerMm: number().min(5).max(40).nullable().defined().default(null),
+  /** Only hooks in the drawer are offered. */
+  onlyOwned: boolean().default(false),
+  /** What counts most when a hook is looked for in another maker. */
+  convertBy: string<ConvertBy>().oneOf(['length', 'gape', 'ride']).default('length'),
+  /** Smallest reading worth tying, as a size number; null for any. */
+  smallest: number().integer().min(0).max(32).nullable().defined().default(null),
 });
 
 export const deviceSchema = object({
@@ -230,11 +280,12 @@ export const KINDS = {
   photo: { version: 2, schema: photoSchema },
   guess: { version: 1, schema: guessSchema },
   group: { version: 1, schema: groupSchema },
-  maker: { version: 1, schema: makerSchema },
-  model: { version: 1, schema: modelSchema },
+  maker: { version: 2, schema: makerSchema },
+  model: { version: 2, schema: modelSchema },
+  packet: { version: 1, schema: packetSchema },
   material: { version: 1, schema: materialSchema },
   dressing: { version: 1, schema: dressingRecordSchema },
-  settings: { version: 2, schema: settingsSchema },
+  settings: { version: 3, schema: settingsSchema },
   device: { version: 3, schema: deviceSchema },
 } satisfies Record<string, { version: number; schema: Schema }>;
 
@@ -251,6 +302,7 @@ export type GuessRecord = InferType<typeof guessSchema>;
 export type GroupRecord = InferType<typeof groupSchema>;
 export type MakerRecord = InferType<typeof makerSchema>;
 export type ModelRecord = InferType<typeof modelSchema>;
+export type PacketRecord = InferType<typeof packetSchema>;
 export type SettingsRecord = InferType<typeof settingsSchema>;
 export type DeviceRecord = InferType<typeof deviceSchema>;
 
@@ -264,6 +316,7 @@ export interface RecordTypes {
   group: GroupRecord;
   maker: MakerRecord;
   model: ModelRecord;
+  packet: PacketRecord;
   material: InferType<typeof materialSchema>;
   dressing: InferType<typeof dressingRecordSchema>;
   settings: SettingsRecord;
@@ -274,7 +327,7 @@ export interface RecordTypes {
 export type Entities = { [K in Kind]: Record<string, RecordTypes[K]> };
 
 export function noEntities(): Entities {
-  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, guess: {}, group: {}, maker: {}, model: {}, material: {}, dressing: {}, settings: {}, device: {} };
+  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, guess: {}, group: {}, maker: {}, model: {}, packet: {}, material: {}, dressing: {}, settings: {}, device: {} };
 }
 
 /** The one settings record and the one device record. */

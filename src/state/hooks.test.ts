@@ -1,0 +1,101 @@
+import { HOOK_COLUMNS, readHooksFile, writeHooksFile } from '@/core/exchange';
+import { KNOWN } from '@/catalogue';
+import { NUMBER_STEP } from '@/core/constants';
+import { cleanEntities, demoEntities, removeDemo } from './demo';
+import { isLow, leftInPacket, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks } from './hooks';
+import { migrate } from './records/migrate';
+import { packetSchema, type Entities } from './records/schemas';
+import type { State } from './store';
+
+const stateOf = (entities: Entities) => ({ records: { entities } }) as State;
+const hookOf = (entities: Entities, id: string) => selectHooks(stateOf(entities)).find((hook) => hook.id === id)!;
+const ids = () => {
+  let next = 0;
+  return (kind: string) => `${kind}_${++next}`;
+};
+
+describe('the drawer', () => {
+  const demo = demoEntities();
+  test('every packet of the demo holds a hook that there is', () => {
+    const known = new Set(selectHooks(stateOf(demo)).map((hook) => hook.id));
+    expect(Object.values(demo.packet).map((packet) => packet.hookId).filter((id) => !known.has(id))).toEqual([]);
+    expect(Object.values(demo.packet).some(isLow)).toBe(true);
+  });
+  test('what is owned is the sum of the ledgers of all packets of a hook, never below nought', () => {
+    const entities = cleanEntities();
+    const packet = (count: number, more: object = {}) => packetSchema.cast({ hookId: 'osmere:lark:14', moves: { a: { at: 'x', count, why: 'got' }, b: { at: 'y', count: -3, why: 'tied' } }, ...more });
+    entities.packet = { one: packet(25), two: packet(10, { label: 'other tin' }), three: packet(1, { hookId: 'bessock:fine:13' }) };
+    expect(selectOwned(stateOf(entities))).toEqual({ 'osmere:lark:14': 29 });
+    expect(leftInPacket(entities.packet.three!)).toBe(0);
+  });
+  test('the same hook bought again tops up its packet', () => {
+    const entities = cleanEntities();
+    const newId = ids();
+    const first = putPacket(entities, { hookId: 'osmere:lark:14', count: 25, at: 'x', newId });
+    expect(putPacket(entities, { hookId: 'osmere:lark:14', count: 10, at: 'y', newId })).toBe(first);
+    expect(leftInPacket(entities.packet[first]!)).toBe(35);
+    expect(Object.keys(entities.packet[first]!.moves)).toHaveLength(2);
+  });
+  test('low from its mark on', () => {
+    const packet = packetSchema.cast({ hookId: 'x', low: 5, moves: { a: { at: 'x', count: 5, why: 'got' } } });
+    expect([isLow(packet), isLow({ ...packet, low: 4 }), isLow({ ...packet, low: null })]).toEqual([true, false, false]);
+  });
+  test('a packet of one\'s own keeps its demo model and maker when the demo leaves', () => {
+    const entities = demoEntities();
+    entities.packet.mine = packetSchema.cast({ hookId: 'kyrewood:jig-forty-five:12', moves: {} });
+    removeDemo(entities);
+    expect([Object.keys(entities.model), Object.keys(entities.maker), Object.keys(entities.packet)]).toEqual([['kyrewood:jig-forty-five'], ['kyrewood'], ['mine']]);
+  });
+});
+
+describe('the catalogue', () => {
+  test('goes out as a file and comes back the same, every hook of it', () => {
+    const demo = demoEntities();
+    const rows = Object.values(demo.model).flatMap((model) => rowsOf(model, demo.maker[model.makerId]));
+    const text = writeHooksFile(rows);
+    const again = cleanEntities();
+    takeHooks(again, readHooksFile(text, KNOWN).rows);
+    expect(writeHooksFile(Object.values(again.model).flatMap((model) => rowsOf(model, again.maker[model.makerId])))).toBe(text);
+    expect(text.split('\r\n')[0]!.split(',')).toEqual(HOOK_COLUMNS.filter((column) => column !== 'retired'));
+  });
+  test('read again it updates, and doubles nothing', () => {
+    const entities = demoEntities();
+    const before = Object.keys(entities.model).length;
+    takeHooks(entities, readHooksFile('maker,model,size,bend,shank_mm,source,retired\nosmere,lark,14,round,7.9,typed,yes\nosmere,lark,15,round,7.1,typed,\n', KNOWN).rows);
+    expect(Object.keys(entities.model)).toHaveLength(before);
+    expect(entities.model['osmere:lark']!.sizes['14']).toMatchObject({ shankMm: 7.9, source: 'typed', retired: true });
+    expect(sizesOf(entities.model['osmere:lark']!)).toEqual(expect.arrayContaining(['14', '15', '16']));
+  });
+  test('sizes stand the biggest hook first, gape codes too, free text last', () => {
+    const entities = cleanEntities();
+    takeHooks(entities, readHooksFile('maker,model,size,bend,gape_mm\nm,x,14,round,\nm,x,2/0,round,\nm,x,small,round,4\nm,x,2,round,\nm,y,V45,round,\nm,y,V60,round,\n', KNOWN).rows);
+    expect(sizesOf(entities.model['m:x']!)).toEqual(['2/0', '2', '14', 'small']);
+    expect(sizesOf(entities.model['m:y']!)).toEqual(['V60', 'V45']);
+  });
+  test('one hook taped moves its packet mates, and is told as measured', () => {
+    const entities = demoEntities();
+    const before = hookOf(entities, 'bessock:fine-wet:14');
+    expect(before.shank.source).toBe('label');
+    entities.model = { ...entities.model, 'bessock:fine-wet': { ...entities.model['bessock:fine-wet']!, tapings: { t1: { at: 'x', size: '12', how: 'calliper', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null } } } };
+    expect(hookOf(entities, 'bessock:fine-wet:12').shank).toMatchObject({ value: 9.4, source: 'measured' });
+    const after = hookOf(entities, 'bessock:fine-wet:14');
+    expect(after.shank.source).toBe('model');
+    expect(after.shank.value).toBeGreaterThan(before.shank.value);
+    expect(after.shank.sd! / after.shank.value / NUMBER_STEP).toBeLessThan(0.35);
+  });
+  test('a maker that reads X otherwise makes its hooks longer', () => {
+    const entities = demoEntities();
+    const plain = hookOf(entities, 'bessock:fine-wet:14').shank.value;
+    entities.maker = { ...entities.maker, bessock: { ...entities.maker.bessock!, xLabel: 'catalogue-step' } };
+    expect(hookOf(entities, 'bessock:fine-wet:14').shank.value / plain).toBeCloseTo(1 / 0.919, 6);
+  });
+});
+
+describe('older records', () => {
+  test('sizes-by-label, retired-makers and hooks-of-ones-own bring them to the present shape', () => {
+    expect(migrate('model', 1, { makerId: 'm', slug: 'x', name: 'X', bend: 'round', eye: 'down', point: 'straight', barb: 'none', sizes: [{ size: '1/0', shankMm: 22, gapeMm: null, biteMm: null, wireMm: null, eyeMm: null, massMg: null, source: 'measured' }] })).toMatchObject({ ok: true, data: { sizes: { '1/0': { shankMm: 22, source: 'measured', retired: false } }, tapings: {}, retired: false } });
+    expect(migrate('maker', 1, { name: 'M', xLabel: 'catalogue-step', habit: '' })).toMatchObject({ ok: true, data: { xLabel: 'catalogue-step', retired: false } });
+    expect(migrate('settings', 2, { unit: 'mm', south: true })).toMatchObject({ ok: true, data: { south: true, onlyOwned: false, convertBy: 'length', smallest: null } });
+  });
+  test('a size with a shank that is no number is refused', () => expect(migrate('model', 2, { makerId: 'm', slug: 'x', name: 'X', bend: 'round', eye: 'down', point: 'straight', barb: 'none', sizes: { 14: { shankMm: 'long', source: 'typed' } }, tapings: {} })).toMatchObject({ ok: false, reason: 'schema' }));
+});
