@@ -1,6 +1,6 @@
 const esm = [
   '(jest-)?react-native', '@react-native(-community)?', '@react-native-async-storage', 'expo(nent)?', '@expo(nent)?', 'nativewind', 'react-native-css-interop', 'react-redux', '@reduxjs/toolkit', 'redux.*', 'reselect', 'immer',
-  'lucide-react-native', 'culori', 'd3-.*', 'internmap', 'uuid', 'standard-navigation', 'react-navigation', '@react-navigation',
+  'lucide-react-native', 'culori', 'd3-.*', 'internmap', 'uuid', 'standard-navigation', 'react-navigation', '@react-navigation', '@tanstack',
 ].join('|');
 
 const shared = {

@@ -1,7 +1,8 @@
 import '@testing-library/jest-dom';
 
-/** jsdom lays nothing out: every element is as wide as a phone, and says so once. */
+/** jsdom lays nothing out: every element is as large as a phone, and says so once. */
 const PHONE_PX = 390;
+const PHONE_TALL_PX = 844;
 
 class Observer {
   constructor(private readonly seen: (entries: { target: Element }[]) => void) {}
@@ -13,7 +14,7 @@ class Observer {
 }
 
 Object.assign(window, { ResizeObserver: Observer });
-Object.defineProperty(HTMLElement.prototype, 'offsetWidth', { configurable: true, get: () => PHONE_PX });
+for (const [name, px] of [['offsetWidth', PHONE_PX], ['clientWidth', PHONE_PX], ['offsetHeight', PHONE_TALL_PX], ['clientHeight', PHONE_TALL_PX]] as const) Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => px });
 
 /** jsdom has no pointers: a mouse with a number. */
 class Pointer extends MouseEvent {

@@ -41,7 +41,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   },
   { name: 'water-phone', path: `${DUN}/water`, size: PHONE },
   { name: 'box-phone', path: '/box/box_demo-valley', size: PHONE },
-  { name: 'drawer-phone', path: '/drawer/hooks/osmere/lark', size: PHONE },
+  { name: 'drawer-phone', path: '/drawer/packets', size: PHONE },
   { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
   { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
 ];

@@ -1,82 +1,127 @@
-import { Link } from 'expo-router';
-import { useState } from 'react';
+import { Link, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
-import type { BendId } from '@/catalogue/ids';
 import { reads, type Hook } from '@/core/hooks';
+import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
-import { selectCatalogue, useApp } from '@/state';
-import { Page, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
+import { selectHooks, selectOwned, selectSettings, useApp } from '@/state';
+import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
 import { HookDimensions } from '@/features/hook';
-import { HookFamily } from './hook-family';
 import { Ladder, type Rail } from '@/ui/drawings';
-import { Chips, Digits, Heading, Say } from '@/ui/primitives';
+import { Button, Chips, Digits, Heading, Say } from '@/ui/primitives';
+import { DrawerTabs } from './drawer-tabs';
+import { HookFamily } from './hook-family';
+import { HookFilters, NO_FILTER, shownHooks, type HookFilter, type Shown } from './hook-filters';
+import { HooksTable } from './hooks-table';
+import { MakeModel } from './make-model';
+import { madeId, useDrawer, type NewModel } from './use-drawer';
 
-function railsOf(hooks: readonly Hook[]): Rail[] {
-  const rails = new Map<string, Rail & { rungs: Rail['rungs'][number][] }>();
-  for (const hook of hooks) {
-    const id = `${hook.maker}:${hook.model}`;
-    const rail = rails.get(id) ?? { id, maker: hook.makerName, model: hook.modelName, rungs: [] };
-    rail.rungs.push({ id: hook.id, size: hook.size, mm: hook.shank.value, lit: false, owned: false, about: hook.estimated.includes('shank_mm'), pinned: false });
-    rails.set(id, rail);
+/** Hooks of one model, side by side. */
+function railsOf(shown: readonly Shown[]): Shown[][] {
+  const rails = new Map<string, Shown[]>();
+  for (const item of shown) {
+    const id = `${item.hook.maker}:${item.hook.model}`;
+    const rail = rails.get(id);
+    if (rail) rail.push(item);
+    else rails.set(id, [item]);
   }
   return [...rails.values()];
 }
 
-/** Every hook on one true scale, by shank, one bend at a time. */
+function railOf(shown: readonly Shown[], owned: Readonly<Record<string, number>>): Rail {
+  const { hook: first } = shown[0]!;
+  return {
+    id: `${first.maker}:${first.model}`, maker: first.makerName, model: first.modelName,
+    rungs: shown.map(({ hook, mm }) => ({ id: hook.id, size: hook.size, mm, half: isAbout(hook.shank.source) && hook.shank.sd !== null ? 1.96 * hook.shank.sd * (mm / hook.shank.value) : null, chance: null, lit: false, owned: (owned[hook.id] ?? 0) > 0, pinned: false })),
+  };
+}
+
+/** Every hook on one true scale: as a ladder of models, or as a table. */
 export function HooksScreen() {
   const words = useWords();
   const speech = useSpeech();
-  const { hooks } = useApp(selectCatalogue);
-  const [bend, setBend] = useState<BendId>('round');
+  const hooks = useApp(selectHooks);
+  const owned = useApp(selectOwned);
+  const { onlyOwned } = useApp(selectSettings);
+  const [filter, setFilter] = useState<HookFilter>({ ...NO_FILTER, bend: 'round' });
+  const [view, setView] = useState<'ladder' | 'table'>('ladder');
   const [tapped, setTapped] = useState<string | null>(null);
-  const wide = useWide();
+  const [making, setMaking] = useState<NewModel | null>(null);
+  const drawer = useDrawer();
+  const router = useRouter();
   const [width, onLayout] = useWidth();
-  const shown = hooks.filter((hook) => hook.bend === bend);
-  const rails = railsOf(shown);
-  const shanks = shown.map((hook) => hook.shank.value);
-  const chosen = hooks.find((hook) => hook.id === tapped && hook.bend === bend);
-  const unit = speech.unit === 'mm' ? speech.t('unit.mm') : speech.t('unit.in');
+  const shown = useMemo(() => shownHooks(hooks, filter, owned, onlyOwned), [hooks, filter, owned, onlyOwned]);
+  const rails = useMemo(() => railsOf(shown), [shown]);
+  const domain = useMemo(() => [shown.reduce((least, { mm }) => Math.min(least, mm), Infinity) * 0.95, shown.reduce((most, { mm }) => Math.max(most, mm), 0) * 1.03] as const, [shown]);
+  const chosen = hooks.find((hook) => hook.id === tapped);
   return (
     <Page column="list" title={words('drawer.hooks')} lead={words('drawer.lead')}>
-      <View className="px-5 pb-4">
-        <Chips compact label={words('drawer.bend')} choices={ids.bends.map((item) => ({ id: item.id as BendId, label: speech.name('bends', item.id) }))} value={bend} onChange={setBend} />
+      <DrawerTabs at="hooks" />
+      <View className="gap-3 px-5 py-4">
+        <HookFilters filter={filter} onChange={setFilter} count={shown.length} />
+        <Chips compact label={words('drawer.view')} choices={(['ladder', 'table'] as const).map((id) => ({ id, label: words(`drawer.views.${id}`) }))} value={view} onChange={setView} />
+        {making ? (
+          <MakeModel model={making} onChange={setMaking} onLeave={() => setMaking(null)} onDone={() => {
+            const modelId = madeId(making);
+            drawer.put([{ modelId, made: making, sizes: [] }]);
+            setMaking(null);
+            const [maker, model] = modelId.split(':') as [string, string];
+            router.navigate({ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model } });
+          }} />
+        ) : (
+          <Button kind="quiet" label={words('drawer.new-model')} className="-ml-4 self-start" onPress={() => setMaking({ makerName: '', modelName: '', bend: 'round', xLong: 0 })} />
+        )}
       </View>
-      {chosen ? (
-        <View aria-live="polite" className="gap-3 border-y border-line bg-plane px-5 py-4">
-          <View className="flex-row items-center justify-between">
-            <View>
-              <Heading>{`${chosen.makerName} ${chosen.modelName} ${chosen.size}`}</Heading>
-              <View className="flex-row items-baseline gap-2">
-                <Say size="small" tone="soft">
-                  {words('drawer.reads')}
-                </Say>
-                <Digits>{reads(chosen.shank.value).toFixed(1)}</Digits>
-              </View>
-            </View>
-            <HookFamily hooks={[chosen]} width={120} maxHeight={84} />
-          </View>
-          <HookDimensions hook={chosen} />
+      {chosen ? <ChosenHook hook={chosen} /> : null}
+      {shown.length === 0 ? (
+        <Say tone="soft" className="px-5">
+          {words('drawer.none-shown')}
+        </Say>
+      ) : view === 'table' ? (
+        <HooksTable hooks={shown} owned={owned} />
+      ) : (
+        <View onLayout={onLayout} className="px-3">
+          {width > 0 ? (
+            <Ladder
+              label={words('ladder.label-plain', { count: rails.length })} hint={words('ladder.keys')} width={width - 24} count={rails.length} railAt={(index) => railOf(rails[index]!, owned)} band={null} domain={domain}
+              tick={(mm) => (speech.unit === 'mm' ? String(Number(mm.toFixed(1))) : formatLength(mm, speech.unit).digits)} unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')} chosen={tapped} onRung={setTapped}
+            />
+          ) : null}
+          <Say size="small" tone="soft" className="px-2 pt-3">
+            {words('ladder.legend')}
+          </Say>
         </View>
-      ) : null}
-      <View onLayout={onLayout} className="px-3">
-        {width > 0 ? <Ladder label={words('ladder.label-plain', { count: rails.length })} width={width - 24} rails={rails} band={null} domain={[Math.min(...shanks) * 0.95, Math.max(...shanks) * 1.03]} tick={(mm) => (speech.unit === 'mm' ? String(Number(mm.toFixed(1))) : formatLength(mm, speech.unit).digits)} unit={unit} chosen={tapped} onRung={setTapped} /> : null}
-      </View>
-      <Heading className="px-5 pb-2 pt-6">{words('drawer.models', { count: rails.length })}</Heading>
-      <View className={`border-t border-line ${wide ? 'flex-row flex-wrap' : ''}`}>
-        {rails.map((rail) => {
-          const [maker, model] = rail.id.split(':') as [string, string];
-          return (
-            <Link key={rail.id} href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model } }} className={`flex min-h-16 flex-col border-b border-line px-5 py-3 ${wide ? 'w-1/2' : 'w-full'}`}>
-              <Say weight="strong">{`${rail.maker} ${rail.model}`}</Say>
-              <Say size="small" tone="soft">
-                {words('drawer.span', { from: rail.rungs[0]!.size, to: rail.rungs[rail.rungs.length - 1]!.size, low: speech.length(Math.min(...rail.rungs.map((rung) => rung.mm))), high: speech.length(Math.max(...rail.rungs.map((rung) => rung.mm))) })}
-              </Say>
-            </Link>
-          );
-        })}
-      </View>
+      )}
     </Page>
   );
 }
 
+/** The rung that was tapped: what it is, and where to go from it. */
+function ChosenHook({ hook }: { hook: Hook }) {
+  const words = useWords();
+  return (
+    <View aria-live="polite" className="gap-3 border-y border-line bg-plane px-5 py-4">
+      <View className="flex-row items-center justify-between gap-3">
+        <View className="min-w-0 flex-1">
+          <Heading>{`${hook.makerName} ${hook.modelName} ${hook.size}`}</Heading>
+          <View className="flex-row items-baseline gap-2">
+            <Say size="small" tone="soft">
+              {words('drawer.reads')}
+            </Say>
+            <Digits>{reads(hook.shank.value).toFixed(1)}</Digits>
+          </View>
+        </View>
+        <HookFamily hooks={[hook]} width={120} maxHeight={84} />
+      </View>
+      <HookDimensions hook={hook} />
+      <View className="flex-row flex-wrap gap-x-6">
+        <Link href={{ pathname: '/drawer/convert', params: { hook: hook.id } }} className="min-h-target py-3 font-medium text-body text-river">
+          {words('convert.open')}
+        </Link>
+        <Link href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }} className="min-h-target py-3 font-medium text-body text-river">
+          {words('drawer.open-model')}
+        </Link>
+      </View>
+    </View>
+  );
+}

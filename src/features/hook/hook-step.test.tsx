@@ -11,13 +11,14 @@ const leading = (store: Store) => {
 const settings = (store: Store) => store.getState().records.entities.settings.main!;
 const byMaker = () => screen.getAllByLabelText('The same as a table')[0]!;
 
-test('the nearest of every maker stands in a table with size, difference and chance', async () => {
+test('the nearest three of every maker stand in a table with size, difference, chance and how far each holds', async () => {
   await open();
   const rows = within(byMaker()).getAllByRole('row');
   expect(rows[0]).toHaveTextContent('makersizedifferencechance');
-  expect(rows).toHaveLength(1 + 7);
-  for (const maker of ['Ravelin', 'Osmere', 'Tholeby', 'Kyrewood', 'Bessock', 'Vantry', 'Reference']) expect(within(byMaker()).getByText(maker)).toBeInTheDocument();
-  expect(within(byMaker()).getByText('V47')).toBeInTheDocument();
+  expect(rows).toHaveLength(1 + 3 * 7);
+  expect(within(byMaker()).getByLabelText(/^Osmere Lark 14/)).toHaveTextContent(/Lark · 7\.6–9\.0 · 41 in the drawer/);
+  for (const maker of ['Ravelin', 'Osmere', 'Tholeby', 'Kyrewood', 'Bessock', 'Vantry', 'Reference']) expect(within(byMaker()).getAllByText(maker)).toHaveLength(3);
+  expect(within(byMaker()).getAllByText('V47').length).toBeGreaterThan(0);
 });
 
 test('the ladder says what it shows, with the hook that is nearest', async () => {
@@ -50,7 +51,7 @@ test('a rule of barbless water leaves only barbless hooks, and says whose rule i
   expect(settings(store).barbRule).toBe('barbless');
   expect(screen.getByText('your rule for this water, check it')).toBeInTheDocument();
   expect(within(byMaker()).queryByText('Osmere')).toBeNull();
-  expect(within(byMaker()).getByText('Tholeby')).toBeInTheDocument();
+  expect(within(byMaker()).getAllByText('Tholeby')).toHaveLength(3);
 });
 
 test('one up asks for a longer hook', async () => {
@@ -59,6 +60,38 @@ test('one up asks for a longer hook', async () => {
   fireEvent.click(screen.getByText('one up'));
   expect(leading(store).offset).toEqual({ sizes: 1, intent: 'bigger' });
   expect(screen.getByLabelText(/Nearest to/).getAttribute('aria-label')).not.toBe(before);
+});
+
+test('a size two up keeps the reason that is given for it', async () => {
+  const { store } = await open();
+  fireEvent.click(screen.getByText('two up'));
+  fireEvent.click(screen.getByText('Different after refusal'));
+  expect(leading(store).offset).toEqual({ sizes: 2, intent: 'different-after-refusal' });
+});
+
+test('nothing smaller than is worth tying, only what is owned, the eye as it looks: each changes the answer', async () => {
+  const { store } = await open('match_demo-ellanmere-pupa');
+  const first = () => within(byMaker()).getAllByRole('row')[1]!.textContent;
+  const before = first();
+  fireEvent.click(screen.getByText('Only what I own'));
+  expect(within(byMaker()).getAllByRole('row').slice(1).every((row) => /in the drawer/.test(row.textContent!))).toBe(true);
+  fireEvent.click(screen.getByText('Only what I own'));
+  expect(first()).toBe(before);
+  fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Smallest size worth tying' })).getByText('16'));
+  expect(settings(store).smallest).toBe(16);
+  expect(first()).not.toBe(before);
+});
+
+test('a model of which only labels are known says how many hooks to tape', async () => {
+  await open();
+  fireEvent.click(within(byMaker()).getByLabelText(/^Bessock Fine Wet/));
+  expect(screen.getByText(/^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle it)/)).toBeInTheDocument();
+});
+
+test('every model can be laid on the ladder', async () => {
+  await open();
+  fireEvent.click(screen.getByText(/^Every model \(\d+\)$/));
+  expect(Number(/^(\d+) hook models/.exec(screen.getByLabelText(/Nearest to/).getAttribute('aria-label')!)![1])).toBeGreaterThan(20);
 });
 
 test('how far the answer holds is said in lengths and neighbours', async () => {

@@ -1,13 +1,17 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import type { BarbRuleId } from '@/catalogue/ids';
-import type { Answer, HookAnswer } from '@/core/answer';
-import { SD_STEPS } from '@/core/constants';
+import type { BarbRuleId, IntentId } from '@/catalogue/ids';
+import { holdsOfHook, measuresToSettle, nearestOfMaker, railOf, type Answer, type HookAnswer } from '@/core/answer';
+import { NUMBER_STEP } from '@/core/constants';
+import { reads, type Hook } from '@/core/hooks';
+import type { Quantity } from '@/core/quantity';
+import type { Speech } from '@/speech';
 import { change, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type AnswerRecord, type Entities } from '@/state';
-import { Measured, useSpeech, useWords } from '@/features/shell';
+import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName, offDigits } from '@/features/matches';
-import { Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
+import { Button, Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
+import { OnlyOwned } from './only-owned';
 import { HookDimensions, HookReasons } from './hook-detail';
 import { HowFar } from './how-far';
 import { MatchLadder } from './match-ladder';
@@ -30,11 +34,25 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
-  const { barbRule } = useApp(selectSettings);
+  const { barbRule, smallest, schools } = useApp(selectSettings);
   const [tapped, setTapped] = useState<string | null>(null);
+  const [everyMaker, setEveryMaker] = useState(false);
+  const setting = (label: string, fields: Partial<ReturnType<typeof selectSettings>>) => dispatch(change(label, (draft) => {
+    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], ...fields };
+  }));
+  const wide = useWide();
   const pin = usePinHook(matchId, record.id);
   const first = answer.hooks[0];
-  const chosen = answer.hooks.find((hook) => hook.id === tapped) ?? first;
+  const { columns } = answer.ladder;
+  const chosen = useMemo(() => {
+    const row = tapped === null ? undefined : columns.at.get(tapped);
+    return answer.hooks.find((hook) => hook.id === tapped) ?? (row === undefined ? undefined : railOf(answer.ladder, columns.model[row]!).find((hook) => hook.id === tapped)) ?? first;
+  }, [answer, columns, first, tapped]);
+  const settled = useMemo(() => (chosen ? measuresToSettle(answer.ladder, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
+  const makers = useMemo(() => Object.values(answer.by_maker).slice(0, everyMaker ? undefined : MAKERS_SHOWN).flatMap((hook) => nearestOfMaker(answer.ladder, hook.maker, PER_MAKER)), [answer, everyMaker]);
+  const setOffset = (sizes: number, intent: IntentId | null) => dispatch(change('offset', (draft) => {
+    draft.match[matchId]!.answers.find((item) => item.id === record.id)!.offset = { sizes, intent: intent ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller') };
+  }));
   return (
     <View className="gap-6 py-4">
       {answer.none_fits ? (
@@ -49,7 +67,7 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
       ))}
       {first ? (
         <View className="px-3">
-          <MatchLadder answer={answer} chosen={chosen?.id ?? null} onRung={setTapped} />
+          <MatchLadder on={wide ? 'ground' : 'plane'} answer={answer} chosen={chosen?.id ?? null} onRung={setTapped} />
         </View>
       ) : null}
       {chosen ? (
@@ -58,7 +76,7 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
             <View className="min-w-0 flex-1">
               <Heading>{hookName(chosen)}</Heading>
               <View className="flex-row flex-wrap items-baseline gap-x-3">
-                <Measured what={words('hook.reads')} quantity={{ value: chosen.reads, sd: chosen.estimated.includes('shank_mm') ? SD_STEPS.about : SD_STEPS.known, source: chosen.estimated.includes('shank_mm') ? 'label' : 'measured' }} as={{ decimals: 1 }} />
+                <Measured what={words('hook.reads')} quantity={readingOf(columns.hooks[columns.at.get(chosen.id)!]!)} as={{ decimals: 1 }} />
                 <Say size="small" tone="soft">
                   {words('hook.reads-both', { long: chosen.reads.toFixed(1), wide: chosen.reads_gape.toFixed(1) })}
                 </Say>
@@ -70,42 +88,64 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
             <Toggle label={words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} spoken={`${words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} ${hookName(chosen)}`} on={chosen.pinned} onChange={(on) => pin(on ? chosen.id : null)} />
           </View>
           {chosen.id === first!.id ? <HowFar answer={answer} /> : null}
+          {settled && settled.measures !== 0 ? (
+            <Say size="small" tone="straw">
+              {settled.measures === null ? words('hook.settle-none', { percent: Math.round(settled.after * 100) }) : words('hook.settle', { count: settled.measures, sizes: settled.sizes.join(', '), percent: Math.round(settled.after * 100) })}
+            </Say>
+          ) : null}
           <HookDimensions hook={chosen} />
           <HookReasons hook={chosen} />
         </View>
       ) : null}
       <View className="gap-3 px-5">
         <Heading size="small" level={3}>{words('hook.barb')}</Heading>
-        <Chips compact label={words('hook.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={barbRule} onChange={(id) => dispatch(change('barb', (draft) => {
-          draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], barbRule: id };
-        }))} />
+        <Chips compact label={words('hook.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={barbRule} onChange={(id) => setting('barb', { barbRule: id })} />
         {barbRule === 'any' ? null : (
           <Say size="small" tone="soft">
             {words('hook.barb-caution')}
           </Say>
         )}
         <Heading size="small" level={3}>{words('hook.offset')}</Heading>
-        <Chips compact label={words('hook.offset')} choices={['-1', '0', '1'].map((id) => ({ id, label: words(`hook.offset-word.${id}`) }))} value={String(record.offset.sizes)} onChange={(id) => dispatch(change('offset', (draft) => {
-          const sizes = Number(id);
-          draft.match[matchId]!.answers.find((item) => item.id === record.id)!.offset = { sizes, intent: sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller' };
-        }))} />
+        <Chips compact label={words('hook.offset')} choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))} value={String(record.offset.sizes)} onChange={(id) => setOffset(Number(id), null)} />
+        {record.offset.sizes === 0 ? null : (
+          <Chips compact label={words('hook.intent')} choices={ids.intents.filter((intent) => intent.id !== 'exact').map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={(intent) => setOffset(record.offset.sizes, intent)} />
+        )}
+        <Heading size="small" level={3}>{words('hook.smallest')}</Heading>
+        <Chips compact label={words('hook.smallest')} choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))} value={smallest === null || smallest === undefined ? ANY : String(smallest)} onChange={(id) => setting('smallest', { smallest: id === ANY ? null : Number(id) })} />
+        <Heading size="small" level={3}>{words('hook.eye-reading')}</Heading>
+        <Chips compact label={words('hook.eye-reading')} choices={EYE_READINGS.map((option) => ({ id: option.id, label: option.name }))} value={schools['eye-reading'] ?? 'default'} onChange={(id) => setting('schools', { schools: { ...schools, 'eye-reading': id } })} />
+        <View className="flex-row">
+          <OnlyOwned />
+        </View>
       </View>
       <View className="gap-2">
         <Heading className="px-5">{words('hook.by-maker')}</Heading>
-        <HookTable hooks={Object.values(answer.by_maker)} onPick={setTapped} />
+        <HookTable hooks={makers} answer={answer} onPick={setTapped} />
+        {Object.keys(answer.by_maker).length > MAKERS_SHOWN ? <Button kind="quiet" label={words(everyMaker ? 'hook.fewer-makers' : 'hook.more-makers', { count: Object.keys(answer.by_maker).length })} className="self-start" onPress={() => setEveryMaker(!everyMaker)} /> : null}
       </View>
       <View className="gap-2">
         <Heading className="px-5">{words('hook.all')}</Heading>
-        <HookTable hooks={answer.hooks.slice(0, LISTED)} onPick={setTapped} />
+        <HookTable hooks={answer.hooks.slice(0, LISTED)} answer={answer} onPick={setTapped} />
       </View>
     </View>
   );
 }
 
 const LISTED = 20;
+const MAKERS_SHOWN = 8;
+const PER_MAKER = 3;
+const OFFSETS = ['-2', '-1', '0', '1', '2'] as const;
+const ANY = 'any';
+const SMALLEST = [ANY, '16', '18', '20', '22', '24', '26'] as const;
+const EYE_READINGS = ids.schools.find((school) => school.id === 'eye-reading')!.options;
+
+/** What a hook reads, with the ± of its shank. */
+function readingOf(hook: Hook): Quantity {
+  return { value: reads(hook.shank.value), sd: hook.shank.sd === null ? null : hook.shank.sd / hook.shank.value / NUMBER_STEP, source: hook.shank.source };
+}
 
 /** Hooks as a table: maker and model, size, how far off, the chance. */
-export function HookTable({ hooks, onPick }: { hooks: readonly HookAnswer[]; onPick: (id: string) => void }) {
+export function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; answer: Answer; onPick: (id: string) => void }) {
   const words = useWords();
   const speech = useSpeech();
   return (
@@ -124,7 +164,7 @@ export function HookTable({ hooks, onPick }: { hooks: readonly HookAnswer[]; onP
                 {hook.maker_name}
               </Say>
               <Say size="small" tone="soft" lines={1}>
-                {`${hook.model_name}${hook.pinned ? ` · ${words('hook.pinned')}` : ''}${hook.owned > 0 ? ` · ${hook.owned}` : ''}`}
+                {[hook.model_name, heldOf(answer, hook, speech), hook.pinned ? words('hook.pinned') : '', hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : ''].filter(Boolean).join(' · ')}
               </Say>
             </Pressable>
           </View>
@@ -141,6 +181,13 @@ export function HookTable({ hooks, onPick }: { hooks: readonly HookAnswer[]; onP
       ))}
     </View>
   );
+}
+
+/** The lengths a hook holds between, short. */
+function heldOf(answer: Answer, hook: HookAnswer, speech: Speech): string {
+  const { low_mm, high_mm, below, above } = holdsOfHook(answer, hook);
+  const digits = (mm: number) => speech.length(mm).split(' ')[0]!;
+  return below === null && above === null ? '' : speech.t('ui.hook.held', { low: below === null ? '' : digits(low_mm), high: above === null ? '' : digits(high_mm) });
 }
 
 function Cell({ text, head, grow }: { text: string; head?: boolean; grow?: boolean }) {

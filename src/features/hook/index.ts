@@ -1,3 +1,4 @@
 export { HowFar } from './how-far';
 export { HookDimensions } from './hook-detail';
 export { HookStep } from './hook-step';
+export { OnlyOwned } from './only-owned';

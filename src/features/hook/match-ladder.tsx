@@ -1,41 +1,62 @@
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { Answer, HookAnswer } from '@/core/answer';
+import { modelsInOrder, railOf, type Answer } from '@/core/answer';
+import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
 import { Ladder, type Rail } from '@/ui/drawings';
+import { Button } from '@/ui/primitives';
 
-/** The ladder of a match: the best model of every maker, rungs at what each size carries in the style in use. */
-export function MatchLadder({ answer, chosen, onRung }: { answer: Answer; chosen: string | null; onRung: (id: string) => void }) {
+/** A model of the answer as a rail: rungs at what each size carries in the style in use. */
+function railFrom(answer: Answer, model: number, lit: ReadonlySet<string>): Rail {
+  const { columns } = answer.ladder;
+  const hooks = railOf(answer.ladder, model);
+  const first = columns.hooks[columns.starts[model]!]!;
+  return {
+    id: `${first.maker}:${first.model}`, maker: first.makerName, model: first.modelName,
+    rungs: hooks.map((hook) => {
+      const { shank } = columns.hooks[columns.at.get(hook.id)!]!;
+      const half = isAbout(shank.source) && shank.sd !== null ? 1.96 * shank.sd * (hook.carry_mm / shank.value) : null;
+      return { id: hook.id, size: hook.size, mm: hook.carry_mm, half, chance: lit.has(hook.id) ? `${Math.round(hook.probability! * 100)} %` : null, lit: lit.has(hook.id), owned: hook.owned > 0, pinned: hook.pinned };
+    }),
+  };
+}
+
+/** The ladder of a match: the nearest model of every maker, or every model, nearest first. */
+export function MatchLadder({ answer, chosen, onRung, on }: { answer: Answer; chosen: string | null; onRung: (id: string) => void; on: 'ground' | 'plane' }) {
   const speech = useSpeech();
   const words = useWords();
   const [width, onLayout] = useWidth();
-  const lit = new Set(Object.values(answer.by_maker).map((hook) => hook.id));
-  const rails = Object.values(answer.by_maker).map((best): Rail => {
-    const model = answer.hooks.filter((hook) => hook.maker === best.maker && hook.model === best.model).sort((a, b) => a.carry_mm - b.carry_mm);
-    return { id: `${best.maker}:${best.model}`, maker: best.maker_name, model: best.model_name, rungs: model.map((hook) => ({ id: hook.id, size: hook.size, mm: hook.carry_mm, lit: lit.has(hook.id), owned: hook.owned > 0, about: hook.estimated.includes('shank_mm'), pinned: hook.pinned })) };
-  });
+  const [all, setAll] = useState(false);
+  const { columns } = answer.ladder;
+  const models = useMemo(() => modelsInOrder(answer.ladder.columns, answer.ladder), [answer]);
+  const best = useMemo(() => Object.values(answer.by_maker), [answer]);
+  const shown = all ? models : best.map((hook) => columns.model[columns.at.get(hook.id)!]!);
+  const lit = useMemo(() => new Set(best.map((hook) => hook.id)), [best]);
   const half = Math.max(1.96 * answer.natural.length.seMm * (answer.target_mm / answer.natural.length.meanMm), answer.target_mm * 0.02);
-  const nearest = Object.values(answer.by_maker).map((hook) => hook.carry_mm);
+  const nearest = best.map((hook) => hook.carry_mm);
   const low = Math.min(answer.target_mm * 0.68, ...nearest) * 0.98;
   const high = Math.max(answer.target_mm * 1.42, ...nearest) * 1.02;
-  const best = answer.hooks[0];
+  const first = answer.hooks[0];
   return (
-    <View onLayout={onLayout}>
+    <View onLayout={onLayout} className="gap-2">
       {width > 0 ? (
         <Ladder
-          label={words('ladder.label', { count: rails.length, unit: speech.unit === 'mm' ? speech.t('unit.mm') : speech.t('unit.in'), target: speech.length(answer.target_mm), best: best ? `${best.maker_name} ${best.size}` : '' })}
+          label={words('ladder.label', { count: shown.length, unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in'), target: speech.length(answer.target_mm), best: first ? `${first.maker_name} ${first.size}` : '' })}
+          hint={words('ladder.keys')}
+          on={on}
           width={width}
-          rails={rails}
+          count={shown.length}
+          railAt={(index) => railFrom(answer, shown[index]!, lit)}
           band={{ mm: answer.target_mm, half, digits: formatLength(answer.target_mm, speech.unit).digits }}
           domain={[low, high]}
           tick={(mm) => (speech.unit === 'mm' ? String(Number(mm.toFixed(1))) : formatLength(mm, speech.unit).digits)}
-          unit={speech.unit === 'mm' ? speech.t('unit.mm') : speech.t('unit.in')}
+          unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
           chosen={chosen}
           onRung={onRung}
         />
       ) : null}
+      {models.length > best.length ? <Button kind="quiet" label={words(all ? 'ladder.best' : 'ladder.all', { count: models.length })} className="self-start" onPress={() => setAll(!all)} /> : null}
     </View>
   );
 }
-
-export type { HookAnswer };

@@ -1,3 +1,4 @@
+import { useDeferredValue, useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
@@ -36,21 +37,28 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
-  const believed = useApp((state) => selectBelief(state, match.sampleId));
+  // What is typed is shown first; the odds follow when there is time.
+  const believed = useDeferredValue(useApp((state) => selectBelief(state, match.sampleId)));
   const theKey = useApp(selectKey);
   const thumb = useThumb();
-  if (!believed) return null;
-  const { sighting, belief } = believed;
-  const stages = byStage(theKey, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN);
+  // What is typed may leave the belief as it was for a moment: nothing is weighed again until it changes.
+  const weighed = useMemo(() => {
+    if (!believed) return null;
+    const { sighting, belief } = believed;
+    const heard = pulls(theKey, sighting, belief);
+    return {
+      stages: byStage(theKey, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN), heard, next: nextSign(theKey, sighting, belief, sample.skipped as AskedId[]),
+      like: heard.length > 0 ? lookalike(theKey, sighting, belief) : null, groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
+    };
+  }, [believed, sample.skipped, theKey]);
+  if (!believed || !weighed) return null;
+  const { sighting } = believed;
+  const skipped = sample.skipped as AskedId[];
+  const { stages, heard, next, like, groups } = weighed;
   const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
-  const skipped = sample.skipped as AskedId[];
-  const next = nextSign(theKey, sighting, belief, skipped);
-  const heard = pulls(theKey, sighting, belief);
   const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
   const told = heard.length + sample.seen.length > 0 || sample.rise !== null || sighting.lengthMm !== null;
-  const like = heard.length > 0 ? lookalike(theKey, sighting, belief) : null;
-  const groups = sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN);
   const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
   const take = (stage: StageId) => dispatch(change('stage', (draft) => void ((draft.match[matchId]!.answers.find((answer) => answer.id === leading.id) as AnswerRecord).stage = stage)));
   const keepBoth = () => dispatch(change('answer', (draft) => {

@@ -1,7 +1,7 @@
 import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { useDeferredValue, useEffect, useRef, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import { answered as noteAnswer, change, selectAnswered, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
 import { BenchStep } from '@/features/bench';
@@ -34,7 +34,9 @@ export function MatchScreen({ id, step }: { id: string; step: Step }) {
   useEffect(() => {
     if (!key || answered?.status !== 'answered') return;
     const { answer } = answered;
-    dispatch(noteAnswer({ key, seen: { hook: answer.hooks[0] ? hookName(answer.hooks[0]) : null, dressing: answer.dressing?.name ?? null, mean: answer.natural.length.meanMm } }));
+    // After the answer itself is painted: what changed is told beside it.
+    const later = setTimeout(() => dispatch(noteAnswer({ key, seen: { hook: answer.hooks[0] ? hookName(answer.hooks[0]) : null, dressing: answer.dressing?.name ?? null, mean: answer.natural.length.meanMm } })), 0);
+    return () => clearTimeout(later);
   }, [answered, dispatch, key]);
   if (!match || !sample || !answered) return <Missing what="match" list="/matches" />;
   const props: FrameProps = { id, step, match, sample, answered, title };
@@ -134,6 +136,9 @@ function PhoneFrame(props: FrameProps) {
   const record = leadingOf(match);
   const lines = useStepLines(id, answered, record.stage ?? null);
   const answer = answered.status === 'answered' ? answered.answer : null;
+  // The lines of the steps answer a key at once; the drawing follows when there is time.
+  const drawn = useDeferredValue(answer);
+  const drawnSample = useDeferredValue(sample);
   return (
     <View className="min-h-0 flex-1">
       <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
@@ -142,7 +147,7 @@ function PhoneFrame(props: FrameProps) {
         <PageHeading>{title}</PageHeading>
       </View>
       <Told matchKey={`${id}/${match.leading}`} />
-      {record.stage && (step === 'natural' || step === 'hook') ? <AnswerPlate stage={record.stage} sample={sample} answer={answer ? { ...answer, card: null } : null} maxHeight={step === 'natural' ? 190 : 150} /> : null}
+      {record.stage && (step === 'natural' || step === 'hook') ? <AnswerPlate stage={record.stage} sample={drawnSample} answer={drawn ? { ...drawn, card: null } : null} maxHeight={step === 'natural' ? 190 : 150} /> : null}
       {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
       <View className="border-t border-line">
         {STEPS.map((item) => (
@@ -230,7 +235,7 @@ function WideFrame(props: FrameProps) {
         {answer ? <HowFar answer={answer} className="border-b border-line px-5 py-3" /> : null}
         {answer ? (
           <View className="border-b border-line px-5 py-3">
-            <Heading size="small">{words('hook.by-maker')}</Heading>
+            <Heading size="small">{words('hook.one-a-maker')}</Heading>
             {Object.values(answer.by_maker).map((hook) => (
               <View key={hook.id} className="min-h-9 flex-row items-center justify-between gap-2">
                 <Say size="small" lines={1} className="min-w-0 flex-1">

@@ -1,3 +1,4 @@
+import { useDeferredValue } from 'react';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
@@ -27,7 +28,7 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
   const dispatch = useAppDispatch();
   const router = useRouter();
   const { ports } = useStore() as unknown as Store;
-  const believed = useApp((state) => selectBelief(state, match.sampleId));
+  const believed = useDeferredValue(useApp((state) => selectBelief(state, match.sampleId)));
   const key = useApp(selectKey);
   const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(key, believed.belief, stage, to));
   if (grown.length === 0) return null;

@@ -1,7 +1,8 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
-import { change, hasDemo, PHOTOS_MOST, photosWaiting, removeDemo, selectAnswered, useApp, useAppDispatch, type State } from '@/state';
+import { change, hasDemo, isLow, PHOTOS_MOST, photosWaiting, removeDemo, selectAnswered, useApp, useAppDispatch, type State } from '@/state';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { MatchList, selectMatchIds } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
@@ -26,6 +27,7 @@ export function NowScreen() {
   const newMatch = useNewMatch();
   const { keep, wrong } = useKeepPhoto();
   const photos = useApp((state) => photosWaiting(state).count);
+  const low = useApp((state) => Object.values(state.records.entities.packet).filter(isLow).length);
   const recent = ids.filter((id) => !waiting.includes(id)).slice(0, RECENT);
   const dun = naturalMarks('mayfly/dun', 10, {});
   const door = (
@@ -56,10 +58,17 @@ export function NowScreen() {
       {wrong ? <PhotoFault wrong={wrong} /> : null}
     </View>
   );
-  const waits = waiting.length > 0 ? (
+  const waits = waiting.length > 0 || low > 0 ? (
     <View className="pt-8">
       <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
-      <MatchList ids={waiting} narrow />
+      {waiting.length > 0 ? <MatchList ids={waiting} narrow /> : null}
+      {low > 0 ? (
+        <Link href="/drawer/packets" className={`min-h-target px-5 py-3 ${waiting.length > 0 ? '' : 'border-t'} border-b border-line`}>
+          <Say weight="medium" tone="river">
+            {words('now.low', { count: low })}
+          </Say>
+        </Link>
+      ) : null}
     </View>
   ) : null;
   const last = (

@@ -4,7 +4,7 @@ import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { NowScreen } from './now-screen';
 
-const rows = () => screen.getAllByRole('link').map((row) => row.getAttribute('aria-label')!.split('.')[0]);
+const rows = () => screen.getAllByRole('link').filter((row) => row.hasAttribute('aria-label')).map((row) => row.getAttribute('aria-label')!.split('.')[0]);
 
 describe('Now', () => {
   test('the biggest target makes a match and opens its natural', async () => {
@@ -22,6 +22,10 @@ describe('Now', () => {
     expect(screen.getByText('waits for a length')).toBeInTheDocument();
     expect(rows().slice(1)).toHaveLength(6);
     expect(rows().slice(1)).not.toContain('Off the alder leaf');
+  });
+  test('packets that are low wait too, and lead to the drawer', async () => {
+    await openScreen(<NowScreen />);
+    expect(screen.getByRole('link', { name: '2 packets of hooks are low' })).toHaveAttribute('href', '/drawer/packets');
   });
   test('the demo is marked, in its own time, and leaves with one tap', async () => {
     const { store } = await openScreen(<NowScreen />);

@@ -154,15 +154,20 @@ const placeScreen: NonNullable<TabSlotProps['renderFn']> = (descriptor, { isFocu
     </View>
   ) : null;
 
+/** Says on the page itself whether all is written; by itself, so that a key typed does not draw the places anew. */
+function Saved() {
+  const saved = useApp((state) => state.session.saved);
+  useEffect(() => void (document.documentElement.dataset.saved = saved ? 'yes' : 'no'), [saved]);
+  return null;
+}
+
 /** Header, places and the page: a bottom bar on a phone, a rail on a wide screen; the bench fills the screen. */
 export function Shell() {
   const words = useWords();
   const wide = useWide();
   const path = usePathname();
   const { theme } = useApp(selectDevice);
-  const saved = useApp((state) => state.session.saved);
   useEffect(() => applyTheme(theme), [theme]);
-  useEffect(() => void (document.documentElement.dataset.saved = saved ? 'yes' : 'no'), [saved]);
   useKeys();
   const bare = /\/tie$/.test(path);
   const list = (
@@ -198,6 +203,7 @@ export function Shell() {
     <View className="min-w-0 flex-1">
       {bare ? null : <Header wide={wide} />}
       {bare ? null : <NewVersion />}
+      <Saved />
       <View role="main" className="min-h-0 flex-1">
         <TabSlot style={SLOT} renderFn={placeScreen} />
       </View>

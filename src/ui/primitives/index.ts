@@ -2,3 +2,4 @@ export { Button, Chips, Stepper, Toggle, type Choice } from './controls';
 export { Field } from './field';
 export { Facts } from './facts';
 export { Digits, Heading, Say } from './text';
+export { useRowsInView } from './use-rows-in-view';

@@ -1,0 +1,1 @@
+export { PacketsScreen as default } from '@/features/drawer';
