@@ -6,6 +6,7 @@ import { catalogueOf, demoRows, hooksFromRows, REFERENCE_ROWS, shippedSchool } f
 import { answer, NO_CHOICES, type Sample } from '../src/core/answer';
 import { carriedFly, matchBox } from '../src/core/box';
 import { dressingFaults } from '../src/core/tying';
+import { rankingCost } from './ranking';
 import { answersNeeded, simulatedTiers, writtenCases } from './accuracy';
 
 const csv = readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8');
@@ -57,6 +58,9 @@ const pass = costs.find((cost) => cost.name.startsWith('the same numbers'))!.ms;
 process.stdout.write(`${'task'.padEnd(width)}  × one answer\n`);
 for (const { name, ms } of costs) process.stdout.write(`${name.padEnd(width)}  ${(ms / unit).toFixed(2).padStart(12)}\n`);
 process.stdout.write(`ranking 400 flies costs ${(ranking / pass).toFixed(0)} plain passes over as many numbers, ${ranking <= 16 ? 'inside' : 'outside'} 16 ms of this run\n`);
+
+const loops = rankingCost(csv);
+process.stdout.write(`\nranking hooks against one plain loop over as many\n${loops.map(({ count, loops: cost, allowed }) => `${String(count).padEnd(8)}${cost.toFixed(2).padStart(8)} loops, ${cost <= allowed ? 'inside' : 'outside'} ${allowed}`).join('\n')}\n`);
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 const written = writtenCases();

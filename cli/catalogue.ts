@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { catalogueOf, demoRows, hooksFromRows, KNOWN, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
 import type { Catalogue } from '../src/core/answer';
 import { readDrawerFile, readHooksFile, type CellProblem } from '../src/core/exchange';
-import type { Hook, HookRow, XLabelSchool } from '../src/core/hooks';
+import { hookId, type HookRow, type XLabelSchool } from '../src/core/hooks';
 import { inputFault, type InputFault } from './args';
 import type { Reader } from './read';
 
@@ -13,10 +13,9 @@ export function cellFault(field: string, problem: CellProblem): InputFault {
   return inputFault(field, problem.code, problem.got, { params: problem.params, allowed: accepted, line: problem.line, column: problem.column });
 }
 
-/** Shipped hooks and those of `--catalogue`; the same hook twice keeps the later. */
-export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Catalogue {
-  const files = read.many('catalogue');
-  const own: HookRow[] = files.flatMap((path) => {
+/** Rows of the shipped hooks and of `--catalogue`. */
+export function shippedAndOwn(read: Reader): HookRow[] {
+  const own: HookRow[] = read.many('catalogue').flatMap((path) => {
     const text = read.file('catalogue', path);
     if (text === null) return [];
     const result = readHooksFile(text, KNOWN);
@@ -24,9 +23,14 @@ export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Ca
     return result.rows;
   });
   const shipped = read.has('only-catalogue') ? [] : [...demoRows(readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8')), ...REFERENCE_ROWS];
-  const hooks = new Map<string, Hook>();
-  for (const hook of hooksFromRows([...shipped, ...own], (maker) => school ?? shippedSchool(maker))) hooks.set(hook.id, hook);
-  return catalogueOf([...hooks.values()]);
+  const rows = new Map<string, HookRow>();
+  for (const row of [...shipped, ...own]) rows.set(hookId(row.maker, row.model, row.size), row);
+  return [...rows.values()];
+}
+
+/** Shipped hooks and those of `--catalogue`; the same hook twice keeps the later. */
+export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Catalogue {
+  return catalogueOf(hooksFromRows(shippedAndOwn(read), (maker) => school ?? shippedSchool(maker)));
 }
 
 export function ownedFrom(read: Reader): Record<string, number> {

@@ -99,6 +99,57 @@ describe('hooks read', () => {
   test('over 1', () => expect(json('hooks', 'read', '--shank', '22.8').value.nearest).toBe('1/0'));
 });
 
+describe('hooks convert', () => {
+  test('every other maker, nearest first, in the published shape', () => {
+    const { value } = json('hooks', 'convert', '--maker', 'Osmere', '--model', 'lark', '--size', '14');
+    expect(value.from).toMatchObject({ id: 'osmere:lark:14', target_mm: null, steps: null, probability: null });
+    expect(Object.keys(value.to).sort()).toEqual(['bessock', 'kyrewood', 'ravelin', 'reference', 'tholeby', 'vantry']);
+    const near = Object.values<Record<string, unknown>>(value.to)[0]!;
+    expect(Object.keys(near)).toEqual(['hook', 'steps', 'length_mm', 'gape_mm', 'wire_mm', 'mass_mg', 'same', 'close', 'reasons']);
+    expect(value.drawer).toBeNull();
+  });
+  test('with a drawer', () => {
+    const drawer = file('drawer.csv', 'maker,model,size,count\nravelin,plain-dry,12,4\n');
+    expect(json('hooks', 'convert', '--maker', 'osmere', '--model', 'lark', '--size', '14', '--drawer', drawer, '--owned', '--weights', 'gape').value).toMatchObject({ to: { ravelin: { hook: { id: 'ravelin:plain-dry:12', owned: 4 } } }, drawer: { hook: { id: 'ravelin:plain-dry:12' } } });
+  });
+  test('a size between two that are stocked is answered as about; one outside is not', () => {
+    expect(json('hooks', 'convert', '--maker', 'kyrewood', '--model', 'dry-1x', '--size', '13').value.from.estimated).toContain('shank_mm');
+    expect(json('hooks', 'convert', '--maker', 'kyrewood', '--model', 'dry-1x', '--size', '40')).toMatchObject({ exit: 2, value: { error: { field: 'size', got: '40' } } });
+  });
+  test('a wrong model names those there are', () => expect(json('hooks', 'convert', '--maker', 'osmere', '--model', 'larch', '--size', '14').value.error).toMatchObject({ field: 'model', allowed: expect.arrayContaining(['lark']) }));
+});
+
+describe('hooks check', () => {
+  const rows = 'maker;model;size;bend;shank_mm\nm;x;12;round;8,2\nm;x;14;banana;\nm;x;1/0;round;\n';
+  test('counts rows and names what is bad with its line; good and bad are written apart', () => {
+    const [out, bad] = [file('good.csv', ''), file('bad.csv', '')];
+    const result = json('hooks', 'check', file('hooks.csv', rows), '--out', out, '--bad', bad);
+    expect(result.exit).toBe(2);
+    expect(result.value).toMatchObject({ rows: 3, good: 2, bad: 1, problems: [{ line: 3, column: 'bend', record: 'm x 14', rule: 'cell-not-one-of', got: 'banana', accepted: expect.stringContaining('round') }] });
+    expect(readFileSync(bad, 'utf8')).toMatch(/^maker,model,size,bend,shank_mm,problem\r\nm,x,14,banana,,/);
+    expect(json('hooks', 'check', out)).toMatchObject({ exit: 0, value: { rows: 2, good: 2, bad: 0 } });
+  });
+  test('columns of other names, in inches', () => {
+    const other = file('other.csv', 'Firm,Code,No,Shape,Long\nm,x,12,round,0.32\n');
+    const out = file('good.csv', '');
+    expect(json('hooks', 'check', other, '--map', 'maker=Firm', '--map', 'model=Code', '--map', 'size=No', '--map', 'bend=Shape', '--map', 'shank_mm=Long', '--unit', 'in', '--out', out).exit).toBe(0);
+    expect(readFileSync(out, 'utf8')).toContain('8.128');
+    expect(json('hooks', 'check', other, '--map', 'maker=None').value.error).toMatchObject({ field: 'map', got: 'None' });
+    expect(json('hooks', 'check', other, '--map', 'sank_mm=Long').value.error.message).toContain('shank_mm');
+  });
+});
+
+describe('hooks law', () => {
+  test('one measured hook moves its model', () => {
+    const model = file('model.csv', 'maker,model,size,bend,shank_mm,source\nm,x,12,round,,\nm,x,14,round,7.7,measured\nm,x,16,round,,\n');
+    const { sizes } = json('hooks', 'law', '--model', model).value;
+    expect(sizes.map((item: { size: string; source: string }) => [item.size, item.source])).toEqual([['12', 'model'], ['14', 'measured'], ['16', 'model']]);
+    expect(sizes[0].shank_mm).toBeGreaterThan(8.9);
+    expect(sizes[0].sd_mm / sizes[0].shank_mm).toBeLessThan(0.03);
+  });
+  test('a file of two models is refused', () => expect(json('hooks', 'law', '--model', file('two.csv', 'maker,model,size,bend\nm,x,12,round\nm,y,12,round\n'))).toMatchObject({ exit: 2, value: { error: { field: 'model' } } }));
+});
+
 describe('card', () => {
   test('in the published shape, for a batch', () => {
     const { value } = json('card', '--dressing', 'first-light-dun', '--hook', 'reference:standard-dry:14', '--count', '12');

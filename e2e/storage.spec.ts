@@ -52,6 +52,7 @@ test('the demo leaves in one step that can be undone; hooks of the made-up maker
   await expect(page.getByText('No match yet.', { exact: false })).toBeVisible();
   await written(page);
   await page.goto('/drawer/hooks');
+  await page.getByRole('radio', { name: 'Table' }).click();
   await expect(page.getByRole('link', { name: /^Reference/ }).first()).toBeVisible();
   await expect(page.getByRole('link', { name: /^Osmere/ })).toHaveCount(0);
 });

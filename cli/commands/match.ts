@@ -87,7 +87,7 @@ export const matchCommand: Command = {
     const dressing = dressingPin(read, read.one('dressing'));
     const top = read.number('top', [1, 100000], true) ?? TOP;
     if (read.faults.length > 0 || sample === null) return null;
-    const answered = answer(sample, { ...choices, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue);
+    const answered = answer(sample, { ...choices, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
     const result = { ...answered, warnings: [...answered.warnings, ...unusedSchools(answered.card)] };
     return { json: matchOut(result, top, speech), text: text(result, top, speech), exit: 0 };
   },
