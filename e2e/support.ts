@@ -17,9 +17,9 @@ export const test = base.extend<{ watched: void }>({
 
 export { expect };
 
-/** Waits until what was typed is written. */
+/** Waits until what was typed is written, however slow the machine. */
 export async function written(page: Page): Promise<void> {
-  await expect(page.locator('html')).toHaveAttribute('data-saved', 'yes');
+  await expect(page.locator('html')).toHaveAttribute('data-saved', 'yes', { timeout: 45_000 });
 }
 
 /** Opens the app on an empty store without the demo. */
