@@ -22,10 +22,16 @@ function batchOut(card: Card, speech: Speech) {
 export function cardOut(card: Card, speech: Speech): unknown {
   return worded({
     ...card,
-    steps: card.steps.map((step) => ({ ...step, check: speech.stepCheck(step), orientation: speech.stepOrientation(step) })),
+    steps: stepsOut(card.steps, speech),
+    assemblies: card.assemblies.map((assembly) => ({ ...assembly, steps: stepsOut(assembly.steps, speech) })),
     cautions: card.cautions.map((caution) => ({ id: caution.id, text: speech.caution(caution.id), step: caution.step })),
     batch: batchOut(card, speech),
   }, speech);
+}
+
+/** Steps with their codes and tools in words. */
+function stepsOut(steps: Card['steps'], speech: Speech): unknown[] {
+  return steps.map((step) => ({ ...step, check: speech.stepCheck(step), orientation: speech.stepOrientation(step), tool: step.tool && speech.tool(step.tool) }));
 }
 
 /** Schools that were asked for and have no place in the dressing of a card, each as a warning. */

@@ -10,7 +10,7 @@ const TYPE_NAMES: Record<keyof typeof ids, string> = {
   'colour-words': 'ColourWord', 'length-methods': 'LengthMethod', sides: 'SideId', methods: 'Method', units: 'UnitId', themes: 'ThemeId',
   'thread-roles': 'ThreadRole', 'weight-kinds': 'WeightKind', 'amount-units': 'AmountUnit', 'bead-locks': 'BeadLock',
   'vise-positions': 'VisePosition', frames: 'FrameId', verbs: 'VerbId', metals: 'MetalId', 'bead-kinds': 'BeadKindId',
-  'rise-forms': 'RiseFormId', cautions: 'CautionId', 'stage-matches': 'StageMatch', sexes: 'SexId', moves: 'MoveId',
+  'rise-forms': 'RiseFormId', cautions: 'CautionId', 'stage-matches': 'StageMatch', sexes: 'SexId', moves: 'MoveId', 'bank-changes': 'BankChangeId',
 };
 
 const union = (values: string[]) => values.map((value) => `'${value}'`).join(' | ');

@@ -1,7 +1,7 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES } from '../../src/catalogue';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, TOOLS } from '../../src/catalogue';
 import type { StageId, WaterId } from '../../src/catalogue/ids';
 import ids from '../../src/catalogue/ids.json';
-import { dressingSchema, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
+import { askedFor, dressingSchema, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
 import { reason } from '../../src/core/code';
 import { dressingFaults } from '../../src/core/tying';
 import type { Speech } from '../../src/speech';
@@ -23,6 +23,8 @@ const FLAGS: readonly Flag[] = [
   { name: 'all', takes: 'nothing', help: 'check the shipped library' },
 ];
 
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS };
+
 interface Summarised {
   json: unknown;
   dressing: Dressing;
@@ -31,7 +33,7 @@ interface Summarised {
 
 function summary(dressing: Dressing, ranked: RankedDressing | null, have: ReadonlySet<string> | null, speech: Speech): Summarised {
   const ready = readiness(dressing, have, MATERIALS);
-  const why = [...(ranked?.why ?? []), ...(ready.reason ? [ready.reason] : [])];
+  const why = ranked?.why ?? (ready.reason ? [ready.reason] : []);
   return {
     dressing,
     score: ranked?.score ?? null,
@@ -52,7 +54,7 @@ function list(read: Reader, speech: Speech): Answered | null {
   if (read.faults.length > 0) return null;
   const library = DRESSINGS.filter((dressing) => ride === null || dressing.ride === ride);
   const rows = stage
-    ? rankDressings(library, stage, length, water, STAGES).map((ranked) => summary(ranked.dressing, ranked, have, speech))
+    ? rankDressings(library, askedFor(stage, { lengthMm: length, water, picking: { stash: have } }), CATALOGUE).map((ranked) => summary(ranked.dressing, ranked, have, speech))
     : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, speech));
   return {
     json: { dressings: rows.map((row) => row.json) },
@@ -68,9 +70,11 @@ function why(read: Reader, speech: Speech): Answered | null {
   const stage = read.stage() as StageId | null;
   const length = read.length('length', read.one('length'));
   const water = read.flagId<WaterId>('water', ids.waters);
+  const have = stashFrom(read);
   if (read.faults.length > 0 || id === null || stage === null) return null;
-  const ranked = rankDressings(DRESSINGS, stage, length, water, STAGES);
-  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(DRESSINGS.filter((dressing) => dressing.id === id), stage, length, water, STAGES)[0]!;
+  const asked = askedFor(stage, { lengthMm: length, water, picking: { stash: have } });
+  const ranked = rankDressings(DRESSINGS, asked, CATALOGUE);
+  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(DRESSINGS.filter((dressing) => dressing.id === id), asked, CATALOGUE)[0]!;
   const chosen = ranked[0]?.dressing.id === id;
   return {
     json: worded({ id, chosen, score: own.score, reasons: own.why }, speech),
@@ -115,7 +119,7 @@ function problemsOf(raw: unknown, index: number, speech: Speech): Problem[] {
     return all.map((item) => ({ line: null, column: item.path || null, record, rule: 'schema', message: item.message, got: item.params?.originalValue === undefined ? null : String(item.params.originalValue), accepted: null }));
   }
   const dressing = schema.cast(raw) as Dressing;
-  return dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS }).map((fault) => ({
+  return dressingFaults(dressing, CATALOGUE).map((fault) => ({
     line: null,
     column: fault.step === null ? (fault.part === null ? null : `parts.${fault.part}`) : `steps[${fault.step - 1}]`,
     record,
@@ -139,7 +143,7 @@ function check(read: Reader, speech: Speech): Answered | null {
   const perRecord = records.map((raw, index) => problemsOf(raw, index, speech));
   const bad = perRecord.filter((problems) => problems.length > 0).length;
   const problems = perRecord.flat();
-  const file = path ?? 'src/catalogue/dressings.json';
+  const file = path ?? 'src/catalogue/dressings';
   return {
     json: { file, rows: records.length, good: records.length - bad, bad, problems },
     text: [`${file}: ${records.length} dressings, ${records.length - bad} good, ${bad} bad`, ...problems.map((problem) => fold(`- ${problem.record} ${problem.column ?? ''} ${problem.rule}: ${problem.message}`, 2))].join('\n'),

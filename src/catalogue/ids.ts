@@ -55,6 +55,7 @@ export type CautionId = 'bleach' | 'uv-resin' | 'cyanoacrylate' | 'varnish' | 'f
 export type StageMatch = 'same' | 'neighbour';
 export type SexId = 'male' | 'female' | 'mixed';
 export type MoveId = 'tied' | 'got' | 'counted' | 'lost' | 'given' | 'shifted';
+export type BankChangeId = 'clip-flat' | 'clip-v' | 'wet-shuck' | 'sink' | 'float' | 'shorten' | 'swap-wire';
 
 /** Every school and the options it can be set to. */
 export interface SchoolOption {

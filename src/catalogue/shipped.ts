@@ -1,14 +1,19 @@
-import { dressingSchema, type Dressing } from '@/core/dressings';
+import { completeDressing, type Dressing, type Tool, type WrittenDressing } from '@/core/dressings';
 import { completeModel, referenceRange, type Hook, type HookRow, type ReferenceModel, type StageRow, type Style, type XLabelSchool } from '@/core/hooks';
 import { readHooksFile } from '@/core/exchange';
 import type { Material } from '@/core/materials';
 import type { Catalogue } from '@/core/answer';
-import dressings from './dressings.json';
+import caddis from './dressings/caddis.json';
+import landAndOthers from './dressings/land-and-others.json';
+import mayfly from './dressings/mayfly.json';
+import midge from './dressings/midge.json';
+import stonefly from './dressings/stonefly.json';
 import ids from './ids.json';
 import { KNOWN } from './known-ids';
 import makers from './makers.json';
 import materials from './materials.json';
 import referenceModels from './reference-range.json';
+import tools from './tools.json';
 
 export interface Maker {
   id: string;
@@ -22,8 +27,10 @@ export const STYLES = ids.styles as Style[];
 export const STAGES = ids.stages as StageRow[];
 export const MATERIALS = materials as Material[];
 
-/** The shipped library, filled with the schema's defaults. */
-export const DRESSINGS: readonly Dressing[] = dressings.map((dressing) => dressingSchema(KNOWN).cast(dressing) as Dressing);
+export const TOOLS = tools as Tool[];
+
+/** The shipped library. Each passes the schema and the checker: tested, not looked at again here. */
+export const DRESSINGS: readonly Dressing[] = [mayfly, caddis, stonefly, midge, landAndOthers].flat().map((written) => completeDressing(written as unknown as WrittenDressing));
 
 const REFERENCE_NAME = SHIPPED_MAKERS.find((maker) => maker.id === 'reference')!.name;
 
@@ -56,5 +63,5 @@ export function demoRows(hooksCsv: string): HookRow[] {
 
 /** A catalogue of the given hooks with the shipped styles, stages, dressings and materials. */
 export function catalogueOf(hooks: readonly Hook[]): Catalogue {
-  return { styles: STYLES, stages: STAGES, hooks, dressings: DRESSINGS, materials: MATERIALS };
+  return { styles: STYLES, stages: STAGES, hooks, dressings: DRESSINGS, materials: MATERIALS, tools: TOOLS };
 }

@@ -81,6 +81,21 @@ export const LOOP = { shortening: 0.8, spareHeightMm: 25, spareMm: 60 } as const
 /** mg/mm³ of packed dubbing and the share lost while dubbing. */
 export const DUBBING = { density: 0.1, loss: 1.3 } as const;
 
+/** Mean of a tapered body's diameter over its greatest: it starts at 0.62 of it. */
+export const TAPER_MEAN = 0.81;
+/** Compressed bunch of hair on a reference 14, mm, and how it grows with the shank: 1.5 mm on a 12, 0.9 on a 16. Source: domain §7. */
+export const HAIR_BUNCH = { mm: 1.2, power: 1.5 } as const;
+/** Fibres on 10 mm of stem, one side; a pinch of dubbing, mg; the thinnest noodle that holds, mm, and its bare end, mm. Source: domain §7, typical. */
+export const FIBRES_PER_MM = 2.5;
+export const PINCH_MG = 1;
+export const NOODLE = { leastMm: 0.4, spareMm: 10 } as const;
+/** Grams that a denier of thread holds. Source: domain §5, the lower figures. */
+export const GRAMS_PER_DENIER = { nylon: 5, polyester: 5, 'gel-spun': 28, silk: 3.5 } as const;
+/** Pull that flares hair on a reference 14, g: typical. */
+export const FLARING_PULL_G = 350;
+/** Turns of thread that hold a wound part at its start and end, and a bound one. */
+export const HOLDING_TURNS = { wound: 4, bound: 5 } as const;
+
 /** The accepted span of any typed length, after conversion: formulas §11. */
 export const LENGTH_RANGE_MM = [0.5, 120] as const;
 export const MM_PER_INCH = 25.4;

@@ -1,5 +1,6 @@
 import i18next, { type i18n } from 'i18next';
 import ids from '@/catalogue/ids.json';
+import tools from '@/catalogue/tools.json';
 import { SCHOOL_CODE, type Card, type CardStep } from '@/core/tying';
 import { formatLength, type LengthUnit } from '@/core/units';
 import type { Coded, Param } from '@/core/code';
@@ -33,6 +34,8 @@ export interface Speech {
   stepDetail(step: CardStep): string[];
   stepCheck(step: CardStep): string | null;
   stepOrientation(step: CardStep): string | null;
+  /** The name of a tool inside a sentence; a tier's own word as it stands. */
+  tool(id: string): string;
   /** The question of a sign, in plain words. */
   ask(sign: string): string;
   /** One answer to it. */
@@ -47,7 +50,7 @@ export function createI18n(language = 'en'): i18n {
     initAsync: false,
     keySeparator: '.',
     interpolation: { escapeValue: false },
-    resources: { en: { translation: { ...en, ui }, id: idNames() } },
+    resources: { en: { translation: { ...en, ui }, id: idNames(), tool: Object.fromEntries(tools.map((item) => [item.id, item.name])) } },
   });
   return instance;
 }
@@ -87,6 +90,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     return t(`${group}.${coded.code}`, params);
   };
   const partWord = (step: CardStep) => (step.kind ? plain('parts', step.kind) : '');
+  const tool = (id: string) => inSentence((instance.getResource(instance.language, 'tool', id) as string | undefined) ?? tools.find((item) => item.id === id)?.name ?? id);
   const flatten = (step: CardStep) => step.check === 'flatten-barb';
   /** Dressings carry their own words; what a school adds comes as a code. */
   const worded = (text: string) => (text.startsWith(SCHOOL_CODE) ? t(`school-step.${text.slice(SCHOOL_CODE.length)}`) : text);
@@ -107,6 +111,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     },
     stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check && worded(step.check)),
     stepOrientation: (step) => step.orientation && worded(step.orientation),
+    tool,
     ask: (sign) => t(`sign.${sign}.ask`),
     answer: (sign, answer) => t(`sign.${sign}.${answer}`),
     stepDetail: (step) => {
@@ -119,7 +124,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       else if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
       if (step.orientation) lines.push(worded(step.orientation));
       if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));
-      if (step.tool) lines.push(t('step.tool', { tool: step.tool }));
+      if (step.tool) lines.push(t('step.tool', { tool: tool(step.tool) }));
       if (step.wait_s) lines.push(step.wait_s >= 120 ? t('step.wait-minutes', { minutes: Math.round(step.wait_s / 60) }) : t('step.wait', { seconds: step.wait_s }));
       return lines;
     },

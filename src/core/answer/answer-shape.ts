@@ -2,7 +2,7 @@ import type { BarbId, BarbRuleId, BendId, EyeId, FaceId, IntentId, RegionId, Rid
 import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
 import type { Card, NamedColour } from '../tying/card-shape';
-import type { Dressing } from '../dressings';
+import type { Dressing, Picking, Tool } from '../dressings';
 import type { Hook, HookColumns, HookDimension, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
 import type { HooksAsked } from './rank-hooks';
@@ -14,6 +14,7 @@ export interface Catalogue {
   hooks: readonly Hook[];
   dressings: readonly Dressing[];
   materials: readonly Material[];
+  tools: readonly Tool[];
 }
 
 /** One natural, as measured. At least one length. */
@@ -49,6 +50,10 @@ export interface Choices {
   schools: Schools;
   hand: SchoolOption['hand'];
   without: readonly string[];
+  /** Switches turned on that are off as a rule. */
+  added: readonly string[];
+  /** What is known of the tier and the moment. */
+  picking: Picking;
 }
 
 /** A hook against a style and a natural: the shape of docs/cli.md, codes in place of words. */

@@ -108,11 +108,11 @@ describe('naturals at the edges', () => {
   });
   test('a stage without a dressing takes the nearest of its order and says so', () => {
     const result = ask(sampleOf('caddis/spent', { lengthsMm: [11] }), {}, { ...SHIPPED, dressings: SHIPPED.dressings.filter((dressing) => !dressing.stages.includes('caddis/spent')) });
-    expect(result.dressing).toMatchObject({ stage_match: 'neighbour', id: 'hair-roof-adult' });
+    expect(result.dressing).toMatchObject({ stage_match: 'neighbour', id: 'low-roof-sedge' });
     expect(result.warnings.map((item) => item.code)).toContain('dressing-of-neighbour');
   });
   test('an order without any dressing still gets a fly and a runner-up', () => {
-    const result = ask(sampleOf('leech/adult', { lengthsMm: [30] }));
+    const result = ask(sampleOf('leech/adult', { lengthsMm: [30] }), {}, { ...SHIPPED, dressings: SHIPPED.dressings.filter((dressing) => !dressing.stages.includes('leech/adult')) });
     expect(result.dressing!.stage_match).toBe('neighbour');
     expect(result.alternatives.length).toBeGreaterThan(0);
   });

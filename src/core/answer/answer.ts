@@ -1,7 +1,7 @@
 import { CRANE_FLY_WHOLE_BELOW_MM, LENGTH_RANGE_MM, RAFT_MM, SUIT } from '../constants';
 import { reason, type Reason } from '../code';
-import { colourOf, shadeOf } from '../colour';
-import { rankDressings, type Dressing, type RankedDressing } from '../dressings';
+import { colourOf, labOfHex, shadeOf } from '../colour';
+import { askedFor, NO_PICKING, rankDressings, readiness, type Asked, type Dressing, type RankedDressing } from '../dressings';
 import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
 import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
@@ -24,6 +24,8 @@ export const NO_CHOICES: Choices = {
   schools: {},
   hand: 'right',
   without: [],
+  added: [],
+  picking: NO_PICKING,
 };
 
 /** Length that a style compares with the fly, mm. */
@@ -47,23 +49,31 @@ function styleInUse(catalogue: Catalogue, row: StageRow, dressing: Dressing | nu
 /** A style that means a bead is taken to have one until a dressing says otherwise. */
 function beadOfStyle(style: Style): StyleInUse['bead'] {
   if (style.id !== 'bead-nymph' && style.id !== 'jig-nymph') return null;
-  return { kind: 'bead', metal: 'tungsten', bead_kind: style.id === 'jig-nymph' ? 'slotted' : 'countersunk', diameter_mm: null, turns: null, cover: null };
+  return { kind: 'bead', metal: 'tungsten', bead_kind: style.id === 'jig-nymph' ? 'slotted' : 'countersunk', diameter_mm: null, turns: null, cover: null, lock: null };
 }
 
-function dressed(ranked: RankedDressing, pinned: boolean, extra: Reason[] = []): Dressed {
+function dressed(ranked: RankedDressing, pinned: boolean, ready: Dressed['ready'], extra: Reason[] = []): Dressed {
   const { dressing } = ranked;
-  return { id: dressing.id, name: dressing.name, score: ranked.score, why: [...ranked.why, ...extra], stage_match: ranked.stageMatch, ready: 'unknown', pinned, style: dressing.style };
+  return { id: dressing.id, name: dressing.name, score: ranked.score, why: [...ranked.why, ...extra], stage_match: ranked.stageMatch, ready, pinned, style: dressing.style };
+}
+
+/** What the dressings are asked for: the natural, the water, the intent and the tier. */
+export function askedOf(sample: Sample, choices: Pick<Choices, 'offset' | 'picking'>, meanMm: number): Asked {
+  const colours = Object.fromEntries(Object.entries(sample.colours).map(([region, colour]) => [region, colour.lab ?? labOfHex(colour.hex)]));
+  return askedFor(sample.stage, { lengthMm: meanMm, water: sample.water, colours, surface: sample.surface, intent: choices.offset.intent, picking: choices.picking });
 }
 
 interface Chosen {
   first: RankedDressing | null;
+  ready: Dressed['ready'];
   pinned: boolean;
   alternatives: Dressed[];
   warnings: Reason[];
 }
 
 function chooseDressing(sample: Sample, catalogue: Catalogue, choices: Choices, row: StageRow, stats: LengthStats, caseMm: number): Chosen {
-  const ranked = rankDressings(catalogue.dressings, sample.stage, stats.meanMm, sample.water, catalogue.stages);
+  const asked = askedOf(sample, choices, stats.meanMm);
+  const ranked = rankDressings(catalogue.dressings, asked, catalogue);
   const warnings: Reason[] = [];
   let kept = ranked;
   const columns = columnsOf(catalogue.hooks);
@@ -77,21 +87,18 @@ function chooseDressing(sample: Sample, catalogue: Catalogue, choices: Choices, 
     });
     if (kept.length < ranked.length) warnings.push(reason('pinned-hook-keeps', { kept: kept.length, all: ranked.length, hook: pinnedHook.id }));
   }
-  const pin = choices.dressingPin === null ? undefined : ranked.find((item) => item.dressing.id === choices.dressingPin) ?? pinOutside(catalogue, sample, stats, choices.dressingPin);
+  const pin = choices.dressingPin === null ? undefined : ranked.find((item) => item.dressing.id === choices.dressingPin) ?? otherOrders(catalogue, asked).find((item) => item.dressing.id === choices.dressingPin);
   const first = pin ?? kept[0] ?? ranked[0] ?? null;
   const rest = kept.filter((item) => item !== first);
   const offered = rest.length > 0 ? rest : ranked.filter((item) => item !== first);
   const outside = rest.length > 0 ? [] : [reason('pinned-hook-outside', { within: SUIT.pinnedWithin })];
-  const fill = offered.length > 0 ? offered : otherOrders(catalogue, sample, stats).filter((item) => item.dressing.id !== first?.dressing.id);
-  return { first, pinned: pin !== undefined, alternatives: fill.map((item) => dressed(item, false, pinnedHook ? outside : [])), warnings };
+  const fill = offered.length > 0 ? offered : otherOrders(catalogue, asked).filter((item) => item.dressing.id !== first?.dressing.id);
+  const readyOf = (item: RankedDressing) => readiness(item.dressing, choices.picking.stash, catalogue.materials).ready;
+  return { first, ready: first ? readyOf(first) : 'unknown', pinned: pin !== undefined, alternatives: fill.map((item) => dressed(item, false, readyOf(item), pinnedHook ? outside : [])), warnings };
 }
 
-function otherOrders(catalogue: Catalogue, sample: Sample, stats: LengthStats): RankedDressing[] {
-  return catalogue.dressings.flatMap((dressing) => rankDressings([dressing], sample.stage, stats.meanMm, sample.water, catalogue.stages));
-}
-
-function pinOutside(catalogue: Catalogue, sample: Sample, stats: LengthStats, id: string): RankedDressing | undefined {
-  return otherOrders(catalogue, sample, stats).find((item) => item.dressing.id === id);
+function otherOrders(catalogue: Catalogue, asked: Asked): RankedDressing[] {
+  return catalogue.dressings.flatMap((dressing) => rankDressings([dressing], asked, catalogue));
 }
 
 /** How one hook is scored for what was asked. */
@@ -212,7 +219,9 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
   if (ranked.giant) warnings.push(reason('giant', { longest: { mm: first!.carry_mm }, target: { mm: targetMm } }, { evidence: 'theory' }));
   if (first?.pinned && first.reasons.some((item) => item.code === 'bend-borrowed')) warnings.push(first.reasons.find((item) => item.code === 'bend-borrowed')!);
   if (first && first.pinned && !barbAllowed(first.barb, choices.barbRule).allowed) warnings.push(reason('pinned-barb', { rule: { kind: 'barb-rules', id: choices.barbRule } }));
-  if (chosen.first?.stageMatch === 'neighbour') warnings.push(reason('dressing-of-neighbour', { name: chosen.first.dressing.name, wanted: { kind: 'stages', id: sample.stage }, stage: { kind: 'stages', id: chosen.first.dressing.stages[0]! } }, { evidence: 'theory' }));
+  const byWater = dressing?.size_by_water[sample.water] ?? 0;
+  if (byWater !== 0 && choices.offset.sizes === 0) warnings.push(reason(byWater > 0 ? 'size-larger-water' : 'size-smaller-water', { water: { kind: 'waters', id: sample.water }, sizes: Math.abs(byWater) }, { evidence: 'heard' }));
+  if (chosen.first?.stageMatch === 'neighbour' && choices.offset.intent !== 'easier-prey') warnings.push(reason('dressing-of-neighbour', { name: chosen.first.dressing.name, wanted: { kind: 'stages', id: sample.stage }, stage: { kind: 'stages', id: chosen.first.dressing.stages[0]! } }, { evidence: 'theory' }));
 
   const colours: Answer['natural']['colours'] = {};
   for (const [region, colour] of Object.entries(sample.colours)) {
@@ -234,7 +243,7 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     ladder: { columns, asked, bestOfModel: ranked.bestOfModel, modelSteps: ranked.modelSteps },
     none_fits: noneFits(nearest, targetMm),
     holds: first ? holdsOf(first, rungsOf(columns, asked, keeps(columns, asked), columns.model[columns.at.get(first.id)!]!), style, choices.offset.sizes) : null,
-    dressing: chosen.first ? dressed(chosen.first, chosen.pinned) : null,
+    dressing: chosen.first ? dressed(chosen.first, chosen.pinned, chosen.ready) : null,
     alternatives: chosen.alternatives,
     card,
     warnings,

@@ -33,7 +33,7 @@ describe('ranking in one pass', () => {
     }), { numRuns: 60 });
   });
   test('beads count on a jig and in the gape, as in the hooks scored one by one', () => {
-    const use = { style: style('jig-nymph'), bead: { kind: 'bead' as const, metal: 'tungsten' as const, bead_kind: 'slotted' as const, diameter_mm: null, turns: null, cover: null }, reading: 'default' as const, pathShare: 1 };
+    const use = { style: style('jig-nymph'), bead: { kind: 'bead' as const, metal: 'tungsten' as const, bead_kind: 'slotted' as const, diameter_mm: null, turns: null, cover: null, lock: null }, reading: 'default' as const, pathShare: 1 };
     const wanted = asked({ use });
     const ranked = rankHooks(columns, wanted, 10);
     expect(ranked.order.map((row) => columns.hooks[row]!.id)).toEqual(plainly(wanted).slice(0, 10).map((hook) => hook.id));

@@ -1,9 +1,9 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES } from '@/catalogue';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, TOOLS } from '@/catalogue';
 import { dressingFaults } from '../tying';
 import { dressingSchema, type Dressing } from './dressing';
 import { readiness } from './readiness';
 
-const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS };
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS };
 const faults = (dressing: Dressing) => dressingFaults(dressing, CATALOGUE).map((fault) => fault.code);
 const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const stepOf = (dressing: Dressing, verb: string, part: string) => dressing.steps.findIndex((step) => step.do === verb && step.part === part);

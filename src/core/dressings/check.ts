@@ -1,9 +1,10 @@
-import type { CautionId } from '@/catalogue/ids';
+import type { CautionId, LevelId, RideId } from '@/catalogue/ids';
 import { REFERENCE } from '../constants';
 import type { Coded, Param } from '../code';
 import { hookFromRow, referenceEye, referenceGape, referenceShank, referenceWire, reads, type Hook, type HookRow, type StageRow, type Style } from '../hooks';
 import type { Material } from '../materials';
 import type { Dressing, DressingPart, DressingStep } from './dressing';
+import { AS_A_RULE, type Switched } from './left-out';
 
 /** One failure: which dressing, which step (from 1) or part, which rule. */
 export interface DressingFault extends Coded {
@@ -13,7 +14,7 @@ export interface DressingFault extends Coded {
 }
 
 /** Lays a dressing out on a hook: given by tying, so that the checker does not depend on it. */
-export type LaysOut = (dressing: Dressing, hook: Hook, naturalMm: number) => { fits: boolean; overMm: number; part: string | null; sizes: ReadonlyMap<string, number>; gapeMm: number; eyeMm: number; abdomenMm: number | null; carryMm: number };
+export type LaysOut = (dressing: Dressing, hook: Hook, naturalMm: number, switched: Switched) => { fits: boolean; overMm: number; part: string | null; sizes: ReadonlyMap<string, number>; gapeMm: number; eyeMm: number; abdomenMm: number | null; carryMm: number };
 
 export interface CheckCatalogue {
   styles: readonly Style[];
@@ -62,8 +63,8 @@ function checkOrder(dressing: Dressing, found: Findings): void {
     const own = all.filter((step) => step.part === part.id);
     const first = (verb: string) => own.find((step) => step.do === verb)?.n ?? null;
     const last = (verb: string) => [...own].reverse().find((step) => step.do === verb)?.n ?? null;
-    const caught = first('catch-in');
     const wound = first('wind') ?? first('fold');
+    const caught = first('catch-in') ?? (first('wind') === null ? null : first('loop'));
     const tied = last('tie-off');
     const byThread = part.material !== null && threads.has(part.material);
     if (wound !== null && caught === null && !byThread && first('wind') !== null && first('bind') === null && part.part !== 'egg-mass') found.add('wound-before-caught', { step: wound, part: part.id });
@@ -116,6 +117,64 @@ function checkSequenceLaws(dressing: Dressing, materials: readonly Material[], f
   if (all[all.length - 1]?.do !== 'free-eye') found.add('eye-not-freed', { step: all.length });
 }
 
+/** Optional parts are switches; bundles, assemblies and tools name what is there. */
+function checkNames(dressing: Dressing, found: Findings): void {
+  const byId = new Map(dressing.parts.map((part) => [part.id, part]));
+  const switched = new Set(dressing.switches.flatMap((item) => item.parts));
+  for (const item of dressing.switches) for (const id of item.parts) if (!byId.has(id)) found.add('switch-part-unknown', { part: id }, { name: item.name });
+  for (const part of dressing.parts) if (part.optional !== switched.has(part.id)) found.add('optional-unswitched', { part: part.id });
+  for (const bundle of dressing.bundles) {
+    for (const id of bundle.parts) {
+      if (byId.get(id)?.material !== bundle.material) found.add('bundle-material', { part: id }, { material: bundle.material });
+    }
+  }
+  const used = new Set(dressing.steps.flatMap((step) => step.assembly ?? []));
+  const threads = new Set(dressing.threads.map((thread) => thread.material));
+  for (const assembly of dressing.assemblies) {
+    if (!byId.has(assembly.part)) found.add('step-part-unknown', {}, { part: assembly.part });
+    if (!used.has(assembly.id)) found.add('assembly-unused', { part: assembly.part }, { name: assembly.name });
+    for (const step of assembly.steps) {
+      if (step.material === null || step.do === 'coat' || step.do === 'tint') continue;
+      if (!threads.has(step.material) && !dressing.parts.some((part) => part.material === step.material)) found.add('step-material-without-part', { part: assembly.part }, { material: step.material });
+    }
+  }
+  for (const step of steps(dressing)) if (step.assembly !== null && !dressing.assemblies.some((assembly) => assembly.id === step.assembly)) found.add('assembly-unknown', { step: step.n }, { name: step.assembly });
+  for (const step of [...steps(dressing), ...dressing.assemblies.flatMap((assembly) => assembly.steps.map((step) => ({ ...step, n: null })))]) {
+    if (step.tool !== null && dressing.tools.length > 0 && !dressing.tools.includes(step.tool)) found.add('tool-unlisted', { step: step.n }, { tool: step.tool });
+  }
+}
+
+/** Where a ride can be: none of a dressing's levels may contradict all of them. */
+const LEVELS_OF_RIDE: Record<RideId, readonly LevelId[]> = {
+  high: ['surface', 'air', 'film'],
+  film: ['film', 'surface', 'rising'],
+  hanging: ['film', 'rising'],
+  under: ['rising', 'drift', 'going-down', 'drowned', 'film', 'bed'],
+  sink: ['bed', 'drift', 'rising', 'going-down'],
+};
+
+const PLUMES: ReadonlySet<string> = new Set(['wing.tuft', 'hackle.cdc-loop']);
+
+/** Hooks the style is meant for, room kept for the head, level and ride, and no glue where it spoils. Source: domain §4, §5. */
+function checkFit(dressing: Dressing, catalogue: CheckCatalogue, found: Findings): void {
+  const style = catalogue.styles.find((item) => item.id === dressing.style)!;
+  for (const { bend } of dressing.hooks) {
+    const column = bend === 'curved-shank' || bend === 'continuous-curve' ? bend : 'straight';
+    if (style.path[column] === null) found.add('hook-not-for-style', {}, { bend: { kind: 'bends', id: bend }, style: { kind: 'styles', id: style.id } });
+  }
+  if (dressing.head_room !== null && dressing.head_room < style.reserve - 1e-9) found.add('head-room-short', {}, { eyes: dressing.head_room, reserve: style.reserve });
+  if (dressing.levels.length > 0 && !dressing.levels.some((level) => LEVELS_OF_RIDE[dressing.ride].includes(level))) found.add('level-ride', {}, { level: { kind: 'levels', id: dressing.levels[0]! }, ride: { kind: 'rides', id: dressing.ride } });
+  const shown = dressing.threads.some((thread) => thread.role === 'show-through');
+  const isGlue = (id: string | null) => catalogue.materials.find((material) => material.id === id)?.functions.some((does) => does === 'coat.glue' || does === 'coat.varnish' || does === 'wax') ?? false;
+  for (const step of steps(dressing)) {
+    if (step.do !== 'coat' || !isGlue(step.material)) continue;
+    const part = dressing.parts.find((item) => item.id === step.part);
+    if (part?.function && PLUMES.has(part.function)) found.add('glue-on-plume', { step: step.n, part: part.id });
+    const body = steps(dressing).find((other) => other.part === part?.id && BODY_VERBS.has(other.do));
+    if (shown && part?.part === 'abdomen' && body && step.n < body.n) found.add('glue-under-show', { step: step.n, part: part.id });
+  }
+}
+
 /** Cautions of the act itself: the hook in the vise, blades and needles in the hand. */
 const ALLOWED_ANYWHERE: ReadonlySet<CautionId> = new Set(['hook-point', 'blade', 'needle', 'sharp-pieces']);
 
@@ -143,8 +202,10 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
     seen.add(`${code}:${part}`);
     found.add(code, { part }, params);
   };
-  for (const { hook, naturalMm } of hookRange(dressing, style)) {
-    const laid = layOut(dressing, hook, naturalMm);
+  const all = dressing.switches.map((item) => item.id);
+  const ways: Switched[] = all.length === 0 ? [AS_A_RULE] : [AS_A_RULE, { without: [], added: all }, { without: all, added: [] }];
+  for (const { hook, naturalMm, way } of hookRange(dressing, style).flatMap((range) => ways.map((way) => ({ ...range, way })))) {
+    const laid = layOut(dressing, hook, naturalMm, way);
     if (!laid.fits) once('no-room', laid.part ?? '', { mm: { mm: laid.overMm }, shank: { mm: hook.shank.value } });
     for (const part of dressing.parts) {
       const mm = laid.sizes.get(part.id);
@@ -188,6 +249,8 @@ export function checkDressing(dressing: Dressing, catalogue: CheckCatalogue, lay
   checkRibs(dressing, found);
   checkSequenceLaws(dressing, catalogue.materials, found);
   checkFactors(dressing, found);
+  checkNames(dressing, found);
+  checkFit(dressing, catalogue, found);
   checkProportions(dressing, catalogue, layOut, found);
   return found.faults;
 }

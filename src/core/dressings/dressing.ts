@@ -1,6 +1,6 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import type {
-  BeadKindId, CautionId, Evidence, FrameId, FunctionId, LengthMethod, MetalId, PartId, RegionId, RideId, SchoolOption, SideId, StageId, StyleId, ThreadRole, VerbId, VisePosition, WaterId, WeightKind,
+  AmountUnit, BankChangeId, BeadKindId, BeadLock, BendId, CautionId, Evidence, FrameId, FunctionId, LengthMethod, LevelId, MetalId, PartId, RegionId, RideId, SchoolOption, SideId, StageId, StyleId, ThreadRole, VerbId, VisePosition, WaterId, WeightKind, WireId,
 } from '@/catalogue/ids';
 
 /** The ids a dressing may use, by kind: the schema takes them as values because core holds no data. */
@@ -16,6 +16,12 @@ export interface KnownIds {
   cautions: readonly CautionId[];
   landmarks: readonly string[];
   bases: readonly string[];
+  levels: readonly LevelId[];
+  bends: readonly BendId[];
+  wires: readonly WireId[];
+  amountUnits: readonly AmountUnit[];
+  beadLocks: readonly BeadLock[];
+  bankChanges: readonly BankChangeId[];
 }
 
 /** A base of a proportion: an id of ids, Bases, `part:ID`, or `landmark:FROM..TO`. */
@@ -34,53 +40,61 @@ export function dressingSchema(ids: KnownIds) {
   const station = () => string().nullable().defined().test('station', 'station', (value) => value === null || value === 'tie-down' || value === 'forward' || ids.landmarks.includes(value as string) || /^part:[a-z0-9-]+$/.test(value as string));
   const maybe = <T extends string>(values: readonly T[]) => string<T>().nullable().defined().default(null).oneOf([...values, null]);
   const share = object({ base: base().required(), factor: number().required() });
+  const amount = () => number().nullable().defined().default(null);
+  const text = () => string().nullable().defined().default(null);
   const part = object({
     id: string().required().matches(/^[a-z0-9-]+$/),
     part: string<PartId>().oneOf(ids.parts).required(),
     base: base().required(),
-    factor: number().nullable().defined(),
-    low: number().nullable().defined(),
-    high: number().nullable().defined(),
+    factor: amount(),
+    low: amount(),
+    high: amount(),
     at_least: share.nullable().defined().default(null),
-    from: station(),
-    to: station(),
+    from: station().default(null),
+    to: station().default(null),
     thick: share.nullable().defined().default(null),
-    count: number().integer().min(0).nullable().defined(),
-    spare: number().integer().min(0).nullable().defined(),
-    material: string().nullable().defined(),
+    count: number().integer().min(0).nullable().defined().default(null),
+    spare: number().integer().min(0).nullable().defined().default(null),
+    /** What `count` counts: fibres, strands, millimetres of stem or noodle, compressed millimetres, clips, pinches. */
+    unit: string<AmountUnit>().oneOf(ids.amountUnits).default('count'),
+    material: text(),
     function: maybe<FunctionId>(ids.functions),
     region: maybe<RegionId>(ids.regions),
-    method: maybe<LengthMethod>(['bind-then-cut', 'measure-then-bind']),
-    optional: boolean().required(),
+    method: maybe<LengthMethod>(METHODS),
+    optional: boolean().default(false),
     scaled: boolean().default(false),
-    school: string().nullable().default(null),
+    school: text(),
     counter: boolean().default(false),
     trim: maybe<SchoolOption['hackle-trim']>(['full', 'flat-below', 'v-below', 'both']),
   });
   const step = object({
     do: string<VerbId>().oneOf(ids.verbs).required(),
-    part: string().nullable().defined(),
-    material: string().nullable().defined(),
-    at: station(),
-    turns: number().min(0).nullable().defined(),
+    part: text(),
+    material: text(),
+    at: station().default(null),
+    turns: number().min(0).nullable().defined().default(null),
     side: maybe<SideId>(['near', 'far', 'top', 'under']),
     frame: maybe<FrameId>(['hand', 'thread', 'hook']),
     vise: maybe<VisePosition>(['normal', 'inverted', 'tilted', 'turned']),
-    orientation: string().nullable().default(null),
-    tool: string().nullable().defined(),
-    check: string().nullable().defined(),
-    mend: array(string().required()).required().min(0),
+    orientation: text(),
+    tool: text(),
+    check: text(),
+    mend: array(string().required()).default([]),
     caution: maybe<CautionId>(ids.cautions),
-    reversible: boolean().required(),
-    wait_s: number().min(0).nullable().defined(),
+    reversible: boolean().default(true),
+    wait_s: number().min(0).nullable().defined().default(null),
+    method: maybe<LengthMethod>(METHODS),
+    /** A thing made beforehand that this step uses, by its id. */
+    assembly: text(),
   });
   const weight = object({
     kind: string<WeightKind>().oneOf(['bead', 'wound', 'sides', 'hook-wire']).required(),
     metal: maybe<MetalId>(['tungsten', 'brass', 'glass', 'lead', 'tin']),
     bead_kind: maybe<BeadKindId>(['drilled', 'countersunk', 'slotted']),
-    diameter_mm: number().positive().nullable().default(null),
-    turns: number().min(0).nullable().default(null),
-    cover: share.nullable().default(null),
+    diameter_mm: number().positive().nullable().defined().default(null),
+    turns: number().min(0).nullable().defined().default(null),
+    cover: share.nullable().defined().default(null),
+    lock: maybe<BeadLock>(ids.beadLocks),
   });
   return object({
     id: string().required().matches(/^[a-z0-9-]+$/),
@@ -89,28 +103,67 @@ export function dressingSchema(ids: KnownIds) {
     stages: array(string<StageId>().oneOf(ids.stages).required()).min(1).required(),
     style: string<StyleId>().oneOf(ids.styles).required(),
     ride: string<RideId>().oneOf(ids.rides).required(),
+    /** Where in the water it is taken, apart from the stage. */
+    levels: array(string<LevelId>().oneOf(ids.levels).required()).default([]),
     waters: array(string<WaterId>().oneOf(ids.waters).required()).min(1).required(),
-    length_mm: mixed<[number, number]>().required().test('range', 'range', (value) => Array.isArray(value) && value.length === 2 && Number(value[0]) < Number(value[1])),
-    minutes: number().positive().nullable().defined(),
+    /** Packet steps by which a water wants it larger (+) or smaller. */
+    size_by_water: mixed<Partial<Record<WaterId, number>>>().default({}).test('waters', 'waters', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([water, steps]) => ids.waters.includes(water as WaterId) && Number.isInteger(steps) && Math.abs(Number(steps)) <= 3)),
+    /** Hooks it is tied on, best first; X of length from–to, null for any. */
+    hooks: array(object({ bend: string<BendId>().oneOf(ids.bends).required(), x_long: mixed<[number, number]>().nullable().defined().default(null).test('range', 'range', (value) => value == null || isRange(value)), wire: array(string<WireId>().oneOf(ids.wires).required()).default([]) })).default([]),
+    /** Months its natural is about, north of the equator; empty for any. */
+    months: array(number().integer().min(1).max(12).required()).default([]),
+    length_mm: mixed<[number, number]>().required().test('range', 'range', (value) => isRange(value) && Number(value![0]) < Number(value![1])),
+    minutes: amount(),
     skill: number<1 | 2 | 3>().oneOf([1, 2, 3]).required(),
-    evidence: string<Evidence>().oneOf(['tested', 'seen', 'theory', 'heard']).required(),
+    evidence: string<Evidence>().oneOf(EVIDENCE).required(),
     taper: string<SchoolOption['taper']>().oneOf(['tail-butts', 'wing-butts', 'butts-left', 'side-strips', 'none']).required(),
+    work_order: maybe<SchoolOption['work-order']>(['wing-first', 'tail-first', 'tuft-first', 'hackle-first', 'rear-first']),
+    protection: string<SchoolOption['protection']>().oneOf(['none', 'glue-under', 'resin-over', 'counter-rib']).default('none'),
+    finish: string<SchoolOption['finish']>().oneOf(['tidy', 'rough']).default('tidy'),
+    /** Eyes of shank kept free for the head until it is wound. */
+    head_room: number().min(0).max(3).nullable().defined().default(null),
     threads: array(object({
       role: string<ThreadRole>().oneOf(['foundation', 'show-through', 'head', 'sewing']).required(),
       material: string().required(),
       finish_turns: number().integer().min(0).required(),
       optional: boolean().default(false),
-    })).required().min(0),
+    })).default([]),
     weights: array(weight).default([]),
     layers: array(object({ part: string().required(), from_under: array(string().required()).min(1).required() })).default([]),
+    /** One bunch or strand that serves several parts. */
+    bundles: array(object({ id: string().required(), material: string().required(), parts: array(string().required()).min(2).required(), unit: string<AmountUnit>().oneOf(ids.amountUnits).default('count'), amount: amount() })).default([]),
+    /** Parts that may be left out, or put in. */
+    switches: array(object({ id: string().required(), name: string().required(), parts: array(string().required()).min(1).required(), on: boolean().required(), attracts: boolean().default(false), why: string().required() })).default([]),
+    /** Parts made beforehand, `count` a fly, with steps of their own. */
+    assemblies: array(object({ id: string().required(), name: string().required(), part: string().required(), count: number().integer().min(1).required(), spare: number().integer().min(0).default(0), steps: array(step).min(1).required() })).default([]),
     parts: array(part).min(1).required(),
     steps: array(step).min(1).required(),
-    cautions: array(string<CautionId>().oneOf(ids.cautions).required()).required().min(0),
-    parent: string().nullable().defined(),
+    tools: array(string().required()).default([]),
+    cautions: array(string<CautionId>().oneOf(ids.cautions).required()).default([]),
+    /** What can be changed at the water before another fly is put on. */
+    bank: array(object({ id: string<BankChangeId>().oneOf(ids.bankChanges).required(), text: string().required(), ride: maybe<RideId>(ids.rides) })).default([]),
+    /** What is said for it, each with what that rests on. */
+    claims: array(object({ text: string().required(), evidence: string<Evidence>().oneOf(EVIDENCE).required() })).default([]),
+    /** The dressing it was made from, and what changed. */
+    parent: text(),
+    changes: array(object({ kind: string<ChangeKind>().oneOf(CHANGE_KINDS).required(), part: text(), text: string().required() })).default([]),
   });
+}
+
+/** What a dressing may differ in from the one it was made from. */
+export type ChangeKind = (typeof CHANGE_KINDS)[number];
+export const CHANGE_KINDS = ['scaled', 'recoloured', 'added', 'dropped', 'material', 'rule', 'order'] as const;
+
+const METHODS: readonly LengthMethod[] = ['bind-then-cut', 'measure-then-bind'];
+const EVIDENCE: readonly Evidence[] = ['tested', 'seen', 'theory', 'heard'];
+
+function isRange(value: unknown): boolean {
+  return Array.isArray(value) && value.length === 2 && value.every((item) => Number.isFinite(item)) && value[0] <= value[1];
 }
 
 export type Dressing = InferType<ReturnType<typeof dressingSchema>>;
 export type DressingPart = Dressing['parts'][number];
 export type DressingStep = Dressing['steps'][number];
 export type DressingWeight = Dressing['weights'][number];
+export type DressingAssembly = Dressing['assemblies'][number];
+export type DressingSwitch = Dressing['switches'][number];

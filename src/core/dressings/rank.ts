@@ -1,19 +1,55 @@
-import type { StageId, StageMatch, WaterId } from '@/catalogue/ids';
+import type { LevelId, RideId, StageId, StageMatch } from '@/catalogue/ids';
 import { NUMBER_STEP } from '../constants';
 import { reason, type Reason } from '../code';
+import { deltaE, labOfHex, wetHex } from '../colour';
 import type { StageRow } from '../hooks';
+import type { Material } from '../materials';
 import type { Dressing } from './dressing';
+import type { Asked, Criterion } from './picking';
+import { readiness } from './readiness';
+import type { Tool } from './tool';
 
 export interface RankedDressing {
   dressing: Dressing;
   score: number;
   stageMatch: StageMatch;
+  /** One reason a criterion that is known, its `weight` being what it did to the score. */
   why: Reason[];
 }
 
-const NEIGHBOUR = 0.5;
-const OTHER_WATER = 0.8;
+/** What dressings are judged against. */
+export interface RankCatalogue {
+  stages: readonly StageRow[];
+  materials: readonly Material[];
+  tools: readonly Tool[];
+}
+
+/** Fits of a criterion; each a starting value that the tier's weights raise to a power. Source: domain §2 and §8, architecture (choosing). */
+const FIT = {
+  neighbour: 0.5, alsoFor: 0.95, otherStyle: 0.96, rideStep: 0.9, otherWater: 0.8, otherLevel: 0.7, bare: 0.85, heavy: 0.75, outOfSeason: 0.6, harderByOne: 0.75, leastMinutes: 0.5,
+  toolWithout: 0.95, substitutes: 0.9, short: 0.6, easierPrey: 1, exactPrey: 0.8, noAttraction: 0.9, sameRide: 0.8,
+} as const;
 const LENGTH_SPREAD_STEPS = 2;
+/** Shades that a material can be had in, as the distance they bridge, and how far a colour may be off until it counts for 1/e. */
+const REACH = { few: 15, one: 0 } as const;
+const COLOUR_SPREAD = 40;
+/** A dressing starts with as many takes as refusals, and its own record moves it. */
+const PRIOR_FISH = 4;
+
+const RIDES: readonly RideId[] = ['high', 'film', 'hanging', 'under', 'sink'];
+
+/** Stages that are easier to catch than the one on the water. Source: domain §13. */
+const EASIER: Partial<Record<StageId, readonly StageId[]>> = {
+  'mayfly/dun': ['mayfly/cripple', 'mayfly/emerger', 'mayfly/drowned-dun'], 'mayfly/emerger': ['mayfly/cripple'], 'mayfly/spinner': ['mayfly/spent'], 'mayfly/mature-nymph': ['mayfly/emerger'],
+  'caddis/adult': ['caddis/emerging-pupa', 'caddis/spent'], 'caddis/pupa': ['caddis/emerging-pupa'], 'caddis/egg-layer': ['caddis/spent'], 'stonefly/adult': ['stonefly/egg-layer'],
+  'midge/adult': ['midge/emerger', 'midge/cluster'], 'midge/pupa': ['midge/emerger'], 'crane-fly/adult': ['crane-fly/drowned'],
+};
+
+interface Judged {
+  criterion: Criterion;
+  fit: number;
+  why: Reason;
+}
 
 /** Number steps by which a length lies outside a dressing's range; 0 inside. */
 function stepsOutside(lengthMm: number, [low, high]: readonly [number, number]): number {
@@ -32,30 +68,124 @@ function rowsAway(dressing: Dressing, stage: StageId, rows: readonly StageRow[])
   return distances.length === 0 ? Infinity : Math.min(...distances);
 }
 
+const isHeavy = (dressing: Dressing) => dressing.weights.some((weight) => weight.kind !== 'hook-wire' && weight.metal !== 'glass');
+
+/** Levels at which weight is wanted, and at which it is in the way. */
+const DEEP: ReadonlySet<LevelId> = new Set(['bed', 'drift']);
+const SHALLOW: ReadonlySet<LevelId> = new Set(['film', 'surface', 'air']);
+
+function judgeStage(dressing: Dressing, asked: Asked, away: number): Judged {
+  const { stage } = asked;
+  const wanted = { kind: 'stages', id: stage };
+  if (asked.intent === 'easier-prey') {
+    const easier = EASIER[stage]?.find((id) => dressing.stages.includes(id));
+    if (easier) return { criterion: 'stage', fit: FIT.easierPrey, why: reason('stage-easier', { stage: { kind: 'stages', id: easier }, wanted }, { evidence: 'heard' }) };
+    if (away === 0 && EASIER[stage]) return { criterion: 'stage', fit: FIT.exactPrey, why: reason('stage-not-easier', { stage: wanted }, { evidence: 'heard' }) };
+  }
+  if (away === 0) {
+    const first = dressing.stages[0] === stage;
+    return { criterion: 'stage', fit: first ? 1 : FIT.alsoFor, why: reason(first ? 'stage-same' : 'stage-also', { stage: wanted, first: { kind: 'stages', id: dressing.stages[0]! } }, { evidence: dressing.evidence }) };
+  }
+  return { criterion: 'stage', fit: FIT.neighbour, why: reason(away === Infinity ? 'stage-other' : 'stage-neighbour', { stage: { kind: 'stages', id: dressing.stages[0]! }, wanted }, { evidence: 'theory' }) };
+}
+
+function judgeRide(dressing: Dressing, asked: Asked, row: StageRow): Judged[] {
+  const apart = RIDES.indexOf(dressing.ride) - RIDES.indexOf(row.ride);
+  const usual = dressing.style === row.style;
+  const judged: Judged[] = [{
+    criterion: 'ride', fit: FIT.rideStep ** Math.abs(apart) * (usual ? 1 : FIT.otherStyle),
+    why: reason(apart !== 0 ? 'ride-apart' : usual ? 'ride-same' : 'ride-same-style-other', { ride: { kind: 'rides', id: dressing.ride }, wanted: { kind: 'rides', id: row.ride }, style: { kind: 'styles', id: dressing.style } }, { evidence: 'theory' }),
+  }];
+  if (asked.intent === 'different-after-refusal') {
+    judged.push({ criterion: 'intent', fit: apart > 0 ? 1 : FIT.sameRide, why: reason(apart > 0 ? 'intent-lower' : 'intent-not-lower', { ride: { kind: 'rides', id: dressing.ride } }, { evidence: 'heard' }) });
+  }
+  if (asked.intent === 'half-attractor') {
+    const draw = dressing.switches.find((item) => item.attracts);
+    judged.push({ criterion: 'intent', fit: draw ? 1 : FIT.noAttraction, why: draw ? reason('intent-attracts', { name: draw.name }, { evidence: 'heard' }) : reason('intent-plain', {}, { evidence: 'heard' }) });
+  }
+  return judged;
+}
+
+function judgeLength(dressing: Dressing, lengthMm: number): Judged {
+  const outside = stepsOutside(lengthMm, dressing.length_mm);
+  const [low, high] = dressing.length_mm;
+  return { criterion: 'length', fit: outside === 0 ? 1 : Math.exp(-0.5 * (outside / LENGTH_SPREAD_STEPS) ** 2), why: reason(outside === 0 ? 'length-inside' : 'length-outside', { low: { mm: low }, high: { mm: high }, steps: outside }, { steps: outside, evidence: 'theory' }) };
+}
+
+function judgeLevel(dressing: Dressing, levels: readonly LevelId[]): Judged[] {
+  if (levels.length === 0) return [];
+  const level = { kind: 'levels', id: levels[0]! };
+  const judged: Judged[] = [];
+  if (dressing.levels.length > 0) {
+    const meets = levels.some((id) => dressing.levels.includes(id));
+    judged.push({ criterion: 'level', fit: meets ? 1 : FIT.otherLevel, why: reason(meets ? 'level-met' : 'level-other', { level, made: { kind: 'levels', id: dressing.levels[0]! } }, { evidence: 'heard' }) });
+  }
+  const heavy = isHeavy(dressing);
+  if (levels.every((id) => DEEP.has(id))) judged.push({ criterion: 'weight', fit: heavy ? 1 : FIT.bare, why: reason(heavy ? 'weight-wanted' : 'weight-missing', { level }, { evidence: 'theory' }) });
+  if (levels.every((id) => SHALLOW.has(id)) && heavy) judged.push({ criterion: 'weight', fit: FIT.heavy, why: reason('weight-unwanted', { level }, { evidence: 'theory' }) });
+  return judged;
+}
+
+/** How near the materials of a dressing come to the colours of the natural: what is dyed to match reaches all, what grew so only itself. */
+function judgeColour(dressing: Dressing, { colours, surface }: Asked, materials: ReadonlyMap<string, Material>): Judged[] {
+  const off = dressing.parts.flatMap((part) => {
+    const wanted = part.region === null ? undefined : colours[part.region];
+    const material = part.material === null ? undefined : materials.get(part.material);
+    if (!wanted || !material) return [];
+    return [{ part, material, de: material.shades === 'any' ? 0 : Math.max(0, deltaE(wanted, labOfHex(surface === 'wet' ? wetHex(material.hex) : material.hex)) - REACH[material.shades]) }];
+  });
+  if (off.length === 0) return [];
+  const worst = off.reduce((most, item) => (item.de > most.de ? item : most));
+  return [{ criterion: 'colour', fit: Math.exp(-worst.de / COLOUR_SPREAD), why: reason(worst.de === 0 ? 'colour-reached' : 'colour-off', { part: { kind: 'parts', id: worst.part.part }, material: worst.material.name, de: Math.round(worst.de) }, { evidence: 'theory' }) }];
+}
+
+function judgeTier(dressing: Dressing, asked: Asked, catalogue: RankCatalogue): Judged[] {
+  const { month, skill, minutes, tools, stash, results } = asked.picking;
+  const judged: Judged[] = [];
+  if (month !== null && dressing.months.length > 0) {
+    const inSeason = dressing.months.includes(month);
+    judged.push({ criterion: 'season', fit: inSeason ? 1 : FIT.outOfSeason, why: reason(inSeason ? 'season-in' : 'season-out', { months: { list: [...dressing.months] } }, { evidence: 'heard' }) });
+  }
+  if (skill !== null) judged.push({ criterion: 'skill', fit: FIT.harderByOne ** Math.max(0, dressing.skill - skill), why: reason(dressing.skill > skill ? 'skill-above' : 'skill-within', { asked: dressing.skill, own: skill }, { evidence: 'theory' }) });
+  if (minutes !== null && dressing.minutes !== null) judged.push({ criterion: 'minutes', fit: Math.max(FIT.leastMinutes, Math.min(1, minutes / dressing.minutes)), why: reason(dressing.minutes > minutes ? 'minutes-over' : 'minutes-within', { minutes: dressing.minutes, most: minutes }, { evidence: 'theory' }) });
+  if (tools !== null) {
+    const missing = dressing.tools.filter((id) => !tools.has(id));
+    const named = missing.flatMap((id) => catalogue.tools.find((tool) => tool.id === id) ?? []);
+    judged.push({ criterion: 'tools', fit: FIT.toolWithout ** missing.length, why: missing.length === 0 ? reason('tools-all') : reason('tools-missing', { tools: { list: named.map((tool) => tool.name) }, without: named[0]?.without ?? '' }, { evidence: 'heard' }) });
+  }
+  const { ready, reason: said } = readiness(dressing, stash, catalogue.materials);
+  if (said !== null) judged.push({ criterion: 'stash', fit: ready === 'ready' ? 1 : ready === 'substitutes' ? FIT.substitutes : FIT.short, why: said });
+  const own = results.get(dressing.id);
+  if (own && own.took + own.refused > 0) {
+    const share = (own.took + PRIOR_FISH / 2) / (own.took + own.refused + PRIOR_FISH);
+    judged.push({ criterion: 'results', fit: 0.5 + share, why: reason('results-own', { took: own.took, refused: own.refused }, { evidence: 'tested' }) });
+  }
+  return judged;
+}
+
+/** Everything known about one dressing for what is asked, criterion by criterion. */
+function judge(dressing: Dressing, asked: Asked, away: number, row: StageRow, catalogue: RankCatalogue, materials: ReadonlyMap<string, Material>): Judged[] {
+  const judged = [judgeStage(dressing, asked, away)];
+  if (asked.lengthMm !== null) judged.push(judgeLength(dressing, asked.lengthMm));
+  if (asked.water !== null) {
+    const listed = dressing.waters.includes(asked.water);
+    judged.push({ criterion: 'water', fit: listed ? 1 : FIT.otherWater, why: reason(listed ? 'water-listed' : 'water-other', { water: { kind: 'waters', id: asked.water } }, { evidence: dressing.evidence }) });
+  }
+  return [...judged, ...judgeRide(dressing, asked, row), ...judgeLevel(dressing, asked.picking.levels), ...judgeColour(dressing, asked, materials), ...judgeTier(dressing, asked, catalogue)];
+}
+
 /**
- * Dressings for a stage, best first: stage 1 or 0.5, length, water; ties by id. A stage that has none takes the nearest
- * stage's of its order, fewest rows away. Where the order holds fewer than two, the rest of the library follows.
- * `lengthMm` null leaves length out. Source: domain §4, docs/architecture.md (choosing).
+ * Dressings for a stage, best first, ties by rows away and id. The score is the product of every criterion's fit (0–1; own results up to 1.5),
+ * each raised to the tier's weight. A stage that has none takes the nearest stage's of its order; where the order holds fewer than two, the rest of the library follows.
  */
-export function rankDressings(library: readonly Dressing[], stage: StageId, lengthMm: number | null, water: WaterId | null, rows: readonly StageRow[]): RankedDressing[] {
+export function rankDressings(library: readonly Dressing[], asked: Asked, catalogue: RankCatalogue): RankedDressing[] {
+  const row = catalogue.stages.find((item) => item.id === asked.stage)!;
+  const materials = new Map(catalogue.materials.map((material) => [material.id, material]));
   const scored = library.map((dressing) => {
-    const same = dressing.stages.includes(stage);
-    const away = same ? 0 : rowsAway(dressing, stage, rows);
-    const outside = lengthMm === null ? 0 : stepsOutside(lengthMm, dressing.length_mm);
-    const byStage = same ? 1 : NEIGHBOUR;
-    const byLength = outside === 0 ? 1 : Math.exp(-0.5 * (outside / LENGTH_SPREAD_STEPS) ** 2);
-    const byWater = water === null || dressing.waters.includes(water) ? 1 : OTHER_WATER;
-    const why: Reason[] = [
-      same
-        ? reason('stage-same', { stage: { kind: 'stages', id: stage } }, { weight: 1, evidence: dressing.evidence })
-        : reason(away === Infinity ? 'stage-other' : 'stage-neighbour', { stage: { kind: 'stages', id: dressing.stages[0]! }, wanted: { kind: 'stages', id: stage } }, { weight: NEIGHBOUR, evidence: 'theory' }),
-    ];
-    if (lengthMm !== null) {
-      const [low, high] = dressing.length_mm;
-      why.push(reason(outside === 0 ? 'length-inside' : 'length-outside', { low: { mm: low }, high: { mm: high }, steps: outside }, { steps: outside, weight: byLength, evidence: 'theory' }));
-    }
-    if (water !== null) why.push(reason(byWater === 1 ? 'water-listed' : 'water-other', { water: { kind: 'waters', id: water } }, { weight: byWater, evidence: dressing.evidence }));
-    return { dressing, score: byStage * byLength * byWater, stageMatch: same ? ('same' as const) : ('neighbour' as const), why, away };
+    const same = dressing.stages.includes(asked.stage);
+    const away = same ? 0 : rowsAway(dressing, asked.stage, catalogue.stages);
+    const judged = judge(dressing, asked, away, row, catalogue, materials).map((item) => ({ ...item, did: item.fit ** (asked.picking.weights[item.criterion] ?? 1) }));
+    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), away };
   });
   const hasSame = scored.some((item) => item.away === 0);
   const ofOrder = scored
@@ -63,4 +193,10 @@ export function rankDressings(library: readonly Dressing[], stage: StageId, leng
     .sort((a, b) => (hasSame ? b.score - a.score || a.away - b.away : a.away - b.away || b.score - a.score) || a.dressing.id.localeCompare(b.dressing.id));
   const rest = ofOrder.length >= 2 ? [] : scored.filter((item) => item.away === Infinity).sort((a, b) => b.score - a.score || a.dressing.id.localeCompare(b.dressing.id));
   return [...ofOrder, ...rest].map(({ away: _away, ...item }) => item);
+}
+
+/** Why one dressing is not the one chosen: what cost it most against the first, dearest first. Empty for the first itself. */
+export function whyNot(first: RankedDressing, other: RankedDressing): Reason[] {
+  if (first.dressing.id === other.dressing.id) return [];
+  return other.why.filter((why) => (why.weight ?? 1) < 1).sort((a, b) => (a.weight ?? 1) - (b.weight ?? 1));
 }

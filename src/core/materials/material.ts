@@ -16,4 +16,10 @@ export interface Material {
   /** Threads only: grams per 9,000 m and fibre. */
   denier: number | null;
   fibre: 'nylon' | 'polyester' | 'gel-spun' | 'silk' | null;
+  /** Width of one turn as it lies, mm; null for what is not wound. */
+  lay_mm: number | null;
+  /** Length of one piece that can be wound, mm; null where it comes off a spool. */
+  usable_mm: number | null;
+  /** Whether it can be had in any shade, in a few, or only as it grew. */
+  shades: 'any' | 'few' | 'one';
 }

@@ -1,6 +1,6 @@
 import { reason } from '../code';
 import type { BatchLine, Card } from './card-shape';
-import { dubbingMass, fibresTaken } from './amounts';
+import { fibresTaken } from './amounts';
 
 /** Share lost: of counted fibres and strands, of cut lengths, of dubbing. Source: domain §7, typical. */
 const LOSS = { count: 0.15, mm: 0.1, mg: 0.2 } as const;
@@ -25,15 +25,16 @@ export function batchOf(card: Card, count: number): NonNullable<Card['batch']> {
   const counted = new Set([...card.ribs.map((rib) => rib.part), ...card.hackles.map((hackle) => hackle.part)]);
   for (const part of card.parts) {
     if (!part.material || counted.has(part.id) || part.part === 'bead') continue;
-    const dubbed = part.material.function === 'body.dubbed' || part.material.function === 'head.dubbed';
-    if (dubbed && part.mm !== null && part.thick_mm !== null && part.thick_mm > card.hook.wire_mm) add(part.material.id, 'mg', dubbingMass(part.thick_mm, card.hook.wire_mm, part.mm));
-    else if (part.count !== null && part.count > 0) add(part.material.id, 'count', part.count + (part.spare ?? 0));
+    const { amount } = part;
+    if (amount.dubbingMg !== null) add(part.material.id, 'mg', amount.dubbingMg);
+    else if (amount.need !== null && amount.need > 0 && part.amount.unit !== 'compressed-mm') add(part.material.id, 'count', amount.take);
     else if (part.cut_mm !== null) add(part.material.id, 'mm', part.cut_mm);
     else add(part.material.id, 'by-eye', null);
   }
   const slow = Math.min(count, FIRST.flies);
   const prepare = card.steps.flatMap((step) => (step.wait_s ? [reason('prepare-wait', { do: { kind: 'verbs', id: step.do }, seconds: step.wait_s, step: step.n })] : []));
   if (card.weights.some((weight) => weight.kind === 'bead')) prepare.unshift(reason('prepare-beads', { count }));
+  for (const assembly of card.assemblies) prepare.push(reason('prepare-assembly', { name: assembly.name, count: assembly.count * count + (assembly.spare > 0 ? Math.ceil(count / 6) : 0) }));
   prepare.push(reason('prepare-flex', {}));
   return { count, lines, minutes: card.minutes === null ? null : card.minutes * (slow * FIRST.factor + (count - slow)), prepare };
 }

@@ -4,6 +4,7 @@ import type {
 import type { Reason } from '../code';
 import type { Colour, Shade } from '../colour';
 import type { HookAnswer } from '../answer/answer-shape';
+import type { PartAmount } from './part-amount';
 
 /** A colour with the words it is called by, as a code. */
 export interface NamedColour extends Colour {
@@ -28,6 +29,7 @@ export interface CardPart {
   method: LengthMethod | null;
   optional: boolean;
   cut_mm: number | null;
+  amount: PartAmount;
 }
 
 export interface CardStep {
@@ -51,6 +53,19 @@ export interface CardStep {
   caution: CautionId | null;
   reversible: boolean;
   wait_s: number | null;
+  method: LengthMethod | null;
+  /** Id of the assembly made beforehand that this step uses. */
+  assembly: string | null;
+}
+
+/** The room after a step that fills some of it: what is used, what is free, what the parts still to come need. Millimetres. */
+export interface RoomAfter {
+  step: number;
+  part: string;
+  kind: PartId;
+  used_mm: number;
+  left_mm: number;
+  needed_mm: number;
 }
 
 export interface CardWeight {
@@ -99,6 +114,8 @@ export interface Card {
   room_mm: number;
   used_mm: number;
   over: { part: string; mm: number; drop: string[] } | null;
+  /** Room used step by step; the head's reserve is not in it. */
+  budget: RoomAfter[];
   landmarks: { id: LandmarkId; mm: number }[];
   parts: CardPart[];
   binder: 'thread' | 'wire';
@@ -107,7 +124,7 @@ export interface Card {
   ribs: { part: string; material: string; turns: number; pitch_mm: number; cut_mm: number; counter: boolean }[];
   hackles: { part: string; material: string; barb_mm: number; gauge: string; turns: number; trim: SchoolOption['hackle-trim']; stem_mm: number }[];
   layers: { part: string; from_under: { material: string; surface_mm: number | null }[]; dry: NamedColour; wet: NamedColour }[];
-  assemblies: { id: string; name: string; count: number; steps: CardStep[] }[];
+  assemblies: { id: string; name: string; part: string; count: number; spare: number; steps: CardStep[] }[];
   steps: CardStep[];
   cautions: { id: CautionId; step: number | null }[];
   evidence: Evidence;
@@ -115,6 +132,8 @@ export interface Card {
   /** Water lists and taper travel with the card to the bench. */
   taper: SchoolOption['taper'];
   minutes: number | null;
+  /** Ids of the tools it needs. */
+  tools: string[];
   /** Schools that were asked for and have no place in this dressing. */
   schools_unused: (keyof SchoolOption)[];
 }

@@ -2,15 +2,17 @@ import type { CautionId, LandmarkId, RegionId, StageId } from '@/catalogue/ids';
 import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
 import { colourOf, shadeOf, stackColour, type LayerMaterial } from '../colour';
-import type { Dressing, DressingPart, DressingStep, DressingWeight } from '../dressings';
+import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight } from '../dressings';
 import { barbAllowed, beadMass, beadRange, boreNeeded, hookLength, landmarks, nearestWire, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass } from '../hooks';
 import type { Material } from '../materials';
 import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
 import type { StyleInUse } from '../answer/score-hook';
 import { threadDiameter, woundCut } from './amounts';
-import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour } from './card-shape';
+import { cutOf, partAmount } from './part-amount';
+import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
+import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
 import { baseLength } from './bases';
-import { layOut, type LaidPart, type LayOut } from './lay-out';
+import { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';
 import { inSchool } from './in-school';
 import { schoolRules } from './schools';
 import { batchOf } from './batch';
@@ -29,7 +31,7 @@ export interface CardInput {
   use: StyleInUse;
   catalogue: Pick<Catalogue, 'stages' | 'materials'>;
   natural: CardNatural | null;
-  choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without'>;
+  choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without' | 'added'>;
   /** Flies to tie; null for a card without a batch. */
   count: number | null;
 }
@@ -51,6 +53,7 @@ function layers(materials: readonly Material[]): LayerMaterial[] {
 /** A card to tie from: the dressing laid out on one hook, in millimetres. Source: domain §4, §12; formulas §5–§8. */
 export function buildCard(input: CardInput): Card {
   const { hook, use, catalogue, natural, choices } = input;
+  const without = leftOut(input.dressing, choices);
   const { dressing, unused } = inSchool(input.dressing, choices.schools, catalogue.materials);
   const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
@@ -72,7 +75,7 @@ export function buildCard(input: CardInput): Card {
     tool: TOOL_MM,
     landmarks: marks,
   };
-  const laid = seatBead(seatMm, layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without: choices.without, schools: schoolRules(dressing, choices.schools) }));
+  const laid = seatBead(seatMm, layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools) }));
   const colourOfPart = (part: DressingPart): CardPart['colour'] => {
     const fromNatural = part.region ? natural?.colours[part.region] : undefined;
     if (fromNatural) return { ...fromNatural, region: part.region };
@@ -82,6 +85,10 @@ export function buildCard(input: CardInput): Card {
   const parts = laid.parts.map((item): CardPart => {
     const own = material(item.part.material);
     const rib = ribOf(item, laid);
+    const amount = partAmount({
+      part: item.part, material: own, mm: item.mm, fromMm: item.fromMm, toMm: item.toMm, thickMm: item.thickMm, wireMm: hook.wire_mm, shankMm: hook.shank_mm,
+      looped: dressing.steps.some((step) => step.part === item.part.id && step.do === 'loop'), woundByStep: dressing.steps.some((step) => step.part === item.part.id && step.do === 'wind'),
+    });
     return {
       id: item.part.id,
       part: item.part.part,
@@ -98,11 +105,16 @@ export function buildCard(input: CardInput): Card {
       colour: colourOfPart(item.part),
       method: item.part.method,
       optional: item.part.optional,
-      cut_mm: rib?.cut_mm ?? (item.part.method === 'measure-then-bind' && item.mm !== null ? item.mm + BUTT_MM : null),
+      cut_mm: rib?.cut_mm ?? cutOf(amount, Math.max(item.thickMm ?? 0, hook.wire_mm), own) ?? (item.part.method === 'measure-then-bind' && item.mm !== null ? item.mm + BUTT_MM : null),
+      amount,
     };
   });
   const flatten = barbAllowed(hook.barb, choices.barbRule).flatten;
-  const steps = stepsOf(dressing, laid, marks, pathMm, material, flatten, choices.without);
+  const stepOf = stepMaker(parts, laid, marks, pathMm, material);
+  const kept = dressing.steps.filter((step) => step.part === null || !without.includes(step.part)).map(stepOf);
+  if (flatten) kept.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
+  const steps = numbered(kept);
+  const threadOn: ThreadOnHook = { shankMm: hook.shank_mm, eyeMm: hook.eye_mm, wireMm: hook.wire_mm, headMm: partMm(laid, 'head') };
   const lengthOf = (share: DressingWeight['cover']) => (share ? (baseLength(share.base, { ...lengths, abdomen: partMm(laid, 'abdomen') ?? 0 }, new Map(), false) ?? 0) * share.factor : null);
   const card: Card = {
     dressing: { id: dressing.id, name: dressing.name, rev: dressing.rev },
@@ -112,14 +124,15 @@ export function buildCard(input: CardInput): Card {
     room_mm: laid.roomMm,
     used_mm: laid.usedMm,
     over: laid.over,
+    budget: budgetOf(steps, laid),
     landmarks: (Object.entries(marks) as [LandmarkId, number][]).map(([id, mm]) => ({ id, mm })),
     parts,
     binder: dressing.threads.length > 0 ? 'thread' : 'wire',
     threads: dressing.threads.flatMap((thread): CardThread[] => {
       const own = material(thread.material);
       if (!own || own.denier === null || own.fibre === null) return [];
-      const reasons: Reason[] = own.fibre === 'gel-spun' ? [reason('gel-spun-slick', {}, { evidence: 'seen' })] : [];
-      return [{ role: thread.role, material: own.id, name: own.name, denier: own.denier, diameter_mm: threadDiameter(own.denier, own.fibre), colour: named(own.hex, 'default'), finish_turns: thread.finish_turns, head_turns: thread.role === 'head' || thread.role === 'foundation' ? thread.finish_turns : null, optional: thread.optional, reasons }];
+      const reasons = threadReasons(dressing, thread, own, threadOn, catalogue.materials);
+      return [{ role: thread.role, material: own.id, name: own.name, denier: own.denier, diameter_mm: threadDiameter(own.denier, own.fibre), colour: named(own.hex, 'default'), finish_turns: thread.finish_turns, head_turns: thread.role === 'head' || thread.role === 'foundation' ? headTurnBudget(own.denier, own.fibre, threadOn) : null, optional: thread.optional, reasons }];
     }),
     weights: dressing.weights.map((weight) => weightOf(weight, hook, beadMm, lengthOf(weight.cover))),
     ribs: laid.parts.flatMap((item) => ribOf(item, laid) ?? []),
@@ -129,13 +142,14 @@ export function buildCard(input: CardInput): Card {
       const seen = stackColour(layers(stack));
       return { part: layer.part, from_under: stack.map((item) => ({ material: item.id, surface_mm: null })), dry: named(seen.dry, 'model'), wet: named(seen.wet, 'model', 'wet') };
     }),
-    assemblies: [],
+    assemblies: dressing.assemblies.filter((assembly) => !without.includes(assembly.part)).map(({ id, name, part, count, spare, steps: own }) => ({ id, name, part, count, spare, steps: numbered(own.map(stepOf)) })),
     steps,
     cautions: cautionsOf(dressing, steps, hook),
     evidence: dressing.evidence,
     batch: null,
     taper: dressing.taper,
     minutes: dressing.minutes,
+    tools: dressing.tools,
     schools_unused: unused,
   };
   if (input.count !== null) card.batch = batchOf(card, input.count);
@@ -196,8 +210,18 @@ function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, cove
   return { ...empty, wire_mm: wireMm, turns, length_mm: turns * wireMm, mass_mg: woundMass(turns, wireMm, hook.wire_mm, metal) };
 }
 
-function stepsOf(dressing: Dressing, laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null, flatten: boolean, without: readonly string[]): CardStep[] {
+const numbered = (steps: readonly CardStep[]): CardStep[] => steps.map((step, index) => ({ ...step, n: index + 1 }));
+
+/** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */
+function turnsOf(step: DressingStep, part: CardPart | undefined): number | null {
+  if (step.turns !== null || step.do !== 'wind' || !part) return step.turns;
+  return part.amount.wound === null ? part.count : Math.max(1, Math.round(part.amount.wound.turns));
+}
+
+/** Makes the card's step of a dressing's step: its part in millimetres and its place on this hook. */
+function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null) {
   const byId = new Map(laid.parts.map((item) => [item.part.id, item]));
+  const cardPart = new Map(parts.map((part) => [part.id, part]));
   const at = (station: DressingStep['at']): CardStep['at'] => {
     if (station === null || station === 'forward') return null;
     if (station === 'tie-down') return { landmark: Math.abs(tieDownMm - marks['bend-start']) < 1e-9 ? 'bend-start' : 'into-bend', mm: tieDownMm };
@@ -207,8 +231,7 @@ function stepsOf(dressing: Dressing, laid: LayOut, marks: Record<LandmarkId, num
     }
     return { landmark: station as LandmarkId, mm: marks[station as LandmarkId] };
   };
-  const kept = dressing.steps.filter((step) => step.part === null || !without.includes(step.part));
-  const steps = kept.map((step): CardStep => {
+  return (step: DressingStep): CardStep => {
     const item = step.part === null ? undefined : byId.get(step.part);
     const own = material(step.material);
     return {
@@ -219,7 +242,7 @@ function stepsOf(dressing: Dressing, laid: LayOut, marks: Record<LandmarkId, num
       material: own ? { id: own.id, name: own.name } : null,
       at: at(step.at),
       mm: item?.mm ?? null,
-      turns: step.turns ?? (step.do === 'wind' ? (item?.part.count ?? null) : null),
+      turns: turnsOf(step, step.part === null ? undefined : cardPart.get(step.part)),
       count: item?.part.count ?? null,
       side: step.side,
       frame: step.frame,
@@ -231,14 +254,31 @@ function stepsOf(dressing: Dressing, laid: LayOut, marks: Record<LandmarkId, num
       caution: step.caution,
       reversible: step.reversible,
       wait_s: step.wait_s,
+      method: step.method,
+      assembly: step.assembly,
     };
+  };
+}
+
+const FILLS: ReadonlySet<string> = new Set(['bind', 'wind', 'dub', 'fold', 'loop', 'coat']);
+
+/** Room after each step that fills some: the first that makes a part lie along the hook. */
+function budgetOf(steps: readonly CardStep[], laid: LayOut): RoomAfter[] {
+  const along = new Map(laid.parts.filter((item) => isAlong(item.part)).map((item) => [item.part.id, item]));
+  const placed = new Set<string>();
+  const total = laid.usedMm;
+  let used = 0;
+  return steps.flatMap((step): RoomAfter[] => {
+    const item = step.part === null || !FILLS.has(step.do) || placed.has(step.part) ? undefined : along.get(step.part);
+    if (!item || step.part === null) return [];
+    placed.add(step.part);
+    used += item.mm ?? 0;
+    return [{ step: step.n, part: item.part.id, kind: item.part.part, used_mm: used, left_mm: laid.roomMm - used, needed_mm: Math.max(0, total - used) }];
   });
-  if (flatten) steps.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
-  return steps.map((step, index) => ({ ...step, n: index + 1 }));
 }
 
 /** `check: 'flatten-barb'` is a code that speech renders: the step belongs to the water's rule, not to the dressing. */
-const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null };
+const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null };
 
 function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAnswer): Card['cautions'] {
   const seen: { id: CautionId; step: number | null }[] = steps.flatMap((step) => (step.caution ? [{ id: step.caution, step: step.n }] : []));

@@ -6,10 +6,10 @@ import { buildCard } from './card';
 export function dressingFaults(dressing: Dressing, catalogue: CheckCatalogue): DressingFault[] {
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
   const use = { style, bead: dressing.weights.find((weight) => weight.kind === 'bead') ?? null, reading: 'default' as const, pathShare: 1 };
-  const laysOut: LaysOut = (item, hook, naturalMm) => {
+  const laysOut: LaysOut = (item, hook, naturalMm, switched) => {
     const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
     const stage = catalogue.stages.find((row) => row.id === item.stages[0])!;
-    const card = buildCard({ dressing: item, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [] }, count: null });
+    const card = buildCard({ dressing: item, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', ...switched }, count: null });
     return {
       fits: card.fits,
       overMm: card.over?.mm ?? 0,

@@ -1,6 +1,6 @@
 import type { FunctionId, PartId, SchoolOption } from '@/catalogue/ids';
 import type { Schools } from '../answer/answer-shape';
-import { orderFaults, type Dressing, type DressingPart, type DressingStep } from '../dressings';
+import { orderFaults, STEP_DEFAULTS, type Dressing, type DressingPart, type DressingStep } from '../dressings';
 import type { Material } from '../materials';
 
 /** A school that was asked for and changes nothing in this dressing. */
@@ -16,9 +16,7 @@ const PLACING: ReadonlySet<string> = new Set(['bind', 'catch-in', 'post']);
 const BEGINNING: ReadonlySet<string> = new Set(['seat-bead', 'lay-weight', 'start-thread', 'check']);
 const WINDS: ReadonlySet<string> = new Set(['wind', 'dub', 'fold']);
 
-const ADDED: DressingStep = {
-  do: 'check', part: null, material: null, at: null, turns: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null,
-};
+const ADDED: DressingStep = { ...STEP_DEFAULTS, do: 'check' };
 
 function withSteps(dressing: Dressing, steps: DressingStep[]): Dressing {
   return { ...dressing, steps };
