@@ -1,5 +1,5 @@
 import type {
-  BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, RegionId, SchoolOption, SideId, ThreadRole, VerbId, VisePosition, WeightKind,
+  BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
 } from '@/catalogue/ids';
 import type { Reason } from '../code';
 import type { Colour, Shade } from '../colour';
@@ -108,6 +108,8 @@ export interface BatchLine {
 /** The shape of docs/cli.md `Card`, with codes in place of words. Millimetres, milligrams, seconds. */
 export interface Card {
   dressing: { id: string; name: string; rev: number };
+  /** How the fly carries the natural. */
+  style: StyleId;
   hook: HookAnswer;
   hand: SchoolOption['hand'];
   fits: boolean;

@@ -118,6 +118,7 @@ export function buildCard(input: CardInput): Card {
   const lengthOf = (share: DressingWeight['cover']) => (share ? (baseLength(share.base, { ...lengths, abdomen: partMm(laid, 'abdomen') ?? 0 }, new Map(), false) ?? 0) * share.factor : null);
   const card: Card = {
     dressing: { id: dressing.id, name: dressing.name, rev: dressing.rev },
+    style: dressing.style,
     hook,
     hand: 'right',
     fits: laid.fits,

@@ -3,7 +3,9 @@ import type { BendId, StageId } from '@/catalogue/ids';
 import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
 import { at, band, curveOf, pathOf, smooth, walk, type Point } from '@/core/hooks/drawn';
-import { flyMarks } from './fly-marks';
+import { flyMarks } from './fly/fly-marks';
+import { partStates } from './fly/progress';
+import { fitInto, svgPicture } from './to-svg';
 import { hookMarks } from '@/core/hooks/drawn';
 import { naturalMarks } from './natural-marks';
 
@@ -90,10 +92,26 @@ describe('a fly is drawn from its card', () => {
   });
   test('before the first part is bound only the hook is there; each step adds and the last is the fly', () => {
     const card = cards.find((item) => item.dressing.id === 'first-light-dun')!;
-    const counts = card.steps.map((step) => flyMarks(card, { upTo: step.n }).marks.length);
+    const there = (upTo: number) => card.parts.filter((part) => partStates(card, upTo)(part).there !== 'no').map((part) => part.id);
+    const grown = card.steps.map((step) => there(step.n));
     expect(flyMarks(card, { upTo: 0 }).marks).toHaveLength(flyMarks(card).hook.marks.length);
-    expect([...counts].sort((a, b) => a - b)).toEqual(counts);
-    expect(counts[counts.length - 1]).toBe(flyMarks(card).marks.length);
+    grown.slice(1).forEach((now, index) => expect(now).toEqual(expect.arrayContaining(grown[index]!)));
+    expect(there(card.steps.length)).toHaveLength(card.parts.length);
+    expect(flyMarks(card, { upTo: card.steps.length }).marks).toEqual(flyMarks(card).marks);
+  });
+  test('what is caught in waits behind until it is wound, and what is cut last is long until then', () => {
+    const card = cards.find((item) => item.dressing.id === 'first-light-post-dun')!;
+    const hackle = card.parts.find((part) => part.part === 'hackle')!;
+    const at = (verb: string, part: string) => card.steps.find((step) => step.do === verb && step.part === part)!.n;
+    expect(partStates(card, at('catch-in', hackle.id))(hackle).there).toBe('waiting');
+    expect(partStates(card, at('wind', hackle.id))(hackle).there).toBe('yes');
+    const tallest = (upTo?: number) => flyMarks(card, { upTo }).bounds.top;
+    expect(tallest(at('cut', 'post') - 1)).toBeGreaterThan(tallest() * 1.2);
+  });
+  test.each(cards.map((card) => [card.dressing.id, card] as const))('%s from above is as wide on both sides, but for one wing', (_, card) => {
+    const { bounds, marks } = flyMarks(card, { view: 'top' });
+    expect(marks.every((mark) => finite(mark.d))).toBe(true);
+    if (card.dressing.id !== 'one-side-cripple') expect(bounds.top / -bounds.bottom).toBeCloseTo(1, 0);
   });
   test('a plain drawing carries no colour of a material', () => {
     const card = cards[0]!;
@@ -130,5 +148,24 @@ describe('a natural is drawn to its length', () => {
   test('unlike insects have unlike outlines', () => {
     const shapes = (['mayfly/dun', 'caddis/adult', 'stonefly/adult', 'midge/pupa', 'crane-fly/adult'] as StageId[]).map((stage) => naturalMarks(stage, 8, {}).marks.map((mark) => mark.d).join(''));
     expect(new Set(shapes).size).toBe(shapes.length);
+  });
+});
+
+describe('a drawing as a file', () => {
+  const svg = svgPicture({ width: 100, height: 50, theme: 'dusk', title: 'a "b" <c>', placed: [{ marks: [{ d: 'M0 0L1 1', stroke: 'var(--ink)', width: 2 }, { d: 'M0 0L2 0', stroke: 'var(--ink)', width: 0.4, mm: true }], scale: 10, x: 5, y: 6 }] });
+  test('colours of the page are resolved and words are safe', () => {
+    expect(svg).not.toMatch(/var\(/);
+    expect(svg).toContain('#DEE9E7');
+    expect(svg).toContain('<title>a &quot;b&quot; &lt;c></title>');
+  });
+  test('strokes of the pen keep their pixels, wire keeps its millimetres', () => {
+    expect(svg).toContain('stroke-width="0.2"');
+    expect(svg).toContain('stroke-width="0.4"');
+  });
+  test('a drawing is fitted whole into its box', () => {
+    const { scale, x, y } = fitInto({ left: -10, right: 2, top: 3, bottom: -5 }, 200, 100, 10);
+    expect(scale).toBeCloseTo(10, 9);
+    expect([x - 10 * scale, x + 2 * scale]).toEqual([40, 160]);
+    expect([y - 3 * scale, y + 5 * scale]).toEqual([10, 90]);
   });
 });

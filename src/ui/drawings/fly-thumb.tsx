@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import type { Card } from '@/core/tying';
-import { flyMarks } from './fly-marks';
+import { flyMarks } from './fly/fly-marks';
 import { Marks } from './marks';
 
 interface FlyThumbProps {

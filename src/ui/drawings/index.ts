@@ -1,4 +1,4 @@
-export { flyMarks, type FlyDrawing } from './fly-marks';
+export { flyMarks, type FlyDrawing } from './fly/fly-marks';
 export { FlyThumb } from './fly-thumb';
 export { hookMarks } from '@/core/hooks/drawn';
 export { Ladder, type Rail, type Rung } from './ladder';

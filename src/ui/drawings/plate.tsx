@@ -1,6 +1,6 @@
 import { G, Line, Text as SvgText } from 'react-native-svg';
 import { token } from '../tokens';
-import type { FlyDrawing } from './fly-marks';
+import type { FlyDrawing } from './fly/fly-marks';
 import { Drawing, Marks } from './marks';
 import type { NaturalDrawing } from './natural-marks';
 
