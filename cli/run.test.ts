@@ -178,7 +178,7 @@ describe('dressings', () => {
     expect(value).toMatchObject({ rows: 2, good: 0, bad: 2 });
     expect(value.problems.map((problem: { rule: string }) => problem.rule)).toEqual(expect.arrayContaining(['eye-not-freed', 'schema']));
     expect(json('dressings', 'check', '--all').value).toMatchObject({ bad: 0 });
-    expect(json('dressings', 'check', file('newer.json', JSON.stringify({ aubade: 'dressings', version: 2, items: [] }))).value.error.message).toMatch(/newer/);
+    expect(json('dressings', 'check', file('newer.json', JSON.stringify({ aubade: 'dressings', version: 3, items: [] }))).value.error.message).toMatch(/newer/);
   });
   test('a stash says what is short', () => {
     const stash = file('stash.csv', 'material\nthread-olive-70\n');

@@ -1,5 +1,5 @@
 import { MATERIALS } from '../src/catalogue';
-import type { Answer } from '../src/core/answer';
+import type { Answer, Dressed } from '../src/core/answer';
 import { reason, type Reason } from '../src/core/code';
 import type { Card } from '../src/core/tying';
 import type { Speech } from '../src/speech';
@@ -39,6 +39,11 @@ export function unusedSchools(card: Card | null): Reason[] {
   return (card?.schools_unused ?? []).map((id) => reason('school-not-on-card', { school: { kind: 'schools', id } }));
 }
 
+/** `Dressed` of docs/cli.md. */
+function dressedOut({ criteria: _criteria, ...dressed }: Dressed): Omit<Dressed, 'criteria'> {
+  return dressed;
+}
+
 /** `MatchOut` of docs/cli.md. */
 export function matchOut(answer: Answer, top: number, speech: Speech): unknown {
   const [order, stage] = answer.natural.stage.split('/');
@@ -60,8 +65,8 @@ export function matchOut(answer: Answer, top: number, speech: Speech): unknown {
       by_maker: answer.by_maker,
       none_fits: answer.none_fits && { nearest: answer.none_fits.nearest, message: speech.say(answer.none_fits.message) },
       holds: answer.holds,
-      dressing: answer.dressing,
-      alternatives: answer.alternatives,
+      dressing: answer.dressing && dressedOut(answer.dressing),
+      alternatives: answer.alternatives.map(dressedOut),
     }, speech) as object),
     card: answer.card ? cardOut(answer.card, speech) : null,
     warnings: worded(answer.warnings, speech),

@@ -29,3 +29,14 @@ Object.assign(window, { PointerEvent: window.PointerEvent ?? Pointer });
 
 /** A busy machine is no failure: screens are long. */
 jest.setTimeout(20_000);
+
+/** Nothing comes near the screen by itself: pictures of long pages stay undrawn. */
+class NothingInView {
+  observe() {}
+  disconnect() {}
+  unobserve() {}
+}
+globalThis.IntersectionObserver ??= NothingInView as unknown as typeof IntersectionObserver;
+
+// jsdom hides Node's own.
+globalThis.structuredClone ??= ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown) as typeof structuredClone;

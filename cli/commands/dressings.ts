@@ -1,8 +1,9 @@
 import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, TOOLS } from '../../src/catalogue';
 import type { StageId, WaterId } from '../../src/catalogue/ids';
 import ids from '../../src/catalogue/ids.json';
-import { askedFor, dressingSchema, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
+import { askedFor, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
 import { reason } from '../../src/core/code';
+import { readDressings } from '../../src/core/exchange';
 import { dressingFaults } from '../../src/core/tying';
 import type { Speech } from '../../src/speech';
 import { inputFault, type Flag } from '../args';
@@ -93,36 +94,12 @@ interface Problem {
   accepted: string | null;
 }
 
-/** Dressings of a file: one, a list, or the envelope of docs/formats. Null when it is none of these. */
-function parseFile(read: Reader, text: string): unknown[] | null {
-  let parsed: unknown;
-  try {
-    parsed = JSON.parse(text.replace(/^\uFEFF/, ''));
-  } catch {
-    return read.fault(inputFault('file', 'file-unread', null));
-  }
-  if (Array.isArray(parsed)) return parsed;
-  if (parsed === null || typeof parsed !== 'object') return read.fault(inputFault('file', 'file-unread', null));
-  const envelope = parsed as { aubade?: string; version?: number; items?: unknown };
-  if (Array.isArray(envelope.items)) return envelope.version !== undefined && envelope.version > 1 ? read.fault(inputFault('file', 'file-newer', String(envelope.version), { params: { version: envelope.version } })) : envelope.items;
-  return 'parts' in parsed || 'steps' in parsed || 'id' in parsed ? [parsed] : read.fault(inputFault('file', 'file-unread', null));
-}
-
-function problemsOf(raw: unknown, index: number, speech: Speech): Problem[] {
-  const record = typeof (raw as { id?: unknown })?.id === 'string' ? (raw as { id: string }).id : `#${index + 1}`;
-  const schema = dressingSchema(KNOWN);
-  try {
-    schema.validateSync(raw, { abortEarly: false, strict: false });
-  } catch (error) {
-    const inner = (error as { inner?: { path?: string; message: string; params?: { originalValue?: unknown } }[] }).inner ?? [];
-    const all = inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }];
-    return all.map((item) => ({ line: null, column: item.path || null, record, rule: 'schema', message: item.message, got: item.params?.originalValue === undefined ? null : String(item.params.originalValue), accepted: null }));
-  }
-  const dressing = schema.cast(raw) as Dressing;
+/** What the checker finds in a dressing that has the right shape. */
+function faultsOf(dressing: Dressing, speech: Speech): Problem[] {
   return dressingFaults(dressing, CATALOGUE).map((fault) => ({
     line: null,
     column: fault.step === null ? (fault.part === null ? null : `parts.${fault.part}`) : `steps[${fault.step - 1}]`,
-    record,
+    record: dressing.id,
     rule: fault.code,
     message: speech.say(reason(fault.code, { ...fault.params, step: fault.step, part: fault.part ?? (fault.params.part as string | undefined) ?? '' }), 'check'),
     got: null,
@@ -137,16 +114,17 @@ function check(read: Reader, speech: Speech): Answered | null {
     return null;
   }
   const text = path === null ? null : read.file('file', path);
-  const records: unknown[] | null = path === null ? [...DRESSINGS] : text === null ? null : parseFile(read, text);
-  if (records !== null && records.length === 0) read.fault(inputFault('file', 'file-empty', null));
-  if (records === null || read.faults.length > 0) return null;
-  const perRecord = records.map((raw, index) => problemsOf(raw, index, speech));
-  const bad = perRecord.filter((problems) => problems.length > 0).length;
-  const problems = perRecord.flat();
+  const found = path === null ? { dressings: [...DRESSINGS], problems: [], count: DRESSINGS.length, fault: null } : text === null ? null : readDressings(text, KNOWN);
+  if (found?.fault) read.fault(inputFault('file', found.fault, found.fault === 'file-newer' ? text!.match(/"version":\s*(\d+)/)?.[1] ?? null : null, { params: { version: text?.match(/"version":\s*(\d+)/)?.[1] ?? '' } }));
+  if (found === null || read.faults.length > 0) return null;
+  const misshapen: Problem[] = found.problems.map(({ record, path: column, message }) => ({ line: null, column, record, rule: 'schema', message, got: null, accepted: null }));
+  const perRecord = found.dressings.map((dressing) => faultsOf(dressing, speech));
+  const bad = new Set(misshapen.map((problem) => problem.record)).size + perRecord.filter((problems) => problems.length > 0).length;
+  const problems = [...misshapen, ...perRecord.flat()];
   const file = path ?? 'src/catalogue/dressings';
   return {
-    json: { file, rows: records.length, good: records.length - bad, bad, problems },
-    text: [`${file}: ${records.length} dressings, ${records.length - bad} good, ${bad} bad`, ...problems.map((problem) => fold(`- ${problem.record} ${problem.column ?? ''} ${problem.rule}: ${problem.message}`, 2))].join('\n'),
+    json: { file, rows: found.count, good: found.count - bad, bad, problems },
+    text: [`${file}: ${found.count} dressings, ${found.count - bad} good, ${bad} bad`, ...problems.map((problem) => fold(`- ${problem.record} ${problem.column ?? ''} ${problem.rule}: ${problem.message}`, 2))].join('\n'),
     exit: bad > 0 ? 2 : 0,
   };
 }

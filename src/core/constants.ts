@@ -93,6 +93,8 @@ export const NOODLE = { leastMm: 0.4, spareMm: 10 } as const;
 export const GRAMS_PER_DENIER = { nylon: 5, polyester: 5, 'gel-spun': 28, silk: 3.5 } as const;
 /** Pull that flares hair on a reference 14, g: typical. */
 export const FLARING_PULL_G = 350;
+/** Diameter of a neat head, in diameters of the hook's wire: typical. */
+export const HEAD_WIRES = 2;
 /** Turns of thread that hold a wound part at its start and end, and a bound one. */
 export const HOLDING_TURNS = { wound: 4, bound: 5 } as const;
 

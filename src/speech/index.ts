@@ -1,1 +1,2 @@
 export { createI18n, createSpeech, headlineParts, type IdKind, type Speech } from './speech';
+export { cardMarkdown, cardSheet, type CardSheet } from './card-sheet';

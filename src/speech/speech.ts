@@ -123,6 +123,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       if (step.at?.landmark === 'behind-eye') lines.push(t('step.at-eye'));
       else if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
       if (step.orientation) lines.push(worded(step.orientation));
+      if (step.method && step.do === 'bind') lines.push(t(`step.${step.method}`));
+      if (step.assembly) lines.push(t('step.assembled'));
       if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));
       if (step.tool) lines.push(t('step.tool', { tool: tool(step.tool) }));
       if (step.wait_s) lines.push(step.wait_s >= 120 ? t('step.wait-minutes', { minutes: Math.round(step.wait_s / 60) }) : t('step.wait', { seconds: step.wait_s }));

@@ -2,9 +2,11 @@ import { catalogueOf, GROWING_ON, labOfShade } from '@/catalogue';
 import { unshrunk } from '@/core/belief';
 import type { Eye } from '@/core/naturals';
 import { hexOfLab } from '@/core/colour';
-import type { RegionId } from '@/catalogue/ids';
+import type { LevelId, RegionId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
 import { columnsOf } from '@/core/hooks';
+import { NO_PICKING, type Picking } from '@/core/dressings';
+import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
 import type { State } from './store';
@@ -13,12 +15,13 @@ import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
 export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
 
-let catalogueCache: { hooks: Catalogue['hooks']; catalogue: Catalogue } | null = null;
+let catalogueCache: { hooks: Catalogue['hooks']; dressings: Catalogue['dressings']; catalogue: Catalogue } | null = null;
 
-/** Hooks of the tier's makers and the maker-less range, with the shipped library. */
+/** Hooks of the tier's makers and the maker-less range, with the tier's own dressings and the shipped library. */
 export function selectCatalogue(state: State): Catalogue {
   const hooks = selectHooks(state);
-  if (catalogueCache?.hooks !== hooks) catalogueCache = { hooks, catalogue: catalogueOf(hooks) };
+  const dressings = selectDressings(state);
+  if (catalogueCache?.hooks !== hooks || catalogueCache.dressings !== dressings) catalogueCache = { hooks, dressings, catalogue: { ...catalogueOf(hooks), dressings } };
   return catalogueCache!.catalogue;
 }
 
@@ -89,6 +92,29 @@ export function hasUnread(record: SampleRecord): boolean {
   return record.overall.typed !== null || record.case.typed !== null || record.specimens.some((specimen) => specimen.body.typed !== null) || Object.keys(record.unread).length > 0;
 }
 
+/** Where in the water an insect was taken, by where it was and what it did; empty where neither says. */
+const LEVELS: Partial<Record<string, LevelId>> = {
+  bed: 'bed', 'under-stone': 'bed', weed: 'bed', drift: 'drift', film: 'film', surface: 'surface', air: 'air',
+  crawling: 'bed', swimming: 'rising', hanging: 'film', hatching: 'film', stuck: 'film', fluttering: 'surface', skating: 'surface', dipping: 'surface', 'walking-down': 'going-down', spent: 'film',
+};
+
+const MONTHS = 12;
+
+/** What is known of the tier and the moment, for choosing a dressing. */
+export function pickingFor(sample: SampleRecord, settings: SettingsRecord): Picking {
+  const levels = [sample.found, sample.doing].flatMap((word) => LEVELS[word ?? ''] ?? []);
+  const month = Number(sample.when.slice(5, 7));
+  return {
+    ...NO_PICKING,
+    levels: [...new Set(levels)],
+    month: Number.isInteger(month) && month >= 1 && month <= MONTHS ? (settings.south ? ((month + 5) % MONTHS) + 1 : month) : null,
+    skill: settings.skill ?? null,
+    minutes: settings.minutes ?? null,
+    tools: settings.tools ? new Set(settings.tools) : null,
+    weights: settings.pickWeights,
+  };
+}
+
 const answerCache = new Map<string, { inputs: readonly unknown[]; result: Answered }>();
 
 /** The answer of one answer record of a match, remembered until one of its inputs changes. */
@@ -98,36 +124,38 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   const record: AnswerRecord | undefined = match?.answers.find((item) => item.id === answerId);
   if (!match || !sample || !record) return null;
   const catalogue = selectCatalogue(state);
-  const { barbRule, schools, onlyOwned, smallest } = selectSettings(state);
+  const settings = selectSettings(state);
   const owned = selectOwned(state);
   const { hand } = selectDevice(state);
   const eye = sample.method === 'eye' ? selectEye(state) : null;
-  const inputs = [sample, record, catalogue, barbRule, schools, hand, eye, owned, onlyOwned, smallest];
+  const inputs = [sample, record, catalogue, settings, hand, eye, owned];
   const key = `${matchId}/${answerId}`;
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { barbRule, schools, onlyOwned, smallest, owned, hand, eye });
+  const result = work(sample, record, catalogue, { settings, owned, hand, eye });
   answerCache.set(key, { inputs, result });
   return result;
 }
 
-function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, by: Pick<SettingsRecord, 'barbRule' | 'schools' | 'onlyOwned' | 'smallest'> & Pick<DeviceRecord, 'hand'> & { eye: Eye | null; owned: Record<string, number> }): Answered {
+function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, { settings, owned, hand, eye }: Pick<DeviceRecord, 'hand'> & { settings: SettingsRecord; eye: Eye | null; owned: Record<string, number> }): Answered {
   if (!record.stage) return { status: 'waiting', missing: 'stage' };
-  const asked = sampleFor(sample, record.stage, by.eye);
+  const asked = sampleFor(sample, record.stage, eye);
   if (asked.lengthsMm.length === 0 && asked.overallMm === null && asked.caseMm === null) return { status: 'waiting', missing: 'length' };
   const known = columnsOf(catalogue.hooks).at;
   const result = answer(asked, {
     ...NO_CHOICES,
     offset: record.offset,
-    barbRule: by.barbRule,
-    owned: by.owned,
-    onlyOwned: by.onlyOwned,
-    smallest: by.smallest ?? null,
+    barbRule: settings.barbRule,
+    owned,
+    onlyOwned: settings.onlyOwned,
+    smallest: settings.smallest ?? null,
     hookPin: record.hookId && known.has(record.hookId) ? record.hookId : null,
     dressingPin: record.dressingId ?? null,
-    schools: { ...by.schools, ...record.schools } as Schools,
-    hand: by.hand,
+    schools: { ...settings.schools, ...record.schools } as Schools,
+    hand,
     without: record.without,
+    added: record.added,
+    picking: pickingFor(sample, settings),
   }, catalogue);
   return { status: 'answered', answer: result, old: hasUnread(sample) };
 }

@@ -1,4 +1,4 @@
-export { bodiesOf, counts, hasUnread, sampleFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
+export { bodiesOf, counts, hasUnread, sampleFor, pickingFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { heldOf, movesOf, selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
 export { groupRecords, ownGroups, selectGroups, selectKey, spanOf } from './own-groups';
 export { selectBelief, sightingFor } from './belief';
@@ -7,9 +7,10 @@ export { hasDemo, removeDemo } from './demo';
 export { lastSurface, PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
 export { selectEye } from './eye';
 export { isLow, leftInPacket, modelIdOf, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks, takeTapings } from './hooks';
-export { middleSample, selectLibraryCards } from './library-cards';
+export { dressingOf, dropDressing, putDressing, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
+export { libraryCard, middleSample, selectCardOf } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';
-export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, guessSchema, specimen, BOX_SIDE, makerSchema, modelSchema, packetSchema, sizeRecord, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MakerRecord, type MatchRecord, type ModelRecord, type PacketRecord, type SizeRecord, type TapingRecord, type Measure, type Overlay, type OverlayInsect, type SampleRecord } from './records/schemas';
+export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, guessSchema, newAnswer, specimen, BOX_SIDE, makerSchema, modelSchema, packetSchema, sizeRecord, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MakerRecord, type MatchRecord, type ModelRecord, type PacketRecord, type SizeRecord, type TapingRecord, type Measure, type Overlay, type OverlayInsect, type SampleRecord } from './records/schemas';
 export { type Aside, asideFile } from './records/commit';
 export { answered, change, createStore, openStore, redone, remember, undone, type Dispatch, type State, type Store } from './store';
 export { useApp, useAppDispatch } from './use-app';

@@ -5,7 +5,7 @@ export interface RunOptions {
   onProgress?: (done: number) => void;
 }
 
-const WORKERS: Record<JobName, string> = { photo: '/photo-worker.js', 'card-pdf': '/print-worker.js', 'chart-pdf': '/print-worker.js', 'hooks-file': '/hooks-worker.js' };
+const WORKERS: Record<JobName, string> = { photo: '/photo-worker.js', 'card-pdf': '/print-worker.js', 'chart-pdf': '/print-worker.js', 'dressing-pdf': '/print-worker.js', 'hooks-file': '/hooks-worker.js' };
 
 /** A worker that has ended its job and waits for the next: its code is warm. One of each name is kept. */
 const idle = new Map<JobName, Worker>();

@@ -1,4 +1,5 @@
 import type { Coded } from '@/core/code';
+import type { CardPage } from '@/core/exchange/card-pdf';
 import type { CellProblem, ColumnMap, ColumnUnit, GivenTaping, Table } from '@/core/exchange';
 import type { HookRow } from '@/core/hooks';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
@@ -18,6 +19,8 @@ export interface Jobs {
   'card-pdf': { input: { size: CardSize; page: PageSize; words: CardWords }; output: Uint8Array };
   /** A chart of hooks as PDF; `printed` is what a millimetre of the printer really is, `page` in the words holds {{page}} and {{of}}. */
   'chart-pdf': { input: { hooks: ChartHook[]; page: PrintPage; printed: number; words: { title: string; check: string; page: string } }; output: Uint8Array };
+  /** A card to tie from as PDF. */
+  'dressing-pdf': { input: { card: CardPage; page: PrintPage }; output: Uint8Array };
   /** A file of hooks: looked at while `map` is null, then read by it. */
   'hooks-file': { input: { file: Blob; map: ColumnMap | null; unit: ColumnUnit }; output: HooksFileAnswer };
 }

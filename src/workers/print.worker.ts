@@ -1,11 +1,12 @@
 import { FIELD_CARDS } from '@/catalogue/field-cards';
 import { chartPages } from '@/core/hooks/drawn';
+import { cardPdf } from '@/core/exchange/card-pdf';
 import { chartPdf } from '@/core/hooks/drawn/hook-chart-pdf';
 import { fieldCardPdf } from '@/core/photo/card';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
 interface WorkerScope {
-  onmessage: ((event: MessageEvent<ToWorker<'card-pdf'> | ToWorker<'chart-pdf'>>) => void) | null;
+  onmessage: ((event: MessageEvent<ToWorker<'card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'dressing-pdf'>>) => void) | null;
   postMessage(message: FromWorker): void;
 }
 
@@ -19,7 +20,7 @@ function chart({ hooks, page, printed, words }: Jobs['chart-pdf']['input']): Pro
 scope.onmessage = ({ data }) => {
   if ('warm' in data) return;
   const { id, input } = data;
-  const made = 'hooks' in input ? chart(input) : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
+  const made = 'card' in input ? cardPdf(input.card, input.page) : 'hooks' in input ? chart(input) : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
   made.then(
     (output) => scope.postMessage({ id, output }),
     (error: unknown) => scope.postMessage({ id, failed: String(error) }),

@@ -2,7 +2,7 @@ import type { BarbId, BarbRuleId, BendId, EyeId, FaceId, IntentId, RegionId, Rid
 import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
 import type { Card, NamedColour } from '../tying/card-shape';
-import type { Dressing, Picking, Tool } from '../dressings';
+import type { Criterion, Dressing, Picking, Tool } from '../dressings';
 import type { Hook, HookColumns, HookDimension, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
 import type { HooksAsked } from './rank-hooks';
@@ -94,6 +94,8 @@ export interface Dressed {
   name: string;
   score: number;
   why: Reason[];
+  /** What each reason is about, in the same order; further reasons follow. */
+  criteria: Criterion[];
   stage_match: StageMatch;
   ready: Readiness;
   pinned: boolean;

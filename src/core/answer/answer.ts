@@ -54,7 +54,7 @@ function beadOfStyle(style: Style): StyleInUse['bead'] {
 
 function dressed(ranked: RankedDressing, pinned: boolean, ready: Dressed['ready'], extra: Reason[] = []): Dressed {
   const { dressing } = ranked;
-  return { id: dressing.id, name: dressing.name, score: ranked.score, why: [...ranked.why, ...extra], stage_match: ranked.stageMatch, ready, pinned, style: dressing.style };
+  return { id: dressing.id, name: dressing.name, score: ranked.score, why: [...ranked.why, ...extra], criteria: ranked.criteria, stage_match: ranked.stageMatch, ready, pinned, style: dressing.style };
 }
 
 /** What the dressings are asked for: the natural, the water, the intent and the tier. */

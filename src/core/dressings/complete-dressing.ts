@@ -17,18 +17,19 @@ export const STEP_DEFAULTS: Omit<DressingStep, 'do'> = {
 
 const WEIGHT_DEFAULTS = { metal: null, bead_kind: null, diameter_mm: null, turns: null, cover: null, lock: null } as const;
 
-const DRESSING_DEFAULTS: Omit<Dressing, keyof Pick<Dressing, 'id' | 'rev' | 'name' | 'stages' | 'style' | 'ride' | 'waters' | 'length_mm' | 'skill' | 'evidence' | 'taper' | 'parts' | 'steps'>> = {
+/** Fresh defaults: lists of one dressing are not another's. */
+const dressingDefaults = (): Omit<Dressing, keyof Pick<Dressing, 'id' | 'rev' | 'name' | 'stages' | 'style' | 'ride' | 'waters' | 'length_mm' | 'skill' | 'evidence' | 'taper' | 'parts' | 'steps'>> => ({
   levels: [], size_by_water: {}, hooks: [], months: [], minutes: null, work_order: null, protection: 'none', finish: 'tidy', head_room: null, threads: [], weights: [], layers: [], bundles: [], switches: [], assemblies: [], tools: [], cautions: [], bank: [], claims: [], parent: null, changes: [],
-};
+});
 
 function completeStep(step: Pick<DressingStep, 'do'> & Partial<DressingStep>): DressingStep {
-  return { ...STEP_DEFAULTS, mend: [], ...step };
+  return { ...STEP_DEFAULTS, ...step, mend: [...(step.mend ?? [])] };
 }
 
 /** A written dressing with every default in its place; the same as casting it by the schema, without the cost. Not checked. */
 export function completeDressing(written: WrittenDressing): Dressing {
   return {
-    ...structuredClone(DRESSING_DEFAULTS),
+    ...dressingDefaults(),
     ...written,
     threads: (written.threads ?? []).map((thread) => ({ ...thread, optional: thread.optional ?? false })),
     weights: (written.weights ?? []).map((weight) => ({ ...WEIGHT_DEFAULTS, ...weight })),
@@ -51,7 +52,7 @@ function without<T extends object>(value: T, defaults: object): Partial<T> {
 export function writtenDressing(dressing: Dressing): WrittenDressing {
   const steps = (list: readonly DressingStep[]) => list.map((step) => without(step, STEP_DEFAULTS) as WrittenDressing['steps'][number]);
   return {
-    ...without(dressing, DRESSING_DEFAULTS),
+    ...without(dressing, dressingDefaults()),
     ...(dressing.threads.length > 0 ? { threads: dressing.threads.map((thread) => without(thread, { optional: false })) } : {}),
     ...(dressing.weights.length > 0 ? { weights: dressing.weights.map((weight) => without(weight, WEIGHT_DEFAULTS)) } : {}),
     ...(dressing.assemblies.length > 0 ? { assemblies: dressing.assemblies.map((assembly) => ({ ...without(assembly, { spare: 0 }), steps: steps(assembly.steps) })) } : {}),

@@ -15,6 +15,8 @@ export interface RankedDressing {
   stageMatch: StageMatch;
   /** One reason a criterion that is known, its `weight` being what it did to the score. */
   why: Reason[];
+  /** What each reason is about, in the same order. */
+  criteria: Criterion[];
 }
 
 /** What dressings are judged against. */
@@ -166,12 +168,16 @@ function judgeTier(dressing: Dressing, asked: Asked, catalogue: RankCatalogue): 
 /** Everything known about one dressing for what is asked, criterion by criterion. */
 function judge(dressing: Dressing, asked: Asked, away: number, row: StageRow, catalogue: RankCatalogue, materials: ReadonlyMap<string, Material>): Judged[] {
   const judged = [judgeStage(dressing, asked, away)];
+  // Easier prey is judged as what it is: it rides, and is taken, where that stage is.
+  const easier = asked.intent === 'easier-prey' ? EASIER[asked.stage]?.find((id) => dressing.stages.includes(id)) : undefined;
+  const rides = easier ? catalogue.stages.find((item) => item.id === easier)! : row;
+  const levels = easier ? [] : asked.picking.levels;
   if (asked.lengthMm !== null) judged.push(judgeLength(dressing, asked.lengthMm));
   if (asked.water !== null) {
     const listed = dressing.waters.includes(asked.water);
     judged.push({ criterion: 'water', fit: listed ? 1 : FIT.otherWater, why: reason(listed ? 'water-listed' : 'water-other', { water: { kind: 'waters', id: asked.water } }, { evidence: dressing.evidence }) });
   }
-  return [...judged, ...judgeRide(dressing, asked, row), ...judgeLevel(dressing, asked.picking.levels), ...judgeColour(dressing, asked, materials), ...judgeTier(dressing, asked, catalogue)];
+  return [...judged, ...judgeRide(dressing, asked, rides), ...judgeLevel(dressing, levels), ...judgeColour(dressing, asked, materials), ...judgeTier(dressing, asked, catalogue)];
 }
 
 /**
@@ -185,7 +191,7 @@ export function rankDressings(library: readonly Dressing[], asked: Asked, catalo
     const same = dressing.stages.includes(asked.stage);
     const away = same ? 0 : rowsAway(dressing, asked.stage, catalogue.stages);
     const judged = judge(dressing, asked, away, row, catalogue, materials).map((item) => ({ ...item, did: item.fit ** (asked.picking.weights[item.criterion] ?? 1) }));
-    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), away };
+    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), criteria: judged.map(({ criterion }) => criterion), away };
   });
   const hasSame = scored.some((item) => item.away === 0);
   const ofOrder = scored

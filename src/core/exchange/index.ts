@@ -6,3 +6,4 @@ export { HEAD_BYTES, headFault, readHooksFile, tableOf, writeBadRows, writeHooks
 export { slug } from './slug';
 export { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
 export { readTapings, writeModelFile, type GivenTaping } from './model-file';
+export { DRESSINGS_VERSION, readDressings, writeDressings, type DressingProblem, type DressingsRead } from './dressings-file';

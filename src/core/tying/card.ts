@@ -41,9 +41,17 @@ const TOOL_MM = 1.0;
 /** Butt kept on a part that is measured before it is bound, mm. */
 const BUTT_MM = 20;
 
+/** Colours that were named: the few shades of the materials come back on every card. */
+const namedColours = new Map<string, NamedColour>();
+
 function named(hex: string, source: NamedColour['source'], surface: 'dry' | 'wet' = 'dry'): NamedColour {
+  const key = `${hex} ${source} ${surface}`;
+  const known = namedColours.get(key);
+  if (known) return known;
   const colour = colourOf(hex, surface, source);
-  return { ...colour, shade: shadeOf(colour.lab) };
+  const made = { ...colour, shade: shadeOf(colour.lab) };
+  namedColours.set(key, made);
+  return made;
 }
 
 function layers(materials: readonly Material[]): LayerMaterial[] {

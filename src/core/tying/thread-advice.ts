@@ -1,4 +1,4 @@
-import { FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HOLDING_TURNS, REFERENCE } from '../constants';
+import { FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HEAD_WIRES, HOLDING_TURNS, REFERENCE } from '../constants';
 import { reason, type Reason } from '../code';
 import type { Dressing } from '../dressings';
 import type { Material } from '../materials';
@@ -13,11 +13,11 @@ export interface ThreadOnHook {
   headMm: number | null;
 }
 
-/** Turns of a flattened thread that a head may take: as long as the head, no thicker than the eye. Source: domain §4, formulas §8. */
+/** Turns of a flattened thread that a head may take: as long as the head, no thicker than a neat one. Source: domain §4, formulas §8. */
 export function headTurnBudget(denier: number, fibre: NonNullable<Material['fibre']>, on: ThreadOnHook): number {
   const solid = threadDiameter(denier, fibre);
   const perLayer = Math.max(1, Math.floor((on.headMm ?? on.eyeMm) / (FLAT_WIDTHS * solid)));
-  const layers = Math.max(1, Math.floor((on.eyeMm - on.wireMm) / 2 / flatThickness(denier, fibre)));
+  const layers = Math.max(1, Math.floor(((HEAD_WIRES - 1) * on.wireMm) / 2 / flatThickness(denier, fibre)));
   return perLayer * layers;
 }
 

@@ -2,12 +2,14 @@ import { useRouter } from 'expo-router';
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
-import { change, useAppDispatch, type AnswerRecord } from '@/state';
-import { DRESSINGS } from '@/catalogue';
+import { change, selectDressing, useApp, useAppDispatch, type AnswerRecord } from '@/state';
 import { hookName } from '@/features/matches';
 import { Measured, useSpeech, useWords } from '@/features/shell';
-import { Button, Heading, Say, Toggle } from '@/ui/primitives';
-import { CardExtras, CardParts, CardSteps, partQuantity } from './card-view';
+import { Button, Heading, Say } from '@/ui/primitives';
+import { CardAssemblies, CardExtras, CardParts, CardSteps, partQuantity } from './card-view';
+import { RoomBudget } from './room-budget';
+import { Stations } from './stations';
+import { SwitchRow } from './switch-row';
 
 /** The bench card: every part in millimetres, the room, and the steps. */
 export function BenchStep({ matchId, record, answer, plate }: { matchId: string; record: AnswerRecord; answer: Answer; plate: ReactNode }) {
@@ -16,8 +18,8 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
   const router = useRouter();
   const dispatch = useAppDispatch();
   const { card } = answer;
+  const dressing = useApp((state) => selectDressing(state, card?.dressing.id));
   if (!card) return <Say className="px-5 py-4">{words('dressing.none')}</Say>;
-  const optional = DRESSINGS.find((dressing) => dressing.id === card.dressing.id)?.parts.filter((part) => part.optional) ?? [];
   return (
     <View className="gap-6 py-4">
       <View className="gap-3 px-5">
@@ -35,27 +37,24 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
             </View>
           ))}
           <Say size="small" tone={card.fits ? 'sedge' : 'dawn'} weight="medium">
-            {card.fits ? words('bench.fits') : `${words('bench.over', { part: card.over!.part, mm: speech.length(card.over!.mm) })}${card.over!.drop.length > 0 ? `; ${words('bench.drop', { parts: card.over!.drop.join(', ') })}` : ''}`}
+            {card.fits ? words('bench.fits') : `${words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? card.over!.part), mm: speech.length(card.over!.mm) })}${card.over!.drop.length > 0 ? `; ${words('bench.drop', { parts: card.over!.drop.map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id)).join(', ') })}` : ''}`}
           </Say>
         </View>
         <Button kind="main" label={words('bench.start')} onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })} className="self-start" />
-        {optional.length > 0 ? (
-          <View className="flex-row flex-wrap items-center gap-2">
-            <Say size="small" tone="soft">
-              {words('bench.switches')}
-            </Say>
-            {optional.map((part) => (
-              <Toggle key={part.id} label={speech.name('parts', part.part)} on={!record.without.includes(part.id)} onChange={(on) => dispatch(change('part', (draft) => {
-                const own = draft.match[matchId]!.answers.find((item) => item.id === record.id)!;
-                own.without = on ? own.without.filter((id) => id !== part.id) : [...own.without, part.id];
-              }))} />
-            ))}
-          </View>
+        {dressing ? (
+          <SwitchRow dressing={dressing} without={record.without} added={record.added} onChange={(without, added) => dispatch(change('part', (draft) => {
+            const own = draft.match[matchId]!.answers.find((item) => item.id === record.id)!;
+            own.without = without;
+            own.added = added;
+          }))} />
         ) : null}
       </View>
       {plate}
       <CardParts card={card} />
+      <Stations card={card} />
+      <RoomBudget card={card} />
       <CardExtras card={card} />
+      <CardAssemblies card={card} />
       <View>
         <Heading className="px-5 pb-2">{words('bench.steps-title')}</Heading>
         <CardSteps card={card} />

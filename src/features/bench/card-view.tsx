@@ -3,6 +3,7 @@ import { NUMBER_STEP, SD_STEPS } from '@/core/constants';
 import type { Card, CardStep } from '@/core/tying';
 import type { Quantity } from '@/core/quantity';
 import { Measured, useSpeech, useWords } from '@/features/shell';
+import { amountLines } from './amounts';
 import { Digits, Heading, Say } from '@/ui/primitives';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */
@@ -28,6 +29,7 @@ export function CardParts({ card }: { card: Card }) {
             <Say size="small" tone="soft">
               {[part.material?.name, rule(part.base, part.factor), part.optional ? words('dressing.optional') : null].filter(Boolean).join(' · ')}
             </Say>
+            {amountLines(part, speech).map((line) => <Say key={line} size="small">{line}</Say>)}
           </View>
           <View role="cell" className="items-end">
             {part.mm === null ? <Digits size="lead">{part.count === null ? '' : `×${part.count}`}</Digits> : <Measured what={speech.name('parts', part.part)} quantity={partQuantity(card, part.mm)} size="lead" strong />}
@@ -74,13 +76,30 @@ export function StepCaution({ step }: { step: CardStep }) {
   );
 }
 
-/** The steps in order: what, where, the check, the mend, the caution. */
+/** What is made beforehand, each with its own steps. */
+export function CardAssemblies({ card }: { card: Card }) {
+  const words = useWords();
+  return card.assemblies.map((assembly) => (
+    <View key={assembly.id}>
+      <Heading className="px-5">{words('bench.assembly', { name: assembly.name })}</Heading>
+      <Say size="small" tone="soft" className="px-5 pb-2">{words('bench.assembly-count', { count: assembly.count, spare: assembly.spare })}</Say>
+      <StepList steps={assembly.steps} />
+    </View>
+  ));
+}
+
+/** The steps of a card in order. */
 export function CardSteps({ card }: { card: Card }) {
+  return <StepList steps={card.steps} />;
+}
+
+/** Steps in order: what, where, the check, the mend, the caution. */
+function StepList({ steps }: { steps: readonly CardStep[] }) {
   const words = useWords();
   const speech = useSpeech();
   return (
     <View role="list" className="border-t border-line">
-      {card.steps.map((step) => (
+      {steps.map((step) => (
           <View key={step.n} role="listitem" className="flex-row gap-4 border-b border-line px-5 py-3">
             <View className="w-8">
               <Digits size="lead" tone="soft">{String(step.n)}</Digits>
@@ -110,7 +129,7 @@ export function CardExtras({ card }: { card: Card }) {
   const speech = useSpeech();
   const mg = (value: number) => value.toFixed(value < 10 ? 1 : 0);
   const groups: [string, string[]][] = [
-    [words('bench.threads'), card.threads.map((thread) => words('bench.thread', { name: thread.name, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }))],
+    [words('bench.threads'), card.threads.map((thread) => [words('bench.thread', { name: thread.name, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }), ...thread.reasons.map((why) => speech.say(why))].join('; '))],
     [words('bench.weights'), card.weights.map((weight) => {
       const metal = weight.metal ? speech.name('metals', weight.metal) : '';
       if (weight.kind === 'bead') return [words('bench.weight-bead', { metal, mm: speech.length(weight.diameter_mm!), kind: speech.plain('bead-kinds', weight.bead_kind!), bore: speech.length(weight.bore_needed_mm!, true), mass: mg(weight.mass_mg) }), ...weight.warnings.map((warning) => speech.say(warning))].join('; ');
@@ -121,7 +140,7 @@ export function CardExtras({ card }: { card: Card }) {
     [words('bench.ribs'), card.ribs.map((rib) => `${words('bench.rib', { material: nameOf(card, rib.part), turns: rib.turns, pitch: speech.length(rib.pitch_mm, true), cut: speech.length(rib.cut_mm) })}${rib.counter ? `, ${words('bench.counter')}` : ''}`)],
     [words('bench.hackles'), card.hackles.map((hackle) => words('bench.hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) }))],
     [words('bench.layers'), card.layers.map((layer) => words('bench.layer', { part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part), dry: speech.shade(layer.dry.shade), wet: speech.shade(layer.wet.shade) }))],
-    [words('bench.stations'), card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`)],
+    [words('bench.landmarks'), card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`)],
   ];
   return (
     <View className="gap-4 px-5">

@@ -1,3 +1,6 @@
 export { BenchStep } from './bench-step';
-export { CardParts, CardSteps, partQuantity } from './card-view';
+export { CardAssemblies, CardExtras, CardParts, CardSteps, partQuantity } from './card-view';
+export { RoomBudget } from './room-budget';
+export { Stations } from './stations';
+export { SwitchRow } from './switch-row';
 export { TieScreen } from './tie-screen';

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { BoxAnswer } from '@/core/box';
-import { heldOf, selectBoxMatch, selectCatalogue, selectLibraryCards, useApp, type Entities } from '@/state';
+import { heldOf, selectBoxMatch, selectCatalogue, selectCardOf, useApp, type Entities } from '@/state';
 import { CautionOfTheDay, useRedLamp, useSpeech, useThumb, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Digits, Heading, Say } from '@/ui/primitives';
@@ -67,7 +67,7 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
   const fly = useApp((state) => state.records.entities.fly[answer.fly.id]);
   const boxes = useApp((state) => state.records.entities.box);
   const { hooks } = useApp(selectCatalogue);
-  const cards = useApp(selectLibraryCards);
+  const cardOf = useApp(selectCardOf);
   if (!fly) return null;
   const places = heldOf(fly).filter((held) => boxes[held.boxId]?.carried);
   const place = places[0];
@@ -77,7 +77,7 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
   return (
     <View role="listitem" className={`gap-2 border-b border-line py-3 ${first ? 'border-t' : ''}`}>
       <View className="flex-row items-center gap-3">
-        <FlyThumb card={cards.get(fly.dressingId ?? '')} width={72} height={52} plain={red} />
+        <FlyThumb card={cardOf(fly.dressingId)} width={72} height={52} plain={red} />
         <View className="min-w-0 flex-1">
           <Say size={first ? 'title' : 'lead'} weight="serif">
             {answer.fly.name}

@@ -2,7 +2,7 @@ import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BOX_SIDE, change, heldOf, selectCatalogue, selectFlyName, selectLibraryCards, useApp, useAppDispatch, type BoxRecord } from '@/state';
+import { BOX_SIDE, change, heldOf, selectCatalogue, selectFlyName, selectCardOf, useApp, useAppDispatch, type BoxRecord } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Digits, Field, Heading, Say, Stepper, Toggle } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
@@ -19,14 +19,14 @@ export function BoxScreen({ id }: { id: string }) {
   const flies = useApp((state) => state.records.entities.fly);
   const catalogue = useApp(selectCatalogue);
   const nameOf = useApp(selectFlyName);
-  const cards = useApp(selectLibraryCards);
+  const cardOf = useApp(selectCardOf);
   const [open, setOpen] = useState<string | null>(null);
   const [shifting, setShifting] = useState<{ flyId: string; from: string | null; count: number } | null>(null);
   const ledger = useLedger();
   if (!box) return <Missing what="box" list="/box" />;
   const hooks = new Map(catalogue.hooks.map((hook) => [hook.id, hook]));
   const held = fliesIn(id, flies);
-  const cells = cellsOf(id, held, hooks, speech, nameOf, cards);
+  const cells = cellsOf(id, held, hooks, speech, nameOf, cardOf);
   const total = held.reduce((sum, item) => sum + item.left, 0);
   const here = held.filter((item) => heldOf(item.fly).some((place) => place.boxId === id && place.slot === open));
   const press = (slot: string) => {

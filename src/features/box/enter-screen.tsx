@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { freeSlot } from '@/core/box';
-import { heldOf, selectCatalogue, selectFlyName, selectLibraryCards, useApp, type FlyRecord } from '@/state';
+import { heldOf, selectCatalogue, selectFlyName, selectCardOf, useApp, type FlyRecord } from '@/state';
 import { Missing, Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
@@ -20,7 +20,7 @@ export function EnterScreen({ id }: { id: string }) {
   const flies = useApp((state) => state.records.entities.fly);
   const { hooks, dressings } = useApp(selectCatalogue);
   const nameOf = useApp(selectFlyName);
-  const cards = useApp(selectLibraryCards);
+  const cardOf = useApp(selectCardOf);
   const [how, setHow] = useState<'tied' | 'other'>('tied');
   const [dressingId, setDressingId] = useState<string | null>(null);
   const [chosen, setChosen] = useState<readonly Chosen[]>([]);
@@ -29,7 +29,7 @@ export function EnterScreen({ id }: { id: string }) {
   if (!box) return <Missing what="box" list="/box" />;
   const byId = new Map(hooks.map((hook) => [hook.id, hook]));
   const held = fliesIn(id, flies);
-  const cells = cellsOf(id, held, byId, speech, nameOf, cards);
+  const cells = cellsOf(id, held, byId, speech, nameOf, cardOf);
   // A kind that lies here already goes to its own compartment; the rest to free ones, from the one tapped on.
   const slots = allot(chosen, held.map((item) => item.fly), new Set([...cells].flatMap(([slot, cell]) => (cell.left > 0 ? [slot] : []))), box, start, id);
   const dressing = dressings.find((item) => item.id === dressingId);

@@ -19,12 +19,12 @@ describe('flies of one box', () => {
     expect(held.map((item) => [item.id, item.slot, item.left])).toEqual([['other', 'a1', 0], ['dun', 'b2', 5]]);
   });
   test('fill their compartments; one that ran out keeps its place', () => {
-    const cells = cellsOf('b', held, hooks, speech, (fly) => fly.name || 'dun', new Map());
+    const cells = cellsOf('b', held, hooks, speech, (fly) => fly.name || 'dun', () => undefined);
     expect([...cells].map(([slot, cell]) => [slot, cell.left, cell.size, cell.name, cell.stage])).toEqual([['a1', 0, '7\u202fmm', 'bought', 'midge/pupa'], ['b2', 3, '14', 'dun', null], ['a10', 2, '14', 'dun', null]]);
   });
   test('a compartment with two kinds shows how many lie in it', () => {
     const both = fliesIn('b', { dun, more: flySchema.cast({ dressingId: 'half-out-dun', hookId: 'osmere:lark:12', moves: { m: move(4, 'b2') } }) });
-    expect(cellsOf('b', both, hooks, speech, () => 'x', new Map()).get('b2')!.left).toBe(7);
+    expect(cellsOf('b', both, hooks, speech, () => 'x', () => undefined).get('b2')!.left).toBe(7);
   });
 });
 

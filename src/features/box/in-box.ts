@@ -41,14 +41,14 @@ export function sizeOf(fly: Pick<FlyRecord, 'hookId' | 'lengthMm'>, hooks: Reado
 }
 
 /** What every compartment of a box shows; one that was emptied keeps the fly that belongs there. */
-export function cellsOf(boxId: string, held: readonly InBox[], hooks: ReadonlyMap<string, Hook>, speech: Speech, nameOf: (fly: FlyRecord) => string, cards: ReadonlyMap<string, Card>): Map<string, Cell> {
+export function cellsOf(boxId: string, held: readonly InBox[], hooks: ReadonlyMap<string, Hook>, speech: Speech, nameOf: (fly: FlyRecord) => string, cardOf: (id: string | null | undefined) => Card | undefined): Map<string, Cell> {
   const cells = new Map<string, Cell>();
   for (const { fly } of held) {
     for (const place of heldOf(fly)) {
       if (place.boxId !== boxId || !place.slot) continue;
       const there = cells.get(place.slot);
       if (there && place.left === 0) continue;
-      cells.set(place.slot, { left: (there?.left ?? 0) + place.left, size: sizeOf(fly, hooks, speech), name: nameOf(fly), card: cards.get(fly.dressingId ?? ''), stage: fly.dressingId ? null : (fly.stage ?? null) });
+      cells.set(place.slot, { left: (there?.left ?? 0) + place.left, size: sizeOf(fly, hooks, speech), name: nameOf(fly), card: cardOf(fly.dressingId), stage: fly.dressingId ? null : (fly.stage ?? null) });
     }
   }
   return cells;

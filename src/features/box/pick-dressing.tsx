@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
-import { selectCatalogue, selectLibraryCards, useApp } from '@/state';
+import { selectCatalogue, selectCardOf, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Field, Say } from '@/ui/primitives';
@@ -19,12 +19,12 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
   const speech = useSpeech();
   const red = useRedLamp();
   const { dressings } = useApp(selectCatalogue);
-  const cards = useApp(selectLibraryCards);
+  const cardOf = useApp(selectCardOf);
   const [sought, setSought] = useState('');
   if (value) {
     return (
       <View className="flex-row items-center gap-3 border-y border-line py-2">
-        <FlyThumb card={cards.get(value.id)} width={64} height={48} plain={red} />
+        <FlyThumb card={cardOf(value.id)} width={64} height={48} plain={red} />
         <Say weight="serif" size="lead" className="min-w-0 flex-1">
           {value.name}
         </Say>
@@ -42,7 +42,7 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
       <View className="border-t border-line">
         {inOrder.map((dressing) => (
           <Pressable key={dressing.id} role="button" onPress={() => onChange(dressing.id)} className="min-h-touch flex-row items-center gap-3 border-b border-line py-1">
-            <FlyThumb card={cards.get(dressing.id)} width={64} height={46} plain={red} />
+            <FlyThumb card={cardOf(dressing.id)} width={64} height={46} plain={red} />
             <View className="min-w-0 flex-1">
               <Say weight="medium">{dressing.name}</Say>
               <Say size="small" tone="soft">

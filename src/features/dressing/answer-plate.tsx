@@ -2,14 +2,13 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import { wetHex } from '@/core/colour';
-import type { Card } from '@/core/tying';
 import { formatLength } from '@/core/units';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import type { SampleRecord } from '@/state';
 import { useScreenSize } from '@/features/screen-size';
 import { useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
-import { flyMarks, naturalMarks, Plate, type RegionColours } from '@/ui/drawings';
+import { cardInWater, flyMarks, naturalMarks, Plate, type RegionColours } from '@/ui/drawings';
 import { Button, Chips, Say, Toggle } from '@/ui/primitives';
 import { PlateTable } from './plate-table';
 
@@ -17,15 +16,6 @@ import { PlateTable } from './plate-table';
 function coloursOf(sample: SampleRecord | null, wet: boolean, red: boolean): RegionColours {
   if (!sample || red) return {};
   return Object.fromEntries(Object.entries(sample.colours).map(([region, hex]) => [region as RegionId, wet && sample.surface === 'dry' ? wetHex(hex!) : hex!]));
-}
-
-function dressed(card: Card, wet: boolean): Card {
-  if (!wet) return card;
-  const layered = new Map(card.layers.map((layer) => [layer.part, layer]));
-  return {
-    ...card,
-    parts: card.parts.map((part) => (part.colour === null ? part : { ...part, colour: { ...part.colour, hex: part.colour.region ? wetHex(part.colour.hex) : (layered.get(part.id)?.wet.hex ?? wetHex(part.colour.hex, 0.6)) } })),
-  };
 }
 
 interface AnswerPlateProps {
@@ -47,7 +37,7 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
   const screen = useScreenSize();
   const red = useRedLamp();
   const mean = answer?.natural.length.meanMm ?? 8;
-  const card = answer?.card ? dressed(answer.card, wet) : null;
+  const card = answer?.card ? (wet ? cardInWater(answer.card) : answer.card) : null;
   const natural = naturalMarks(stage, mean, coloursOf(sample, wet, red), answer?.style.measure === 'case' ? answer.measured_mm : (sample?.case.mm ?? null));
   const name = stage ? speech.name('stages', stage) : words('matches.untitled');
   const label = answer && card ? words('plate.label', { natural: name, length: speech.length(mean), fly: card.dressing.name, hook: hookName(card.hook) }) : words('plate.natural-only', { natural: name, length: answer ? speech.length(mean) : '' });

@@ -1,71 +1,126 @@
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { DRESSINGS } from '@/catalogue';
+import { MATERIALS } from '@/catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
-import { formatLength } from '@/core/units';
-import { middleSample, selectCatalogue, selectDevice, useApp } from '@/state';
-import { Missing, Page, useRedLamp, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
+import type { Dressing } from '@/core/dressings';
+import { middleSample, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, useApp } from '@/state';
+import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
-import { CardParts, CardSteps } from '@/features/bench';
-import { flyMarks, Plate } from '@/ui/drawings';
-import { Facts, Heading, Say } from '@/ui/primitives';
+import { CardAssemblies, CardExtras, CardParts, CardSteps, RoomBudget, Stations, SwitchRow } from '@/features/bench';
+import { Button, Chips, Facts, Heading, Say } from '@/ui/primitives';
+import { Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
+import { DressingPlate } from './dressing-plate';
+import { KeepCard } from './keep-card';
+import { useDerive } from './use-derive';
+import { ForYourMatches } from './for-your-matches';
+import type { Schools } from '@/core/answer';
 
-/** One dressing, shown on the best hook for the middle of its range. */
+type Size = 'least' | 'middle' | 'most';
+
+/** The natural a dressing is shown for: the middle of its range, or either end. */
+function sampleOf(dressing: Dressing, size: Size) {
+  const middle = middleSample(dressing);
+  const mm = size === 'middle' ? middle.lengthsMm[0]! : dressing.length_mm[size === 'least' ? 0 : 1];
+  return { ...middle, lengthsMm: [mm], caseMm: middle.caseMm === null ? null : (middle.caseMm / middle.lengthsMm[0]!) * mm };
+}
+
+/** One dressing: its plate beside the natural, its parts in millimetres, its steps, what is said for it and where it comes from. */
 export function DressingScreen({ id }: { id: string }) {
   const words = useWords();
+  const dressing = useApp((state) => selectDressing(state, id));
+  if (!dressing) return <Missing what="dressing" list="/dressings" />;
+  return <Shown key={dressing.id} dressing={dressing} title={dressing.name} words={words} />;
+}
+
+function Shown({ dressing, title, words }: { dressing: Dressing; title: string; words: ReturnType<typeof useWords> }) {
   const speech = useSpeech();
+  const router = useRouter();
   const catalogue = useApp(selectCatalogue);
   const { hand } = useApp(selectDevice);
+  const { schools } = useApp(selectSettings);
+  const own = useApp((state) => selectIsOwn(state, dressing.id));
+  const derive = useDerive();
   const wide = useWide();
-  const red = useRedLamp();
-  const [width, onLayout] = useWidth();
-  const dressing = DRESSINGS.find((item) => item.id === id);
-  if (!dressing) return <Missing what="dressing" list="/dressings" />;
-  const { card } = answer(middleSample(dressing), { ...NO_CHOICES, dressingPin: id, hand }, catalogue);
-  const parent = DRESSINGS.find((item) => item.id === dressing.parent);
+  const [size, setSize] = useState<Size>('middle');
+  const [switched, setSwitched] = useState<{ without: string[]; added: string[] }>({ without: [], added: [] });
+  const { card, measured } = useMemo(() => {
+    const answered = answer(sampleOf(dressing, size), { ...NO_CHOICES, dressingPin: dressing.id, hand, schools: schools as Schools, ...switched }, catalogue);
+    return { card: answered.card, measured: answered.natural.length.meanMm };
+  }, [dressing, size, hand, schools, switched, catalogue]);
+  const parent = useApp((state) => selectDressing(state, dressing.parent));
+  const bySize = Object.entries(dressing.size_by_water).filter(([, steps]) => steps !== 0);
   const facts: [string, string][] = [
     [words('dressing.for'), dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')],
     [words('dressing.lengths'), words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })],
-    [words('dressing.ride'), speech.plain('rides', dressing.ride)],
-    [words('dressing.waters'), dressing.waters.map((water) => speech.plain('waters', water)).join(', ')],
+    [words('dressing.ride'), `${speech.plain('rides', dressing.ride)}${dressing.levels.length > 0 ? ` · ${dressing.levels.map((level) => speech.plain('levels', level)).join(', ')}` : ''}`],
+    [words('dressing.waters'), [dressing.waters.map((water) => speech.plain('waters', water)).join(', '), ...bySize.map(([water, steps]) => words(steps! > 0 ? 'dressing.larger-in' : 'dressing.smaller-in', { water: speech.plain('waters', water), count: Math.abs(steps!) }))].join('; ')],
+    [words('dressing.hooks'), dressing.hooks.map((hook) => `${speech.plain('bends', hook.bend)}${hook.x_long && (hook.x_long[0] > 0 || hook.x_long[1] > 1) ? ` ${words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] })}` : ''}`).join(', ')],
+    ...(dressing.months.length > 0 ? [[words('dressing.months'), dressing.months.map((month) => words(`dressing.month.${month}`)).join(', ')] as [string, string]] : []),
     [words('dressing.skill'), `${words(`dressing.skill-n.${dressing.skill}`)}${dressing.minutes ? `, ${words('dressing.minutes', { minutes: dressing.minutes })}` : ''}`],
     [words('dressing.taper'), speech.t(`ui.taper.${dressing.taper}`)],
+    [words('dressing.guard'), words(`dressing.protect.${dressing.protection}`)],
+    ...dressing.bundles.map((bundle): [string, string] => [words('dressing.bundle'), words('dressing.bundle-line', { material: MATERIALS.find((item) => item.id === bundle.material)?.name ?? bundle.material, parts: bundle.parts.map((part) => speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part)).join(', ') })]),
     [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],
   ];
-  const picture = (
-    <View>
-      <View onLayout={onLayout}>
-        {width > 0 && card ? <Plate label={words('plate.fly-only', { fly: dressing.name, hook: hookName(card.hook) })} width={width} natural={null} measuredMm={null} fly={flyMarks(card, { plain: red })} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={wide ? 420 : 300} /> : null}
+  const picture = card ? (
+    <View className="gap-3 pb-4">
+      <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={measured} maxHeight={wide ? 440 : 320} />
+      <View className="gap-2 px-5">
+        <Chips compact label={words('dressing.shown-for')} choices={(['least', 'middle', 'most'] as const).map((item) => ({ id: item, label: words(`dressing.size.${item}`, { mm: speech.length(sampleOf(dressing, item).lengthsMm[0]!) }) }))} value={size} onChange={(next) => setSize(next)} />
+        <Say size="small" tone="soft">{words('dressing.on-hook', { hook: hookName(card.hook) })}</Say>
+        {card.fits ? null : <Say size="small" tone="dawn">{words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? ''), mm: speech.length(card.over!.mm) })}</Say>}
+        <SwitchRow dressing={dressing} without={switched.without} added={switched.added} onChange={(without, added) => setSwitched({ without, added })} />
       </View>
-      {card ? (
-        <Say size="small" tone="soft" className="px-5 pb-3 text-center">
-          {words('dressing.on-hook', { hook: hookName(card.hook) })}
-        </Say>
-      ) : null}
+    </View>
+  ) : <Say className="px-5">{words('dressing.no-card')}</Say>;
+  const doing = (
+    <View className="flex-row flex-wrap gap-3 px-5 pb-4">
+      {own ? <Button kind="main" label={words('dressing.edit')} onPress={() => router.navigate({ pathname: '/dressings/[id]/edit', params: { id: dressing.id } })} /> : null}
+      <Button kind={own ? 'plain' : 'main'} label={words('dressing.derive')} onPress={() => derive(dressing)} />
     </View>
   );
   const about = (
-    <View className="px-5 pb-6">
-      <Facts rows={facts} />
-    </View>
+    <>
+      <View className="px-5 pb-6">
+        <Facts rows={facts} />
+      </View>
+      <ForYourMatches dressing={dressing} />
+      <Claims dressing={dressing} />
+      <OnTheBank dressing={dressing} />
+      <Ancestry dressing={dressing} />
+    </>
   );
   const parts = card ? (
-    <View className="pb-8">
-      <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
-      <CardParts card={card} />
+    <View className="gap-6 pb-8">
+      <View>
+        <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
+        <CardParts card={card} />
+      </View>
+      <Stations card={card} />
+      <RoomBudget card={card} />
+      <CardExtras card={card} />
     </View>
   ) : null;
   const steps = card ? (
-    <View>
-      <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
-      <CardSteps card={card} />
+    <View className="gap-6 pb-8">
+      <CardAssemblies card={card} />
+      <View>
+        <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
+        <CardSteps card={card} />
+      </View>
+      <Tools dressing={dressing} />
+      <KeepCard card={card} dressing={dressing} />
     </View>
   ) : null;
+  const lead = parent ? words('dressing.parent', { parent: parent.name }) : undefined;
   return (
-    <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={dressing.name} lead={parent ? words('dressing.parent', { parent: parent.name }) : undefined}>
+    <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={title} lead={lead}>
       {wide ? (
         <View className="flex-row gap-6">
           <View className="min-w-0 flex-1">
             {picture}
+            {doing}
             {about}
             {parts}
           </View>
@@ -74,6 +129,7 @@ export function DressingScreen({ id }: { id: string }) {
       ) : (
         <>
           {picture}
+          {doing}
           {about}
           {parts}
           {steps}
@@ -82,3 +138,4 @@ export function DressingScreen({ id }: { id: string }) {
     </Page>
   );
 }
+

@@ -1,10 +1,16 @@
 import { Link } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import type { IntentId } from '@/catalogue/ids';
 import type { Answer, Dressed } from '@/core/answer';
-import { change, useAppDispatch, type AnswerRecord, type Entities, type SampleRecord } from '@/state';
-import { useSpeech, useWide, useWords } from '@/features/shell';
-import { Digits, Heading, Say, Toggle } from '@/ui/primitives';
+import { change, libraryCard, selectDressing, useApp, useAppDispatch, type AnswerRecord, type Entities, type SampleRecord } from '@/state';
+import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
+import { FlyThumb } from '@/ui/drawings';
+import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
 import { AnswerPlate } from './answer-plate';
+import { Compare } from './compare';
+import { AtTheBench, WhatCounts } from './what-counts';
 
 interface DressingStepProps {
   matchId: string;
@@ -14,54 +20,96 @@ interface DressingStepProps {
 }
 
 const OFFERED = 6;
+const THUMB = { width: 84, height: 60 } as const;
 
-/** The dressing for this stage with its reasons, and the runners-up. */
+/** The dressing for this stage with its reasons, and the runners-up; two side by side; why not any other. */
 export function DressingStep({ matchId, record, sample, answer }: DressingStepProps) {
   const words = useWords();
   const wide = useWide();
   const dispatch = useAppDispatch();
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const [asked, setAsked] = useState('');
+  const [counts, setCounts] = useState(false);
+  const own = (draft: Entities) => draft.match[matchId]!.answers.find((item) => item.id === record.id)!;
   const pin = (id: string | null) => dispatch(change(id ? 'pin-dressing' : 'unpin-dressing', (draft: Entities) => {
-    draft.match[matchId]!.answers.find((item) => item.id === record.id)!.dressingId = id;
+    own(draft).dressingId = id;
   }));
+  const intend = (intent: IntentId) => dispatch(change('offset', (draft: Entities) => {
+    const { offset } = own(draft);
+    own(draft).offset = { sizes: intent === 'bigger' ? Math.max(1, offset.sizes) : intent === 'smaller' ? Math.min(-1, offset.sizes) : intent === 'exact' ? 0 : offset.sizes, intent };
+  }));
+  const all = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
+  const compare = (id: string) => setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
+  const pair = compared.flatMap((id) => all.find((item) => item.id === id) ?? []);
+  const found = asked.trim() === '' ? [] : all.filter((item) => item.name.toLowerCase().includes(asked.trim().toLowerCase())).slice(0, OFFERED);
+  const offer = (dressing: Dressed, first = false) => <Offer key={dressing.id} dressing={dressing} first={first} place={all.indexOf(dressing) + 1} compared={compared.includes(dressing.id)} onCompare={() => compare(dressing.id)} onPin={pin} />;
   return (
     <View className="gap-6 py-4">
       <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} switches maxHeight={wide ? 520 : 420} />
-      {answer.dressing ? <Offer dressing={answer.dressing} first onPin={pin} /> : null}
+      {answer.dressing ? offer(answer.dressing, true) : null}
+      {pair.length === 2 ? <Compare pair={[pair[0]!, pair[1]!]} onClose={() => setCompared([])} /> : null}
+      <View className="gap-2 px-5">
+        <Heading size="small" level={3}>{words('dressing.on-purpose')}</Heading>
+        <Chips compact label={words('dressing.on-purpose')} choices={ids.intents.map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={intend} />
+        <Say size="small" tone="soft">{words(`dressing.intent-why.${record.offset.intent}`)}</Say>
+      </View>
       <View className="gap-1">
         <Heading className="px-5 pb-1">{words('dressing.others')}</Heading>
-        {answer.alternatives.slice(0, OFFERED).map((dressing) => (
-          <Offer key={dressing.id} dressing={dressing} onPin={pin} />
-        ))}
+        {pair.length === 1 ? <Say live size="small" tone="soft" className="px-5">{words('compare.one-more', { name: pair[0]!.name })}</Say> : null}
+        {answer.alternatives.slice(0, OFFERED).map((dressing) => offer(dressing))}
+      </View>
+      <View className="gap-2 px-5">
+        <View className="max-w-96 flex-row"><Field label={words('dressing.why-not')} value={asked} onType={setAsked} hint={words('dressing.why-not-hint', { count: all.length })} /></View>
+      </View>
+      {asked.trim() !== '' ? <View className="gap-1">{found.length === 0 ? <Say className="px-5">{words('dressing.none-found')}</Say> : found.map((dressing) => offer(dressing))}</View> : null}
+      <View className="gap-3 px-5">
+        <View className="flex-row"><Button label={words(counts ? 'picking.close' : 'picking.open')} onPress={() => setCounts(!counts)} /></View>
+        {counts ? <View className="gap-6 rounded-control border border-edge bg-plane p-3"><AtTheBench /><WhatCounts /></View> : null}
       </View>
     </View>
   );
 }
 
-function Offer({ dressing, first = false, onPin }: { dressing: Dressed; first?: boolean; onPin: (id: string | null) => void }) {
+interface OfferProps {
+  dressing: Dressed;
+  first?: boolean;
+  place: number;
+  compared: boolean;
+  onCompare: () => void;
+  onPin: (id: string | null) => void;
+}
+
+function Offer({ dressing, first = false, place, compared, onCompare, onPin }: OfferProps) {
   const words = useWords();
   const speech = useSpeech();
   return (
     <View className={`gap-1 border-line px-5 py-3 ${first ? 'border-y bg-plane' : 'border-b'}`}>
-      <View className="flex-row items-start justify-between gap-3">
+      <View className="flex-row items-start gap-3">
+        {first ? null : <InView {...THUMB}><Thumb id={dressing.id} /></InView>}
         <View className="min-w-0 flex-1">
           <Heading level={first ? 2 : 3} size={first ? 'title' : 'lead'}>{dressing.name}</Heading>
           <View className="flex-row items-baseline gap-2">
-            <Say size="small" tone="soft">
-              {words('dressing.score')}
-            </Say>
+            <Say size="small" tone="soft">{first ? words('dressing.score') : words('dressing.place', { n: place })}</Say>
             <Digits tone="soft">{dressing.score.toFixed(2)}</Digits>
           </View>
         </View>
-        <Toggle label={words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} spoken={`${words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} ${dressing.name}`} on={dressing.pinned} onChange={(on) => onPin(on ? dressing.id : null)} />
       </View>
       {dressing.why.map((why, index) => (
         <Say key={index} size="small" tone={(why.weight ?? 1) < 1 ? 'straw' : 'soft'}>
-          {`${(why.weight ?? 1) < 1 ? '–' : '+'} ${speech.say(why)}${why.evidence ? ` (${speech.plain('evidence', why.evidence)})` : ''}`}
+          {`${(why.weight ?? 1) < 1 ? `– ${(why.weight ?? 1).toFixed(2)}` : '+'} ${speech.say(why)}${why.evidence ? ` (${speech.plain('evidence', why.evidence)})` : ''}`}
         </Say>
       ))}
-      <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className="min-h-target self-start py-3 font-medium text-small text-river">
-        {words('dressing.open')}
-      </Link>
+      <View className="flex-row flex-wrap items-center gap-2 pt-1">
+        <Toggle label={words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} spoken={`${words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} ${dressing.name}`} on={dressing.pinned} onChange={(on) => onPin(on ? dressing.id : null)} />
+        <Toggle label={words('compare.compare')} spoken={words('compare.compare-what', { name: dressing.name })} on={compared} onChange={onCompare} />
+        <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className="flex min-h-target items-center px-2 font-medium text-small text-river">{words('dressing.open')}</Link>
+      </View>
     </View>
   );
+}
+
+function Thumb({ id }: { id: string }) {
+  const red = useRedLamp();
+  const dressing = useApp((state) => selectDressing(state, id));
+  return <FlyThumb card={dressing ? (libraryCard(dressing) ?? undefined) : undefined} plain={red} {...THUMB} />;
 }

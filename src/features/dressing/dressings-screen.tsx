@@ -1,53 +1,168 @@
-import { Link } from 'expo-router';
-import { View } from 'react-native';
-import { DRESSINGS } from '@/catalogue';
+import { Link, useLocalSearchParams, useRouter } from 'expo-router';
+import { useDeferredValue, useState, type ReactNode } from 'react';
+import { Pressable, ScrollView, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import type { Card } from '@/core/tying';
+import { MATERIALS, STYLES } from '@/catalogue';
+import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
-import { selectLibraryCards, useApp } from '@/state';
+import type { Speech } from '@/speech';
+import { libraryCard, selectDevice, selectDressings, selectOwnDressings, useApp } from '@/state';
 import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
-import { FlyThumb } from '@/ui/drawings';
-import { Heading, Say } from '@/ui/primitives';
+import { FlyThumb, NaturalThumb } from '@/ui/drawings';
+import { Button, Chips, Field, Heading, InView, Say } from '@/ui/primitives';
+import { ALL, answersFilter, byStage, type LibraryFilter } from './library-filter';
+import { DressingFiles } from './dressing-files';
 
-/** The library, by the order of insect each dressing answers first. */
+const CELL = { phone: { width: 160, height: 104 }, wide: { width: 188, height: 122 } } as const;
+const STRIP = { width: 84, height: 44 } as const;
+const SKILLS = [1, 2, 3] as const;
+const ANY = 'any';
+
+/** The stage an order is shown by in the strip: what most people would know it by. */
+const FACE: Partial<Record<OrderId, StageId>> = { mayfly: 'mayfly/dun', caddis: 'caddis/adult', stonefly: 'stonefly/nymph', midge: 'midge/pupa', 'black-fly': 'black-fly/adult', damselfly: 'damselfly/nymph', alderfly: 'alderfly/adult', beetle: 'beetle/adult', 'phantom-midge': 'phantom-midge/larva', 'water-moth': 'water-moth/adult', 'crane-fly': 'crane-fly/adult', ant: 'ant/winged' };
+
+function faceOf(order: OrderId): StageId {
+  return FACE[order] ?? (ids.stages.find((stage) => stage.order === order)!.id as StageId);
+}
+
+/** The library: pick the natural, see the flies for each of its stages; or search through all of them. */
 export function DressingsScreen() {
   const words = useWords();
   const speech = useSpeech();
   const wide = useWide();
-  const cards = useApp(selectLibraryCards);
-  const orders = ids.orders.map((order) => ({ id: order.id, dressings: DRESSINGS.filter((dressing) => dressing.stages[0]!.startsWith(`${order.id}/`)) })).filter((group) => group.dressings.length > 0);
+  const router = useRouter();
+  const asked = useLocalSearchParams<{ order?: string }>();
+  const dressings = useApp(selectDressings);
+  const own = useApp(selectOwnDressings);
+  const [filter, setFilter] = useState<LibraryFilter>({ ...ALL, order: ids.orders.some((order) => order.id === asked.order) ? (asked.order as OrderId) : 'mayfly' });
+  const [open, setOpen] = useState(false);
+  const set = (more: Partial<LibraryFilter>) => setFilter({ ...filter, ...more });
+  const searching = filter.search.trim() !== '';
+  // A search goes through the whole library; without one a natural is looked at at a time.
+  const inUse = useDeferredValue(searching ? { ...filter, order: null, stage: null } : filter);
+  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, MATERIALS, null));
+  const groups = byStage(shown, inUse);
+  const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
+  const orders = ids.orders.filter((order) => dressings.some((dressing) => dressing.stages.some((stage) => stage.startsWith(`${order.id}/`))));
+  const stages = ids.stages.filter((stage) => stage.order === filter.order && dressings.some((dressing) => dressing.stages.includes(stage.id as StageId)));
+  const ownIds = new Set(own.map((dressing) => dressing.id));
   return (
-    <Page column="list" title={words('place.dressings')} lead={words('dressing.library', { count: DRESSINGS.length })}>
-      {orders.map((group) => (
-        <View key={group.id} className="pb-8">
-          <Heading className="px-5 pb-2">{speech.name('orders', group.id)}</Heading>
-          <View className={`border-t border-line ${wide ? 'flex-row flex-wrap' : ''}`}>
-            {group.dressings.map((dressing) => (
-              <DressingRow key={dressing.id} dressing={dressing} card={cards.get(dressing.id)} half={wide} />
-            ))}
+    <Page column="list" title={words('place.dressings')} lead={words('dressing.library', { count: dressings.length, own: own.length })}>
+      <View className="gap-3 px-5 pb-3">
+        <View className="flex-row flex-wrap items-end gap-3">
+          <View className="min-w-40 max-w-96 flex-1">
+            <Field label={words('dressing.search')} value={filter.search} onType={(search) => set({ search })} />
+          </View>
+          <Button label={words(open ? 'drawer.filters-close' : 'drawer.filters')} onPress={() => setOpen(!open)} />
+          <Button kind="main" label={words('dressing.new')} onPress={() => router.navigate('/dressings/new')} />
+        </View>
+        {open ? <Filters filter={filter} onChange={set} /> : null}
+      </View>
+      {searching ? null : (
+        <Strip wide={wide} className="border-y border-line px-3">
+          <View role="radiogroup" aria-label={words('dressing.natural')} className={`flex-row ${wide ? 'flex-wrap' : ''}`}>
+            {orders.map((order) => {
+              const on = order.id === filter.order;
+              return (
+                <Pressable key={order.id} role="radio" aria-checked={on} onPress={() => set({ order: order.id as OrderId, stage: null })} className={`items-center gap-1 border-b-4 px-2 pb-2 pt-3 ${on ? 'border-river' : 'border-transparent'}`} style={{ minWidth: 96 }}>
+                  <InView {...STRIP}>
+                    <NaturalThumb stage={faceOf(order.id as OrderId)} colours={{}} {...STRIP} />
+                  </InView>
+                  <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'soft'}>{speech.name('orders', order.id)}</Say>
+                </Pressable>
+              );
+            })}
+          </View>
+        </Strip>
+      )}
+      {searching || stages.length < 2 ? null : (
+        <Strip wide={wide} className="px-5 pt-3">
+          <Chips compact strip={!wide} label={words('dressing.stage')} choices={[{ id: ANY, label: words('dressing.every-stage') }, ...stages.map((stage) => ({ id: stage.id as string, label: stageWord(speech, stage.id, stage.order) }))]} value={filter.stage ?? ANY} onChange={(id) => set({ stage: id === ANY ? null : (id as StageId) })} />
+        </Strip>
+      )}
+      <View className="px-5 pt-3">
+        <Say live size="small" tone="soft">{words('dressing.shown', { count })}</Say>
+      </View>
+      {groups.map((group) => (
+        <View key={group.stage} className="pt-4">
+          <View className="flex-row items-center gap-3 px-5 pb-2">
+            <NaturalThumb stage={group.stage} colours={{}} width={72} height={38} />
+            <Heading>{speech.name('stages', group.stage)}</Heading>
+            <Say size="small" tone="soft">{words('dressing.n-for', { count: group.dressings.length })}</Say>
+          </View>
+          <View role="list" className="flex-row flex-wrap gap-3 px-5">
+            {group.dressings.map((dressing) => <Cell key={dressing.id} dressing={dressing} own={ownIds.has(dressing.id)} also={dressing.stages[0] !== group.stage} />)}
           </View>
         </View>
       ))}
+      {groups.length === 0 ? <Say className="px-5 py-4">{words('dressing.none-found')}</Say> : null}
+      <DressingFiles />
     </Page>
   );
 }
 
-function DressingRow({ dressing, card, half }: { dressing: Dressing; card: Card | undefined; half: boolean }) {
+/** One line that scrolls by itself on a phone; as many as it takes where there is room. */
+function Strip({ wide, className, children }: { wide: boolean; className: string; children: ReactNode }) {
+  if (wide) return <View className={className}>{children}</View>;
+  return <ScrollView horizontal showsHorizontalScrollIndicator={false} className={className.includes('border') ? 'border-y border-line' : ''} contentContainerClassName={className.replace('border-y border-line', '').trim()}>{children}</ScrollView>;
+}
+
+/** A stage without the name of its order, which stands above it. */
+function stageWord(speech: Speech, stage: string, order: string): string {
+  const word = speech.name('stages', stage).replace(new RegExp(`^${speech.name('orders', order)} `), '');
+  return `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
+}
+
+function Filters({ filter, onChange }: { filter: LibraryFilter; onChange: (more: Partial<LibraryFilter>) => void }) {
   const words = useWords();
   const speech = useSpeech();
-  const red = useRedLamp();
   return (
-    <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className={`flex flex-row items-center gap-4 border-b border-line px-5 py-3 ${half ? 'w-1/2' : 'w-full'}`}>
-      <FlyThumb card={card} width={84} height={64} plain={red} />
-      <View className="min-w-0 flex-1">
-        <Say weight="serif" size="lead">
-          {dressing.name}
-        </Say>
-        <Say size="small">{dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')}</Say>
-        <Say size="small" tone="soft">
-          {`${words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })} · ${words(`dressing.rides.${dressing.ride}`)}`}
-        </Say>
+    <View className="gap-3 rounded-control border border-edge bg-plane p-3">
+      <View className="gap-1">
+        <Heading size="small" level={3}>{words('dressing.waters')}</Heading>
+        <Chips compact label={words('dressing.waters')} choices={[{ id: ANY, label: words('drawer.any') }, ...ids.waters.map((water) => ({ id: water.id, label: water.name }))]} value={filter.water ?? ANY} onChange={(id) => onChange({ water: id === ANY ? null : (id as WaterId) })} />
       </View>
-    </Link>
+      <View className="gap-1">
+        <Heading size="small" level={3}>{words('dressing.skill-most')}</Heading>
+        <Chips compact label={words('dressing.skill-most')} choices={[{ id: ANY, label: words('drawer.any') }, ...SKILLS.map((skill) => ({ id: String(skill), label: words(`dressing.skill-n.${skill}`) }))]} value={filter.skill === null ? ANY : String(filter.skill)} onChange={(id) => onChange({ skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })} />
+      </View>
+      <View className="gap-1">
+        <Heading size="small" level={3}>{words('dressing.ready')}</Heading>
+        <Say size="small" tone="soft">{words('dressing.ready-unknown')}</Say>
+      </View>
+      <View className="gap-1">
+        <Heading size="small" level={3}>{words('drawer.filter.style')}</Heading>
+        <Chips compact label={words('drawer.filter.style')} choices={[{ id: ANY, label: words('drawer.any') }, ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) }))]} value={filter.style ?? ANY} onChange={(id) => onChange({ style: id === ANY ? null : (id as StyleId) })} />
+      </View>
+    </View>
   );
+}
+
+function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const wide = useWide();
+  const size = wide ? CELL.wide : CELL.phone;
+  const range = words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) });
+  return (
+    <View role="listitem" style={{ width: size.width }}>
+      <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className="flex flex-col rounded-control border border-line bg-plane pb-2">
+        <InView {...size}>
+          <CellPicture dressing={dressing} {...size} />
+        </InView>
+        <View className="gap-1 px-3">
+          <Say weight="serif">{dressing.name}</Say>
+          <Say size="small" tone="soft">{`${range} · ${words(`dressing.rides.${dressing.ride}`)}`}</Say>
+          {own ? <Say size="small" tone="dawn">{words('dressing.own')}</Say> : also ? <Say size="small" tone="soft">{words('dressing.also', { stage: speech.plain('stages', dressing.stages[0]!) })}</Say> : null}
+        </View>
+      </Link>
+    </View>
+  );
+}
+
+/** Made when it comes near the screen: a card is worked out for it. */
+function CellPicture({ dressing, width, height }: { dressing: Dressing; width: number; height: number }) {
+  const red = useRedLamp();
+  const { hand } = useApp(selectDevice);
+  return <FlyThumb card={libraryCard(dressing, hand) ?? undefined} width={width} height={height} plain={red} />;
 }

@@ -1,4 +1,7 @@
 export { AnswerPlate } from './answer-plate';
+export { DressingEditor } from './dressing-editor';
 export { DressingScreen } from './dressing-screen';
 export { DressingStep } from './dressing-step';
 export { DressingsScreen } from './dressings-screen';
+export { AtTheBench, WhatCounts } from './what-counts';
+export { NewDressingScreen } from './new-dressing';

@@ -4,7 +4,7 @@ import ids from '@/catalogue/ids.json';
 import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId } from '@/core/belief';
-import { change, selectBelief, selectKey, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { change, newAnswer, selectBelief, selectKey, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Toggle } from '@/ui/primitives';
 import { LengthChips } from './length-chips';
@@ -65,7 +65,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
     const kept = draft.match[matchId]!;
     const lead = kept.answers.find((answer) => answer.id === kept.leading)!;
     lead.stage = first.stage;
-    kept.answers = [...kept.answers.filter((answer) => answer.id === kept.leading), { id: lead.id === 'a2' ? 'a1' : 'a2', stage: second!.stage, offset: { sizes: 0, intent: 'exact' }, hookId: null, dressingId: null, schools: {}, without: [], settled: null }];
+    kept.answers = [...kept.answers.filter((answer) => answer.id === kept.leading), newAnswer(lead.id === 'a2' ? 'a1' : 'a2', second!.stage)];
   }));
   return (
     <View className="gap-5">

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { GROWING_ON } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
-import { change, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { change, newAnswer, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { KeyPanel } from '@/features/key';
 import { WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo';
@@ -127,7 +127,7 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
     return open ? (
       <View className="gap-3 border-l-4 border-river pl-4">
         <StagePicker value={null} onChange={(stage: StageId) => {
-          dispatch(change('answer', (draft) => void draft.match[matchId]!.answers.push({ id: `a${match.answers.length + 1}`, stage, offset: { sizes: 0, intent: 'exact' }, hookId: null, dressingId: null, schools: {}, without: [], settled: null })));
+          dispatch(change('answer', (draft) => void draft.match[matchId]!.answers.push(newAnswer(`a${match.answers.length + 1}`, stage))));
           setOpen(false);
         }} />
       </View>

@@ -4,6 +4,7 @@ import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { asideFile, change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
+import { AtTheBench } from '@/features/dressing';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { ScreenSizeSetting } from '@/features/screen-size';
@@ -82,6 +83,9 @@ export function SettingsScreen() {
           <Say size="small" tone="soft">
             {words('settings.keys-hint')}
           </Say>
+        </Row>
+        <Row title={words('settings.bench')}>
+          <AtTheBench />
         </Row>
         <Schools />
       </View>

@@ -1,8 +1,10 @@
 import { deviceV1 } from '../schemas/device-v1';
 import { deviceV2 } from '../schemas/device-v2';
+import { dressingV1 } from '../schemas/dressing-v1';
 import { flyV1 } from '../schemas/fly-v1';
 import { makerV1 } from '../schemas/maker-v1';
 import { matchV1 } from '../schemas/match-v1';
+import { matchV2 } from '../schemas/match-v2';
 import { modelV1 } from '../schemas/model-v1';
 import { photoV1 } from '../schemas/photo-v1';
 import { sampleV1 } from '../schemas/sample-v1';
@@ -10,6 +12,7 @@ import { sampleV2 } from '../schemas/sample-v2';
 import { sampleV3 } from '../schemas/sample-v3';
 import { settingsV1 } from '../schemas/settings-v1';
 import { settingsV2 } from '../schemas/settings-v2';
+import { settingsV3 } from '../schemas/settings-v3';
 import { KINDS, type Kind } from './schemas';
 
 /** A named step from one schema version of a kind to the next. */
@@ -59,6 +62,26 @@ export const MIGRATIONS: readonly Migration[] = [
   { kind: 'device', from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }) },
   { kind: 'device', from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
   { kind: 'match', from: 1, name: 'follow-up-matches', up: (data) => ({ ...matchV1.validateSync(data), parentId: null }) },
+  {
+    kind: 'match',
+    from: 2,
+    name: 'parts-switched-on',
+    up(data) {
+      const old = matchV2.validateSync(data);
+      return { ...old, answers: old.answers.map((answer) => ({ ...answer, added: [] })) };
+    },
+  },
+  {
+    kind: 'dressing',
+    from: 1,
+    name: 'dressings-whole',
+    up(data) {
+      const old = dressingV1.validateSync(data);
+      // A part that may be left out is a switch of its own now.
+      return { ...old, switches: old.parts.filter((part) => part.optional).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, attracts: false, why: part.id })) };
+    },
+  },
+  { kind: 'settings', from: 3, name: 'the-tier-at-the-bench', up: (data) => ({ ...settingsV3.validateSync(data), skill: null, minutes: null, tools: null, pickWeights: {} }) },
   { kind: 'maker', from: 1, name: 'retired-makers', up: (data) => ({ ...makerV1.validateSync(data), retired: false }) },
   {
     kind: 'model',

@@ -2,7 +2,7 @@ import { array, boolean, mixed, number, object, string, type InferType, type Sch
 import { KNOWN } from '@/catalogue';
 import type { BarbId, BarbRuleId, BendId, CautionId, Evidence, EyeId, FaunaId, IntentId, Method, MoveId, OrderId, PointId, RegionId, RideId, RiseFormId, SeenId, SexId, Source, StageId, UnitId, WaterId } from '@/catalogue/ids';
 import type { Move } from '@/core/box';
-import { dressingSchema } from '@/core/dressings';
+import { CRITERIA, dressingSchema, type Criterion } from '@/core/dressings';
 import type { ConvertBy } from '@/core/answer';
 import type { LabelDirection, Taping, XLabelSchool } from '@/core/hooks';
 
@@ -72,9 +72,17 @@ export const answerSchema = object({
   hookId: text(),
   dressingId: text(),
   schools: words(),
+  /** Switches (or parts) turned off by hand. */
   without: array(string().required()).default([]),
+  /** Switches turned on that are off as a rule. */
+  added: array(string().required()).default([]),
   settled: text(),
 });
+
+/** An answer of a match with nothing chosen but its stage. */
+export function newAnswer(id: string, stage: StageId | null): InferType<typeof answerSchema> {
+  return answerSchema.cast({ id, stage });
+}
 
 export const matchSchema = object({
   demo: demo(),
@@ -254,6 +262,13 @@ export const settingsSchema = object({
   convertBy: string<ConvertBy>().oneOf(['length', 'gape', 'ride']).default('length'),
   /** Smallest reading worth tying, as a size number; null for any. */
   smallest: number().integer().min(0).max(32).nullable().defined().default(null),
+  /** How practised the tier is, 1 to 3, and the most minutes one fly may take; null for any. */
+  skill: number<1 | 2 | 3>().oneOf([1, 2, 3, null as never]).nullable().defined().default(null),
+  minutes: number().min(1).max(120).nullable().defined().default(null),
+  /** Tools on the bench; null until they were ticked once. */
+  tools: array(string().required()).nullable().defined().default(null),
+  /** What each criterion of the choice counts: 1 as a rule, 0 leaves it out, 2 counts it twice. */
+  pickWeights: mixed<Partial<Record<Criterion, number>>>().default({}).test('weights', 'weights', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([name, weight]) => (CRITERIA as readonly string[]).includes(name) && Number(weight) >= 0 && Number(weight) <= 3)),
 });
 
 export const deviceSchema = object({
@@ -274,7 +289,7 @@ export const deviceSchema = object({
 /** The kinds of record, their schema version and schema. A kind's version grows when its shape changes; see migrate.ts. */
 export const KINDS = {
   sample: { version: 4, schema: sampleSchema },
-  match: { version: 2, schema: matchSchema },
+  match: { version: 3, schema: matchSchema },
   fly: { version: 2, schema: flySchema },
   box: { version: 1, schema: boxSchema },
   photo: { version: 2, schema: photoSchema },
@@ -284,8 +299,8 @@ export const KINDS = {
   model: { version: 2, schema: modelSchema },
   packet: { version: 1, schema: packetSchema },
   material: { version: 1, schema: materialSchema },
-  dressing: { version: 1, schema: dressingRecordSchema },
-  settings: { version: 3, schema: settingsSchema },
+  dressing: { version: 2, schema: dressingRecordSchema },
+  settings: { version: 4, schema: settingsSchema },
   device: { version: 3, schema: deviceSchema },
 } satisfies Record<string, { version: number; schema: Schema }>;
 

@@ -6,3 +6,5 @@ export { Drawing, Marks } from './marks';
 export { naturalMarks, type NaturalDrawing, type RegionColours } from './natural-marks';
 export { NaturalThumb } from './natural-thumb';
 export { Plate } from './plate';
+export { cardInWater } from './in-water';
+export { fitInto, inTheme, svgPicture, type PlacedMarks, type SvgPicture } from './to-svg';

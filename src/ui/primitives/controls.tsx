@@ -42,10 +42,10 @@ export interface Choice<T extends string> {
   label: string;
 }
 
-/** One of a few: chips with radio semantics, the chosen one by fill, border and weight. */
-export function Chips<T extends string>({ label, choices, value, onChange, compact = false, tall = false }: { label: string; choices: readonly Choice<T>[]; value: T | null; onChange: (id: T) => void; compact?: boolean; tall?: boolean }) {
+/** One of a few: chips with radio semantics, the chosen one by fill, border and weight. A strip is one line, for a frame that scrolls. */
+export function Chips<T extends string>({ label, choices, value, onChange, compact = false, tall = false, strip = false }: { label: string; choices: readonly Choice<T>[]; value: T | null; onChange: (id: T) => void; compact?: boolean; tall?: boolean; strip?: boolean }) {
   return (
-    <View role="radiogroup" aria-label={label} className="flex-row flex-wrap gap-2">
+    <View role="radiogroup" aria-label={label} className={`flex-row gap-2 ${strip ? '' : 'flex-wrap'}`}>
       {choices.map((choice) => {
         const on = choice.id === value;
         return (

@@ -3,3 +3,4 @@ export { Field } from './field';
 export { Facts } from './facts';
 export { Digits, Heading, Say } from './text';
 export { useRowsInView } from './use-rows-in-view';
+export { InView } from './in-view';

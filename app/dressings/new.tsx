@@ -1,0 +1,1 @@
+export { NewDressingScreen as default } from '@/features/dressing';

@@ -1,0 +1,132 @@
+import { DRESSINGS } from '@/catalogue';
+import { SHIPPED } from '../../../tools/test-catalogue';
+import { dressingFaults } from '../tying';
+import { addPart, bareDressing, donorOf, setOptional } from './add-part';
+import { derive, differences, dropPart, moveStep, rechecks, scaleDressing, setMaterial } from './derive';
+import type { Dressing } from './dressing';
+import { leftOut } from './left-out';
+
+const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
+const faults = (dressing: Dressing) => dressingFaults(dressing, SHIPPED).map((fault) => fault.code);
+const mine = (id: string) => derive(of(id), 'mine', 'Mine');
+
+test('derived with nothing changed there is nothing to say of it', () => {
+  for (const dressing of DRESSINGS) expect(differences(dressing, derive(dressing, 'mine', 'Mine'))).toEqual([]);
+});
+
+test('the parent is never touched', () => {
+  const parent = of('first-light-dun');
+  const own = derive(parent, 'mine', 'Mine');
+  own.parts[0]!.factor = 9;
+  own.steps.pop();
+  expect(parent).toEqual(of('first-light-dun'));
+  expect(own).toMatchObject({ id: 'mine', rev: 1, parent: 'first-light-dun', changes: [] });
+});
+
+test('every kind of change is named with its part', () => {
+  const parent = of('first-light-dun');
+  const said = (own: Dressing) => differences(parent, own).map((item) => [item.kind, item.part]);
+  expect(said(scaleDressing(mine('first-light-dun'), 1.5))).toEqual([['scaled', null]]);
+  expect(said(setMaterial(mine('first-light-dun'), 'hackle', 'cock-hackle-ginger'))).toEqual([['material', 'hackle']]);
+  const own = mine('first-light-dun');
+  own.parts[0]!.factor = 1.05;
+  own.parts[1]!.region = 'abdomen-back';
+  expect(said(own)).toEqual([['rule', 'tail'], ['recoloured', 'abdomen']]);
+  expect(said(dropPart(mine('first-light-dun'), 'tail'))).toEqual([['dropped', 'tail']]);
+  expect(said(addPart(mine('first-light-dun'), 'egg-mass', DRESSINGS))).toEqual([['added', 'egg-mass']]);
+  expect(said(moveStep(mine('first-light-dun'), 1, 1))).toEqual([['order', null]]);
+});
+
+describe('a part is dropped with all that hangs on it', () => {
+  test('its steps, and the rib that crosses it', () => {
+    const own = dropPart(of('half-out-dun'), 'abdomen');
+    expect(own.parts.map((part) => part.id)).not.toEqual(expect.arrayContaining(['abdomen', 'rib']));
+    expect(own.steps.some((step) => step.part === 'abdomen' || step.part === 'rib')).toBe(false);
+    expect(JSON.stringify(own)).not.toContain('part:abdomen');
+  });
+  test('its switch, its bundle, its assembly and its weight', () => {
+    expect(dropPart(of('cheeked-quill-nymph'), 'cheeks').switches).toEqual([]);
+    expect(dropPart(of('cheeked-quill-nymph'), 'beard').bundles).toEqual([]);
+    expect(dropPart(of('trailing-hind-hawthorn'), 'legs').assemblies).toEqual([]);
+    expect(dropPart(of('herl-bead-nymph'), 'bead').weights).toEqual([]);
+  });
+  test.each(DRESSINGS.flatMap((dressing) => dressing.parts.filter((part) => part.optional).map((part) => [dressing.id, part.id] as const)))('%s without its optional %s still passes', (id, part) => expect(faults(dropPart(of(id), part))).toEqual([]));
+});
+
+test('a material is changed in the part, its steps, its bundle and its layers', () => {
+  const own = setMaterial(of('cheeked-quill-nymph'), 'tail', 'hen-hackle-grey');
+  expect(own.parts.filter((part) => part.id === 'tail' || part.id === 'beard').map((part) => part.material)).toEqual(['hen-hackle-grey', 'hen-hackle-grey']);
+  expect(own.bundles[0]!.material).toBe('hen-hackle-grey');
+  expect(own.steps.filter((step) => step.part === 'tail' && step.do === 'bind').map((step) => step.material)).toEqual(['hen-hackle-grey']);
+  expect(setMaterial(of('tube-wire-jig'), 'abdomen', 'latex-strip').layers[0]!.from_under).toEqual(['thread-tan-70', 'latex-strip']);
+});
+
+test('scaling multiplies lengths and beads, and leaves shares as they are', () => {
+  const own = of('herl-bead-nymph');
+  own.weights[0]!.diameter_mm = 2.4;
+  const twice = scaleDressing(own, 2);
+  expect(twice.length_mm).toEqual([9, 36]);
+  expect(twice.weights[0]!.diameter_mm).toBe(4.8);
+  expect(twice.parts.map((part) => part.factor)).toEqual(own.parts.map((part) => part.factor));
+});
+
+test('a step moves by one place and not beyond the ends', () => {
+  const own = of('first-light-dun');
+  expect(moveStep(own, 0, -1)).toBe(own);
+  expect(moveStep(own, own.steps.length - 1, 1)).toBe(own);
+  expect(moveStep(own, 1, 1).steps[2]).toBe(own.steps[1]);
+});
+
+test('what does not scale is named at the end where it fails', () => {
+  const end = { lengthMm: 40, shankMm: 30, beadMm: 5, beadRangeMm: [2, 4] as const, headTurns: 60, headBudget: 40, gauge: 4 };
+  expect(rechecks(end).map((why) => why.code)).toEqual(['recheck-bead', 'recheck-head', 'recheck-gauge']);
+  expect(rechecks({ ...end, beadMm: 3, headTurns: 20, gauge: 14 })).toEqual([]);
+  expect(rechecks({ ...end, beadMm: null, beadRangeMm: null, headTurns: null, headBudget: null, gauge: null })).toEqual([]);
+});
+
+describe('a part is added as the library makes it', () => {
+  test('from a dressing of the same style where there is one', () => {
+    expect(donorOf('hackle', 'post-dun', DRESSINGS)!.dressing.style).toBe('post-dun');
+    expect(donorOf('bead', 'upright-dun', DRESSINGS)!.part.part).toBe('bead');
+    expect(donorOf('coat', 'upright-dun', [])).toBeNull();
+  });
+  test.each([['first-light-dun', 'egg-mass'], ['first-light-dun', 'tag'], ['rough-herl-nymph', 'beard'], ['any-grub', 'rib'], ['dark-pad-nymph', 'legs'], ['hair-roof-adult', 'antennae'], ['cheeked-quill-nymph', 'wing-case']] as const)('%s with a %s passes the checker', (id, kind) => {
+    const own = addPart(of(id), kind, DRESSINGS);
+    expect(own.parts.map((part) => part.part)).toContain(kind);
+    expect(own.parts[own.parts.length - 1]!.part).toBe('head');
+    expect(faults(own)).toEqual([]);
+  });
+  test('a bead comes first in the work and brings its weight', () => {
+    const own = addPart(of('rough-herl-nymph'), 'bead', DRESSINGS);
+    expect(own.steps[0]!.do).toBe('seat-bead');
+    expect(own.weights.map((weight) => weight.kind)).toContain('bead');
+  });
+  test('what can stand once only is not added twice', () => {
+    const own = of('first-light-dun');
+    expect(addPart(own, 'abdomen', DRESSINGS)).toBe(own);
+    expect(addPart(own, 'hackle', DRESSINGS).parts.filter((part) => part.part === 'hackle').map((part) => part.id)).toEqual(['hackle', 'hackle-2']);
+  });
+});
+
+test.each(SHIPPED.stages.map((stage) => [stage.id, stage.style] as const))('a bare hook for %s passes the checker', (stage, style) => {
+  const bare = bareDressing('bare', 'Bare', stage, style, DRESSINGS)!;
+  expect(bare).toMatchObject({ id: 'bare', stages: [stage], style, parent: null, switches: [] });
+  expect(faults(bare)).toEqual([]);
+});
+test('no dressing in a style, no bare one', () => expect(bareDressing('bare', 'Bare', 'mayfly/dun', 'upright-dun', [])).toBeNull());
+
+describe('switches', () => {
+  test('a part made optional gets a switch of its own, and loses it', () => {
+    const own = setOptional(of('first-light-dun'), 'tail', 'Tail', true);
+    expect([own.parts[0]!.optional, own.switches]).toEqual([true, [expect.objectContaining({ parts: ['tail'], on: true })]]);
+    expect(faults(own)).toEqual([]);
+    expect(setOptional(own, 'tail', 'Tail', false)).toEqual({ ...of('first-light-dun'), switches: [] });
+  });
+  test('what is off is left out; what is turned on or off by hand follows the hand', () => {
+    const own = of('clipped-palmer-wet');
+    expect(leftOut(own)).toEqual(['tag']);
+    expect(leftOut(own, { without: [], added: ['tag'] })).toEqual([]);
+    expect(leftOut(of('cheeked-quill-nymph'), { without: ['cheeks'], added: [] })).toEqual(['cheeks']);
+    expect(leftOut(of('first-light-dun'), { without: ['tail', 'none'], added: [] })).toEqual(['tail']);
+  });
+});

@@ -1,0 +1,105 @@
+import { SHIPPED } from '../../../tools/test-catalogue';
+import { labOfHex } from '../colour';
+import { askedFor, CRITERIA, type Asked, type Criterion } from './picking';
+import { rankDressings, whyNot, type RankedDressing } from './rank';
+
+type More = Parameters<typeof askedFor>[1];
+const ask = (stage: Asked['stage'], more: More = {}) => rankDressings(SHIPPED.dressings, askedFor(stage, more), SHIPPED);
+const of = (ranked: RankedDressing[], id: string) => ranked.find((item) => item.dressing.id === id)!;
+const reasonOf = (item: RankedDressing, criterion: Criterion) => item.why[item.criteria.indexOf(criterion)];
+const did = (item: RankedDressing, criterion: Criterion) => reasonOf(item, criterion)?.weight ?? null;
+
+test('with a stage alone the first is made for it, rides as it does, in its usual style', () => {
+  expect(ask('mayfly/dun')[0]).toMatchObject({ dressing: { id: 'first-light-dun' }, score: 1, stageMatch: 'same' });
+  expect(ask('mayfly/nymph')[0]!.dressing.style).toBe('bead-nymph');
+});
+
+test('every reason carries what it did, and together they are the score', () => {
+  for (const item of ask('mayfly/dun', { lengthMm: 22, water: 'still', colours: { 'abdomen-belly': labOfHex('#b8a857'), wing: labOfHex('#9aa0a3') }, picking: { levels: ['surface'], month: 5, skill: 1, minutes: 6, tools: new Set(['bobbin']), stash: new Set(['thread-olive-70']) } })) {
+    expect(item.criteria).toHaveLength(item.why.length);
+    expect(item.why.reduce((product, why) => product * why.weight!, 1)).toBeCloseTo(item.score, 12);
+  }
+});
+
+test('what is not known does not count', () => {
+  expect(of(ask('mayfly/dun'), 'first-light-dun').criteria).toEqual(['stage', 'ride']);
+});
+
+describe('each criterion moves the score', () => {
+  const pairs: [Criterion, string, Asked['stage'], More, More][] = [
+    ['length', 'first-light-dun', 'mayfly/dun', { lengthMm: 9 }, { lengthMm: 30 }],
+    ['water', 'slack-pool-dun', 'mayfly/dun', { water: 'slow' }, { water: 'fast' }],
+    ['level', 'first-light-dun', 'mayfly/dun', { picking: { levels: ['surface'] } }, { picking: { levels: ['bed'] } }],
+    ['weight', 'cheeked-quill-nymph', 'mayfly/nymph', {}, { picking: { levels: ['bed'] } }],
+    ['season', 'trailing-hind-hawthorn', 'hawthorn-fly/adult', { picking: { month: 4 } }, { picking: { month: 12 } }],
+    ['skill', 'ellanmere-long-dun', 'mayfly/dun', { picking: { skill: 3 } }, { picking: { skill: 1 } }],
+    ['minutes', 'ellanmere-long-dun', 'mayfly/dun', { picking: { minutes: 30 } }, { picking: { minutes: 5 } }],
+    ['tools', 'first-light-dun', 'mayfly/dun', { picking: { tools: new Set(SHIPPED.tools.map((tool) => tool.id)) } }, { picking: { tools: new Set(['bobbin']) } }],
+    ['stash', 'first-light-dun', 'mayfly/dun', { picking: { stash: new Set(SHIPPED.materials.map((material) => material.id)) } }, { picking: { stash: new Set(['thread-olive-70']) } }],
+    ['results', 'first-light-dun', 'mayfly/dun', { picking: { results: new Map([['first-light-dun', { took: 9, refused: 0 }]]) } }, { picking: { results: new Map([['first-light-dun', { took: 0, refused: 9 }]]) } }],
+  ];
+  test.each(pairs)('%s', (criterion, id, stage, good, bad) => {
+    const [better, worse] = [of(ask(stage, good), id), of(ask(stage, bad), id)];
+    expect(did(better, criterion) ?? 1).toBeGreaterThan(did(worse, criterion)!);
+    if (criterion !== 'results') expect(reasonOf(worse, criterion)!.code).not.toBe(reasonOf(better, criterion)?.code ?? '');
+  });
+  test('a bead where flies are taken from the top is in the way', () => {
+    expect(did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'swollen-pad-bead'), 'weight')).toBeLessThan(1);
+    expect(did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'dark-pad-nymph'), 'weight')).toBeNull();
+  });
+  test('colour: what is dyed reaches every shade, what grew so only its own', () => {
+    const wanted = { 'thorax-back': labOfHex('#d9c04a') } as const;
+    const ranked = ask('mayfly/nymph', { colours: wanted });
+    expect(did(of(ranked, 'herl-bead-nymph'), 'colour')).toBeLessThan(0.8);
+    expect(did(of(ranked, 'staith-jig-nymph'), 'colour')).toBe(1);
+  });
+  test('seen wet, a colour is held against wet material', () => {
+    const [dry, wet] = (['dry', 'wet'] as const).map((surface) => of(ask('mayfly/nymph', { colours: { 'thorax-back': labOfHex('#161b12') }, surface }), 'herl-bead-nymph'));
+    expect(did(wet!, 'colour')!).toBeGreaterThan(did(dry!, 'colour')!);
+  });
+  test('a tier\'s record of few fish moves little', () => {
+    const with_ = (took: number, refused: number) => did(of(ask('mayfly/dun', { picking: { results: new Map([['first-light-dun', { took, refused }]]) } }), 'first-light-dun'), 'results')!;
+    expect(with_(1, 0)).toBeGreaterThan(1);
+    expect(with_(1, 0)).toBeLessThan(with_(20, 0));
+    expect(with_(5, 5)).toBeCloseTo(1, 9);
+  });
+});
+
+describe('weights are the tier\'s', () => {
+  test('0 leaves a criterion out, 2 counts it twice', () => {
+    const at = (weight: number) => of(ask('mayfly/dun', { water: 'fast', picking: { weights: { water: weight } } }), 'slack-pool-dun');
+    expect(did(at(0), 'water')).toBe(1);
+    expect(did(at(2), 'water')).toBeCloseTo(did(at(1), 'water')! ** 2, 12);
+  });
+  test('a heavier wish for quick flies changes the first', () => {
+    const quick = ask('mayfly/dun', { picking: { minutes: 3, weights: { minutes: 3, ride: 0 } } })[0]!;
+    expect(quick.dressing.minutes!).toBeLessThan(9);
+  });
+  test('every criterion has a name of its own', () => expect(new Set(CRITERIA).size).toBe(CRITERIA.length));
+});
+
+describe('intents', () => {
+  test('easier prey: a cripple comes before the dun itself', () => {
+    const ranked = ask('mayfly/dun', { intent: 'easier-prey' });
+    expect(['mayfly/cripple', 'mayfly/emerger', 'mayfly/drowned-dun'].some((stage) => ranked[0]!.dressing.stages.includes(stage as Asked['stage']))).toBe(true);
+    expect(of(ranked, 'first-light-dun').why[0]!.code).toBe('stage-not-easier');
+  });
+  test('half attractor: what has a spot that draws the eye comes before what has none', () => {
+    const ranked = ask('mayfly/nymph', { intent: 'half-attractor' });
+    expect(reasonOf(of(ranked, 'tube-wire-jig'), 'intent')).toMatchObject({ code: 'intent-attracts', weight: 1 });
+    expect(did(of(ranked, 'herl-bead-nymph'), 'intent')).toBeLessThan(1);
+  });
+  test('after a refusal: what rides lower is favoured', () => {
+    const ranked = ask('mayfly/dun', { intent: 'different-after-refusal' });
+    expect(did(of(ranked, 'slack-pool-dun'), 'intent')).toBe(1);
+    expect(did(of(ranked, 'first-light-dun'), 'intent')).toBeLessThan(1);
+  });
+});
+
+test('why not another: what cost it most comes first, and the first has nothing against it', () => {
+  const ranked = ask('mayfly/dun', { lengthMm: 8, water: 'fast' });
+  const against = whyNot(ranked[0]!, of(ranked, 'ellanmere-long-dun'));
+  expect(against.map((why) => why.code)).toContain('length-outside');
+  expect(against.map((why) => why.weight)).toEqual([...against.map((why) => why.weight)].sort((a, b) => a! - b!));
+  expect(whyNot(ranked[0]!, ranked[0]!)).toEqual([]);
+});

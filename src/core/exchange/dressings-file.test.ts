@@ -1,0 +1,68 @@
+import { DRESSINGS, KNOWN } from '@/catalogue';
+import { createI18n, createSpeech, cardMarkdown, cardSheet } from '@/speech';
+import { PDFDocument } from 'pdf-lib';
+import { SHIPPED } from '../../../tools/test-catalogue';
+import { cardFor, NO_CHOICES } from '../answer';
+import { cardPdf, foldLine } from './card-pdf';
+import { readDressings, writeDressings } from './dressings-file';
+
+const speech = createSpeech(createI18n(), 'mm');
+const cardOf = (id: string) => cardFor({ dressing: DRESSINGS.find((item) => item.id === id)!, hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!, sample: null, choices: NO_CHOICES, catalogue: SHIPPED, count: null });
+
+test('the whole library goes out and comes back the same', () => {
+  const read = readDressings(writeDressings(DRESSINGS), KNOWN);
+  expect(read).toMatchObject({ problems: [], fault: null, count: DRESSINGS.length });
+  expect(read.dressings).toEqual(DRESSINGS);
+});
+
+test('one, a list, and the envelope are read; a byte-order mark is passed over', () => {
+  const one = JSON.stringify(DRESSINGS[0]);
+  for (const text of [one, `[${one}]`, `\uFEFF{"aubade":"dressings","version":2,"items":[${one}]}`]) expect(readDressings(text, KNOWN).dressings).toEqual([DRESSINGS[0]]);
+});
+
+test('a Markdown card reads back by its JSON block', () => {
+  const dressing = DRESSINGS.find((item) => item.id === 'ellanmere-long-dun')!;
+  const text = cardMarkdown(cardSheet(cardOf(dressing.id), speech), writeDressings([dressing]));
+  expect(text).toMatch(/^# Ellanmere long-bodied dun\n/);
+  expect(text).toContain('## Foam body on a needle × 1');
+  expect(text).toMatch(/Local rules and licensed practice come first\./);
+  expect(readDressings(text, KNOWN).dressings).toEqual([dressing]);
+});
+
+test('version 1 is read: what was optional becomes a switch', () => {
+  const { switches: _switches, ...old } = structuredClone(DRESSINGS.find((item) => item.id === 'cheeked-quill-nymph')!);
+  const read = readDressings(JSON.stringify({ aubade: 'dressings', version: 1, items: [old] }), KNOWN);
+  expect(read.dressings[0]!.switches).toEqual([expect.objectContaining({ parts: ['cheeks'], on: true })]);
+});
+
+test('good records are kept, bad ones are named with the place and what is wrong', () => {
+  const bad = { ...structuredClone(DRESSINGS[1]!), stages: ['mayfly/queen'], length_mm: [9, 3] };
+  const read = readDressings(JSON.stringify([DRESSINGS[0], bad, { id: 'half' }, 7]), KNOWN);
+  expect([read.dressings.length, read.count]).toEqual([1, 4]);
+  expect(new Set(read.problems.map((problem) => problem.record))).toEqual(new Set([DRESSINGS[1]!.id, 'half', '#4']));
+  expect(read.problems.filter((problem) => problem.record === DRESSINGS[1]!.id).map((problem) => problem.path)).toEqual(expect.arrayContaining(['stages[0]', 'length_mm']));
+});
+
+test.each([['', 'file-unread'], ['not json', 'file-unread'], ['3', 'file-unread'], ['null', 'file-unread'], ['{"a":1}', 'file-unread'], ['[]', 'file-empty'], ['{"aubade":"hooks","version":1,"items":[]}', 'file-unread'], ['{"aubade":"dressings","version":3,"items":[{}]}', 'file-newer']])('%j is refused: %s', (text, fault) => expect(readDressings(text, KNOWN)).toMatchObject({ fault, dressings: [] }));
+
+describe('a card on paper', () => {
+  const sheet = cardSheet(cardOf('first-light-dun'), speech);
+  const page = { ...sheet, drawing: { marks: [{ d: 'M0 0L-7 0', stroke: '#102030', width: 0.4, mm: true }, { d: 'M0 0L1 1Z', fill: '#aabbcc', opacity: 0.5 }, { d: 'M0 0L1 1' }], bounds: { left: -8, right: 1, top: 2, bottom: -3 } } };
+  test.each(['a4', 'letter'] as const)('is a PDF on %s, as many pages as it takes', async (size) => {
+    const pdf = await PDFDocument.load(await cardPdf(page, size));
+    expect(pdf.getTitle()).toBe('First-light upright dun');
+    expect(pdf.getPageCount()).toBeGreaterThan(1);
+    const { width } = pdf.getPage(0).getSize();
+    expect(width).toBeCloseTo((size === 'a4' ? 210 : 215.9) * (72 / 25.4), 0);
+  });
+  test('a line is broken at spaces only', () => {
+    const fits = (piece: string) => piece.length <= 9;
+    expect(foldLine('one two three fourteenletters five', fits)).toEqual(['one two', 'three', 'fourteenletters', 'five']);
+    expect(foldLine('', fits)).toEqual(['']);
+  });
+  test('its sections name parts in millimetres, thread, steps and tools', () => {
+    expect(sheet.sections.map((section) => section.title)).toEqual(['Parts', 'Thread, turns to finish', 'Order of work', 'Tools']);
+    expect(sheet.sections[0]!.lines[0]).toMatch(/^Tail: 7\.0.mm \(/);
+    expect(sheet.sections[3]!.lines).toContain('bobbin holder');
+  });
+});

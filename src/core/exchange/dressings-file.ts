@@ -1,0 +1,73 @@
+import { dressingSchema, writtenDressing, type Dressing, type KnownIds } from '../dressings';
+
+/** Version of the format that is written. 1 knew no switches, bundles, assemblies, tools or ancestry. */
+export const DRESSINGS_VERSION = 2;
+
+export interface DressingProblem {
+  /** Id of the record, or its place in the file. */
+  record: string;
+  path: string | null;
+  message: string;
+}
+
+export interface DressingsRead {
+  dressings: Dressing[];
+  problems: DressingProblem[];
+  /** Records of the file, good and bad. */
+  count: number;
+  /** Why the file as a whole cannot be read; null when it can. */
+  fault: 'file-unread' | 'file-newer' | 'file-empty' | null;
+}
+
+/** The JSON block of a Markdown card, and where there is none the text itself. */
+function jsonIn(text: string): string {
+  return /```json\s*\n([\s\S]*?)\n```/.exec(text)?.[1] ?? text;
+}
+
+/** Version 1 knew `optional` alone: each such part becomes a switch of its own. */
+function fromVersion1(item: unknown): unknown {
+  const old = item as { parts?: { id?: unknown; optional?: unknown }[]; switches?: unknown };
+  if (!Array.isArray(old?.parts) || old.switches !== undefined) return item;
+  return { ...old, switches: old.parts.filter((part) => part.optional === true).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, why: part.id })) };
+}
+
+function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['fault'] } {
+  let parsed: unknown;
+  try {
+    parsed = JSON.parse(jsonIn(text.replace(/^\uFEFF/, '')));
+  } catch {
+    return { items: [], fault: 'file-unread' };
+  }
+  if (Array.isArray(parsed)) return { items: parsed.map(fromVersion1), fault: parsed.length === 0 ? 'file-empty' : null };
+  if (parsed === null || typeof parsed !== 'object') return { items: [], fault: 'file-unread' };
+  const { aubade, version, items } = parsed as { aubade?: unknown; version?: unknown; items?: unknown };
+  if (Array.isArray(items)) {
+    if (aubade !== undefined && aubade !== 'dressings') return { items: [], fault: 'file-unread' };
+    if (typeof version === 'number' && version > DRESSINGS_VERSION) return { items: [], fault: 'file-newer' };
+    return { items: items.map(fromVersion1), fault: items.length === 0 ? 'file-empty' : null };
+  }
+  return 'parts' in parsed || 'steps' in parsed || 'id' in parsed ? { items: [fromVersion1(parsed)], fault: null } : { items: [], fault: 'file-unread' };
+}
+
+/** Dressings of a file: JSON (one, a list, or the envelope) or a Markdown card by its JSON block. Good records are kept, bad ones named. Source: docs/formats/dressings.md. */
+export function readDressings(text: string, ids: KnownIds): DressingsRead {
+  const { items, fault } = recordsOf(text);
+  const schema = dressingSchema(ids);
+  const dressings: Dressing[] = [];
+  const problems: DressingProblem[] = [];
+  items.forEach((item, index) => {
+    const record = typeof (item as { id?: unknown })?.id === 'string' ? (item as { id: string }).id : `#${index + 1}`;
+    try {
+      dressings.push(schema.validateSync(item, { abortEarly: false }) as Dressing);
+    } catch (error) {
+      const inner = (error as { inner?: { path?: string; message: string }[] }).inner ?? [];
+      for (const { path, message } of inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }]) problems.push({ record, path: path || null, message });
+    }
+  });
+  return { dressings, problems, count: items.length, fault };
+}
+
+/** Dressings as a file that `readDressings` gives back the same; what equals a default is left out. */
+export function writeDressings(dressings: readonly Dressing[]): string {
+  return `${JSON.stringify({ aubade: 'dressings', version: DRESSINGS_VERSION, items: dressings.map(writtenDressing) }, null, 1)}\n`;
+}

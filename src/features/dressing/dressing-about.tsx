@@ -1,0 +1,97 @@
+import { Link } from 'expo-router';
+import { View } from 'react-native';
+import { MATERIALS, TOOLS } from '@/catalogue';
+import { differences, type Dressing } from '@/core/dressings';
+import { selectDressings, useApp } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Heading, Say } from '@/ui/primitives';
+
+function nameOf(id: string | null): string {
+  return MATERIALS.find((material) => material.id === id)?.name ?? id ?? '';
+}
+
+/** What is said for a dressing, and what each word rests on. */
+export function Claims({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  const speech = useSpeech();
+  if (dressing.claims.length === 0) return null;
+  return (
+    <Part title={words('dressing.claims')}>
+      {dressing.claims.map((claim) => (
+        <View key={claim.text} className="border-b border-line py-2">
+          <Say>{claim.text}</Say>
+          <Say size="small" tone={claim.evidence === 'tested' ? 'sedge' : 'soft'}>{words(`dressing.rests.${claim.evidence}`, { word: speech.plain('evidence', claim.evidence) })}</Say>
+        </View>
+      ))}
+    </Part>
+  );
+}
+
+/** The dressing it was made from, what changed, and what was made from it. */
+export function Ancestry({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const dressings = useApp(selectDressings);
+  const parent = dressings.find((item) => item.id === dressing.parent);
+  const children = dressings.filter((item) => item.parent === dressing.id);
+  if (!parent && children.length === 0) return null;
+  // What was written down when it was made; for one of the tier's own, what differs now.
+  const changes = dressing.changes.length > 0 || !parent ? dressing.changes.map((change) => change.text) : differences(parent, dressing).map((item) => words(`dressing.changed.${item.kind}`, { part: speech.plain('parts', dressing.parts.find((part) => part.id === item.part)?.part ?? parent.parts.find((part) => part.id === item.part)?.part ?? ''), from: item.kind === 'material' ? nameOf(item.from) : (item.from ?? ''), to: item.kind === 'material' ? nameOf(item.to) : (item.to ?? '') }));
+  return (
+    <Part title={words('dressing.ancestry')}>
+      {parent ? (
+        <View className="border-b border-line py-2">
+          <Link href={{ pathname: '/dressings/[id]', params: { id: parent.id } }} className="flex min-h-target items-center py-2 font-medium text-body text-river">{words('dressing.parent', { parent: parent.name })}</Link>
+          {changes.map((change) => <Say key={change} size="small">{change}</Say>)}
+          {changes.length === 0 ? <Say size="small" tone="soft">{words('dressing.unchanged')}</Say> : null}
+        </View>
+      ) : null}
+      {children.map((child) => <Link key={child.id} href={{ pathname: '/dressings/[id]', params: { id: child.id } }} className="flex min-h-target items-center border-b border-line py-2 font-medium text-body text-river">{words('dressing.child', { name: child.name })}</Link>)}
+    </Part>
+  );
+}
+
+/** What can be changed at the water before another fly is put on. */
+export function OnTheBank({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  if (dressing.bank.length === 0) return null;
+  return (
+    <Part title={words('dressing.bank')}>
+      {dressing.bank.map((item) => (
+        <View key={item.text} className="border-b border-line py-2">
+          <Say>{item.text}</Say>
+          {item.ride ? <Say size="small" tone="soft">{words(`dressing.rides.${item.ride}`)}</Say> : null}
+        </View>
+      ))}
+    </Part>
+  );
+}
+
+/** Every tool it needs, and how to do without. */
+export function Tools({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  if (dressing.tools.length === 0) return null;
+  return (
+    <Part title={words('dressing.tools')}>
+      {dressing.tools.map((id) => {
+        const tool = TOOLS.find((item) => item.id === id);
+        return (
+          <View key={id} className="border-b border-line py-2">
+            <Say>{tool?.name ?? id}</Say>
+            {tool ? <Say size="small" tone="soft">{words('dressing.without', { how: tool.without })}</Say> : null}
+          </View>
+        );
+      })}
+    </Part>
+  );
+}
+
+/** A part of the page with its heading. */
+export function Part({ title, children }: { title: string; children: React.ReactNode }) {
+  return (
+    <View className="px-5 pb-6">
+      <Heading className="border-b border-line pb-2">{title}</Heading>
+      {children}
+    </View>
+  );
+}

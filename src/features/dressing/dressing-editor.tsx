@@ -1,0 +1,148 @@
+import { useRouter } from 'expo-router';
+import { useDeferredValue, useMemo } from 'react';
+import { View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import { DRESSINGS, STYLES } from '@/catalogue';
+import type { LevelId, PartId, RideId, StyleId, WaterId } from '@/catalogue/ids';
+import { answer, NO_CHOICES, type Catalogue } from '@/core/answer';
+import { addPart, donorOf, rechecks, type Dressing } from '@/core/dressings';
+import { dressingFaults, type Card } from '@/core/tying';
+import { change, dropDressing, middleSample, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
+import { LengthField } from '@/features/length-field';
+import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { RoomBudget } from '@/features/bench';
+import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
+import { Ancestry } from './dressing-about';
+import { CheckLines } from './check-lines';
+import { DressingPlate } from './dressing-plate';
+import { EditPart, Labelled } from './edit-part';
+import { EditSteps } from './edit-steps';
+import { NumberField } from './number-field';
+
+const MINUTES = [1, 240] as const;
+const SKILLS = [1, 2, 3] as const;
+
+/** A dressing of the tier's own: its rules and its order of work, with the plate, the checker and the room as it is typed. */
+export function DressingEditor({ id }: { id: string }) {
+  const dressing = useApp((state) => selectDressing(state, id));
+  const own = useApp((state) => selectIsOwn(state, id));
+  if (!dressing || !own) return <Missing what="dressing" list="/dressings" />;
+  return <Editing dressing={dressing} />;
+}
+
+function cardOf(dressing: Dressing, catalogue: Catalogue, hand: 'right' | 'left', mm?: number): Card | null {
+  const sample = middleSample(dressing);
+  return answer(mm === undefined ? sample : { ...sample, lengthsMm: [mm] }, { ...NO_CHOICES, dressingPin: dressing.id, hand, added: dressing.switches.map((item) => item.id) }, { ...catalogue, dressings: [dressing] }).card;
+}
+
+/** What one end of the range asks that does not scale. */
+function endOf(dressing: Dressing, catalogue: Catalogue, mm: number) {
+  const card = cardOf(dressing, catalogue, 'right', mm);
+  const bead = card?.weights.find((weight) => weight.kind === 'bead');
+  const thread = card?.threads.find((item) => item.head_turns !== null);
+  const over = thread?.reasons.find((why) => why.code === 'thread-bulk-over');
+  const gauge = card?.hackles[0]?.gauge;
+  return { lengthMm: mm, shankMm: card?.hook.shank_mm ?? 0, beadMm: bead?.diameter_mm ?? null, beadRangeMm: bead?.range_mm ?? null, headTurns: over ? Number(over.params.turns) : null, headBudget: over ? Number(over.params.budget) : null, gauge: gauge === undefined || gauge.includes('/') ? null : Number(gauge) };
+}
+
+function Editing({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const wide = useWide();
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const catalogue = useApp(selectCatalogue);
+  const { hand } = useApp(selectDevice);
+  const put = (next: Dressing) => dispatch(change('dressing', (draft) => putDressing(draft, next)));
+  const set = (more: Partial<Dressing>) => put({ ...dressing, ...more });
+  // The fields answer a key at once; the drawing, the checker and the room follow when there is time.
+  const drawn = useDeferredValue(dressing);
+  const card = useMemo(() => cardOf(drawn, catalogue, hand), [drawn, catalogue, hand]);
+  const faults = useMemo(() => dressingFaults(drawn, catalogue), [drawn, catalogue]);
+  const ends = useMemo(() => drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), [drawn, catalogue]);
+  const kinds = ids.parts.filter((kind) => donorOf(kind.id as PartId, dressing.style, DRESSINGS) && !['coat', 'underbody'].includes(kind.id));
+  const toggle = <T extends string>(list: readonly T[], item: T): T[] => (list.includes(item) ? list.filter((other) => other !== item) : [...list, item]);
+  const many = <T extends string>(title: string, choices: readonly { id: string; name: string }[], value: readonly T[], onChange: (next: T[]) => void, least = 0) => (
+    <Labelled title={title}>
+      <View className="flex-row flex-wrap gap-2">
+        {choices.map((choice) => <Toggle key={choice.id} label={choice.name} on={value.includes(choice.id as T)} onChange={() => { const next = toggle(value, choice.id as T); if (next.length >= least) onChange(next); }} />)}
+      </View>
+    </Labelled>
+  );
+  const picture = (
+    <View className="gap-4">
+      {card ? <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={middleSample(dressing).lengthsMm[0]!} maxHeight={wide ? 380 : 300} /> : <Say className="px-5">{words('dressing.no-card')}</Say>}
+      <View className="gap-1 px-5" aria-live="polite">
+        <Heading size="small">{words('edit-dressing.checker')}</Heading>
+        {faults.length === 0 ? <Say tone="sedge">{words('edit-dressing.passes')}</Say> : <Say tone="dawn" weight="medium">{words('edit-dressing.to-mend', { count: faults.length })}</Say>}
+        <CheckLines faults={faults} />
+        {ends.map((why, index) => <Say key={index} size="small" tone="straw">{speech.say(why)}</Say>)}
+      </View>
+      {card ? <RoomBudget card={card} /> : null}
+    </View>
+  );
+  const what = (
+    <View className="gap-4 px-5 pb-6 pt-2">
+      <Heading>{words('edit-dressing.what')}</Heading>
+      <Field label={words('edit-dressing.name')} value={dressing.name} onType={(name) => name.trim() !== '' && set({ name })} />
+      {many(words('dressing.for'), ids.stages.filter((stage) => dressing.stages.some((own) => own.startsWith(`${stage.order}/`))), dressing.stages, (stages) => set({ stages }), 1)}
+      <View className="flex-row flex-wrap gap-3">
+        <View className="w-40"><LengthField label={words('edit-dressing.least')} mm={dressing.length_mm[0]} rangeMm={[0.5, dressing.length_mm[1] - 0.1]} onChange={(mm) => mm !== null && set({ length_mm: [mm, dressing.length_mm[1]] })} /></View>
+        <View className="w-40"><LengthField label={words('edit-dressing.most')} mm={dressing.length_mm[1]} rangeMm={[dressing.length_mm[0] + 0.1, 120]} onChange={(mm) => mm !== null && set({ length_mm: [dressing.length_mm[0], mm] })} /></View>
+        <View className="w-32"><NumberField label={words('edit-dressing.minutes')} value={dressing.minutes} range={MINUTES} onChange={(minutes) => set({ minutes })} /></View>
+      </View>
+      <Labelled title={words('edit-dressing.style')}>
+        <Chips compact label={words('edit-dressing.style')} choices={STYLES.map((style) => ({ id: style.id as StyleId, label: speech.name('styles', style.id) }))} value={dressing.style} onChange={(style) => set({ style, hooks: [], head_room: STYLES.find((item) => item.id === style)!.reserve })} />
+      </Labelled>
+      <Labelled title={words('dressing.ride')}>
+        <Chips compact label={words('dressing.ride')} choices={ids.rides.map((ride) => ({ id: ride.id as RideId, label: ride.name }))} value={dressing.ride} onChange={(ride) => set({ ride })} />
+      </Labelled>
+      {many(words('edit-dressing.levels'), ids.levels, dressing.levels, (levels) => set({ levels: levels as LevelId[] }))}
+      {many(words('dressing.waters'), ids.waters, dressing.waters, (waters) => set({ waters: waters as WaterId[] }), 1)}
+      <Labelled title={words('dressing.skill')}>
+        <Chips compact label={words('dressing.skill')} choices={SKILLS.map((skill) => ({ id: String(skill), label: words(`dressing.skill-n.${skill}`) }))} value={String(dressing.skill)} onChange={(skill) => set({ skill: Number(skill) as 1 | 2 | 3 })} />
+      </Labelled>
+    </View>
+  );
+  const parts = (
+    <View className="pb-6">
+      <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
+      <View className="border-t border-line">
+        {dressing.parts.map((part) => <EditPart key={part.id} dressing={dressing} part={part} card={card} faults={faults} onChange={put} />)}
+      </View>
+      <View className="gap-2 px-5 pt-3">
+        <Say size="small" tone="soft">{words('edit-dressing.add-part')}</Say>
+        <View className="flex-row flex-wrap gap-2">
+          {kinds.map((kind) => <Button key={kind.id} label={kind.name} spoken={words('edit-dressing.add', { part: kind.name })} onPress={() => put(addPart(dressing, kind.id as PartId, DRESSINGS))} />)}
+        </View>
+      </View>
+    </View>
+  );
+  const steps = (
+    <View className="pb-6">
+      <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
+      <View className="border-t border-line">
+        <EditSteps dressing={dressing} card={card} faults={faults} onChange={put} />
+      </View>
+    </View>
+  );
+  const end = (
+    <View className="pb-6">
+      <Ancestry dressing={dressing} />
+      <View className="flex-row flex-wrap gap-3 px-5">
+        <Button label={words('edit-dressing.done')} kind="main" onPress={() => router.navigate({ pathname: '/dressings/[id]', params: { id: dressing.id } })} />
+        <Button kind="quiet" label={words('edit-dressing.delete')} onPress={() => { router.navigate('/dressings'); dispatch(change('delete-dressing', (draft) => dropDressing(draft, dressing.id))); }} />
+      </View>
+    </View>
+  );
+  return (
+    <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('edit-dressing.title', { name: dressing.name })} lead={words('edit-dressing.lead', { rev: dressing.rev })}>
+      {wide ? (
+        <View className="flex-row gap-6">
+          <View className="min-w-0 flex-1">{what}{parts}{steps}{end}</View>
+          <View className="min-w-0 flex-1"><View className="sticky top-0">{picture}</View></View>
+        </View>
+      ) : <>{picture}{what}{parts}{steps}{end}</>}
+    </Page>
+  );
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { DRESSINGS, KNOWN } from '@/catalogue';
+import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
+import type { Dressing } from '@/core/dressings';
+import { dressingFaults } from '@/core/tying';
+import { change, putDressing, selectCatalogue, selectOwnDressings, useApp, useAppDispatch, type Entities } from '@/state';
+import { openText, saveFile } from '@/features/files';
+import { useWords } from '@/features/shell';
+import { Button, Heading, Say } from '@/ui/primitives';
+import { freeId } from './use-derive';
+
+/** Dressings from a file and into one: a report first, then what is good is taken. */
+export function DressingFiles() {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const own = useApp(selectOwnDressings);
+  const catalogue = useApp(selectCatalogue);
+  const [read, setRead] = useState<DressingsRead | null>(null);
+  const [taken, setTaken] = useState<number | null>(null);
+  const faulty = read ? read.dressings.filter((dressing) => dressingFaults(dressing, catalogue).length > 0).length : 0;
+  const open = async () => {
+    const text = await openText('.json,.md,application/json,text/markdown');
+    if (text === null) return;
+    setTaken(null);
+    setRead(readDressings(text, KNOWN));
+  };
+  const take = (dressings: readonly Dressing[]) => {
+    dispatch(change('dressings-in', (draft: Entities) => {
+      for (const dressing of dressings) {
+        // A shipped one is never written over: it comes in beside it, as made from it.
+        const shipped = DRESSINGS.some((item) => item.id === dressing.id);
+        putDressing(draft, shipped ? { ...dressing, id: freeId(dressing.id, catalogue.dressings), parent: dressing.id } : dressing);
+      }
+    }));
+    setTaken(dressings.length);
+    setRead(null);
+  };
+  return (
+    <View className="gap-3 px-5 pt-8">
+      <Heading>{words('dressing.files')}</Heading>
+      <View className="flex-row flex-wrap gap-3">
+        <Button label={words('dressing.read-file')} onPress={() => void open()} />
+        {own.length > 0 ? <Button label={words('dressing.write-own', { count: own.length })} onPress={() => saveFile('aubade-dressings.json', writeDressings(own))} /> : null}
+      </View>
+      {read?.fault ? <Say live tone="dawn">{words(`dressing.file-fault.${read.fault}`)}</Say> : null}
+      {read && !read.fault ? (
+        <View className="gap-2 rounded-control border border-edge bg-plane p-3">
+          <Say live>{words('dressing.file-report', { good: read.dressings.length, count: read.count })}</Say>
+          {read.dressings.map((dressing) => <Say key={dressing.id} size="small">{dressing.name}</Say>)}
+          {faulty > 0 ? <Say size="small" tone="straw">{words('dressing.file-faulty', { count: faulty })}</Say> : null}
+          {read.problems.map((problem) => <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">{`${problem.record}${problem.path ? ` · ${problem.path}` : ''}: ${problem.message}`}</Say>)}
+          <View className="flex-row flex-wrap gap-3">
+            {read.dressings.length > 0 ? <Button kind="main" label={words('dressing.take', { count: read.dressings.length })} onPress={() => take(read.dressings)} /> : null}
+            <Button kind="quiet" label={words('dressing.leave')} onPress={() => setRead(null)} />
+          </View>
+        </View>
+      ) : null}
+      {taken !== null ? <Say live tone="sedge">{words('dressing.taken', { count: taken })}</Say> : null}
+    </View>
+  );
+}

@@ -1,0 +1,104 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import type { VerbId } from '@/catalogue/ids';
+import { moveStep, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
+import type { Card } from '@/core/tying';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Chips, Digits, Field, Say, Toggle } from '@/ui/primitives';
+import { CheckLines } from './check-lines';
+import { Labelled } from './edit-part';
+
+interface EditStepsProps {
+  dressing: Dressing;
+  card: Card | null;
+  faults: readonly DressingFault[];
+  onChange: (next: Dressing) => void;
+}
+
+const NONE = 'none';
+
+/** The order of work: each step can be moved, changed, taken out; a fault stands at its step. */
+export function EditSteps({ dressing, faults, onChange }: EditStepsProps) {
+  const words = useWords();
+  const [open, setOpen] = useState<number | null>(null);
+  const put = (index: number, more: Partial<DressingStep>) => onChange({ ...dressing, steps: dressing.steps.map((step, at) => (at === index ? { ...step, ...more } : step)) });
+  return (
+    <View>
+      {dressing.steps.map((step, index) => (
+        <StepRow
+          key={index}
+          dressing={dressing}
+          step={step}
+          index={index}
+          open={open === index}
+          onOpen={() => setOpen(open === index ? null : index)}
+          faults={faults.filter((fault) => fault.step === index + 1)}
+          onMove={(by) => { onChange(moveStep(dressing, index, by)); setOpen(null); }}
+          onPut={(more) => put(index, more)}
+          onDrop={() => { onChange({ ...dressing, steps: dressing.steps.filter((_, at) => at !== index) }); setOpen(null); }}
+          onAdd={() => { onChange({ ...dressing, steps: [...dressing.steps.slice(0, index + 1), { ...STEP_DEFAULTS, mend: [], do: 'check' }, ...dressing.steps.slice(index + 1)] }); setOpen(index + 1); }}
+        />
+      ))}
+      <Say size="small" tone="soft" className="px-5 pt-2">{words('edit-dressing.steps-hint')}</Say>
+    </View>
+  );
+}
+
+interface StepRowProps {
+  dressing: Dressing;
+  step: DressingStep;
+  index: number;
+  open: boolean;
+  faults: readonly DressingFault[];
+  onOpen: () => void;
+  onMove: (by: 1 | -1) => void;
+  onPut: (more: Partial<DressingStep>) => void;
+  onDrop: () => void;
+  onAdd: () => void;
+}
+
+function StepRow({ dressing, step, index, open, faults, onOpen, onMove, onPut, onDrop, onAdd }: StepRowProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const kind = dressing.parts.find((part) => part.id === step.part)?.part;
+  const places = ['tie-down', ...dressing.parts.filter((part) => part.to === 'forward').map((part) => `part:${part.id}`), ...ids.landmarks.map((mark) => mark.id)];
+  const placeName = (place: string) => (place === 'tie-down' ? words('edit-dressing.tie-down') : place.startsWith('part:') ? words('edit-dressing.front-of', { part: speech.plain('parts', dressing.parts.find((part) => part.id === place.slice(5))?.part ?? '') }) : speech.plain('landmarks', place));
+  return (
+    <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
+      <Pressable role="button" aria-expanded={open} aria-label={words('edit-dressing.step-row', { n: index + 1, verb: speech.name('verbs', step.do), part: kind ? speech.plain('parts', kind) : '', count: faults.length })} onPress={onOpen} className="min-h-14 flex-row items-center gap-3 px-5 py-2">
+        <View className="w-8"><Digits tone="soft">{String(index + 1)}</Digits></View>
+        <View className="min-w-0 flex-1">
+          <Say weight="medium">{`${speech.name('verbs', step.do)}${kind ? ` · ${speech.plain('parts', kind)}` : ''}`}</Say>
+          {step.check ? <Say size="small" tone="soft">{step.check}</Say> : null}
+        </View>
+        {faults.length > 0 ? <Say size="small" tone="dawn" weight="strong">{words('edit-dressing.faults', { count: faults.length })}</Say> : null}
+      </Pressable>
+      {faults.length > 0 ? <View className="px-5 pb-2"><CheckLines faults={faults} /></View> : null}
+      {open ? (
+        <View className="gap-3 px-5 pb-4">
+          <View className="flex-row flex-wrap gap-3">
+            <Button label={words('edit-dressing.up')} disabled={index === 0} onPress={() => onMove(-1)} />
+            <Button label={words('edit-dressing.down')} disabled={index === dressing.steps.length - 1} onPress={() => onMove(1)} />
+            <Button label={words('edit-dressing.add-step')} onPress={onAdd} />
+            <Button label={words('edit-dressing.drop-step')} onPress={onDrop} />
+          </View>
+          <Labelled title={words('edit-dressing.verb')}>
+            <Chips compact label={words('edit-dressing.verb')} choices={ids.verbs.map((verb) => ({ id: verb.id as VerbId, label: verb.name }))} value={step.do} onChange={(verb) => onPut({ do: verb })} />
+          </Labelled>
+          <Labelled title={words('edit-dressing.of-part')}>
+            <Chips compact label={words('edit-dressing.of-part')} choices={[{ id: NONE, label: words('edit-dressing.no-part') }, ...dressing.parts.map((part) => ({ id: part.id, label: speech.plain('parts', part.part) }))]} value={step.part ?? NONE} onChange={(id) => onPut({ part: id === NONE ? null : id, material: id === NONE ? null : (dressing.parts.find((part) => part.id === id)?.material ?? null) })} />
+          </Labelled>
+          <Labelled title={words('edit-dressing.at')}>
+            <Chips compact label={words('edit-dressing.at')} choices={[{ id: NONE, label: words('edit-dressing.nowhere') }, ...places.map((place) => ({ id: place, label: placeName(place) }))]} value={step.at ?? NONE} onChange={(id) => onPut({ at: id === NONE ? null : id })} />
+          </Labelled>
+          <Field label={words('edit-dressing.check')} value={step.check ?? ''} onType={(check) => onPut({ check: check.trim() === '' ? null : check })} />
+          <Field label={words('edit-dressing.mend')} value={step.mend.join('; ')} onType={(mend) => onPut({ mend: mend.split(';').map((item) => item.trim()).filter(Boolean) })} />
+          <View className="flex-row">
+            <Toggle label={words('edit-dressing.cannot-undo')} on={!step.reversible} onChange={(on) => onPut({ reversible: !on })} />
+          </View>
+        </View>
+      ) : null}
+    </View>
+  );
+}

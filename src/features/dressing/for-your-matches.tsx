@@ -1,0 +1,46 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { askedOf } from '@/core/answer';
+import { rankDressings, whyNot, type Dressing } from '@/core/dressings';
+import { bodiesOf, pickingFor, sampleFor, selectCatalogue, selectSettings, useApp } from '@/state';
+import { matchTitle } from '@/features/matches';
+import { useSpeech, useWords } from '@/features/shell';
+import { Say } from '@/ui/primitives';
+import { Part } from './dressing-about';
+
+const SHOWN = 3;
+
+/** Why this one, or why not, for the matches at hand: its place, and what cost it most against the first. */
+export function ForYourMatches({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const catalogue = useApp(selectCatalogue);
+  const settings = useApp(selectSettings);
+  const matches = useApp((state) => state.records.entities.match);
+  const samples = useApp((state) => state.records.entities.sample);
+  const rows = useMemo(() => Object.values(matches).sort((a, b) => b.opened.localeCompare(a.opened)).flatMap((match) => {
+    const record = match.answers.find((item) => item.id === match.leading);
+    const sample = samples[match.sampleId];
+    if (!record?.stage || !sample) return [];
+    const order = record.stage.split('/')[0];
+    if (!dressing.stages.some((stage) => stage.startsWith(`${order}/`))) return [];
+    const lengths = bodiesOf(sample, record.stage);
+    const mean = lengths.length > 0 ? lengths.reduce((sum, mm) => sum + mm, 0) / lengths.length : sample.rough?.mm;
+    if (mean === undefined) return [];
+    const ranked = rankDressings(catalogue.dressings, askedOf(sampleFor(sample, record.stage, null), { offset: record.offset, picking: pickingFor(sample, settings) }, mean), catalogue);
+    const at = ranked.findIndex((item) => item.dressing.id === dressing.id);
+    return at < 0 ? [] : [{ match, at, of: ranked.length, own: ranked[at]!, first: ranked[0]! }];
+  }).slice(0, SHOWN), [matches, samples, catalogue, settings, dressing]);
+  if (rows.length === 0) return null;
+  return (
+    <Part title={words('dressing.for-matches')}>
+      {rows.map(({ match, at, of, own, first }) => (
+        <View key={Object.keys(matches).find((id) => matches[id] === match)} className="gap-1 border-b border-line py-2">
+          <Say weight="medium">{at === 0 ? words('dressing.first-for', { match: matchTitle(match, speech, words) }) : words('dressing.place-for', { match: matchTitle(match, speech, words), n: at + 1, of, first: first.dressing.name })}</Say>
+          {(at === 0 ? own.why : whyNot(first, own)).map((why) => <Say key={why.code} size="small" tone="soft">{`${(why.weight ?? 1).toFixed(2)} · ${speech.say(why)}`}</Say>)}
+          {at > 0 && whyNot(first, own).length === 0 ? <Say size="small" tone="soft">{words('dressing.as-good', { first: first.dressing.name })}</Say> : null}
+        </View>
+      ))}
+    </Part>
+  );
+}

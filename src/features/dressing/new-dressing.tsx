@@ -1,0 +1,60 @@
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import ids from '@/catalogue/ids.json';
+import { DRESSINGS } from '@/catalogue';
+import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
+import { bareDressing } from '@/core/dressings';
+import { change, libraryCard, putDressing, selectDressings, useApp, useAppDispatch } from '@/state';
+import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { FlyThumb } from '@/ui/drawings';
+import { Button, Chips, Heading, InView, Say } from '@/ui/primitives';
+import { freeId, useDerive } from './use-derive';
+
+const PICTURE = { width: 84, height: 60 } as const;
+
+/** Where a dressing of one's own starts: from one that is proven, or from the bare hook. */
+export function NewDressingScreen() {
+  const words = useWords();
+  const speech = useSpeech();
+  const red = useRedLamp();
+  const router = useRouter();
+  const dispatch = useAppDispatch();
+  const derive = useDerive();
+  const dressings = useApp(selectDressings);
+  const [stage, setStage] = useState<StageId>('mayfly/dun');
+  const order = stage.split('/')[0] as OrderId;
+  const style = ids.stages.find((item) => item.id === stage)!.style as StyleId;
+  const bare = () => {
+    const name = words('dressing.my-new', { stage: speech.plain('stages', stage) });
+    const id = freeId(name, dressings);
+    const made = bareDressing(id, name, stage, style, DRESSINGS);
+    if (!made) return;
+    dispatch(change('dressing', (draft) => putDressing(draft, made)));
+    router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
+  };
+  return (
+    <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('dressing.new')} lead={words('dressing.new-lead')}>
+      <View className="gap-3 px-5 pb-4">
+        <Chips compact label={words('dressing.natural')} choices={ids.orders.map((item) => ({ id: item.id as OrderId, label: item.name }))} value={order} onChange={(next) => setStage(ids.stages.find((item) => item.order === next)!.id as StageId)} />
+        <Chips compact label={words('dressing.stage')} choices={ids.stages.filter((item) => item.order === order).map((item) => ({ id: item.id as StageId, label: item.name }))} value={stage} onChange={setStage} />
+        <View className="flex-row items-center gap-3">
+          <Button label={words('dressing.from-bare')} onPress={bare} />
+          <Say size="small" tone="soft" className="min-w-0 flex-1">{words('dressing.from-bare-hint', { style: speech.plain('styles', style) })}</Say>
+        </View>
+      </View>
+      <Heading className="px-5 pb-2">{words('dressing.from-proven')}</Heading>
+      <View className="border-t border-line">
+        {dressings.filter((dressing) => dressing.stages.includes(stage)).map((dressing) => (
+          <View key={dressing.id} className="flex-row items-center gap-4 border-b border-line px-5 py-2">
+            <InView {...PICTURE}>
+              <FlyThumb card={libraryCard(dressing) ?? undefined} plain={red} {...PICTURE} />
+            </InView>
+            <Say weight="serif" size="lead" className="min-w-0 flex-1">{dressing.name}</Say>
+            <Button label={words('dressing.start-from')} spoken={words('dressing.start-from-what', { name: dressing.name })} onPress={() => derive(dressing)} />
+          </View>
+        ))}
+      </View>
+    </Page>
+  );
+}
