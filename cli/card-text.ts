@@ -1,5 +1,6 @@
 import type { Card } from '../src/core/tying';
 import type { Speech } from '../src/speech';
+import { amountLines } from '../src/speech';
 import { materialName, unusedSchools } from './shapes';
 import { columns, fold } from './text';
 
@@ -18,20 +19,28 @@ export function cardText(card: Card, speech: Speech): string {
       range(part.range_mm),
       [part.material?.name, part.count && part.mm !== null ? `× ${part.count}` : '', part.optional ? speech.t('cli.optional') : ''].filter(Boolean).join(' '),
     ])),
+    ...card.parts.flatMap((part) => amountLines(part, speech).map((line) => fold(`  ${speech.name('parts', part.part)}: ${line}`, 4))),
+    ...card.threads.flatMap((thread) => thread.reasons.map((why) => fold(`  ${thread.name}: ${speech.say(why)}`, 4))),
+    ...card.assemblies.flatMap((assembly) => ['', `${assembly.name} × ${assembly.count}`, ...stepsText(assembly.steps, speech)]),
     '',
-    ...card.steps.flatMap((step) => {
-      const detail = [...(step.mm !== null && step.do !== 'cut' ? [speech.length(step.mm)] : []), ...speech.stepDetail(step)];
-      const check = speech.stepCheck(step);
-      return [
-        fold(`${String(step.n).padStart(2)}. ${speech.stepTitle(step)}: ${detail.join('; ')}`.replace(/: $/, ''), 4),
-        ...(check ? [fold(`    ${speech.t('cli.look', { text: check })}`, 10)] : []),
-        ...(step.caution ? [fold(`    ${speech.t('cli.care', { text: speech.caution(step.caution) })}`, 10)] : []),
-      ];
-    }),
+    ...stepsText(card.steps, speech),
   ];
   if (card.batch) {
     lines.push('', speech.t(card.batch.minutes ? 'cli.batch-minutes' : 'cli.batch', { count: card.batch.count, minutes: Math.round(card.batch.minutes ?? 0) }));
     lines.push(columns(card.batch.lines.map((line) => [materialName(line.material), line.each === null ? speech.t('batch.by-eye') : `${Number(line.all!.toPrecision(3))}${line.unit === 'count' ? '' : ` ${line.unit}`}`])));
   }
   return lines.join('\n');
+}
+
+/** Steps of a card or of what is made beforehand, folded to the page. */
+function stepsText(steps: Card['steps'], speech: Speech): string[] {
+  return steps.flatMap((step) => {
+    const detail = [...(step.mm !== null && step.do !== 'cut' ? [speech.length(step.mm)] : []), ...speech.stepDetail(step)];
+    const check = speech.stepCheck(step);
+    return [
+      fold(`${String(step.n).padStart(2)}. ${speech.stepTitle(step)}: ${detail.join('; ')}`.replace(/: $/, ''), 4),
+      ...(check ? [fold(`    ${speech.t('cli.look', { text: check })}`, 10)] : []),
+      ...(step.caution ? [fold(`    ${speech.t('cli.care', { text: speech.caution(step.caution) })}`, 10)] : []),
+    ];
+  });
 }

@@ -5,7 +5,7 @@ import { expect, test, written } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
 const ROUTES = [
-  '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/water`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/packets', '/drawer/convert', '/drawer/convert?hook=osmere:lark:14', '/drawer/import', '/drawer/hooks/osmere/lark', '/drawer/hooks/bessock/fine-wet?tape=12', '/box', '/box/box_demo-valley', '/box/box_demo-valley/add',
+  '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/water`, `${DUN}/tie`, '/dressings', '/dressings/new', '/dressings/first-light-dun', '/dressings/ellanmere-long-dun', '/drawer/hooks', '/drawer/packets', '/drawer/convert', '/drawer/convert?hook=osmere:lark:14', '/drawer/import', '/drawer/hooks/osmere/lark', '/drawer/hooks/bessock/fine-wet?tape=12', '/box', '/box/box_demo-valley', '/box/box_demo-valley/add',
   '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/field-card', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural',
 ];
 /** The same page as the last above, in other words: in one light. */
@@ -87,7 +87,7 @@ test('going from place to place moves the focus to the new h1 and leaves one pag
 
 test('everything a finger must hit on a phone is at least 48 px high', async ({ page }) => {
   await page.setViewportSize(SIZES[0]!);
-  for (const route of ['/', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/bench`, '/shelf/settings', '/drawer/hooks', '/drawer/packets', '/drawer/convert?hook=osmere:lark:14', '/drawer/import', '/drawer/hooks/bessock/fine-wet?tape=12']) {
+  for (const route of ['/', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/bench`, `${DUN}/dressing`, '/dressings', '/dressings/first-light-dun', '/shelf/settings', '/drawer/hooks', '/drawer/packets', '/drawer/convert?hook=osmere:lark:14', '/drawer/import', '/drawer/hooks/bessock/fine-wet?tape=12']) {
     await page.goto(route);
     await page.getByRole('heading', { level: 1 }).waitFor();
     const small = await page.evaluate(() => [...document.querySelectorAll('[role=radio],[role=link],[role=tab],input,[role=navigation] a')].filter((element) => {

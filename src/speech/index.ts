@@ -1,2 +1,3 @@
 export { createI18n, createSpeech, headlineParts, type IdKind, type Speech } from './speech';
 export { cardMarkdown, cardSheet, type CardSheet } from './card-sheet';
+export { amountLines } from './amount-lines';

@@ -48,6 +48,9 @@ export interface Choices {
   hookPin: string | null;
   dressingPin: string | null;
   schools: Schools;
+  /** Schools the tier keeps for one dressing, by its id, and for this card alone: each over what comes before. */
+  dressingSchools: Readonly<Record<string, Schools>>;
+  cardSchools: Schools;
   hand: SchoolOption['hand'];
   without: readonly string[];
   /** Switches turned on that are off as a rule. */

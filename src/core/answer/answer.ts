@@ -22,6 +22,8 @@ export const NO_CHOICES: Choices = {
   hookPin: null,
   dressingPin: null,
   schools: {},
+  dressingSchools: {},
+  cardSchools: {},
   hand: 'right',
   without: [],
   added: [],
@@ -50,6 +52,11 @@ function styleInUse(catalogue: Catalogue, row: StageRow, dressing: Dressing | nu
 function beadOfStyle(style: Style): StyleInUse['bead'] {
   if (style.id !== 'bead-nymph' && style.id !== 'jig-nymph') return null;
   return { kind: 'bead', metal: 'tungsten', bead_kind: style.id === 'jig-nymph' ? 'slotted' : 'countersunk', diameter_mm: null, turns: null, cover: null, lock: null };
+}
+
+/** The schools a dressing's card is worked in: the tier's, over them the dressing's, over these the card's. */
+export function schoolsFor({ schools, dressingSchools, cardSchools }: Pick<Choices, 'schools' | 'dressingSchools' | 'cardSchools'>, dressing: string): Choices['schools'] {
+  return { ...schools, ...dressingSchools[dressing], ...cardSchools };
 }
 
 function dressed(ranked: RankedDressing, pinned: boolean, ready: Dressed['ready'], extra: Reason[] = []): Dressed {
@@ -230,7 +237,7 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     colours[region as keyof typeof colours] = { ...base, lab, shade: shadeOf(lab) };
   }
   const card = first && dressing
-    ? buildCard({ dressing, hook: first, use, catalogue, natural: { stage: sample.stage, measuredMm: measured, bodyWidthMm, colours }, choices, count: null })
+    ? buildCard({ dressing, hook: first, use, catalogue, natural: { stage: sample.stage, measuredMm: measured, bodyWidthMm, colours }, choices: { ...choices, schools: schoolsFor(choices, dressing.id) }, count: null })
     : null;
   const nearest = answers.get(ranked.nearest) ?? null;
   return {

@@ -1,7 +1,7 @@
 import type { Dressing } from '../dressings';
 import type { Hook } from '../hooks';
 import { buildCard, type Card } from '../tying';
-import { answer } from './answer';
+import { answer, schoolsFor } from './answer';
 import type { Catalogue, Choices, Sample } from './answer-shape';
 import { pathShareOf, scoreHook } from './score-hook';
 
@@ -26,7 +26,7 @@ export function cardFor({ dressing, hook, sample, choices, catalogue, count }: C
     use,
     catalogue,
     natural: answered && sample && stage ? { stage: sample.stage, measuredMm: answered.measured_mm, bodyWidthMm: sample.widthMm ?? stage.girth * answered.natural.length.meanMm, colours: answered.natural.colours } : null,
-    choices,
+    choices: { ...choices, schools: schoolsFor(choices, dressing.id) },
     count,
   });
 }

@@ -50,6 +50,17 @@ describe('each rule fails when it is broken', () => {
     ['head-long', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'head')!; part.factor = 1.2; part.high = 1.2; return d; }],
     ['hackle-short', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'hackle')!; part.factor = 1; part.low = 0.9; return d; }],
     ['tail-short', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'tail')!; part.factor = 0.5; part.low = 0.4; return d; }],
+    ['optional-unswitched', () => { const d = of('first-light-dun'); d.parts[0]!.optional = true; return d; }],
+    ['switch-part-unknown', () => { const d = of('cheeked-quill-nymph'); d.switches[0]!.parts.push('nothing'); return d; }],
+    ['bundle-material', () => { const d = of('cheeked-quill-nymph'); d.parts.find((part) => part.id === 'tail')!.material = 'guard-hair'; return d; }],
+    ['assembly-unused', () => { const d = of('ellanmere-long-dun'); for (const step of d.steps) step.assembly = null; return d; }],
+    ['assembly-unknown', () => { const d = of('first-light-dun'); d.steps[1]!.assembly = 'wings'; return d; }],
+    ['tool-unlisted', () => { const d = of('first-light-dun'); d.tools = ['bobbin']; return d; }],
+    ['hook-not-for-style', () => { const d = of('first-light-dun'); d.hooks.push({ bend: 'continuous-curve', x_long: null, wire: ['standard'] }); return d; }],
+    ['head-room-short', () => { const d = of('hair-roof-adult'); d.head_room = 0.5; return d; }],
+    ['level-ride', () => { const d = of('first-light-dun'); d.levels = ['bed']; return d; }],
+    ['glue-on-plume', () => { const d = of('staith-plume-dun'); d.steps.splice(6, 0, { ...d.steps[1]!, do: 'coat', part: 'wing', material: 'bond-cement', caution: 'solvent' }); d.cautions.push('solvent'); return d; }],
+    ['glue-under-show', () => { const d = of('lit-tube-pupa'); d.steps.splice(1, 0, { ...d.steps[1]!, do: 'coat', part: 'abdomen', material: 'bond-cement', caution: 'solvent' }); d.cautions.push('solvent'); return d; }],
     ['wing-below-hackle', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'wing')!; part.factor = 0.5; part.low = 0.4; part.at_least = null; return d; }],
   ];
   test.each(broken)('%s', (code, make) => expect(faults(make())).toContain(code));

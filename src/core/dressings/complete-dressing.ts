@@ -48,15 +48,47 @@ function without<T extends object>(value: T, defaults: object): Partial<T> {
   return Object.fromEntries(Object.entries(value).filter(([key, item]) => !(key in defaults) || JSON.stringify(item) !== JSON.stringify(defaults[key as keyof typeof defaults]))) as Partial<T>;
 }
 
+/** Keys in the order they are written in, so that a file read and written again is the same. */
+const ORDER = {
+  dressing: ['id', 'rev', 'name', 'stages', 'style', 'ride', 'levels', 'waters', 'size_by_water', 'hooks', 'months', 'length_mm', 'minutes', 'skill', 'evidence', 'taper', 'work_order', 'protection', 'finish', 'head_room', 'threads', 'weights', 'layers', 'bundles', 'switches', 'assemblies', 'parts', 'steps', 'tools', 'cautions', 'bank', 'claims', 'parent', 'changes'],
+  part: ['id', 'part', 'base', ...Object.keys(PART_DEFAULTS)],
+  step: ['do', ...Object.keys(STEP_DEFAULTS)],
+  share: ['base', 'factor'],
+  threads: ['role', 'material', 'finish_turns', 'optional'],
+  weights: ['kind', ...Object.keys(WEIGHT_DEFAULTS)],
+  layers: ['part', 'from_under'],
+  bundles: ['id', 'material', 'parts', 'unit', 'amount'],
+  switches: ['id', 'name', 'parts', 'on', 'attracts', 'why'],
+  assemblies: ['id', 'name', 'part', 'count', 'spare', 'steps'],
+  hooks: ['bend', 'x_long', 'wire'],
+  bank: ['id', 'text', 'ride'],
+  claims: ['text', 'evidence'],
+  changes: ['kind', 'part', 'text'],
+} as const;
+
+function ordered<T extends object>(value: T, keys: readonly string[]): T {
+  return Object.fromEntries(keys.flatMap((key) => (key in value ? [[key, value[key as keyof T]]] : []))) as T;
+}
+
+const share = (value: DressingPart['thick']) => value && ordered(value, ORDER.share);
+const writtenStep = (step: DressingStep) => ordered(without(step, STEP_DEFAULTS), ORDER.step) as WrittenDressing['steps'][number];
+
 /** A dressing for a file: what equals its default left out. `completeDressing` gives it back. */
 export function writtenDressing(dressing: Dressing): WrittenDressing {
-  const steps = (list: readonly DressingStep[]) => list.map((step) => without(step, STEP_DEFAULTS) as WrittenDressing['steps'][number]);
-  return {
-    ...without(dressing, dressingDefaults()),
-    ...(dressing.threads.length > 0 ? { threads: dressing.threads.map((thread) => without(thread, { optional: false })) } : {}),
-    ...(dressing.weights.length > 0 ? { weights: dressing.weights.map((weight) => without(weight, WEIGHT_DEFAULTS)) } : {}),
-    ...(dressing.assemblies.length > 0 ? { assemblies: dressing.assemblies.map((assembly) => ({ ...without(assembly, { spare: 0 }), steps: steps(assembly.steps) })) } : {}),
-    parts: dressing.parts.map((part) => without(part, PART_DEFAULTS)),
-    steps: steps(dressing.steps),
-  } as WrittenDressing;
+  const all = {
+    ...dressing,
+    threads: dressing.threads.map((item) => ordered(without(item, { optional: false }), ORDER.threads)),
+    weights: dressing.weights.map((item) => ordered(without({ ...item, cover: share(item.cover) }, WEIGHT_DEFAULTS), ORDER.weights)),
+    layers: dressing.layers.map((item) => ordered(item, ORDER.layers)),
+    bundles: dressing.bundles.map((item) => ordered(item, ORDER.bundles)),
+    switches: dressing.switches.map((item) => ordered(without(item, { attracts: false }), ORDER.switches)),
+    assemblies: dressing.assemblies.map((item) => ordered({ ...without(item, { spare: 0 }), steps: item.steps.map(writtenStep) }, ORDER.assemblies)),
+    hooks: dressing.hooks.map((item) => ordered(item, ORDER.hooks)),
+    bank: dressing.bank.map((item) => ordered(without(item, { ride: null }), ORDER.bank)),
+    claims: dressing.claims.map((item) => ordered(item, ORDER.claims)),
+    changes: dressing.changes.map((item) => ordered(without(item, { part: null }), ORDER.changes)),
+    parts: dressing.parts.map((item) => ordered(without({ ...item, thick: share(item.thick), at_least: share(item.at_least) }, PART_DEFAULTS), ORDER.part)),
+    steps: dressing.steps.map(writtenStep),
+  };
+  return ordered(without(all, dressingDefaults()), ORDER.dressing) as unknown as WrittenDressing;
 }

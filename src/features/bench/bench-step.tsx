@@ -1,15 +1,35 @@
 import { useRouter } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
-import { change, selectDressing, useApp, useAppDispatch, type AnswerRecord } from '@/state';
+import type { Card } from '@/core/tying';
+import { change, selectDressing, selectSettings, useApp, useAppDispatch, type AnswerRecord } from '@/state';
 import { hookName } from '@/features/matches';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 import { CardAssemblies, CardExtras, CardParts, CardSteps, partQuantity } from './card-view';
 import { RoomBudget } from './room-budget';
+import { SchoolsPanel } from './schools-panel';
 import { Stations } from './stations';
 import { SwitchRow } from './switch-row';
+
+/** Schools for this card alone, over the dressing's and the tier's. */
+function CardSchools({ matchId, record, card }: { matchId: string; record: AnswerRecord; card: Card }) {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const { schools, dressingSchools } = useApp(selectSettings);
+  const [open, setOpen] = useState(false);
+  const choose = (next: Record<string, string>) => dispatch(change('schools', (draft) => void (draft.match[matchId]!.answers.find((item) => item.id === record.id)!.schools = next)));
+  return (
+    <View className="gap-3 px-5">
+      <View className="flex-row items-center gap-3">
+        <Button label={words(open ? 'bench.schools-close' : 'bench.schools')} onPress={() => setOpen(!open)} />
+        <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(record.schools).length })}</Say>
+      </View>
+      {open ? <SchoolsPanel value={record.schools} inherited={{ ...schools, ...dressingSchools[card.dressing.id] }} onChange={choose} /> : null}
+    </View>
+  );
+}
 
 /** The bench card: every part in millimetres, the room, and the steps. */
 export function BenchStep({ matchId, record, answer, plate }: { matchId: string; record: AnswerRecord; answer: Answer; plate: ReactNode }) {
@@ -54,6 +74,7 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
       <Stations card={card} />
       <RoomBudget card={card} />
       <CardExtras card={card} />
+      <CardSchools matchId={matchId} record={record} card={card} />
       <CardAssemblies card={card} />
       <View>
         <Heading className="px-5 pb-2">{words('bench.steps-title')}</Heading>

@@ -3,7 +3,7 @@ import { NUMBER_STEP, SD_STEPS } from '@/core/constants';
 import type { Card, CardStep } from '@/core/tying';
 import type { Quantity } from '@/core/quantity';
 import { Measured, useSpeech, useWords } from '@/features/shell';
-import { amountLines } from './amounts';
+import { amountLines } from '@/speech';
 import { Digits, Heading, Say } from '@/ui/primitives';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */

@@ -4,10 +4,10 @@ import { View } from 'react-native';
 import { MATERIALS } from '@/catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
-import { middleSample, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, useApp } from '@/state';
+import { change, middleSample, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
-import { CardAssemblies, CardExtras, CardParts, CardSteps, RoomBudget, Stations, SwitchRow } from '@/features/bench';
+import { CardAssemblies, CardExtras, CardParts, CardSteps, RoomBudget, SchoolsPanel, Stations, SwitchRow } from '@/features/bench';
 import { Button, Chips, Facts, Heading, Say } from '@/ui/primitives';
 import { Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
 import { DressingPlate } from './dressing-plate';
@@ -38,16 +38,18 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
   const router = useRouter();
   const catalogue = useApp(selectCatalogue);
   const { hand } = useApp(selectDevice);
-  const { schools } = useApp(selectSettings);
+  const { schools, dressingSchools } = useApp(selectSettings);
+  const dispatch = useAppDispatch();
+  const [schooling, setSchooling] = useState(false);
   const own = useApp((state) => selectIsOwn(state, dressing.id));
   const derive = useDerive();
   const wide = useWide();
   const [size, setSize] = useState<Size>('middle');
   const [switched, setSwitched] = useState<{ without: string[]; added: string[] }>({ without: [], added: [] });
   const { card, measured } = useMemo(() => {
-    const answered = answer(sampleOf(dressing, size), { ...NO_CHOICES, dressingPin: dressing.id, hand, schools: schools as Schools, ...switched }, catalogue);
+    const answered = answer(sampleOf(dressing, size), { ...NO_CHOICES, dressingPin: dressing.id, hand, schools: schools as Schools, dressingSchools: dressingSchools as Record<string, Schools>, ...switched }, catalogue);
     return { card: answered.card, measured: answered.natural.length.meanMm };
-  }, [dressing, size, hand, schools, switched, catalogue]);
+  }, [dressing, size, hand, schools, dressingSchools, switched, catalogue]);
   const parent = useApp((state) => selectDressing(state, dressing.parent));
   const bySize = Object.entries(dressing.size_by_water).filter(([, steps]) => steps !== 0);
   const facts: [string, string][] = [
@@ -89,6 +91,16 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
       <Claims dressing={dressing} />
       <OnTheBank dressing={dressing} />
       <Ancestry dressing={dressing} />
+      <View className="gap-3 px-5 pb-6">
+        <View className="flex-row items-center gap-3">
+          <Button label={words(schooling ? 'bench.schools-close' : 'dressing.schools')} onPress={() => setSchooling(!schooling)} />
+          <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(dressingSchools[dressing.id] ?? {}).length })}</Say>
+        </View>
+        {schooling ? <SchoolsPanel value={dressingSchools[dressing.id] ?? {}} inherited={schools} onChange={(next) => dispatch(change('schools', (draft) => {
+          const own = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID] };
+          draft.settings[SETTINGS_ID] = { ...own, dressingSchools: { ...own.dressingSchools, [dressing.id]: next } };
+        }))} /> : null}
+      </View>
     </>
   );
   const parts = card ? (

@@ -14,7 +14,7 @@ import { ALL, answersFilter, byStage, type LibraryFilter } from './library-filte
 import { DressingFiles } from './dressing-files';
 
 const CELL = { phone: { width: 160, height: 104 }, wide: { width: 188, height: 122 } } as const;
-const STRIP = { width: 84, height: 44 } as const;
+const STRIP = { width: 72, height: 38 } as const;
 const SKILLS = [1, 2, 3] as const;
 const ANY = 'any';
 
@@ -64,7 +64,7 @@ export function DressingsScreen() {
             {orders.map((order) => {
               const on = order.id === filter.order;
               return (
-                <Pressable key={order.id} role="radio" aria-checked={on} onPress={() => set({ order: order.id as OrderId, stage: null })} className={`items-center gap-1 border-b-4 px-2 pb-2 pt-3 ${on ? 'border-river' : 'border-transparent'}`} style={{ minWidth: 96 }}>
+                <Pressable key={order.id} role="radio" aria-checked={on} onPress={() => set({ order: order.id as OrderId, stage: null })} className={`items-center gap-1 border-b-4 px-1 pb-1 pt-2 ${on ? 'border-river' : 'border-transparent'}`} style={{ minWidth: 88 }}>
                   <InView {...STRIP}>
                     <NaturalThumb stage={faceOf(order.id as OrderId)} colours={{}} {...STRIP} />
                   </InView>

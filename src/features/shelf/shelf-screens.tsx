@@ -4,6 +4,7 @@ import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { asideFile, change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
+import { SchoolsPanel } from '@/features/bench';
 import { AtTheBench } from '@/features/dressing';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
@@ -95,22 +96,13 @@ export function SettingsScreen() {
 
 const FINGER_RANGE_MM = [5, 40] as const;
 
-/** Set by match, maker or device, not here. */
-const ELSEWHERE: ReadonlySet<string> = new Set(['size', 'x-label', 'hand']);
-
-const AS_WRITTEN = 'as-written';
-
 /** Where good benches disagree: one choice for every card, with what it changes. */
 function Schools() {
   const words = useWords();
-  const speech = useSpeech();
   const dispatch = useAppDispatch();
   const { schools } = useApp(selectSettings);
-  const choose = (id: string, option: string) => dispatch(change('schools', (draft) => {
-    const own = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID] };
-    const next = { ...own.schools, [id]: option };
-    if (option === AS_WRITTEN) delete next[id];
-    draft.settings[SETTINGS_ID] = { ...own, schools: next };
+  const choose = (next: Record<string, string>) => dispatch(change('schools', (draft) => {
+    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], schools: next };
   }));
   return (
     <View className="gap-6 border-t border-line pt-6">
@@ -120,15 +112,7 @@ function Schools() {
           {words('settings.schools-lead')}
         </Say>
       </View>
-      {ids.schools.filter((school) => !ELSEWHERE.has(school.id)).map((school) => (
-        <View key={school.id} className="gap-2">
-          <Heading size="small" level={3}>{speech.name('schools', school.id)}</Heading>
-          <Say size="small" tone="soft">
-            {words(`settings.school.${school.id}`)}
-          </Say>
-          <Chips compact label={speech.name('schools', school.id)} choices={[{ id: AS_WRITTEN, label: words('settings.as-written') }, ...school.options.map((option) => ({ id: option.id, label: option.name }))]} value={schools[school.id] ?? AS_WRITTEN} onChange={(option) => choose(school.id, option)} />
-        </View>
-      ))}
+      <SchoolsPanel value={schools} inherited={null} onChange={choose} />
     </View>
   );
 }

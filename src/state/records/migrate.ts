@@ -81,7 +81,7 @@ export const MIGRATIONS: readonly Migration[] = [
       return { ...old, switches: old.parts.filter((part) => part.optional).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, attracts: false, why: part.id })) };
     },
   },
-  { kind: 'settings', from: 3, name: 'the-tier-at-the-bench', up: (data) => ({ ...settingsV3.validateSync(data), skill: null, minutes: null, tools: null, pickWeights: {} }) },
+  { kind: 'settings', from: 3, name: 'the-tier-at-the-bench', up: (data) => ({ ...settingsV3.validateSync(data), skill: null, minutes: null, tools: null, pickWeights: {}, dressingSchools: {} }) },
   { kind: 'maker', from: 1, name: 'retired-makers', up: (data) => ({ ...makerV1.validateSync(data), retired: false }) },
   {
     kind: 'model',

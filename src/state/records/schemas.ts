@@ -267,6 +267,8 @@ export const settingsSchema = object({
   minutes: number().min(1).max(120).nullable().defined().default(null),
   /** Tools on the bench; null until they were ticked once. */
   tools: array(string().required()).nullable().defined().default(null),
+  /** Schools kept for one dressing, by its id: over the tier's own. */
+  dressingSchools: mixed<Record<string, Record<string, string>>>().default({}).test('schools', 'schools', (value) => value !== null && typeof value === 'object' && Object.values(value).every((item) => item !== null && typeof item === 'object')),
   /** What each criterion of the choice counts: 1 as a rule, 0 leaves it out, 2 counts it twice. */
   pickWeights: mixed<Partial<Record<Criterion, number>>>().default({}).test('weights', 'weights', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([name, weight]) => (CRITERIA as readonly string[]).includes(name) && Number(weight) >= 0 && Number(weight) <= 3)),
 });

@@ -1,5 +1,5 @@
 import type { CardPart } from '@/core/tying';
-import type { Speech } from '@/speech';
+import type { Speech } from './speech';
 
 /** What a part takes of its material, in the words a tier cuts by: turns, pieces, loop, noodle, dubbing, stem. */
 export function amountLines(part: CardPart, speech: Speech): string[] {

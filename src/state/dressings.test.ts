@@ -1,0 +1,62 @@
+import { DRESSINGS } from '@/catalogue';
+import { derive } from '@/core/dressings';
+import { selectCatalogue } from './answers';
+import { dropDressing, putDressing, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
+import { flySchema } from './records/schemas';
+import { migrate } from './records/migrate';
+import { change, createStore, openStore } from './store';
+import { memoryPorts } from './__tests__/ports';
+
+async function opened() {
+  const store = createStore(memoryPorts());
+  await openStore(store, { start: 'clean', clock: '2033-05-24T04:50' });
+  const put = (rev = 1, name = 'Mine') => store.dispatch(change('dressing', (draft) => putDressing(draft, { ...derive(DRESSINGS[0]!, 'mine', name), rev })));
+  return { store, put, mine: () => selectDressing(store.getState(), 'mine')! };
+}
+
+test('without own dressings the library is the shipped one itself', async () => {
+  const { store } = await opened();
+  expect(selectDressings(store.getState())).toBe(DRESSINGS);
+  expect(selectDressing(store.getState(), null)).toBeUndefined();
+});
+
+test('an own dressing stands before the shipped ones, in the catalogue of every answer', async () => {
+  const { store, put, mine } = await opened();
+  put();
+  expect(selectCatalogue(store.getState()).dressings[0]).toEqual(mine());
+  expect(selectCatalogue(store.getState()).dressings).toHaveLength(DRESSINGS.length + 1);
+  expect([selectIsOwn(store.getState(), 'mine'), selectIsOwn(store.getState(), DRESSINGS[0]!.id)]).toEqual([true, false]);
+  expect(mine()).toEqual(derive(DRESSINGS[0]!, 'mine', 'Mine'));
+});
+
+test('a revision that a fly was tied by is kept by its number: the next change is the next revision', async () => {
+  const { store, put, mine } = await opened();
+  put();
+  put(1, 'Renamed');
+  expect(mine()).toMatchObject({ rev: 1, name: 'Renamed' });
+  store.dispatch(change('put-in', (draft) => void (draft.fly.fly_1 = flySchema.cast({ dressingId: 'mine', dressingRev: 1 }))));
+  put(1, 'After tying');
+  expect(mine()).toMatchObject({ rev: 2, name: 'After tying' });
+  put(2, 'Again');
+  expect(mine().rev).toBe(2);
+});
+
+test('deleted it is gone from the choice', async () => {
+  const { store, put } = await opened();
+  put();
+  store.dispatch(change('delete-dressing', (draft) => dropDressing(draft, 'mine')));
+  expect(selectOwnDressings(store.getState())).toEqual([]);
+});
+
+describe('records of older versions', () => {
+  test('dressings: what was optional becomes a switch', () => {
+    const { switches: _switches, bank: _bank, claims: _claims, ...old } = structuredClone(DRESSINGS.find((dressing) => dressing.id === 'cheeked-quill-nymph')!);
+    const made = migrate('dressing', 1, { demo: false, base: null, ...old });
+    expect(made).toMatchObject({ ok: true, data: { switches: [{ parts: ['cheeks'], on: true }], bank: [], claims: [] } });
+  });
+  test('matches gain an empty list of parts switched on, settings a bench that is not known', () => {
+    expect(migrate('match', 2, { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: null, offset: { sizes: 0, intent: 'exact' } }], leading: 'a1', parentId: null })).toMatchObject({ ok: true, data: { answers: [{ added: [] }] } });
+    expect(migrate('settings', 3, { unit: 'mm', smallest: 18 })).toMatchObject({ ok: true, data: { smallest: 18, skill: null, minutes: null, tools: null, pickWeights: {}, dressingSchools: {} } });
+  });
+  test('weights outside what can be set are refused', () => expect(migrate('settings', 4, { pickWeights: { water: 9 } })).toMatchObject({ ok: false, reason: 'schema' }));
+});
