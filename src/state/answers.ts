@@ -1,14 +1,15 @@
 import { catalogueOf, GROWING_ON, labOfShade } from '@/catalogue';
-import { unshrunk } from '@/core/belief';
+import { unshrunk, type NaturalGroup } from '@/core/belief';
 import type { Eye } from '@/core/naturals';
 import { hexOfLab } from '@/core/colour';
-import type { LevelId, RegionId } from '@/catalogue/ids';
+import type { FaunaId, LevelId, RegionId, StageId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
 import { columnsOf } from '@/core/hooks';
 import { NO_PICKING, type Picking } from '@/core/dressings';
 import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
+import { selectGroups } from './own-groups';
 import type { State } from './store';
 import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
 
@@ -99,14 +100,28 @@ const LEVELS: Partial<Record<string, LevelId>> = {
 };
 
 const MONTHS = 12;
+/** A natural may be this much outside the lengths a group is known by: their ends are less certain than their middle. */
+const LENGTH_SLACK = 1.1;
+
+/** Groups that a natural of this stage and length can be, in the tier's part of the world. */
+function groupsThatFit(groups: readonly NaturalGroup[], stage: StageId, lengthsMm: readonly number[], fauna: FaunaId | null): string[] {
+  if (lengthsMm.length === 0) return [];
+  const mean = lengthsMm.reduce((sum, mm) => sum + mm, 0) / lengthsMm.length;
+  return groups.filter((group) => {
+    if (fauna !== null && group.regions.length > 0 && !group.regions.includes(fauna)) return false;
+    const own = group.stages.find((entry) => entry.stage === stage)?.length_mm;
+    return own != null && mean >= own[0] / LENGTH_SLACK && mean <= own[2] * LENGTH_SLACK;
+  }).map((group) => group.id);
+}
 
 /** What is known of the tier and the moment, for choosing a dressing. */
-export function pickingFor(sample: SampleRecord, settings: SettingsRecord): Picking {
+export function pickingFor(sample: SampleRecord, settings: SettingsRecord, stage: StageId | null = null, groups: readonly NaturalGroup[] = []): Picking {
   const levels = [sample.found, sample.doing].flatMap((word) => LEVELS[word ?? ''] ?? []);
   const month = Number(sample.when.slice(5, 7));
   return {
     ...NO_PICKING,
     levels: [...new Set(levels)],
+    groups: stage ? groupsThatFit(groups, stage, bodiesOf(sample, stage), settings.fauna ?? null) : [],
     month: Number.isInteger(month) && month >= 1 && month <= MONTHS ? (settings.south ? ((month + 5) % MONTHS) + 1 : month) : null,
     skill: settings.skill ?? null,
     minutes: settings.minutes ?? null,
@@ -125,19 +140,20 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   if (!match || !sample || !record) return null;
   const catalogue = selectCatalogue(state);
   const settings = selectSettings(state);
+  const groups = selectGroups(state);
   const owned = selectOwned(state);
   const { hand } = selectDevice(state);
   const eye = sample.method === 'eye' ? selectEye(state) : null;
-  const inputs = [sample, record, catalogue, settings, hand, eye, owned];
+  const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups];
   const key = `${matchId}/${answerId}`;
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { settings, owned, hand, eye });
+  const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups });
   answerCache.set(key, { inputs, result });
   return result;
 }
 
-function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, { settings, owned, hand, eye }: Pick<DeviceRecord, 'hand'> & { settings: SettingsRecord; eye: Eye | null; owned: Record<string, number> }): Answered {
+function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, { settings, owned, hand, eye, groups }: Pick<DeviceRecord, 'hand'> & { settings: SettingsRecord; eye: Eye | null; owned: Record<string, number>; groups: readonly NaturalGroup[] }): Answered {
   if (!record.stage) return { status: 'waiting', missing: 'stage' };
   const asked = sampleFor(sample, record.stage, eye);
   if (asked.lengthsMm.length === 0 && asked.overallMm === null && asked.caseMm === null) return { status: 'waiting', missing: 'length' };
@@ -157,7 +173,7 @@ function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, 
     hand,
     without: record.without,
     added: record.added,
-    picking: pickingFor(sample, settings),
+    picking: pickingFor(sample, settings, record.stage, groups),
   }, catalogue);
   return { status: 'answered', answer: result, old: hasUnread(sample) };
 }

@@ -70,6 +70,12 @@ export function askedOf(sample: Sample, choices: Pick<Choices, 'offset' | 'picki
   return askedFor(sample.stage, { lengthMm: meanMm, water: sample.water, colours, surface: sample.surface, intent: choices.offset.intent, picking: choices.picking });
 }
 
+/** Any dressing as it stands for a natural, whatever order it is made for: why, and why not. */
+export function considered(dressing: Dressing, sample: Sample, choices: Choices, catalogue: Catalogue, meanMm: number): Dressed {
+  const [ranked] = rankDressings([dressing], askedOf(sample, choices, meanMm), catalogue);
+  return dressed(ranked!, choices.dressingPin === dressing.id, readiness(dressing, choices.picking.stash, catalogue.materials).ready);
+}
+
 interface Chosen {
   first: RankedDressing | null;
   ready: Dressed['ready'];

@@ -1,4 +1,4 @@
-export { answer, askedOf, schoolsFor, holdsOfHook, nearestOfMaker, NO_CHOICES, railOf } from './answer';
+export { answer, askedOf, considered, schoolsFor, holdsOfHook, nearestOfMaker, NO_CHOICES, railOf } from './answer';
 export { cardFor, type CardRequest } from './card-for';
 export type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample, Schools } from './answer-shape';
 export { carryOn, scoreHook, type StyleInUse } from './score-hook';

@@ -19,7 +19,7 @@ const WEIGHT_DEFAULTS = { metal: null, bead_kind: null, diameter_mm: null, turns
 
 /** Fresh defaults: lists of one dressing are not another's. */
 const dressingDefaults = (): Omit<Dressing, keyof Pick<Dressing, 'id' | 'rev' | 'name' | 'stages' | 'style' | 'ride' | 'waters' | 'length_mm' | 'skill' | 'evidence' | 'taper' | 'parts' | 'steps'>> => ({
-  levels: [], size_by_water: {}, hooks: [], months: [], minutes: null, work_order: null, protection: 'none', finish: 'tidy', head_room: null, threads: [], weights: [], layers: [], bundles: [], switches: [], assemblies: [], tools: [], cautions: [], bank: [], claims: [], parent: null, changes: [],
+  levels: [], size_by_water: {}, hooks: [], months: [], groups: [], minutes: null, work_order: null, protection: 'none', finish: 'tidy', head_room: null, threads: [], weights: [], layers: [], bundles: [], switches: [], assemblies: [], tools: [], cautions: [], bank: [], claims: [], parent: null, changes: [],
 });
 
 function completeStep(step: Pick<DressingStep, 'do'> & Partial<DressingStep>): DressingStep {
@@ -50,7 +50,7 @@ function without<T extends object>(value: T, defaults: object): Partial<T> {
 
 /** Keys in the order they are written in, so that a file read and written again is the same. */
 const ORDER = {
-  dressing: ['id', 'rev', 'name', 'stages', 'style', 'ride', 'levels', 'waters', 'size_by_water', 'hooks', 'months', 'length_mm', 'minutes', 'skill', 'evidence', 'taper', 'work_order', 'protection', 'finish', 'head_room', 'threads', 'weights', 'layers', 'bundles', 'switches', 'assemblies', 'parts', 'steps', 'tools', 'cautions', 'bank', 'claims', 'parent', 'changes'],
+  dressing: ['id', 'rev', 'name', 'stages', 'style', 'ride', 'levels', 'waters', 'size_by_water', 'hooks', 'months', 'groups', 'length_mm', 'minutes', 'skill', 'evidence', 'taper', 'work_order', 'protection', 'finish', 'head_room', 'threads', 'weights', 'layers', 'bundles', 'switches', 'assemblies', 'parts', 'steps', 'tools', 'cautions', 'bank', 'claims', 'parent', 'changes'],
   part: ['id', 'part', 'base', ...Object.keys(PART_DEFAULTS)],
   step: ['do', ...Object.keys(STEP_DEFAULTS)],
   share: ['base', 'factor'],

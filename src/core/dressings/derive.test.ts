@@ -2,7 +2,7 @@ import { DRESSINGS } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { dressingFaults } from '../tying';
 import { addPart, bareDressing, donorOf, setOptional } from './add-part';
-import { derive, differences, dropPart, moveStep, rechecks, scaleDressing, setMaterial } from './derive';
+import { derive, differences, dropPart, moveStep, recheckCounts, rechecks, scaleDressing, setMaterial } from './derive';
 import type { Dressing } from './dressing';
 import { leftOut } from './left-out';
 
@@ -78,10 +78,19 @@ test('a step moves by one place and not beyond the ends', () => {
 });
 
 test('what does not scale is named at the end where it fails', () => {
-  const end = { lengthMm: 40, shankMm: 30, beadMm: 5, beadRangeMm: [2, 4] as const, headTurns: 60, headBudget: 40, gauge: 4 };
-  expect(rechecks(end).map((why) => why.code)).toEqual(['recheck-bead', 'recheck-head', 'recheck-gauge']);
-  expect(rechecks({ ...end, beadMm: 3, headTurns: 20, gauge: 14 })).toEqual([]);
-  expect(rechecks({ ...end, beadMm: null, beadRangeMm: null, headTurns: null, headBudget: null, gauge: null })).toEqual([]);
+  const end = { lengthMm: 40, shankMm: 30, beadMm: 5, beadRangeMm: [2, 4] as const, headTurns: 60, headBudget: 40, gauge: 4, weightWireMm: 0.76, hookWireMm: 1.2 };
+  expect(rechecks(end).map((why) => why.code)).toEqual(['recheck-bead', 'recheck-head', 'recheck-gauge', 'recheck-wire']);
+  expect(rechecks({ ...end, beadMm: 3, headTurns: 20, gauge: 14, weightWireMm: 1.1 })).toEqual([]);
+  expect(rechecks({ ...end, beadMm: null, beadRangeMm: null, headTurns: null, headBudget: null, gauge: null, weightWireMm: null })).toEqual([]);
+});
+
+test('fibres are counted again for a much longer or shorter natural, and not where they were', () => {
+  const parent = of('first-light-dun');
+  expect(recheckCounts(parent, scaleDressing(mine('first-light-dun'), 2))).toMatchObject({ code: 'recheck-count', params: { times: 2 } });
+  expect(recheckCounts(parent, scaleDressing(mine('first-light-dun'), 1.1))).toBeNull();
+  const counted = scaleDressing(mine('first-light-dun'), 0.4);
+  counted.parts.forEach((part) => { if (part.count !== null) part.count += 1; });
+  expect(recheckCounts(parent, counted)).toBeNull();
 });
 
 describe('a part is added as the library makes it', () => {

@@ -102,10 +102,17 @@ export interface EndOfRange {
   headTurns: number | null;
   headBudget: number | null;
   gauge: number | null;
+  /** Wire wound or laid as weight, and the hook's own, mm. */
+  weightWireMm: number | null;
+  hookWireMm: number;
 }
 
 /** Gauges that hackle can be had in, as hook numbers. */
 const GAUGES = [8, 26] as const;
+
+/** Weight wire is chosen near the hook's own; from so many times off it is far. Fibres and turns are counted again from so many times the length. */
+const WIRE_OFF = 1.4;
+const COUNT_OFF = 1.4;
 
 /** What does not scale, at one end of a dressing's range. Source: domain §13. */
 export function rechecks(end: EndOfRange): Reason[] {
@@ -114,5 +121,15 @@ export function rechecks(end: EndOfRange): Reason[] {
   if (end.beadMm !== null && end.beadRangeMm && (end.beadMm < end.beadRangeMm[0] || end.beadMm > end.beadRangeMm[1])) reasons.push(reason('recheck-bead', { ...at, bead: { mm: end.beadMm }, low: { mm: end.beadRangeMm[0] }, high: { mm: end.beadRangeMm[1] } }, { evidence: 'heard' }));
   if (end.headTurns !== null && end.headBudget !== null && end.headTurns > end.headBudget) reasons.push(reason('recheck-head', { ...at, turns: end.headTurns, budget: end.headBudget }, { evidence: 'theory' }));
   if (end.gauge !== null && (end.gauge < GAUGES[0] || end.gauge > GAUGES[1])) reasons.push(reason('recheck-gauge', { ...at, gauge: end.gauge }, { evidence: 'heard' }));
+  if (end.weightWireMm !== null && Math.abs(Math.log(end.weightWireMm / end.hookWireMm)) > Math.log(WIRE_OFF)) reasons.push(reason('recheck-wire', { ...at, wire: { mm: end.weightWireMm }, hook: { mm: end.hookWireMm } }, { evidence: 'heard' }));
   return reasons;
+}
+
+/** Counted parts that a scaled dressing has kept as they were, where its naturals are much longer or shorter than its parent's; null where there is nothing to count again. */
+export function recheckCounts(parent: Dressing, own: Dressing): Reason | null {
+  const middle = ({ length_mm: [low, high] }: Dressing) => Math.sqrt(low * high);
+  const times = middle(own) / middle(parent);
+  if (Math.abs(Math.log(times)) < Math.log(COUNT_OFF)) return null;
+  const kept = own.parts.filter((part) => part.count !== null && part.unit === 'count' && parent.parts.some((item) => item.id === part.id && item.count === part.count));
+  return kept.length === 0 ? null : reason('recheck-count', { parts: { list: kept.map((part) => ({ kind: 'parts', id: part.part })) }, times: Number(times.toFixed(1)) }, { evidence: 'heard' });
 }

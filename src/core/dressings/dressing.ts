@@ -112,6 +112,8 @@ export function dressingSchema(ids: KnownIds) {
     hooks: array(object({ bend: string<BendId>().oneOf(ids.bends).required(), x_long: mixed<[number, number]>().nullable().defined().default(null).test('range', 'range', (value) => value == null || isRange(value)), wire: array(string<WireId>().oneOf(ids.wires).required()).default([]) })).default([]),
     /** Months its natural is about, north of the equator; empty for any. */
     months: array(number().integer().min(1).max(12).required()).default([]),
+    /** Groups of naturals it is made for above others, by id; empty for any of its stages. */
+    groups: array(string().required()).default([]),
     length_mm: mixed<[number, number]>().required().test('range', 'range', (value) => isRange(value) && Number(value![0]) < Number(value![1])),
     minutes: amount(),
     skill: number<1 | 2 | 3>().oneOf([1, 2, 3]).required(),

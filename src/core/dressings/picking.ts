@@ -2,7 +2,7 @@ import type { IntentId, LevelId, RegionId, StageId, WaterId } from '@/catalogue/
 import type { Lab } from '../colour';
 
 /** What a dressing is scored by. */
-export const CRITERIA = ['stage', 'ride', 'length', 'water', 'level', 'weight', 'colour', 'season', 'skill', 'minutes', 'tools', 'stash', 'results', 'intent'] as const;
+export const CRITERIA = ['stage', 'group', 'ride', 'length', 'water', 'level', 'weight', 'colour', 'season', 'skill', 'minutes', 'tools', 'stash', 'results', 'intent'] as const;
 export type Criterion = (typeof CRITERIA)[number];
 
 /** How a dressing of the tier's did on the water. */
@@ -16,6 +16,8 @@ export interface Results {
 /** What is known of the tier and the moment, apart from the natural; null and empty are unknown and do not count. */
 export interface Picking {
   levels: readonly LevelId[];
+  /** Groups of naturals that it can be, by what is known of it. */
+  groups: readonly string[];
   /** Month as north of the equator, 1–12. */
   month: number | null;
   skill: 1 | 2 | 3 | null;
@@ -28,7 +30,7 @@ export interface Picking {
   weights: Readonly<Partial<Record<Criterion, number>>>;
 }
 
-export const NO_PICKING: Picking = { levels: [], month: null, skill: null, minutes: null, tools: null, stash: null, results: new Map(), weights: {} };
+export const NO_PICKING: Picking = { levels: [], groups: [], month: null, skill: null, minutes: null, tools: null, stash: null, results: new Map(), weights: {} };
 
 /** What dressings are ranked for. */
 export interface Asked {

@@ -28,6 +28,7 @@ test('what is not known does not count', () => {
 describe('each criterion moves the score', () => {
   const pairs: [Criterion, string, Asked['stage'], More, More][] = [
     ['length', 'first-light-dun', 'mayfly/dun', { lengthMm: 9 }, { lengthMm: 30 }],
+    ['group', 'flat-clinger', 'mayfly/nymph', { picking: { groups: ['m24'] } }, { picking: { groups: ['m01'] } }],
     ['water', 'slack-pool-dun', 'mayfly/dun', { water: 'slow' }, { water: 'fast' }],
     ['level', 'first-light-dun', 'mayfly/dun', { picking: { levels: ['surface'] } }, { picking: { levels: ['bed'] } }],
     ['weight', 'cheeked-quill-nymph', 'mayfly/nymph', {}, { picking: { levels: ['bed'] } }],

@@ -29,7 +29,7 @@ export interface RankCatalogue {
 /** Fits of a criterion; each a starting value that the tier's weights raise to a power. Source: domain §2 and §8, architecture (choosing). */
 const FIT = {
   neighbour: 0.5, alsoFor: 0.95, otherStyle: 0.96, rideStep: 0.9, otherWater: 0.8, otherLevel: 0.7, bare: 0.85, heavy: 0.75, outOfSeason: 0.6, harderByOne: 0.75, leastMinutes: 0.5,
-  toolWithout: 0.95, substitutes: 0.9, short: 0.6, easierPrey: 1, exactPrey: 0.8, noAttraction: 0.9, sameRide: 0.8,
+  toolWithout: 0.95, substitutes: 0.9, short: 0.6, easierPrey: 1, exactPrey: 0.8, noAttraction: 0.9, sameRide: 0.8, otherGroup: 0.8, anyGroup: 0.95,
 } as const;
 const LENGTH_SPREAD_STEPS = 2;
 /** Shades that a material can be had in, as the distance they bridge, and how far a colour may be off until it counts for 1/e. */
@@ -89,6 +89,14 @@ function judgeStage(dressing: Dressing, asked: Asked, away: number): Judged {
     return { criterion: 'stage', fit: first ? 1 : FIT.alsoFor, why: reason(first ? 'stage-same' : 'stage-also', { stage: wanted, first: { kind: 'stages', id: dressing.stages[0]! } }, { evidence: dressing.evidence }) };
   }
   return { criterion: 'stage', fit: FIT.neighbour, why: reason(away === Infinity ? 'stage-other' : 'stage-neighbour', { stage: { kind: 'stages', id: dressing.stages[0]! }, wanted }, { evidence: 'theory' }) };
+}
+
+/** A dressing for some groups above others: better where the natural can be one of them, worse where it cannot; one for any stands between. */
+function judgeGroup(dressing: Dressing, { picking }: Asked): Judged[] {
+  if (picking.groups.length === 0) return [];
+  if (dressing.groups.length === 0) return [{ criterion: 'group', fit: FIT.anyGroup, why: reason('group-any', {}, { evidence: 'theory' }) }];
+  const could = dressing.groups.some((id) => picking.groups.includes(id));
+  return [{ criterion: 'group', fit: could ? 1 : FIT.otherGroup, why: reason(could ? 'group-could' : 'group-not', {}, { evidence: 'theory' }) }];
 }
 
 function judgeRide(dressing: Dressing, asked: Asked, row: StageRow): Judged[] {
@@ -177,7 +185,7 @@ function judge(dressing: Dressing, asked: Asked, away: number, row: StageRow, ca
     const listed = dressing.waters.includes(asked.water);
     judged.push({ criterion: 'water', fit: listed ? 1 : FIT.otherWater, why: reason(listed ? 'water-listed' : 'water-other', { water: { kind: 'waters', id: asked.water } }, { evidence: dressing.evidence }) });
   }
-  return [...judged, ...judgeRide(dressing, asked, rides), ...judgeLevel(dressing, levels), ...judgeColour(dressing, asked, materials), ...judgeTier(dressing, asked, catalogue)];
+  return [...judged, ...judgeGroup(dressing, asked), ...judgeRide(dressing, asked, rides), ...judgeLevel(dressing, levels), ...judgeColour(dressing, asked, materials), ...judgeTier(dressing, asked, catalogue)];
 }
 
 /**

@@ -54,34 +54,27 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
 /** What can be changed at the water before another fly is put on. */
 export function OnTheBank({ dressing }: { dressing: Dressing }) {
   const words = useWords();
-  if (dressing.bank.length === 0) return null;
-  return (
-    <Part title={words('dressing.bank')}>
-      {dressing.bank.map((item) => (
-        <View key={item.text} className="border-b border-line py-2">
-          <Say>{item.text}</Say>
-          {item.ride ? <Say size="small" tone="soft">{words(`dressing.rides.${item.ride}`)}</Say> : null}
-        </View>
-      ))}
-    </Part>
-  );
+  return <Lines title={words('dressing.bank')} rows={dressing.bank.map((item) => [item.text, item.ride ? words(`dressing.rides.${item.ride}`) : null])} />;
 }
 
 /** Every tool it needs, and how to do without. */
 export function Tools({ dressing }: { dressing: Dressing }) {
   const words = useWords();
-  if (dressing.tools.length === 0) return null;
+  const known = (id: string) => TOOLS.find((item) => item.id === id);
+  return <Lines title={words('dressing.tools')} rows={dressing.tools.map((id) => [known(id)?.name ?? id, known(id) ? words('dressing.without', { how: known(id)!.without }) : null])} />;
+}
+
+/** Lines with what is said to each below it; nothing where there are none. */
+function Lines({ title, rows }: { title: string; rows: readonly (readonly [string, string | null])[] }) {
+  if (rows.length === 0) return null;
   return (
-    <Part title={words('dressing.tools')}>
-      {dressing.tools.map((id) => {
-        const tool = TOOLS.find((item) => item.id === id);
-        return (
-          <View key={id} className="border-b border-line py-2">
-            <Say>{tool?.name ?? id}</Say>
-            {tool ? <Say size="small" tone="soft">{words('dressing.without', { how: tool.without })}</Say> : null}
-          </View>
-        );
-      })}
+    <Part title={title}>
+      {rows.map(([text, below]) => (
+        <View key={text} className="border-b border-line py-2">
+          <Say>{text}</Say>
+          {below ? <Say size="small" tone="soft">{below}</Say> : null}
+        </View>
+      ))}
     </Part>
   );
 }

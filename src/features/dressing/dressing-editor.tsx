@@ -5,7 +5,7 @@ import ids from '@/catalogue/ids.json';
 import { DRESSINGS, STYLES } from '@/catalogue';
 import type { LevelId, PartId, RideId, StyleId, WaterId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Catalogue } from '@/core/answer';
-import { addPart, donorOf, rechecks, type Dressing } from '@/core/dressings';
+import { addPart, donorOf, recheckCounts, rechecks, type Dressing } from '@/core/dressings';
 import { dressingFaults, type Card } from '@/core/tying';
 import { change, dropDressing, middleSample, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
 import { LengthField } from '@/features/length-field';
@@ -42,7 +42,7 @@ function endOf(dressing: Dressing, catalogue: Catalogue, mm: number) {
   const thread = card?.threads.find((item) => item.head_turns !== null);
   const over = thread?.reasons.find((why) => why.code === 'thread-bulk-over');
   const gauge = card?.hackles[0]?.gauge;
-  return { lengthMm: mm, shankMm: card?.hook.shank_mm ?? 0, beadMm: bead?.diameter_mm ?? null, beadRangeMm: bead?.range_mm ?? null, headTurns: over ? Number(over.params.turns) : null, headBudget: over ? Number(over.params.budget) : null, gauge: gauge === undefined || gauge.includes('/') ? null : Number(gauge) };
+  return { lengthMm: mm, shankMm: card?.hook.shank_mm ?? 0, beadMm: bead?.diameter_mm ?? null, beadRangeMm: bead?.range_mm ?? null, headTurns: over ? Number(over.params.turns) : null, headBudget: over ? Number(over.params.budget) : null, gauge: gauge === undefined || gauge.includes('/') ? null : Number(gauge), weightWireMm: card?.weights.find((weight) => weight.kind === 'wound' || weight.kind === 'sides')?.wire_mm ?? null, hookWireMm: card?.hook.wire_mm ?? 0 };
 }
 
 function Editing({ dressing }: { dressing: Dressing }) {
@@ -59,7 +59,8 @@ function Editing({ dressing }: { dressing: Dressing }) {
   const drawn = useDeferredValue(dressing);
   const card = useMemo(() => cardOf(drawn, catalogue, hand), [drawn, catalogue, hand]);
   const faults = useMemo(() => dressingFaults(drawn, catalogue), [drawn, catalogue]);
-  const ends = useMemo(() => drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), [drawn, catalogue]);
+  const parent = useApp((state) => selectDressing(state, dressing.parent));
+  const ends = useMemo(() => [...drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), ...((parent && recheckCounts(parent, drawn)) ? [recheckCounts(parent, drawn)!] : [])], [drawn, catalogue, parent]);
   const kinds = ids.parts.filter((kind) => donorOf(kind.id as PartId, dressing.style, DRESSINGS) && !['coat', 'underbody'].includes(kind.id));
   const toggle = <T extends string>(list: readonly T[], item: T): T[] => (list.includes(item) ? list.filter((other) => other !== item) : [...list, item]);
   const many = <T extends string>(title: string, choices: readonly { id: string; name: string }[], value: readonly T[], onChange: (next: T[]) => void, least = 0) => (

@@ -1,10 +1,10 @@
 import { Link } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { IntentId } from '@/catalogue/ids';
-import type { Answer, Dressed } from '@/core/answer';
-import { change, libraryCard, selectDressing, useApp, useAppDispatch, type AnswerRecord, type Entities, type SampleRecord } from '@/state';
+import { considered, NO_CHOICES, type Answer, type Dressed } from '@/core/answer';
+import { change, libraryCard, pickingFor, sampleFor, selectCatalogue, selectDressing, selectGroups, selectSettings, useApp, useAppDispatch, type AnswerRecord, type Entities, type SampleRecord } from '@/state';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
@@ -40,9 +40,20 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
   }));
   const all = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
   const compare = (id: string) => setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
-  const pair = compared.flatMap((id) => all.find((item) => item.id === id) ?? []);
-  const found = asked.trim() === '' ? [] : all.filter((item) => item.name.toLowerCase().includes(asked.trim().toLowerCase())).slice(0, OFFERED);
-  const offer = (dressing: Dressed, first = false) => <Offer key={dressing.id} dressing={dressing} first={first} place={all.indexOf(dressing) + 1} compared={compared.includes(dressing.id)} onCompare={() => compare(dressing.id)} onPin={pin} />;
+  const catalogue = useApp(selectCatalogue);
+  const settings = useApp(selectSettings);
+  const groups = useApp(selectGroups);
+  const found = useMemo(() => {
+    const { stage } = record;
+    const wanted = asked.trim().toLowerCase();
+    if (wanted === '' || !stage) return [];
+    const choices = { ...NO_CHOICES, offset: record.offset, dressingPin: record.dressingId ?? null, picking: pickingFor(sample, settings, stage, groups) };
+    const known = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
+    // One of another order is not offered by itself, but answers when it is asked for.
+    return catalogue.dressings.filter((item) => item.name.toLowerCase().includes(wanted)).slice(0, OFFERED).map((item) => known.find((other) => other.id === item.id) ?? considered(item, sampleFor(sample, stage, null), choices, catalogue, answer.natural.length.meanMm));
+  }, [asked, record, sample, settings, groups, catalogue, answer]);
+  const pair = compared.flatMap((id) => [...all, ...found].find((item) => item.id === id) ?? []);
+  const offer = (dressing: Dressed, first = false) => <Offer key={dressing.id} dressing={dressing} first={first} place={all.indexOf(dressing) < 0 ? null : all.indexOf(dressing) + 1} compared={compared.includes(dressing.id)} onCompare={() => compare(dressing.id)} onPin={pin} />;
   return (
     <View className="gap-6 py-4">
       <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} switches maxHeight={wide ? 520 : 420} />
@@ -59,7 +70,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
         {answer.alternatives.slice(0, OFFERED).map((dressing) => offer(dressing))}
       </View>
       <View className="gap-2 px-5">
-        <View className="max-w-96 flex-row"><Field label={words('dressing.why-not')} value={asked} onType={setAsked} hint={words('dressing.why-not-hint', { count: all.length })} /></View>
+        <View className="max-w-96 flex-row"><Field label={words('dressing.why-not')} value={asked} onType={setAsked} hint={words('dressing.why-not-hint', { count: catalogue.dressings.length })} /></View>
       </View>
       {asked.trim() !== '' ? <View className="gap-1">{found.length === 0 ? <Say className="px-5">{words('dressing.none-found')}</Say> : found.map((dressing) => offer(dressing))}</View> : null}
       <View className="gap-3 px-5">
@@ -73,7 +84,8 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
 interface OfferProps {
   dressing: Dressed;
   first?: boolean;
-  place: number;
+  /** Its place among those offered; null for one that is only asked about. */
+  place: number | null;
   compared: boolean;
   onCompare: () => void;
   onPin: (id: string | null) => void;
@@ -89,7 +101,7 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
         <View className="min-w-0 flex-1">
           <Heading level={first ? 2 : 3} size={first ? 'title' : 'lead'}>{dressing.name}</Heading>
           <View className="flex-row items-baseline gap-2">
-            <Say size="small" tone="soft">{first ? words('dressing.score') : words('dressing.place', { n: place })}</Say>
+            <Say size="small" tone="soft">{first || place === null ? words('dressing.score') : words('dressing.place', { n: place })}</Say>
             <Digits tone="soft">{dressing.score.toFixed(2)}</Digits>
           </View>
         </View>

@@ -3,7 +3,7 @@ import { DRESSINGS, MATERIALS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
-import { putDressing, selectAnswered, selectDressing, selectOwnDressings, change, type Store } from '@/state';
+import { putDressing, selectAnswered, selectDressing, selectOwnDressings, change, settingsSchema, type Store } from '@/state';
 import { went } from '../__tests__/router';
 import { DUN, openScreen } from '../__tests__/screen';
 import { DressingEditor } from './dressing-editor';
@@ -64,6 +64,8 @@ describe('the step', () => {
     fireEvent.change(screen.getByRole('textbox', { name: 'Why not another?' }), { target: { value: 'long-bodied' } });
     expect(screen.getByRole('heading', { level: 3, name: 'Ellanmere long-bodied dun' })).toBeInTheDocument();
     expect(screen.getByText(/meant for 14\.0.mm to 34\.0.mm/)).toBeInTheDocument();
+    fireEvent.change(screen.getByRole('textbox', { name: 'Why not another?' }), { target: { value: 'looping strip' } });
+    expect(screen.getByText(/made for leech, another order than mayfly dun/)).toBeInTheDocument();
     fireEvent.change(screen.getByRole('textbox', { name: 'Why not another?' }), { target: { value: 'no such fly' } });
     expect(screen.getByText(/^No dressing answers that/)).toBeInTheDocument();
   });
@@ -157,6 +159,32 @@ describe('the library', () => {
     const groups = byStage(DRESSINGS, { ...ALL, order: 'caddis' });
     expect(groups.every((group) => group.stage.startsWith('caddis/'))).toBe(true);
     expect(groups.find((group) => group.stage === 'caddis/egg-layer')!.dressings[0]!.stages[0]).toBe('caddis/egg-layer');
+  });
+});
+
+describe('schools', () => {
+  test('kept for one dressing they change its card, and only its card', async () => {
+    const { store } = await openScreen(<DressingScreen id="first-light-dun" />);
+    const barb = () => screen.getByRole('row', { name: /^Hackle/ }).textContent;
+    const before = barb();
+    fireEvent.click(screen.getByText('Schools for this dressing'));
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Hackle gauge' })).getByText(/one under/i));
+    expect(store.getState().records.entities.settings.main!.dressingSchools).toEqual({ 'first-light-dun': { 'hackle-gauge': 'one-under' } });
+    expect(barb()).not.toBe(before);
+    expect(screen.getByText('1 set here')).toBeInTheDocument();
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Hackle gauge' })).getByText(/as it is written|as written/i));
+    expect(barb()).toBe(before);
+  });
+
+  test('set for one card they go over the dressing\'s and the tier\'s', async () => {
+    const { store } = await openScreen(<MatchScreen id={DUN} step="bench" />);
+    const trim = () => { const answered = selectAnswered(store.getState(), DUN, 'a1'); return answered?.status === 'answered' ? answered.answer.card!.hackles[0]!.trim : null; };
+    act(() => void store.dispatch(change('schools', (draft) => { draft.settings.main = { ...settingsSchema.cast({}), ...draft.settings.main, schools: { 'hackle-trim': 'both' }, dressingSchools: { 'first-light-dun': { 'hackle-trim': 'v-below' } } }; })));
+    expect(trim()).toBe('v-below');
+    fireEvent.click(screen.getByText('Schools for this card'));
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Hackle trim' })).getByText('Flat below'));
+    expect(leading(store).schools).toEqual({ 'hackle-trim': 'flat-below' });
+    expect(trim()).toBe('flat-below');
   });
 });
 

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { askedOf } from '@/core/answer';
 import { rankDressings, whyNot, type Dressing } from '@/core/dressings';
-import { bodiesOf, pickingFor, sampleFor, selectCatalogue, selectSettings, useApp } from '@/state';
+import { bodiesOf, pickingFor, sampleFor, selectCatalogue, selectGroups, selectSettings, useApp } from '@/state';
 import { matchTitle } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
@@ -16,6 +16,7 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
   const speech = useSpeech();
   const catalogue = useApp(selectCatalogue);
   const settings = useApp(selectSettings);
+  const groups = useApp(selectGroups);
   const matches = useApp((state) => state.records.entities.match);
   const samples = useApp((state) => state.records.entities.sample);
   const rows = useMemo(() => Object.values(matches).sort((a, b) => b.opened.localeCompare(a.opened)).flatMap((match) => {
@@ -27,10 +28,10 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
     const lengths = bodiesOf(sample, record.stage);
     const mean = lengths.length > 0 ? lengths.reduce((sum, mm) => sum + mm, 0) / lengths.length : sample.rough?.mm;
     if (mean === undefined) return [];
-    const ranked = rankDressings(catalogue.dressings, askedOf(sampleFor(sample, record.stage, null), { offset: record.offset, picking: pickingFor(sample, settings) }, mean), catalogue);
+    const ranked = rankDressings(catalogue.dressings, askedOf(sampleFor(sample, record.stage, null), { offset: record.offset, picking: pickingFor(sample, settings, record.stage, groups) }, mean), catalogue);
     const at = ranked.findIndex((item) => item.dressing.id === dressing.id);
     return at < 0 ? [] : [{ match, at, of: ranked.length, own: ranked[at]!, first: ranked[0]! }];
-  }).slice(0, SHOWN), [matches, samples, catalogue, settings, dressing]);
+  }).slice(0, SHOWN), [matches, samples, catalogue, settings, groups, dressing]);
   if (rows.length === 0) return null;
   return (
     <Part title={words('dressing.for-matches')}>
