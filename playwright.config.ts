@@ -7,6 +7,8 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   retries: 0,
+  // A slow machine with two browsers on it takes a while to open the demo.
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: 'http://127.0.0.1:8790',

@@ -82,7 +82,7 @@ test('two stages kept stand side by side, and the second can lead', async ({ pag
   await expect(spinner).not.toBeChecked();
   await spinner.click();
   await expect(spinner).toBeChecked();
-  await expect(page.getByRole('button', { name: /^Dressing: Auldry flat spinner/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Dressing: Last-light clipped spinner/ })).toBeVisible();
 });
 
 test('the unit changes every view and no stored value', async ({ page }) => {

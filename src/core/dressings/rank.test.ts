@@ -21,6 +21,10 @@ test('every reason carries what it did, and together they are the score', () => 
   }
 });
 
+test('far outside every range a fly of the right stage still comes first: it can be scaled', () => {
+  expect(ask('stonefly/nymph', { lengthMm: 95 })[0]!.dressing.stages).toContain('stonefly/nymph');
+});
+
 test('what is not known does not count', () => {
   expect(of(ask('mayfly/dun'), 'first-light-dun').criteria).toEqual(['stage', 'ride']);
 });

@@ -26,9 +26,9 @@ export interface RankCatalogue {
   tools: readonly Tool[];
 }
 
-/** Fits of a criterion; each a starting value that the tier's weights raise to a power. Source: domain §2 and §8, architecture (choosing). */
+/** Fits of a criterion; a length far outside asks for scaling, not for another stage; each a starting value that the tier's weights raise to a power. Source: domain §2 and §8, architecture (choosing). */
 const FIT = {
-  neighbour: 0.5, alsoFor: 0.95, otherStyle: 0.96, rideStep: 0.9, otherWater: 0.8, otherLevel: 0.7, bare: 0.85, heavy: 0.75, outOfSeason: 0.6, harderByOne: 0.75, leastMinutes: 0.5,
+  neighbour: 0.5, farLength: 0.1, alsoFor: 0.95, otherStyle: 0.96, rideStep: 0.9, otherWater: 0.8, otherLevel: 0.7, bare: 0.85, heavy: 0.75, outOfSeason: 0.6, harderByOne: 0.75, leastMinutes: 0.5,
   toolWithout: 0.95, substitutes: 0.9, short: 0.6, easierPrey: 1, exactPrey: 0.8, noAttraction: 0.9, sameRide: 0.8, otherGroup: 0.8, anyGroup: 0.95,
 } as const;
 const LENGTH_SPREAD_STEPS = 2;
@@ -119,7 +119,7 @@ function judgeRide(dressing: Dressing, asked: Asked, row: StageRow): Judged[] {
 function judgeLength(dressing: Dressing, lengthMm: number): Judged {
   const outside = stepsOutside(lengthMm, dressing.length_mm);
   const [low, high] = dressing.length_mm;
-  return { criterion: 'length', fit: outside === 0 ? 1 : Math.exp(-0.5 * (outside / LENGTH_SPREAD_STEPS) ** 2), why: reason(outside === 0 ? 'length-inside' : 'length-outside', { low: { mm: low }, high: { mm: high }, steps: outside }, { steps: outside, evidence: 'theory' }) };
+  return { criterion: 'length', fit: outside === 0 ? 1 : Math.max(FIT.farLength, Math.exp(-0.5 * (outside / LENGTH_SPREAD_STEPS) ** 2)), why: reason(outside === 0 ? 'length-inside' : 'length-outside', { low: { mm: low }, high: { mm: high }, steps: outside }, { steps: outside, evidence: 'theory' }) };
 }
 
 function judgeLevel(dressing: Dressing, levels: readonly LevelId[]): Judged[] {

@@ -4,7 +4,7 @@ import type { Dressing } from '@/core/dressings';
 import { selectCatalogue, selectCardOf, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
-import { Button, Field, Say } from '@/ui/primitives';
+import { Button, Field, InView, Say } from '@/ui/primitives';
 
 interface PickDressingProps {
   value: Dressing | null;
@@ -42,7 +42,7 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
       <View className="border-t border-line">
         {inOrder.map((dressing) => (
           <Pressable key={dressing.id} role="button" onPress={() => onChange(dressing.id)} className="min-h-touch flex-row items-center gap-3 border-b border-line py-1">
-            <FlyThumb card={cardOf(dressing.id)} width={64} height={46} plain={red} />
+            <InView width={64} height={46}><Picture id={dressing.id} /></InView>
             <View className="min-w-0 flex-1">
               <Say weight="medium">{dressing.name}</Say>
               <Say size="small" tone="soft">
@@ -54,4 +54,11 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
       </View>
     </View>
   );
+}
+
+/** Made when it comes near the screen: a card is worked out for it. */
+function Picture({ id }: { id: string }) {
+  const red = useRedLamp();
+  const cardOf = useApp(selectCardOf);
+  return <FlyThumb card={cardOf(id)} width={64} height={46} plain={red} />;
 }
