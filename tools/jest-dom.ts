@@ -1,4 +1,8 @@
 import '@testing-library/jest-dom';
+import { configure } from '@testing-library/react';
+
+// Whether something is hidden is asked of every element up to the root, by styles that jsdom works out anew: what is hidden is told apart by the browser's own tests.
+configure({ defaultHidden: true });
 
 /** jsdom lays nothing out: every element is as large as a phone, and says so once. */
 const PHONE_PX = 390;

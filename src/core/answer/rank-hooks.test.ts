@@ -29,7 +29,10 @@ describe('ranking in one pass', () => {
       const whole = plainly(wanted);
       // Giants are ordered otherwise, by how much they carry.
       if (whole.every((hook) => hook.carry_mm < 0.85 * targetMm)) return;
-      expect(idsOf(wanted, 20)).toEqual(whole.slice(0, 20).map((hook) => hook.id));
+      const got = idsOf(wanted, 20).map((id) => whole.find((hook) => hook.id === id)!);
+      expect(new Set(got).size).toBe(Math.min(20, whole.length));
+      // The logarithm of the hot loop is good to 1e-9: hooks as near as that may stand either way round.
+      got.forEach((hook, place) => { if (hook !== whole[place]) expect(Math.abs(hook.steps! - whole[place]!.steps!)).toBeLessThan(1e-6); });
     }), { numRuns: 60 });
   });
   test('beads count on a jig and in the gape, as in the hooks scored one by one', () => {

@@ -67,7 +67,7 @@ export function Plate({ label, width, natural, measuredMm, fly, partName, digits
         </G>
       ) : null}
       {fly ? <Marks marks={fly.marks} scale={scale} x={x0} y={flyY} /> : null}
-      {fly && ringAt !== null ? <Ring x={x0 + fly.pointAt(ringAt)[0] * scale} y={flyY - fly.pointAt(ringAt)[1] * scale} /> : null}
+      {fly && ringAt !== null ? <Ring x={x0 + fly.pointAt(ringAt)[0] * scale} y={flyY - fly.pointAt(ringAt)[1] * scale} inner={Math.max(RING.least, RING.mm * scale)} /> : null}
       {dims.map((item) => {
         const [a, b] = [px(item.from[0]), px(item.to[0])];
         const y = rowY[item.row];
@@ -88,13 +88,14 @@ export function Plate({ label, width, natural, measuredMm, fly, partName, digits
   );
 }
 
-function Ring({ x, y }: { x: number; y: number }) {
+/** Clear of the body it stands on, however large that is drawn. */
+const RING = { least: 9, mm: 0.8, tick: 7 } as const;
+
+function Ring({ x, y, inner }: { x: number; y: number; inner: number }) {
+  const outer = inner + RING.tick;
   return (
     <G>
-      <Line x1={x - 15} x2={x - 9} y1={y} y2={y} stroke={token('dawn')} strokeWidth={2.5} />
-      <Line x1={x + 9} x2={x + 15} y1={y} y2={y} stroke={token('dawn')} strokeWidth={2.5} />
-      <Line x1={x} x2={x} y1={y - 15} y2={y - 9} stroke={token('dawn')} strokeWidth={2.5} />
-      <Line x1={x} x2={x} y1={y + 9} y2={y + 15} stroke={token('dawn')} strokeWidth={2.5} />
+      {([[-1, 0], [1, 0], [0, -1], [0, 1]] as const).map(([dx, dy]) => <Line key={`${dx}${dy}`} x1={x + dx * inner} x2={x + dx * outer} y1={y + dy * inner} y2={y + dy * outer} stroke={token('dawn')} strokeWidth={2.5} />)}
     </G>
   );
 }

@@ -1,0 +1,195 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { DRESSINGS } from '@/catalogue';
+import { writeDressings } from '@/core/exchange';
+import { dropPart } from '@/core/dressings';
+import { putDressing, selectDressing, selectOwnDressings, change } from '@/state';
+import { went } from '../__tests__/router';
+import { openScreen } from '../__tests__/screen';
+import { DressingEditor } from './dressing-editor';
+import { DressingScreen } from './dressing-screen';
+import { DressingsScreen } from './dressings-screen';
+import { NewDressingScreen } from './new-dressing';
+
+const mockSaved: { name: string; text: string; type: string }[] = [];
+const mockOpened: { text: string | null } = { text: null };
+jest.mock('@/features/files', () => ({
+  saveFile: (name: string, text: string, type = 'application/json') => void mockSaved.push({ name, text, type }),
+  openText: () => Promise.resolve(mockOpened.text),
+  chooseFile: () => Promise.resolve(null),
+}));
+
+beforeEach(() => {
+  mockSaved.length = 0;
+  went.params = {};
+});
+
+describe('one dressing', () => {
+  test('shows what it is for, what it rests on, its parts, its order of work and where it comes from', async () => {
+    await openScreen(<DressingScreen id="half-out-dun" />);
+    expect(screen.getByRole('heading', { level: 1, name: 'Half-out dun' })).toBeInTheDocument();
+    for (const title of ['What is said for it', 'On the bank, before another fly', 'Where it comes from', 'Parts', 'Order of work', 'Tools, and doing without']) expect(screen.getByRole('heading', { name: title })).toBeInTheDocument();
+    expect(screen.getByText('heard, not tested')).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'Made from Auldry low emerger' })).toHaveAttribute('href', '/dressings/auldry-low-emerger');
+    expect(screen.getByRole('link', { name: 'One-side cripple was made from it' })).toBeInTheDocument();
+    expect(screen.getAllByText(/Local rules and licensed practice come first\.$/).length).toBeGreaterThan(0);
+  });
+
+  test('the plate turns to the view from above, goes wet, and step by step', async () => {
+    await openScreen(<DressingScreen id="first-light-dun" />);
+    fireEvent.click(screen.getByRole('radio', { name: 'Above' }));
+    fireEvent.click(screen.getByRole('radio', { name: 'Wet' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Step by step' }));
+    expect(screen.getByText(/^16 of 16: /)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'After step: 15' }));
+    expect(screen.getByRole('img', { name: 'First-light upright dun as it should look after step 15' })).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Save as SVG' }));
+    expect(mockSaved[0]).toMatchObject({ name: 'aubade-first-light-dun-top-15.svg', type: 'image/svg+xml' });
+    expect(mockSaved[0]!.text).toMatch(/^<svg [^>]*>.*<\/svg>$/s);
+    expect(mockSaved[0]!.text).not.toContain('var(--');
+  });
+
+  test('another size of natural, and a switch, change the card', async () => {
+    await openScreen(<DressingScreen id="cheeked-quill-nymph" />);
+    const hook = screen.getByText(/^Shown on /).textContent;
+    fireEvent.click(screen.getByRole('radio', { name: /^largest, / }));
+    expect(screen.getByText(/^Shown on /).textContent).not.toBe(hook);
+    const steps = screen.getAllByRole('listitem').length;
+    fireEvent.click(screen.getByRole('button', { name: 'Cheeks' }));
+    expect(screen.getAllByRole('listitem').length).toBeLessThan(steps);
+  });
+
+  test('for a match at hand it says why it is first, or what cost it most', async () => {
+    await openScreen(<DressingScreen id="first-light-dun" />);
+    expect(screen.getByText(/: this is the first choice$/)).toBeInTheDocument();
+    screen.getByRole('heading', { name: 'For your matches' });
+  });
+
+  test('what is made beforehand stands before the steps', async () => {
+    await openScreen(<DressingScreen id="ellanmere-long-dun" />);
+    expect(screen.getByRole('heading', { name: 'Beforehand: Foam body on a needle' })).toBeInTheDocument();
+    expect(screen.getByText('1 a fly, 1 spare')).toBeInTheDocument();
+  });
+
+  test('it is kept as Markdown and JSON', async () => {
+    await openScreen(<DressingScreen id="first-light-dun" />);
+    fireEvent.click(screen.getByRole('button', { name: 'Markdown' }));
+    fireEvent.click(screen.getByRole('button', { name: 'JSON' }));
+    expect(mockSaved.map((file) => file.name)).toEqual(['aubade-first-light-dun.md', 'aubade-first-light-dun.json']);
+    expect(mockSaved[0]!.text).toContain(mockSaved[1]!.text.trim());
+  });
+
+  test('one that is not there says so and offers the list', async () => {
+    await openScreen(<DressingScreen id="nothing" />);
+    expect(screen.getByRole('heading', { level: 1, name: 'Not here' })).toBeInTheDocument();
+    expect(screen.getByRole('link', { name: 'See the list' })).toHaveAttribute('href', '/dressings');
+  });
+});
+
+describe('a dressing of one\'s own', () => {
+  const press = (name: string) => fireEvent.click(screen.getByText(name));
+  async function editing(id = 'first-light-dun') {
+    const { store } = await openScreen(<DressingScreen id={id} />);
+    press('Make your own from this');
+    const own = selectOwnDressings(store.getState())[0]!;
+    expect(went.to).toContainEqual({ pathname: '/dressings/[id]/edit', params: { id: own.id } });
+    return { store, own };
+  }
+  async function editor(change_: (own: typeof DRESSINGS[number]) => typeof DRESSINGS[number] = (own) => own) {
+    const shown = await openScreen(<DressingEditor id="mine" />);
+    act(() => void shown.store.dispatch(change('dressing', (draft) => putDressing(draft, change_({ ...structuredClone(DRESSINGS[0]!), id: 'mine', name: 'Mine', parent: DRESSINGS[0]!.id })))));
+    await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Mine: change' })).toBeInTheDocument());
+    return { store: shown.store, now: () => selectDressing(shown.store.getState(), 'mine')! };
+  }
+
+  test('is derived with its parent kept, and opens to be changed', async () => {
+    const { own } = await editing();
+    expect(own).toMatchObject({ name: 'First-light upright dun, mine', parent: 'first-light-dun', rev: 1 });
+  });
+
+  test('a rule is typed and the card follows; what cannot be read stays with its fault and changes nothing', async () => {
+    const { now } = await editor();
+    expect(screen.getByText('Passes over its whole range of hooks.')).toBeInTheDocument();
+    fireEvent.click(screen.getByLabelText(/^Tail, /));
+    const factor = screen.getByLabelText('Factor');
+    fireEvent.change(factor, { target: { value: '1,05' } });
+    expect(now().parts[0]!.factor).toBe(1.05);
+    fireEvent.change(factor, { target: { value: 'long' } });
+    expect(screen.getByText('a number from 0 to 20')).toBeInTheDocument();
+    expect(now().parts[0]!.factor).toBe(1.05);
+    fireEvent.change(factor, { target: { value: '3' } });
+    await waitFor(() => expect(screen.getByText('1 thing to mend')).toBeInTheDocument());
+    expect(screen.getAllByText(/low ≤ factor ≤ high does not hold/).length).toBeGreaterThan(1);
+  });
+
+  test('a step moved too early is a fault at its step, and moving it back mends it', async () => {
+    const { now } = await editor();
+    const wind = now().steps.findIndex((step) => step.do === 'wind' && step.part === 'hackle');
+    const row = (n: number) => fireEvent.click(screen.getByLabelText(new RegExp(`^Step ${n}: `)));
+    row(wind + 1);
+    press('Earlier');
+    row(wind);
+    press('Earlier');
+    await waitFor(() => expect(screen.getAllByText(/winds hackle before it is caught in/).length).toBeGreaterThan(0));
+    expect(now().steps[wind - 2]!.do).toBe('wind');
+  });
+
+  test('a part is added as the library makes it, made optional, and taken out again', async () => {
+    const { now } = await editor();
+    fireEvent.click(screen.getByLabelText('Add Egg mass'));
+    expect(now().parts.map((part) => part.id)).toContain('egg-mass');
+    fireEvent.click(screen.getByLabelText(/^Egg mass, /));
+    press('May be left out');
+    expect(now().switches.map((item) => item.parts)).toContainEqual(['egg-mass']);
+    press('Take the egg mass out');
+    expect(now().parts.map((part) => part.id)).not.toContain('egg-mass');
+    expect(now().switches).toEqual([]);
+  });
+
+  test('another material brings its caution to the step, and what changed is written beside the parent', async () => {
+    const { now } = await editor();
+    fireEvent.click(screen.getByLabelText(/^Wing, /));
+    press('Slips of wing quill');
+    expect(now().steps.find((step) => step.part === 'wing' && step.do === 'bind')).toMatchObject({ material: 'wing-slips', caution: 'plumage' });
+    expect(screen.getByText(/^wing: Slips of wing quill in place of /)).toBeInTheDocument();
+  });
+
+  test('for another size it says what does not scale', async () => {
+    await editor((own) => ({ ...own, length_mm: [4.5, 40] }));
+    expect(screen.getByText(/the hackle would be gauge/)).toBeInTheDocument();
+  });
+
+  test('it is deleted with a way back, and is gone from the choice', async () => {
+    const { store } = await editor();
+    press('Delete this dressing');
+    expect(selectOwnDressings(store.getState())).toEqual([]);
+    expect(store.getState().records.past.map((item) => item.label)).toContain('delete-dressing');
+  });
+
+  test('a shipped one cannot be edited, only derived from', async () => {
+    await openScreen(<DressingEditor id="first-light-dun" />);
+    expect(screen.getByRole('heading', { level: 1, name: 'Not here' })).toBeInTheDocument();
+  });
+
+  test('from the bare hook: thread, body and head, in the style of the stage', async () => {
+    const { store } = await openScreen(<NewDressingScreen />);
+    press('Leech');
+    press('Start from the bare hook');
+    expect(selectOwnDressings(store.getState())[0]).toMatchObject({ style: 'strip-tail', stages: ['leech/adult'], parent: null });
+  });
+
+  test('from a file: the report first, then it is taken; one with a shipped id comes in beside it', async () => {
+    const { store } = await openScreen(<DressingsScreen />);
+    const own = { ...structuredClone(DRESSINGS[0]!), id: 'my-dun', name: 'My dun' };
+    mockOpened.text = writeDressings([own, DRESSINGS[1]!, dropPart({ ...own, id: 'odd', name: 'Odd' }, 'head')]);
+    press('Read a file');
+    await waitFor(() => expect(screen.getByText('3 of 3 can be taken.')).toBeInTheDocument());
+    press('Take 3');
+    expect(selectOwnDressings(store.getState()).map((dressing) => [dressing.id, dressing.parent])).toEqual(expect.arrayContaining([['my-dun', null], [`${DRESSINGS[1]!.id}-2`, DRESSINGS[1]!.id]]));
+    expect(screen.getByText('3 dressings taken in.')).toBeInTheDocument();
+    press('Write your 3 dressings to a file');
+    expect(JSON.parse(mockSaved[0]!.text).items).toHaveLength(3);
+    mockOpened.text = 'not a file of dressings';
+    press('Read a file');
+    await waitFor(() => expect(screen.getByText('Not taken: this is not a file of dressings.')).toBeInTheDocument());
+  });
+});
