@@ -1,7 +1,7 @@
 import type { LevelId, RideId, StageId, StageMatch } from '@/catalogue/ids';
 import { NUMBER_STEP } from '../constants';
 import { reason, type Reason } from '../code';
-import { deltaE, labOfHex, wetHex } from '../colour';
+import { deltaE, labOfHex, wetHex, type Lab } from '../colour';
 import type { StageRow } from '../hooks';
 import type { Material } from '../materials';
 import type { Dressing } from './dressing';
@@ -136,13 +136,23 @@ function judgeLevel(dressing: Dressing, levels: readonly LevelId[]): Judged[] {
   return judged;
 }
 
+/** Lab of a material's colour, dry or wet: the same few are asked for at every key. */
+const labs = new Map<string, Lab>();
+
+function labOfMaterial(material: Material, surface: 'dry' | 'wet'): Lab {
+  const key = `${material.hex} ${surface}`;
+  const known = labs.get(key) ?? labOfHex(surface === 'wet' ? wetHex(material.hex) : material.hex);
+  labs.set(key, known);
+  return known;
+}
+
 /** How near the materials of a dressing come to the colours of the natural: what is dyed to match reaches all, what grew so only itself. */
 function judgeColour(dressing: Dressing, { colours, surface }: Asked, materials: ReadonlyMap<string, Material>): Judged[] {
   const off = dressing.parts.flatMap((part) => {
     const wanted = part.region === null ? undefined : colours[part.region];
     const material = part.material === null ? undefined : materials.get(part.material);
     if (!wanted || !material) return [];
-    return [{ part, material, de: material.shades === 'any' ? 0 : Math.max(0, deltaE(wanted, labOfHex(surface === 'wet' ? wetHex(material.hex) : material.hex)) - REACH[material.shades]) }];
+    return [{ part, material, de: material.shades === 'any' ? 0 : Math.max(0, deltaE(wanted, labOfMaterial(material, surface)) - REACH[material.shades]) }];
   });
   if (off.length === 0) return [];
   const worst = off.reduce((most, item) => (item.de > most.de ? item : most));

@@ -55,12 +55,15 @@ export function turnedRound({ nodes, cuts }: Trace): Trace {
   return { nodes: [...nodes].reverse(), cuts };
 }
 
+/** Shares on a grid far finer than a body: what was added and taken off again is the same share. */
+const onGrid = (share: number) => Math.round(share * 1e9) / 1e9;
+
 /** One end of a region moved along the body, kept in order with the others. */
 export function withCut(cuts: Cuts, index: 0 | 1 | 2 | 3, share: number): Cuts {
   const low = index === 0 ? 0 : cuts[index - 1]! + (index === 2 ? 0 : LEAST_REGION);
   const high = index === 3 ? 1 : cuts[index + 1]! - (index === 1 ? 0 : LEAST_REGION);
   const next = [...cuts] as [number, number, number, number];
-  next[index] = Math.min(high, Math.max(low, share));
+  next[index] = onGrid(Math.min(onGrid(high), Math.max(onGrid(low), share)));
   return next;
 }
 

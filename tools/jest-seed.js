@@ -1,0 +1,3 @@
+const fc = require('fast-check');
+
+fc.configureGlobal({ seed: Number(process.env.SEED ?? 20330524) });
