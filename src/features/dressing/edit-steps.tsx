@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import type { VerbId } from '@/catalogue/ids';
+import { TOOLS } from '@/catalogue';
+import type { SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import { moveStep, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
 import type { Card } from '@/core/tying';
 import { useSpeech, useWords } from '@/features/shell';
@@ -22,7 +23,11 @@ const NONE = 'none';
 export function EditSteps({ dressing, faults, onChange }: EditStepsProps) {
   const words = useWords();
   const [open, setOpen] = useState<number | null>(null);
-  const put = (index: number, more: Partial<DressingStep>) => onChange({ ...dressing, steps: dressing.steps.map((step, at) => (at === index ? { ...step, ...more } : step)) });
+  const put = (index: number, more: Partial<DressingStep>) => {
+    const steps = dressing.steps.map((step, at) => (at === index ? { ...step, ...more } : step));
+    // A tool that a step takes is one the dressing lists.
+    onChange({ ...dressing, steps, tools: more.tool && !dressing.tools.includes(more.tool) ? [...dressing.tools, more.tool] : dressing.tools });
+  };
   return (
     <View>
       {dressing.steps.map((step, index) => (
@@ -91,6 +96,15 @@ function StepRow({ dressing, step, index, open, faults, onOpen, onMove, onPut, o
           </Labelled>
           <Labelled title={words('edit-dressing.at')}>
             <Chips compact label={words('edit-dressing.at')} choices={[{ id: NONE, label: words('edit-dressing.nowhere') }, ...places.map((place) => ({ id: place, label: placeName(place) }))]} value={step.at ?? NONE} onChange={(id) => onPut({ at: id === NONE ? null : id })} />
+          </Labelled>
+          <Labelled title={words('edit-dressing.side')}>
+            <Chips compact label={words('edit-dressing.side')} choices={[{ id: NONE, label: words('edit-dressing.nowhere') }, ...ids.sides.map((side) => ({ id: side.id, label: side.name }))]} value={step.side ?? NONE} onChange={(id) => onPut({ side: id === NONE ? null : (id as SideId) })} />
+          </Labelled>
+          <Labelled title={words('edit-dressing.vise')}>
+            <Chips compact label={words('edit-dressing.vise')} choices={ids['vise-positions'].map((vise) => ({ id: vise.id as VisePosition, label: vise.name }))} value={step.vise ?? 'normal'} onChange={(vise) => onPut({ vise: vise === 'normal' ? null : vise })} />
+          </Labelled>
+          <Labelled title={words('edit-dressing.tool')}>
+            <Chips compact label={words('edit-dressing.tool')} choices={[{ id: NONE, label: words('edit-dressing.no-tool') }, ...TOOLS.map((tool) => ({ id: tool.id, label: tool.name }))]} value={step.tool ?? NONE} onChange={(id) => onPut({ tool: id === NONE ? null : id })} />
           </Labelled>
           <Field label={words('edit-dressing.check')} value={step.check ?? ''} onType={(check) => onPut({ check: check.trim() === '' ? null : check })} />
           <Field label={words('edit-dressing.mend')} value={step.mend.join('; ')} onType={(mend) => onPut({ mend: mend.split(';').map((item) => item.trim()).filter(Boolean) })} />

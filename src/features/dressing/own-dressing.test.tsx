@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { DRESSINGS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
@@ -131,6 +131,21 @@ describe('a dressing of one\'s own', () => {
     press('Earlier');
     await waitFor(() => expect(screen.getAllByText(/winds hackle before it is caught in/).length).toBeGreaterThan(0));
     expect(now().steps[wind - 2]!.do).toBe('wind');
+  });
+
+  test('a step takes a side, a position of the vise and a tool, and the dressing lists the tool', async () => {
+    const { now } = await editor();
+    fireEvent.click(screen.getByLabelText(/^Step 2: /));
+    const choose = (group: string, option: string) => fireEvent.click(within(screen.getByRole('radiogroup', { name: group })).getByText(option));
+    choose('Side', 'Far');
+    choose('Vise', 'Inverted');
+    choose('Tool', 'Magnifier');
+    expect(now().steps[1]).toMatchObject({ side: 'far', vise: 'inverted', tool: 'magnifier' });
+    expect(now().tools).toContain('magnifier');
+    choose('Vise', 'Normal');
+    choose('Side', 'nowhere in particular');
+    choose('Tool', 'no tool');
+    expect(now().steps[1]).toMatchObject({ side: null, vise: null, tool: null });
   });
 
   test('a part is added as the library makes it, made optional, and taken out again', async () => {
