@@ -114,6 +114,7 @@ export const CONVERT = {
   otherBend: 0.5,
   closeWithin: 1.5,
   sameMm: 0.05,
+  sameMassShare: 0.05,
 } as const;
 
 /** Half-widths at 95 % of a hook taped on the calibrated glass, once or twice and from three times on, and of its wire by micrometer. */

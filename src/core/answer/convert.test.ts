@@ -31,6 +31,12 @@ describe('what is that in mine', () => {
     expect(nearest.reasons.map((item) => item.code).slice(0, 2)).toEqual(['convert-not-close', 'convert-wider']);
     expect(nearest.same).toEqual({ bend: own.bend === lark.bend, eye: own.eye === lark.eye, barb: own.barb === lark.barb });
   });
+  test('more or less mass is said as what it does; a twentieth is nothing', () => {
+    const of = (share: number) => ask(lark, 'length', {}, [{ ...hook('tholeby:short-wide:14'), mass: { ...lark.mass, value: share * lark.mass.value } }]).to.tholeby!.reasons.filter((item) => /^convert-(heavier|lighter)$/.test(item.code));
+    expect(of(1.5)).toMatchObject([{ code: 'convert-heavier', params: { mg: expect.closeTo(0.5 * lark.mass.value, 9) }, steps: 0 }]);
+    expect(of(0.5)).toMatchObject([{ code: 'convert-lighter', params: { mg: expect.closeTo(0.5 * lark.mass.value, 9) } }]);
+    expect([of(1.04), of(0.96)]).toEqual([[], []]);
+  });
   test('a hook by itself carries what a nymph would, and has no fields of a natural', () => {
     const { from } = ask(lark);
     expect(from.carry_mm).toBeCloseTo(lark.shank.value + 0.5 * lark.eyeOuter.value, 9);

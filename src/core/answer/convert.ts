@@ -63,6 +63,8 @@ function reasonsOf(from: Hook, to: Hook, steps: number, by: ConvertBy): Reason[]
   parts.sort((a, b) => b.steps! - a.steps!);
   if (to.eye !== from.eye) parts.push(reason('convert-eye', { to: { kind: 'eyes', id: to.eye } }, { steps: 0 }));
   if (to.barb !== from.barb) parts.push(reason('convert-barb', { to: { kind: 'barbs', id: to.barb } }, { steps: 0 }));
+  const mg = to.mass.value - from.mass.value;
+  if (Math.abs(mg) >= CONVERT.sameMassShare * from.mass.value) parts.push(reason(mg > 0 ? 'convert-heavier' : 'convert-lighter', { mg: Math.abs(mg) }, { steps: 0, evidence: 'theory' }));
   if (parts.length === 0) parts.push(reason('convert-same', {}, { steps: 0 }));
   if (steps > CONVERT.closeWithin) parts.unshift(reason('convert-not-close', { steps }, { steps, evidence: 'theory' }));
   if (to.estimated.includes('shank_mm')) parts.push(reason('hook-about', { source: { kind: 'sources', id: to.shank.source } }, { evidence: 'theory' }));

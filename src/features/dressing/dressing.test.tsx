@@ -2,6 +2,7 @@ import { act, fireEvent, screen, within } from '@testing-library/react';
 import { DRESSINGS, MATERIALS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
 import { selectAnswered, change, settingsSchema, type Store } from '@/state';
+import { saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { DUN, openScreen } from '../__tests__/screen';
 import { DressingScreen } from './dressing-screen';
@@ -9,16 +10,10 @@ import { DressingsScreen } from './dressings-screen';
 import { ALL, answersFilter, byStage } from './library-filter';
 import { AtTheBench } from './what-counts';
 
-const mockSaved: { name: string; text: string; type: string }[] = [];
-const mockOpened: { text: string | null } = { text: null };
-jest.mock('@/features/files', () => ({
-  saveFile: (name: string, text: string, type = 'application/json') => void mockSaved.push({ name, text, type }),
-  openText: () => Promise.resolve(mockOpened.text),
-  chooseFile: () => Promise.resolve(null),
-}));
+jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 
 beforeEach(() => {
-  mockSaved.length = 0;
+  saved.length = 0;
   went.params = {};
 });
 

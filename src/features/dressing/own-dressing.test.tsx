@@ -3,6 +3,7 @@ import { DRESSINGS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
 import { putDressing, selectDressing, selectOwnDressings, change } from '@/state';
+import { opened, saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { openScreen } from '../__tests__/screen';
 import { DressingEditor } from './dressing-editor';
@@ -10,16 +11,10 @@ import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
 import { NewDressingScreen } from './new-dressing';
 
-const mockSaved: { name: string; text: string; type: string }[] = [];
-const mockOpened: { text: string | null } = { text: null };
-jest.mock('@/features/files', () => ({
-  saveFile: (name: string, text: string, type = 'application/json') => void mockSaved.push({ name, text, type }),
-  openText: () => Promise.resolve(mockOpened.text),
-  chooseFile: () => Promise.resolve(null),
-}));
+jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 
 beforeEach(() => {
-  mockSaved.length = 0;
+  saved.length = 0;
   went.params = {};
 });
 
@@ -43,9 +38,9 @@ describe('one dressing', () => {
     fireEvent.click(screen.getByRole('button', { name: 'After step: 15' }));
     expect(screen.getByRole('img', { name: 'First-light upright dun as it should look after step 15' })).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Save as SVG' }));
-    expect(mockSaved[0]).toMatchObject({ name: 'aubade-first-light-dun-top-15.svg', type: 'image/svg+xml' });
-    expect(mockSaved[0]!.text).toMatch(/^<svg [^>]*>.*<\/svg>$/s);
-    expect(mockSaved[0]!.text).not.toContain('var(--');
+    expect(saved[0]).toMatchObject({ name: 'aubade-first-light-dun-top-15.svg', type: 'image/svg+xml' });
+    expect(saved[0]!.text).toMatch(/^<svg [^>]*>.*<\/svg>$/s);
+    expect(saved[0]!.text).not.toContain('var(--');
   });
 
   test('another size of natural, and a switch, change the card', async () => {
@@ -74,8 +69,8 @@ describe('one dressing', () => {
     await openScreen(<DressingScreen id="first-light-dun" />);
     fireEvent.click(screen.getByRole('button', { name: 'Markdown' }));
     fireEvent.click(screen.getByRole('button', { name: 'JSON' }));
-    expect(mockSaved.map((file) => file.name)).toEqual(['aubade-first-light-dun.md', 'aubade-first-light-dun.json']);
-    expect(mockSaved[0]!.text).toContain(mockSaved[1]!.text.trim());
+    expect(saved.map((file) => file.name)).toEqual(['aubade-first-light-dun.md', 'aubade-first-light-dun.json']);
+    expect(saved[0]!.text).toContain(saved[1]!.text.trim());
   });
 
   test('one that is not there says so and offers the list', async () => {
@@ -195,15 +190,15 @@ describe('a dressing of one\'s own', () => {
   test('from a file: the report first, then it is taken; one with a shipped id comes in beside it', async () => {
     const { store } = await openScreen(<DressingsScreen />);
     const own = { ...structuredClone(DRESSINGS[0]!), id: 'my-dun', name: 'My dun' };
-    mockOpened.text = writeDressings([own, DRESSINGS[1]!, dropPart({ ...own, id: 'odd', name: 'Odd' }, 'head')]);
+    opened.text = writeDressings([own, DRESSINGS[1]!, dropPart({ ...own, id: 'odd', name: 'Odd' }, 'head')]);
     press('Read a file');
     await waitFor(() => expect(screen.getByText('3 of 3 can be taken.')).toBeInTheDocument());
     press('Take 3');
     expect(selectOwnDressings(store.getState()).map((dressing) => [dressing.id, dressing.parent])).toEqual(expect.arrayContaining([['my-dun', null], [`${DRESSINGS[1]!.id}-2`, DRESSINGS[1]!.id]]));
     expect(screen.getByText('3 dressings taken in.')).toBeInTheDocument();
     press('Write your 3 dressings to a file');
-    expect(JSON.parse(mockSaved[0]!.text).items).toHaveLength(3);
-    mockOpened.text = 'not a file of dressings';
+    expect(JSON.parse(saved[0]!.text).items).toHaveLength(3);
+    opened.text = 'not a file of dressings';
     press('Read a file');
     await waitFor(() => expect(screen.getByText('Not taken: this is not a file of dressings.')).toBeInTheDocument());
   });

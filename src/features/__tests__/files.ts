@@ -1,0 +1,7 @@
+/** Stands in for `@/features/files`: what a screen wrote, and what it is given when it asks for a file. */
+export const saved: { name: string; text: string; type: string }[] = [];
+export const opened: { text: string | null } = { text: null };
+
+export const saveFile = (name: string, text: string, type = 'application/json') => void saved.push({ name, text, type });
+export const openText = () => Promise.resolve(opened.text);
+export const chooseFile = () => Promise.resolve(null);
