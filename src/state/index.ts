@@ -13,4 +13,4 @@ export { browserPorts, localStamp, type Ports } from './ports';
 export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, guessSchema, newAnswer, specimen, BOX_SIDE, makerSchema, modelSchema, packetSchema, sizeRecord, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MakerRecord, type MatchRecord, type ModelRecord, type PacketRecord, type SizeRecord, type TapingRecord, type Measure, type Overlay, type OverlayInsect, type SampleRecord } from './records/schemas';
 export { type Aside, asideFile } from './records/commit';
 export { answered, change, createStore, openStore, redone, remember, undone, type Dispatch, type State, type Store } from './store';
-export { useApp, useAppDispatch } from './use-app';
+export { useAfterwards, useApp, useAppDispatch, useLater } from './use-app';

@@ -1,5 +1,24 @@
+import { startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
 import type { Dispatch, State } from './store';
 
 export const useApp = useSelector.withTypes<State>();
 export const useAppDispatch = useDispatch.withTypes<Dispatch>();
+
+/**
+ * The state as it is when there is time: what is typed is shown at once, and what is worked out of it follows in pieces that
+ * hold no key up. `select` may be costly; it must remember what it worked out, for it is asked at every change.
+ */
+export function useLater<T>(select: (state: State) => T): T {
+  const records = useApp((state) => state.records);
+  const session = useApp((state) => state.session);
+  const now = useMemo(() => ({ records, session }), [records, session]);
+  return select(useDeferredValue(now));
+}
+
+/** A value as it is once what came before it is on the screen: drawings and odds that an answer does not wait for. */
+export function useAfterwards<T>(value: T): T {
+  const [shown, setShown] = useState(value);
+  useEffect(() => startTransition(() => setShown(() => value)), [value]);
+  return shown;
+}

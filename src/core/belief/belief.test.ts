@@ -116,6 +116,19 @@ describe('what to look at next', () => {
     const belief = believe(KEY, sighting);
     for (const sign of asked) expect(gainBits(KEY, sighting, belief, sign)).toBeGreaterThan(-0.05);
   });
+  test('what a sign would tell is the doubt that is left after each of its answers, by their odds', () => {
+    const doubt = (p: readonly number[]) => -p.reduce((sum, value) => (value > 0 ? sum + value * Math.log2(value) : sum), 0);
+    fc.assert(fc.property(fc.constantFrom(...asked), fc.dictionary(fc.constantFrom(...asked), fc.nat(1), { maxKeys: 4 }), fc.option(fc.constantFrom(3, 7, 10)), (sign, heard, month) => {
+      const signs = Object.fromEntries(Object.entries(heard).map(([other, index]) => [other, ANSWERS[other as AskedId][index]]));
+      const sighting = see(signs, { month, lengthMm: { mm: 8, sd: 0.4 } });
+      const belief = believe(KEY, sighting);
+      const expected = ANSWERS[sign].reduce((left, answer, index) => {
+        const chance = belief.p.reduce((sum, p, stage) => sum + p * KEY.table[sign][stage]![index]!, 0);
+        return left - chance * doubt(believe(KEY, { ...sighting, signs: { ...signs, [sign]: answer } }).p);
+      }, doubt(belief.p));
+      expect(gainBits(KEY, sighting, belief, sign)).toBeCloseTo(expected, 5);
+    }), { numRuns: 60 });
+  });
   test('the next sign is open, not skipped, and worth the most', () => {
     const sighting = see({ found: 'surface' }, { month: 5 });
     const belief = believe(KEY, sighting);

@@ -86,23 +86,40 @@ function tailsFit(group: NaturalGroup, entry: GroupStage, tails: string | undefi
   return group.adult_tails.includes(Number(tails)) ? 1 : 0.12;
 }
 
-/** Log likelihood of the signs for every stage; signs of one cause count less after the first. */
-function signScores(key: Key, signs: Sighting['signs']): number[] {
+/** Signs heard that the key knows, by the cause they share. */
+function heardByFactor(key: Key, signs: Sighting['signs']): Map<string, AskedId[]> {
   const byFactor = new Map<string, AskedId[]>();
   for (const sign of Object.keys(signs) as AskedId[]) {
     const answer = signs[sign];
     if (answer === undefined || !key.answers[sign]?.includes(answer)) continue;
-    const factor = key.data.signs[sign]?.factor ?? sign;
+    const factor = factorOf(key, sign);
     byFactor.set(factor, [...(byFactor.get(factor) ?? []), sign]);
   }
-  return key.ids.map((_, stage) => {
-    let score = 0;
-    for (const heard of byFactor.values()) {
-      const exponent = (1 + (heard.length - 1) * key.data.temper) / heard.length;
-      for (const sign of heard) score += exponent * Math.log(key.table[sign][stage]![key.answers[sign].indexOf(signs[sign]!)]!);
-    }
-    return score;
-  });
+  return byFactor;
+}
+
+function factorOf(key: Key, sign: AskedId): string {
+  return key.data.signs[sign]?.factor ?? sign;
+}
+
+const logTables = new WeakMap<Key['table'], Key['table']>();
+
+/** The table's logarithms: taken once, read at every key that is pressed. */
+function logTable(key: Key): Key['table'] {
+  const known = logTables.get(key.table) ?? (Object.fromEntries(Object.entries(key.table).map(([sign, rows]) => [sign, rows.map((row) => row.map(Math.log))])) as unknown as Key['table']);
+  logTables.set(key.table, known);
+  return known;
+}
+
+/** Adds what the signs of one cause say to the score of every stage; they count less after the first. */
+function addFactor(scores: number[], key: Key, heard: readonly AskedId[], signs: Sighting['signs']): void {
+  const exponent = (1 + (heard.length - 1) * key.data.temper) / heard.length;
+  const logs = logTable(key);
+  for (const sign of heard) {
+    const index = key.answers[sign].indexOf(signs[sign]!);
+    const rows = logs[sign];
+    for (let stage = 0; stage < scores.length; stage++) scores[stage]! += exponent * rows[stage]![index]!;
+  }
 }
 
 function oddsOf(key: Key, sighting: Sighting, id: StageId): number {
@@ -110,45 +127,102 @@ function oddsOf(key: Key, sighting: Sighting, id: StageId): number {
   return sighting.seen.reduce((odds, seen) => odds * of(key.odds.seen[seen]), 1) * (sighting.rise ? of(key.odds.rise[sighting.rise]) : 1);
 }
 
+const presences = new WeakMap<Key, { place: string; here: readonly (readonly number[])[] }>();
+
+/** Presence of every member of every stage: the same for every length and sign, so it is kept while place and month stay. */
+function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[] {
+  const place = [sighting.region, sighting.water, sighting.month, sighting.south].join();
+  const known = presences.get(key);
+  if (known?.place === place) return known.here;
+  const here = key.members.map((members) => members.map(({ group, entry }) => presence(group, entry, sighting)));
+  presences.set(key, { place, here });
+  return here;
+}
+
 /** What is known of every stage but for its signs: prior, season, place, water, length and colour, as a logarithm; and how its groups share it. */
 export interface Standing {
   logs: number[];
   groupWeights: number[][];
+  /** By stage, before any member is looked at: prior, season, place and what the water says. */
+  placed: number[];
+  /** How every member goes with the length and the colour, without its tails. */
+  looks: number[][];
 }
 
 /** A film emerger is not offered where only groups that climb out remain. Source: domain §2. */
 export function standing(key: Key, sighting: Sighting): Standing {
-  const tails = sighting.signs.tails;
-  const groupWeights: number[][] = [];
-  const logs = key.ids.map((id, stage) => {
-    const members = key.members[stage]!;
-    const here = members.map(({ group, entry }) => presence(group, entry, sighting));
-    const looks = members.map(({ group, entry }) => tailsFit(group, entry, tails) * (sighting.lengthMm ? lengthDensity(entry, sighting.lengthMm) : 1) * (sighting.belly ? colourFit(key, entry.shades, sighting.belly) : 1));
-    const both = here.map((value, index) => value * looks[index]!);
-    const total = both.reduce((sum, value) => sum + value, 0);
-    groupWeights.push(both.map((value) => (total > 0 ? value / total : 0)));
-    const present = here.reduce((sum, value) => sum + value, 0);
-    if (members.length > 0 && present === 0) return -Infinity;
-    const placed = members.length === 0 ? 1 : present / members.length;
-    const looked = members.length === 0 || present === 0 ? 1 : total / present;
-    return Math.log(key.prior[stage]!) + SEASON_TEMPER * Math.log(placed) + Math.log(looked) + Math.log(oddsOf(key, sighting, id));
+  const here = presenceOf(key, sighting);
+  const placed = key.ids.map((id, stage) => {
+    const present = sumOf(here[stage]!);
+    if (here[stage]!.length > 0 && present === 0) return -Infinity;
+    return Math.log(key.prior[stage]!) + SEASON_TEMPER * Math.log(here[stage]!.length === 0 ? 1 : present / here[stage]!.length) + Math.log(oddsOf(key, sighting, id));
   });
-  return { logs, groupWeights };
+  const looks = key.members.map((members) => members.map(({ entry }) => (sighting.lengthMm ? lengthDensity(entry, sighting.lengthMm) : 1) * (sighting.belly ? colourFit(key, entry.shades, sighting.belly) : 1)));
+  return withTails(key, { logs: [], groupWeights: [], placed, looks }, sighting);
 }
 
-/** Odds of every order-and-stage from how it stands and the signs that were seen. */
-export function withSigns(key: Key, { logs, groupWeights }: Standing, signs: Sighting['signs']): Belief {
-  const scores = signScores(key, signs);
-  const sums = logs.map((log, stage) => log + scores[stage]!);
-  const top = Math.max(...sums);
-  const raw = sums.map((log) => Math.exp(log - top));
-  const sum = raw.reduce((total, value) => total + value, 0);
-  return { p: raw.map((value) => value / sum), groupWeights };
+/** The same with other tails: these tell groups apart as well as stages. */
+export function withTails(key: Key, { placed, looks }: Standing, sighting: Sighting): Standing {
+  const here = presenceOf(key, sighting);
+  const both = key.members.map((members, stage) => members.map(({ group, entry }, index) => here[stage]![index]! * looks[stage]![index]! * tailsFit(group, entry, sighting.signs.tails)));
+  const totals = both.map(sumOf);
+  return {
+    placed,
+    looks,
+    groupWeights: both.map((weights, stage) => weights.map((value) => (totals[stage]! > 0 ? value / totals[stage]! : 0))),
+    logs: placed.map((log, stage) => (log === -Infinity || here[stage]!.length === 0 ? log : log + Math.log(totals[stage]! / sumOf(here[stage]!)))),
+  };
+}
+
+function sumOf(values: readonly number[]): number {
+  return values.reduce((sum, value) => sum + value, 0);
+}
+
+function oddsFrom(scores: readonly number[]): number[] {
+  let top = -Infinity;
+  for (const score of scores) if (score > top) top = score;
+  const odds = new Array<number>(scores.length);
+  let sum = 0;
+  for (let stage = 0; stage < scores.length; stage++) sum += odds[stage] = Math.exp(scores[stage]! - top);
+  for (let stage = 0; stage < scores.length; stage++) odds[stage]! /= sum;
+  return odds;
+}
+
+/** How it stands with everything that was heard. */
+function heardScores(key: Key, { logs }: Standing, byFactor: ReadonlyMap<string, readonly AskedId[]>, signs: Sighting['signs']): number[] {
+  const scores = [...logs];
+  for (const heard of byFactor.values()) addFactor(scores, key, heard, signs);
+  return scores;
+}
+
+/** Odds for every answer of a sign, each as if it were heard with the rest. */
+export function withEachAnswer(key: Key, stands: Standing, sighting: Sighting, sign: AskedId): (readonly number[])[] {
+  const { signs } = sighting;
+  if (sign === 'tails') {
+    return key.answers.tails.map((tails) => {
+      const told = { ...signs, tails };
+      return heard(key, withTails(key, stands, { ...sighting, signs: told }), told).p;
+    });
+  }
+  const byFactor = heardByFactor(key, signs);
+  const factor = factorOf(key, sign);
+  const same = [...(byFactor.get(factor) ?? []).filter((other) => other !== sign), sign];
+  byFactor.delete(factor);
+  const others = heardScores(key, stands, byFactor, signs);
+  return key.answers[sign].map((answer) => {
+    const scores = [...others];
+    addFactor(scores, key, same, { ...signs, [sign]: answer });
+    return oddsFrom(scores);
+  });
 }
 
 /** Odds of every order-and-stage, given all that was seen. Source: domain §2. */
 export function believe(key: Key, sighting: Sighting): Belief {
-  return withSigns(key, standing(key, sighting), sighting.signs);
+  return heard(key, standing(key, sighting), sighting.signs);
+}
+
+function heard(key: Key, stands: Standing, signs: Sighting['signs']): Belief {
+  return { p: oddsFrom(heardScores(key, stands, heardByFactor(key, signs), signs)), groupWeights: stands.groupWeights };
 }
 
 /** Indices of the stages, likeliest first; ties by the list's order. */

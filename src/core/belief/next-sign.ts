@@ -1,21 +1,21 @@
-import { believe, ranked, standing, withSigns, type Belief, type Sighting, type Standing } from './believe';
+import { believe, ranked, standing, withEachAnswer, type Belief, type Sighting, type Standing } from './believe';
 import type { AskedId, Key } from './key-data';
 
 function entropyBits(p: readonly number[]): number {
-  return -p.reduce((sum, value) => (value > 0 ? sum + value * Math.log2(value) : sum), 0);
+  let bits = 0;
+  for (const value of p) if (value > 0) bits -= value * Math.log2(value);
+  return bits;
 }
 
 /** Expected loss of doubt over the stages, bits, if this sign were answered. */
 export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: AskedId, stands: Standing = standing(key, sighting)): number {
-  const before = entropyBits(belief.p);
-  return key.answers[sign].reduce((gain, answer, index) => {
-    const chance = belief.p.reduce((sum, p, stage) => sum + p * key.table[sign][stage]![index]!, 0);
-    if (chance < 1e-6) return gain;
-    const signs = { ...sighting.signs, [sign]: answer };
-    // Tails tell groups apart as well as stages: with them the rest must be looked at anew.
-    const after = sign === 'tails' ? believe(key, { ...sighting, signs }) : withSigns(key, stands, signs);
-    return gain - chance * entropyBits(after.p);
-  }, before);
+  const after = withEachAnswer(key, stands, sighting, sign);
+  const rows = key.table[sign];
+  return after.reduce((gain, p, index) => {
+    let chance = 0;
+    for (let stage = 0; stage < rows.length; stage++) chance += belief.p[stage]! * rows[stage]![index]!;
+    return chance < 1e-6 ? gain : gain - chance * entropyBits(p);
+  }, entropyBits(belief.p));
 }
 
 /** The unanswered sign that is worth most now; null when all are answered or nothing is left to gain. `skip` are signs the tier cannot tell. */

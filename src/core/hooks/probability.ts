@@ -38,13 +38,19 @@ export function modelSdSteps(shanks: readonly Quantity[]): number {
   return Math.sqrt(sum / shanks.length);
 }
 
+/** Nothing lies this far from the middle: 1e-17 of a normal distribution, less than a double can tell from 1. */
+const FAR_SD = 8.5;
+
 /**
  * Probability that each rung of one model is the one nearest the target; they sum to 1.
  * `relativeSd` is se/mean (or hatch SD/mean for the share of a hatch), `sdSteps` the model's own uncertainty. Source: formulas §4.
  */
 export function rungProbabilities(rungs: readonly ModelRung[], targetMm: number, relativeSd: number, sdSteps: number): Map<string, number> {
   const spread = Math.sqrt(relativeSd ** 2 + (NUMBER_STEP * sdSteps) ** 2);
-  const below = (edge: number) => jStat.normal.cdf((Math.log(edge) - Math.log(targetMm)) / spread, 0, 1);
+  const below = (edge: number) => {
+    const z = Math.log(edge / targetMm) / spread;
+    return z < -FAR_SD ? 0 : z > FAR_SD ? 1 : jStat.normal.cdf(z, 0, 1);
+  };
   const bounds = rungBounds(rungs);
   return new Map(
     [...bounds].map(([id, { lowMm, highMm }]) => [id, (highMm === null ? 1 : below(highMm)) - (lowMm === null ? 0 : below(lowMm))]),

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { BoxAnswer } from '@/core/box';
-import { heldOf, selectBoxMatch, selectCatalogue, selectCardOf, useApp, type Entities } from '@/state';
+import { heldOf, selectBoxMatch, selectCatalogue, selectCardOf, useApp, useLater, type Entities } from '@/state';
 import { CautionOfTheDay, useRedLamp, useSpeech, useThumb, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Digits, Heading, Say } from '@/ui/primitives';
@@ -120,12 +120,12 @@ function isUntold({ match, sample }: Entities, matchId: string): boolean {
 export function useBestFly(matchId: string): { name: string; detail: string; none: boolean } | null {
   const words = useWords();
   const speech = useSpeech();
-  const match = useApp((state) => selectBoxMatch(state, matchId));
-  const boxes = useApp((state) => state.records.entities.box);
-  const first = match?.flies[0];
-  const fly = useApp((state) => (first ? state.records.entities.fly[first.fly.id] : undefined));
-  const { hooks } = useApp(selectCatalogue);
-  const untold = useApp((state) => isUntold(state.records.entities, matchId));
+  const { match, first, fly, boxes, hooks, untold } = useLater((state) => {
+    const { entities } = state.records;
+    const answers = selectBoxMatch(state, matchId);
+    const best = answers?.flies[0];
+    return { match: answers, first: best, fly: best ? entities.fly[best.fly.id] : undefined, boxes: entities.box, hooks: selectCatalogue(state).hooks, untold: isUntold(entities, matchId) };
+  });
   if (!match || !first || !fly) return null;
   if (untold) return { name: words('box.untold'), detail: '', none: true };
   if (match.noneClose) return { name: speech.say(match.noneClose), detail: '', none: true };

@@ -1,10 +1,10 @@
-import { useDeferredValue, useMemo } from 'react';
+import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId } from '@/core/belief';
-import { change, newAnswer, selectBelief, selectKey, useApp, useAppDispatch, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { change, newAnswer, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Toggle } from '@/ui/primitives';
 import { LengthChips } from './length-chips';
@@ -37,8 +37,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
-  // What is typed is shown first; the odds follow when there is time.
-  const believed = useDeferredValue(useApp((state) => selectBelief(state, match.sampleId)));
+  const believed = useAfterwards(useLater((state) => selectBelief(state, match.sampleId)));
   const theKey = useApp(selectKey);
   const thumb = useThumb();
   // What is typed may leave the belief as it was for a moment: nothing is weighed again until it changes.

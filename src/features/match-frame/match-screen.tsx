@@ -1,9 +1,9 @@
 import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
-import { useDeferredValue, useEffect, useRef, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { answered as noteAnswer, change, selectAnswered, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
+import { answered as noteAnswer, change, selectAnswered, useAfterwards, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
 import { BenchStep } from '@/features/bench';
 import { BoxAnswers, BoxStrip, useBestFly } from '@/features/box';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
@@ -136,9 +136,7 @@ function PhoneFrame(props: FrameProps) {
   const record = leadingOf(match);
   const lines = useStepLines(id, answered, record.stage ?? null);
   const answer = answered.status === 'answered' ? answered.answer : null;
-  // The lines of the steps answer a key at once; the drawing follows when there is time.
-  const drawn = useDeferredValue(answer);
-  const drawnSample = useDeferredValue(sample);
+  const plate = useAfterwards(useMemo(() => ({ sample, answer: answer ? { ...answer, card: null } : null }), [answer, sample]));
   return (
     <View className="min-h-0 flex-1">
       <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
@@ -147,7 +145,7 @@ function PhoneFrame(props: FrameProps) {
         <PageHeading>{title}</PageHeading>
       </View>
       <Told matchKey={`${id}/${match.leading}`} />
-      {record.stage && (step === 'natural' || step === 'hook') ? <AnswerPlate stage={record.stage} sample={drawnSample} answer={drawn ? { ...drawn, card: null } : null} maxHeight={step === 'natural' ? 190 : 150} /> : null}
+      {record.stage && (step === 'natural' || step === 'hook') ? <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={step === 'natural' ? 190 : 150} /> : null}
       {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
       <View className="border-t border-line">
         {STEPS.map((item) => (
@@ -189,6 +187,7 @@ function WideFrame(props: FrameProps) {
   const record = leadingOf(match);
   const lines = useStepLines(id, answered, record.stage ?? null);
   const answer = answered.status === 'answered' ? answered.answer : null;
+  const plate = useAfterwards(useMemo(() => ({ sample, answer }), [answer, sample]));
   return (
     <View className="min-h-0 flex-1 flex-row bg-ground">
       <ScrollView className="w-column flex-none border-r border-line" contentContainerClassName="pb-8">
@@ -227,7 +226,7 @@ function WideFrame(props: FrameProps) {
           ))}
         </View>
         <Told matchKey={`${id}/${match.leading}`} />
-        {step === 'natural' && record.stage ? <AnswerPlate stage={record.stage} sample={sample} answer={answer} maxHeight={420} /> : null}
+        {step === 'natural' && record.stage ? <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} /> : null}
         <StepBody {...props} />
       </ScrollView>
       <ScrollView role="complementary" aria-label={words('step.hook')} className="w-column flex-none border-l border-line bg-plane" contentContainerClassName="pb-8">

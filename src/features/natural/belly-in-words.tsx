@@ -6,10 +6,10 @@ import { Say } from '@/ui/primitives';
 const BELLY = 'abdomen-belly';
 
 /** The belly's colour in two words, until a colour is given. */
-export function BellyInWords({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+export function BellyInWords({ sampleId, colours, shades }: Pick<SampleRecord, 'colours' | 'shades'> & { sampleId: string }) {
   const words = useWords();
   const dispatch = useAppDispatch();
-  if (sample.colours[BELLY]) return null;
+  if (colours[BELLY]) return null;
   const set = (shade: string | null) => dispatch(change('words', (draft) => {
     const own = draft.sample[sampleId]!;
     if (shade === null) delete own.shades[BELLY];
@@ -17,7 +17,7 @@ export function BellyInWords({ sampleId, sample }: { sampleId: string; sample: S
   }));
   return (
     <>
-      <ShadeWords label={words('words.title')} none={words('words.none')} hues={NATURAL_HUES} value={sample.shades[BELLY] ?? null} onChange={set} />
+      <ShadeWords label={words('words.title')} none={words('words.none')} hues={NATURAL_HUES} value={shades[BELLY] ?? null} onChange={set} />
       <Say size="small" tone="soft">
         {words('words.hint')}
       </Say>

@@ -9,7 +9,7 @@ const COMMON: readonly RegionId[] = ['abdomen-belly', 'abdomen-back', 'thorax-be
 const BY_ORDER: Record<string, readonly RegionId[]> = { 'caddis/cased-larva': ['case', 'thorax-belly', 'head', 'legs'], 'midge/pupa': [...COMMON, 'gills'], 'mayfly/nymph': [...COMMON.filter((id) => id !== 'wing'), 'gills'], 'mayfly/emerger': [...COMMON, 'shuck'], 'mayfly/cripple': [...COMMON, 'shuck'] };
 
 /** Colours by region: hex or Lab, the dry swatch over what it becomes wet, in words. */
-export function Colours({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: string | null }) {
+export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: Pick<SampleRecord, 'colours' | 'unread' | 'surface'> & { sampleId: string; stage: string | null }) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
@@ -34,16 +34,16 @@ export function Colours({ sampleId, sample, stage }: { sampleId: string; sample:
         </Say>
       ) : null}
       {regions.map((region) => {
-        const hex = sample.colours[region];
-        const unread = sample.unread[region];
+        const hex = colours[region];
+        const unread = asTyped[region];
         const name = speech.plain('regions', region);
         return (
           <View key={region} className="flex-row items-start gap-3">
             <View aria-hidden className="h-target w-14 overflow-hidden rounded-control border border-edge">
               {hex && !red ? (
                 <>
-                  <View style={{ backgroundColor: sample.surface === 'dry' ? hex : hex, flex: 1 }} />
-                  <View style={{ backgroundColor: sample.surface === 'dry' ? wetHex(hex) : hex, flex: 1 }} />
+                  <View style={{ backgroundColor: hex, flex: 1 }} />
+                  <View style={{ backgroundColor: surface === 'dry' ? wetHex(hex) : hex, flex: 1 }} />
                 </>
               ) : null}
             </View>

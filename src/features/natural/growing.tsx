@@ -1,4 +1,3 @@
-import { useDeferredValue } from 'react';
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
@@ -7,7 +6,7 @@ import { GROWING_ON, labOfShade } from '@/catalogue';
 import { driftedLab, growingOn, leadsTo, type Drift, type Grown } from '@/core/belief';
 import { hexOfLab, shadeOf, type Lab } from '@/core/colour';
 import type { LengthStats } from '@/core/naturals';
-import { change, matchSchema, sampleSchema, selectBelief, selectKey, useApp, useAppDispatch, type MatchRecord, type SampleRecord, type Store } from '@/state';
+import { change, matchSchema, sampleSchema, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type MatchRecord, type SampleRecord, type Store } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
@@ -28,7 +27,7 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
   const dispatch = useAppDispatch();
   const router = useRouter();
   const { ports } = useStore() as unknown as Store;
-  const believed = useDeferredValue(useApp((state) => selectBelief(state, match.sampleId)));
+  const believed = useAfterwards(useLater((state) => selectBelief(state, match.sampleId)));
   const key = useApp(selectKey);
   const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(key, believed.belief, stage, to));
   if (grown.length === 0) return null;

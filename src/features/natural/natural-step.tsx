@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { GROWING_ON } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
-import { change, newAnswer, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { change, newAnswer, useAfterwards, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { KeyPanel } from '@/features/key';
 import { WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo';
@@ -39,17 +39,20 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
   const { key } = useLocalSearchParams<{ key?: string }>();
   const [asking, setAsking] = useState(stage === null || key === 'open');
   const length = answered.status === 'answered' ? answered.answer.natural.length : null;
+  // The field that is typed in and the answer come first; what else is told of the sample follows.
+  const calm = useAfterwards(sample);
+  const calmLength = useAfterwards(length);
   const named = (kind: 'waters' | 'methods' | 'surfaces' | 'sexes') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
   return (
     <View className="gap-8 px-5 py-4">
       <View className="gap-3">
-        <KeptPhotos sampleId={match.sampleId} sample={sample} stage={stage} />
+        <KeptPhotos sampleId={match.sampleId} sample={calm} stage={stage} />
         <View className="flex-row items-center justify-between gap-3">
           <Heading>{words('key.title')}</Heading>
           <Button kind="quiet" tall className="-mr-4" label={words(asking ? 'key.close' : 'key.open')} onPress={() => setAsking(!asking)} />
         </View>
         <CautionOfTheDay ids={['taking-insects', 'wading']} />
-        {asking ? <KeyPanel matchId={matchId} match={match} sample={sample} /> : null}
+        {asking ? <KeyPanel matchId={matchId} match={match} sample={calm} /> : null}
       </View>
       <StagePicker value={stage} onChange={(id) => dispatch(change('stage', (draft) => void (answerOf(draft, matchId, leading.id).stage = id)))} />
       <Second matchId={matchId} match={match} leading={leading} />
@@ -89,12 +92,12 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         </Say>
         <Chips compact label={words('natural.method')} choices={named('methods')} value={sample.method} onChange={(id) => put('method', (record) => void (record.method = id as Method))} />
       </View>
-      {stage && length ? <Growing match={match} matchId={matchId} sample={sample} stage={stage} length={length} /> : null}
+      {stage && calmLength ? <Growing match={match} matchId={matchId} sample={calm} stage={stage} length={calmLength} /> : null}
       <View className="gap-3">
         <Heading>{words('natural.colours')}</Heading>
         <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => put('surface', (record) => void (record.surface = id as 'dry' | 'wet'))} />
-        <Colours sampleId={match.sampleId} sample={sample} stage={stage} />
-        <BellyInWords sampleId={match.sampleId} sample={sample} />
+        <Colours sampleId={match.sampleId} colours={sample.colours} unread={sample.unread} surface={sample.surface} stage={stage} />
+        <BellyInWords sampleId={match.sampleId} colours={sample.colours} shades={sample.shades} />
       </View>
       <View className="gap-3">
         <Heading>{words('natural.water')}</Heading>

@@ -7,7 +7,7 @@ import Sun from 'lucide-react-native/icons/sun';
 import Lamp from 'lucide-react-native/icons/lamp';
 import Settings from 'lucide-react-native/icons/settings-2';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { forwardRef, useEffect, type ComponentProps } from 'react';
+import { Activity, forwardRef, useEffect, type ComponentProps } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 import valley from '@/catalogue/demo-valley.json';
 import { DEVICE_ID, deviceSchema, hasDemo, redone, remember, selectDevice, selectSettings, undone, useApp, useAppDispatch } from '@/state';
@@ -74,11 +74,11 @@ function Header({ wide }: { wide: boolean }) {
   const dispatch = useAppDispatch();
   const router = useRouter();
   const { theme } = useApp(selectDevice);
-  const past = useApp((state) => state.records.past);
-  const future = useApp((state) => state.records.future);
+  // Only what is shown of the changes: a key that joins the last one does not draw the header anew.
+  const last = useApp((state) => state.records.past.at(-1)?.label);
+  const undoneLeft = useApp((state) => state.records.future.length > 0);
   const time = useValleyTime();
   const thumb = useThumb();
-  const last = past[past.length - 1];
   const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
   return (
     <View role="banner" className={`min-h-14 items-center justify-between border-b border-line bg-plane ${wide || thumb === 'right' ? 'flex-row pl-4 pr-0' : 'flex-row-reverse pl-0 pr-4'}`}>
@@ -92,8 +92,8 @@ function Header({ wide }: { wide: boolean }) {
         </Say>
       )}
       <View className={thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}>
-        <IconButton label={last ? words('undo-what', { what: words(`change.${last.label}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
-        <IconButton label={words('redo')} disabled={future.length === 0} onPress={() => dispatch(redone())} icon={Redo} />
+        <IconButton label={last ? words('undo-what', { what: words(`change.${last}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
+        <IconButton label={words('redo')} disabled={!undoneLeft} onPress={() => dispatch(redone())} icon={Redo} />
         <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], theme: next })))} icon={THEME_ICON[theme]} />
         {wide ? null : <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />}
       </View>
@@ -146,11 +146,14 @@ function useKeys(): void {
   }, [dispatch, letterKeys, newMatch, path, router]);
 }
 
-/** One place's screen: fills the slot while it is open, and is out of sight and of the accessibility tree while it is not. */
+/**
+ * One place's screen: fills the slot while it is open. While it is not it is out of sight and of the accessibility tree, keeps what it
+ * holds, and hears nothing of the records: a key typed in one place is not drawn in the others.
+ */
 const placeScreen: NonNullable<TabSlotProps['renderFn']> = (descriptor, { isFocused, loaded }) =>
   loaded || isFocused ? (
     <View key={descriptor.route.key} style={isFocused ? OPEN : HIDDEN}>
-      {descriptor.render()}
+      <Activity mode={isFocused ? 'visible' : 'hidden'}>{descriptor.render()}</Activity>
     </View>
   ) : null;
 
