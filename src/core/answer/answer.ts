@@ -6,7 +6,7 @@ import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referen
 import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample } from './answer-shape';
-import { keeps, rankHooks, type HooksAsked } from './rank-hooks';
+import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
 import { carryOn, pathShareOf, scoreHook, type StyleInUse } from './score-hook';
 
 /** Hooks listed in full. */
@@ -173,6 +173,27 @@ export function holdsOfHook(answered: Answer, hook: HookAnswer): Holds {
 
 const nearestFirst = (a: HookAnswer, b: HookAnswer) => a.steps! - b.steps! || (a.id < b.id ? -1 : 1);
 
+/** The hooks of an answer: the best in order, the nearest of every maker, and what the ladder is drawn from. */
+function hooksOf(columns: HookColumns, asked: HooksAsked, top: number): Pick<Answer, 'hooks' | 'by_maker' | 'ladder'> & { nearest: HookAnswer | null; giant: boolean } {
+  const { order, bestOfMaker, bestOfModel, modelSteps, nearest, giant } = rankHooks(columns, asked, top);
+  const makersBest = [...bestOfMaker].filter((row) => row >= 0);
+  const answers = answersOf(columns, asked, new Set([...order, ...makersBest, ...(nearest < 0 ? [] : [nearest])]));
+  return {
+    hooks: order.map((row) => answers.get(row)!),
+    by_maker: Object.fromEntries(makersBest.map((row) => answers.get(row)!).sort(nearestFirst).map((hook) => [hook.maker, hook])),
+    ladder: { columns, asked, bestOfModel, modelSteps },
+    nearest: answers.get(nearest) ?? null,
+    giant,
+  };
+}
+
+/** An answer with only hooks of some kinds to be seen, and the pinned one; what it holds for, its card and its dressing stay as they are. */
+export function narrowed(answered: Answer, kinds: HookKinds, top = LISTED): Answer {
+  const { columns, asked } = answered.ladder;
+  const { hooks, by_maker, ladder } = hooksOf(columns, { ...asked, kinds }, top);
+  return { ...answered, hooks, by_maker, ladder };
+}
+
 /** Lengths (as the style measures them) between which the first hook stays nearest in its model; the accepted range where the model ends. */
 function holdsOf(first: HookAnswer, rungs: readonly ModelRung[], style: Style, offset: number): Holds {
   const bounds = rungBounds(rungs).get(first.id)!;
@@ -222,14 +243,11 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     use, targetMm, bodyWidthMm, barbRule: choices.barbRule, makers: choices.makers, owned: choices.owned, onlyOwned: choices.onlyOwned, pin: choices.hookPin,
     leastShankMm: choices.smallest === null ? 0 : referenceShank(choices.smallest + 0.5), relativeSe: stats.seMm / stats.meanMm, relativeHatchSd: stats.hatchSdMm / stats.meanMm,
   };
-  const ranked = rankHooks(columns, asked, top);
-  const makersBest = [...ranked.bestOfMaker].filter((row) => row >= 0);
-  const answers = answersOf(columns, asked, new Set([...ranked.order, ...makersBest, ...(ranked.nearest < 0 ? [] : [ranked.nearest])]));
-  const hooks = ranked.order.map((row) => answers.get(row)!);
+  const { hooks, by_maker, ladder, nearest, giant } = hooksOf(columns, asked, top);
   const first = hooks[0] ?? null;
   const warnings = [...chosen.warnings, ...sampleWarnings(sample, stats)];
   if (body.source === 'estimated' && sample.lengthsMm.length === 0) warnings.push(reason('body-estimated', { from: body.from, body: { mm: body.mm }, ratio: body.from === 'case' ? 1.2 : overallRatio(row.order) }, { evidence: 'heard' }));
-  if (ranked.giant) warnings.push(reason('giant', { longest: { mm: first!.carry_mm }, target: { mm: targetMm } }, { evidence: 'theory' }));
+  if (giant) warnings.push(reason('giant', { longest: { mm: first!.carry_mm }, target: { mm: targetMm } }, { evidence: 'theory' }));
   if (first?.pinned && first.reasons.some((item) => item.code === 'bend-borrowed')) warnings.push(first.reasons.find((item) => item.code === 'bend-borrowed')!);
   if (first && first.pinned && !barbAllowed(first.barb, choices.barbRule).allowed) warnings.push(reason('pinned-barb', { rule: { kind: 'barb-rules', id: choices.barbRule } }));
   const byWater = dressing?.size_by_water[sample.water] ?? 0;
@@ -245,15 +263,14 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
   const card = first && dressing
     ? buildCard({ dressing, hook: first, use, catalogue, natural: { stage: sample.stage, measuredMm: measured, bodyWidthMm, colours }, choices: { ...choices, schools: schoolsFor(choices, dressing.id) }, count: null })
     : null;
-  const nearest = answers.get(ranked.nearest) ?? null;
   return {
     natural: { stage: sample.stage, length: stats, lengthSource: sample.lengthsMm.length > 0 ? (sample.method === 'typed' ? 'typed' : sample.method === 'eye' ? 'estimated' : 'measured') : 'estimated', case_mm: sample.caseMm, overall_mm: sample.overallMm, colours, water: sample.water, offset: choices.offset },
     style: { id: style.id, from: dressing ? 'dressing' : 'stage', measure: style.measure, p: style.share, bends: style.bends, wire: style.wire, ride: dressing?.ride ?? row.ride, face: row.face },
     measured_mm: measured,
     target_mm: targetMm,
     hooks,
-    by_maker: Object.fromEntries(makersBest.map((row) => answers.get(row)!).sort(nearestFirst).map((hook) => [hook.maker, hook])),
-    ladder: { columns, asked, bestOfModel: ranked.bestOfModel, modelSteps: ranked.modelSteps },
+    by_maker,
+    ladder,
     none_fits: noneFits(nearest, targetMm),
     holds: first ? holdsOf(first, rungsOf(columns, asked, keeps(columns, asked), columns.model[columns.at.get(first.id)!]!), style, choices.offset.sizes) : null,
     dressing: chosen.first ? dressed(chosen.first, chosen.pinned, chosen.ready) : null,

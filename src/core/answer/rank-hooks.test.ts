@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { columnsOf, modelKey, type Hook } from '../hooks';
 import type { HookAnswer } from './answer-shape';
-import { bandSteps, modelsInOrder, rankHooks, type HooksAsked } from './rank-hooks';
+import { ANY_KIND, bandSteps, isOfKind, modelsInOrder, rankHooks, type HooksAsked } from './rank-hooks';
 import { scoreHook } from './score-hook';
 
 const columns = columnsOf(SHIPPED.hooks);
@@ -34,6 +34,15 @@ describe('ranking in one pass', () => {
       // The logarithm of the hot loop is good to 1e-9: hooks as near as that may stand either way round.
       got.forEach((hook, place) => { if (hook !== whole[place]) expect(Math.abs(hook.steps! - whole[place]!.steps!)).toBeLessThan(1e-6); });
     }), { numRuns: 60 });
+  });
+  test('looked for by kind, only hooks of that kind are left, in the same order; a pinned one stays before them', () => {
+    const kinds = { bend: 'curved-shank' as const, wire: null, barb: 'barbed' as const, eye: null };
+    const wanted = asked({ use: { style: style('bead-nymph'), bead: null, reading: 'default', pathShare: 1 } });
+    const ofKind = plainly(wanted).map((hook) => hook.id).filter((id) => isOfKind(kinds, columns.hooks[columns.at.get(id)!]!));
+    expect(ofKind.length).toBeGreaterThan(3);
+    expect(idsOf({ ...wanted, kinds }, 500)).toEqual(ofKind);
+    expect(idsOf({ ...wanted, kinds, pin: 'osmere:lark:14' }, 500)).toEqual(['osmere:lark:14', ...ofKind]);
+    expect(idsOf({ ...wanted, kinds: ANY_KIND }, 500)).toEqual(idsOf(wanted, 500));
   });
   test('beads count on a jig and in the gape, as in the hooks scored one by one', () => {
     const use = { style: style('jig-nymph'), bead: { kind: 'bead' as const, metal: 'tungsten' as const, bead_kind: 'slotted' as const, diameter_mm: null, turns: null, cover: null, lock: null }, reading: 'default' as const, pathShare: 1 };

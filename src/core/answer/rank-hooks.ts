@@ -1,7 +1,22 @@
-import type { BarbRuleId } from '@/catalogue/ids';
+import type { BarbId, BarbRuleId, BendId, EyeId, WireId } from '@/catalogue/ids';
 import { JIG_BEAD_SHARE, NUMBER_STEP, SUIT } from '../constants';
 import { BEAD, BEND_ORDER, bendCost, EYE, eyeShare, GAPE, pathFactor, ROW, SHANK, WIRE, WIRE_ORDER, wireCost, type HookColumns } from '../hooks';
 import { carryOn, scoreHook, type StyleInUse } from './score-hook';
+
+/** Kinds of hook that are looked for; null for any. */
+export interface HookKinds {
+  bend: BendId | null;
+  wire: WireId | null;
+  barb: BarbId | null;
+  eye: EyeId | null;
+}
+
+export const ANY_KIND: HookKinds = { bend: null, wire: null, barb: null, eye: null };
+
+/** Whether a hook is of the kinds that are looked for. */
+export function isOfKind({ bend, wire, barb, eye }: HookKinds, hook: { bend: BendId; wire: WireId; barb: BarbId; eye: EyeId }): boolean {
+  return (bend === null || hook.bend === bend) && (wire === null || hook.wire === wire) && (barb === null || hook.barb === barb) && (eye === null || hook.eye === eye);
+}
 
 /** What the hooks of a catalogue are asked for. Lengths mm. */
 export interface HooksAsked {
@@ -13,6 +28,8 @@ export interface HooksAsked {
   /** Hooks owned, by id. */
   owned: Readonly<Record<string, number>>;
   onlyOwned: boolean;
+  /** Kinds that are looked for; any where it is left out. */
+  kinds?: HookKinds;
   pin: string | null;
   /** Shortest shank worth tying on, 0 for any. */
   leastShankMm: number;
@@ -49,18 +66,19 @@ function rowOf(columns: HookColumns, id: string | null): number {
   return id === null ? -1 : (columns.at.get(id) ?? -1);
 }
 
-/** 1 for every row that no filter leaves out: makers, the drawer, the water's barb rule, what is no longer sold, what is too small to tie. Null where nothing is filtered. */
+/** 1 for every row that no filter leaves out: makers, the drawer, the water's barb rule, what is no longer sold, what is too small to tie, kinds. Null where nothing is filtered. */
 function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
-  const { barbless, retired, maker, makers, table } = columns;
+  const { barbless, retired, maker, makers, table, hooks } = columns;
   const onlyBarbless = asked.barbRule === 'barbless';
-  if (asked.makers.length === 0 && !asked.onlyOwned && !onlyBarbless && asked.leastShankMm === 0 && !columns.anyRetired) return null;
+  const kinds = asked.kinds && Object.values(asked.kinds).some((kind) => kind !== null) ? asked.kinds : null;
+  if (asked.makers.length === 0 && !asked.onlyOwned && !onlyBarbless && asked.leastShankMm === 0 && !columns.anyRetired && !kinds) return null;
   const wanted = Uint8Array.from(makers, (name) => (asked.makers.length === 0 || asked.makers.includes(name) ? 1 : 0));
   const owned = new Uint8Array(maker.length);
   for (const row of ownedRows(columns, asked.owned)) owned[row] = 1;
   const keep = new Uint8Array(maker.length);
   const [row5, shankAt] = [ROW, SHANK];
   for (let row = 0; row < keep.length; row++) {
-    if (wanted[maker[row]!] === 0 || table[row * row5 + shankAt]! < asked.leastShankMm || (onlyBarbless && barbless[row] === 0) || (owned[row] === 0 && (asked.onlyOwned || retired[row] === 1))) continue;
+    if (wanted[maker[row]!] === 0 || table[row * row5 + shankAt]! < asked.leastShankMm || (onlyBarbless && barbless[row] === 0) || (owned[row] === 0 && (asked.onlyOwned || retired[row] === 1)) || (kinds && !isOfKind(kinds, hooks[row]!))) continue;
     keep[row] = 1;
   }
   return keep;

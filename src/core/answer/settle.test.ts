@@ -2,7 +2,7 @@ import { sampleOf, SHIPPED } from '../../../tools/test-catalogue';
 import { completeModel, type HookRow } from '../hooks';
 import { answer, NO_CHOICES, railOf } from './answer';
 import { modelsInOrder } from './rank-hooks';
-import { measuresToSettle } from './settle';
+import { insectsToSettle, measuresToSettle } from './settle';
 
 const row = (size: string, more: Partial<HookRow> = {}): HookRow => ({
   maker: 'own', makerName: 'Own', model: 'label-only', modelName: 'Label only', size, bend: 'round', eye: 'down', point: 'straight', barb: 'barbed', wire: null, xLong: 0, xHeavy: 0, labels: 'bigger-smaller',
@@ -36,6 +36,29 @@ describe('how many measurements would settle the match', () => {
   test('nothing to tape where it is settled, and none will help where the insect is the doubt', () => {
     expect(settleOf(plain.map((item) => ({ ...item, shankMm: 7 * 0.919 ** (Number(item.size) - 14), source: 'measured' as const })), many).settled).toMatchObject({ measures: 0, sizes: [] });
     expect(settleOf(plain, [8.4], 'eye').settled).toMatchObject({ measures: null, sizes: [] });
+  });
+});
+
+describe('how many insects would settle the match', () => {
+  const taped = plain.map((item) => ({ ...item, shankMm: 7 * 0.919 ** (Number(item.size) - 14), source: 'measured' as const }));
+  const answered = (lengthsMm: number[]) => answer(sampleOf('mayfly/dun', { lengthsMm, method: 'calliper' }), NO_CHOICES, { ...SHIPPED, hooks: completeModel(taped, 'number') });
+  test('none where it is settled, some from one insect, and no number of them half way between two sizes', () => {
+    expect(insectsToSettle(answered(many), 0)).toBe(0);
+    expect(insectsToSettle(answered([7.9]), 0)).toBeGreaterThan(0);
+    const { ladder } = answered([7.7]);
+    const [below, above] = railOf(ladder, 0).filter((hook) => ['14', '16'].includes(hook.size)).map((hook) => hook.carry_mm) as [number, number];
+    expect(insectsToSettle(answered([7.7 * Math.sqrt(below * above) / ladder.asked.targetMm]), 0)).toBeNull();
+  });
+  test('that many insects of that spread do settle it, one fewer does not', () => {
+    const one = answered([7.9]);
+    const more = insectsToSettle(one, 0)!;
+    const chanceOf = (n: number) => {
+      const { meanMm, spreadMm, seMm } = one.natural.length;
+      const ladder = { ...one.ladder, asked: { ...one.ladder.asked, relativeSe: Math.sqrt(seMm ** 2 - spreadMm ** 2 + spreadMm ** 2 / n) / meanMm } };
+      return Math.max(...railOf(ladder, 0).map((hook) => hook.probability!));
+    };
+    expect(chanceOf(1 + more)).toBeGreaterThanOrEqual(0.8);
+    expect(chanceOf(more)).toBeLessThan(0.8);
   });
 });
 

@@ -2,7 +2,7 @@ import { NUMBER_STEP, SD_STEPS, SETTLED } from '../constants';
 import { isAbout } from '../quantity';
 import { modelLaw, modelSdSteps, rungProbabilities, scaleNumber, type Hook } from '../hooks';
 import { railOf } from './answer';
-import type { HookAnswer, LadderOf } from './answer-shape';
+import type { Answer, HookAnswer, LadderOf } from './answer-shape';
 
 /** How sure a match is of its size within one model, and what taping would make of it. */
 export interface Settled {
@@ -51,4 +51,25 @@ export function measuresToSettle(ladder: LadderOf, model: number): Settled | nul
     if (after >= SETTLED) return { probability, measures: count, sizes: taped.map((answer) => answer.size), after };
   }
   return { probability, measures: null, sizes: [], after };
+}
+
+const MOST_INSECTS = 30;
+
+/**
+ * How many further insects like those at hand would settle a model's size, its hooks as they are known now: 0 where it is settled,
+ * null where none of the first 30 would. Source: formulas §2 (se of the mean with the same spread), §4.
+ */
+export function insectsToSettle({ ladder, natural }: Pick<Answer, 'ladder' | 'natural'>, model: number): number | null {
+  const rail = railOf(ladder, model);
+  if (rail.length === 0) return null;
+  const { columns, asked } = ladder;
+  const { n, spreadMm, seMm, meanMm } = natural.length;
+  const readingVariance = seMm ** 2 - spreadMm ** 2 / n;
+  const rungs = rail.map((answer) => ({ id: answer.id, carryMm: answer.carry_mm }));
+  const sdSteps = modelSdSteps(rail.map((answer) => columns.hooks[columns.at.get(answer.id)!]!.shank));
+  for (let more = 0; more <= MOST_INSECTS; more++) {
+    const relativeSe = Math.sqrt(readingVariance + spreadMm ** 2 / (n + more)) / meanMm;
+    if (Math.max(...rungProbabilities(rungs, asked.targetMm, relativeSe, sdSteps).values()) >= SETTLED) return more;
+  }
+  return null;
 }

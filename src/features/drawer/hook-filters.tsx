@@ -1,24 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { STYLES } from '@/catalogue';
-import type { BarbId, BendId, EyeId, StyleId, WireId } from '@/catalogue/ids';
-import { carryOn } from '@/core/answer';
+import type { StyleId } from '@/catalogue/ids';
+import { ANY_KIND, carryOn, isOfKind, type HookKinds } from '@/core/answer';
 import type { Hook } from '@/core/hooks';
-import { OnlyOwned } from '@/features/hook';
+import { KindChips, kindsSaid, OnlyOwned } from '@/features/hook';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say } from '@/ui/primitives';
 
 /** What the ladder and its table show; null for any. */
-export interface HookFilter {
+export interface HookFilter extends HookKinds {
   style: StyleId | null;
-  bend: BendId | null;
-  wire: WireId | null;
-  barb: BarbId | null;
-  eye: EyeId | null;
 }
 
-export const NO_FILTER: HookFilter = { style: null, bend: null, wire: null, barb: null, eye: null };
+export const NO_FILTER: HookFilter = { ...ANY_KIND, style: null };
 
 /** A hook with the length it is laid on the axis by: its shank, or what it carries in a style. */
 export interface Shown {
@@ -30,7 +25,7 @@ export interface Shown {
 export function shownHooks(hooks: readonly Hook[], filter: HookFilter, owned: Readonly<Record<string, number>>, onlyOwned: boolean): Shown[] {
   const style = filter.style === null ? null : STYLES.find((item) => item.id === filter.style)!;
   return hooks.flatMap((hook) => {
-    if ((filter.bend && hook.bend !== filter.bend) || (filter.wire && hook.wire !== filter.wire) || (filter.barb && hook.barb !== filter.barb) || (filter.eye && hook.eye !== filter.eye) || (onlyOwned && !owned[hook.id]) || (hook.retired && !owned[hook.id])) return [];
+    if (!isOfKind(filter, hook) || (onlyOwned && !owned[hook.id]) || (hook.retired && !owned[hook.id])) return [];
     if (!style) return [{ hook, mm: hook.shank.value }];
     const carried = carryOn(hook, { style, bead: null, reading: 'default', pathShare: 1 }, false);
     return carried ? [{ hook, mm: carried.carryMm }] : [];
@@ -38,15 +33,13 @@ export function shownHooks(hooks: readonly Hook[], filter: HookFilter, owned: Re
 }
 
 const ANY = 'any';
-const KINDS = [['bend', 'bends'], ['wire', 'wires'], ['barb', 'barbs'], ['eye', 'eyes']] as const;
 
 /** The filter in one line, and its choices when it is opened. */
 export function HookFilters({ filter, onChange, count }: { filter: HookFilter; onChange: (filter: HookFilter) => void; count: number }) {
   const words = useWords();
   const speech = useSpeech();
   const [open, setOpen] = useState(false);
-  const said = KINDS.flatMap(([name, kind]) => (filter[name] ? [speech.plain(kind, filter[name])] : []));
-  const line = [filter.style ? words('drawer.as-style', { style: speech.plain('styles', filter.style) }) : words('drawer.as-shank'), ...said].join(', ');
+  const line = [filter.style ? words('drawer.as-style', { style: speech.plain('styles', filter.style) }) : words('drawer.as-shank'), ...kindsSaid(filter, speech)].join(', ');
   return (
     <View className="gap-3">
       <View className="flex-row flex-wrap items-center gap-3">
@@ -58,12 +51,7 @@ export function HookFilters({ filter, onChange, count }: { filter: HookFilter; o
       </View>
       {open ? (
         <View className="gap-3 rounded-control border border-edge bg-plane p-3">
-          {KINDS.map(([name, kind]) => (
-            <View key={name} className="gap-1">
-              <Heading size="small" level={3}>{words(`drawer.filter.${name}`)}</Heading>
-              <Chips compact label={words(`drawer.filter.${name}`)} choices={[{ id: ANY, label: words('drawer.any') }, ...ids[kind].map((item) => ({ id: item.id, label: item.name }))]} value={filter[name] ?? ANY} onChange={(id) => onChange({ ...filter, [name]: id === ANY ? null : id })} />
-            </View>
-          ))}
+          <KindChips kinds={filter} onChange={(kinds) => onChange({ ...filter, ...kinds })} />
           <View className="gap-1">
             <Heading size="small" level={3}>{words('drawer.filter.style')}</Heading>
             <Chips compact label={words('drawer.filter.style')} choices={[{ id: ANY, label: words('drawer.bare-shank') }, ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) }))]} value={filter.style ?? ANY} onChange={(id) => onChange({ ...filter, style: id === ANY ? null : (id as StyleId) })} />

@@ -85,7 +85,26 @@ test('nothing smaller than is worth tying, only what is owned, the eye as it loo
 test('a model of which only labels are known says how many hooks to tape', async () => {
   await open();
   fireEvent.click(within(byMaker()).getByLabelText(/^Bessock Fine Wet/));
-  expect(screen.getByText(/^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle it)/)).toBeInTheDocument();
+  expect(screen.getByText(/^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle the size \(at most \d+ %\)\. (One more insect like these would|\d+ more insects like these would|Nor would thirty more insects))/)).toBeInTheDocument();
+});
+
+test('only some kinds of hook can be looked at: the answer itself stays, and all come back', async () => {
+  await open();
+  const closed = screen.getByLabelText(/^Hook: /).getAttribute('aria-label');
+  fireEvent.click(screen.getByText('Filter'));
+  fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Bend' })).getByText('Jig'));
+  expect(within(byMaker()).queryByLabelText(/^Bessock Fine 13/)).toBeNull();
+  expect(screen.getByText('Shown: jig. The answer and the card keep to every hook.')).toBeInTheDocument();
+  expect(screen.getByLabelText(/^Hook: /)).toHaveAttribute('aria-label', closed);
+  fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Eye' })).getByText('Up'));
+  expect(screen.getByText('No hook is left.')).toBeInTheDocument();
+  fireEvent.click(screen.getByText('Show all'));
+  expect(within(byMaker()).getByLabelText(/^Bessock Fine 13/)).toBeInTheDocument();
+});
+
+test('the ladder says how many more insects would settle the first hook', async () => {
+  await open();
+  expect(screen.getByText(/^Bessock Fine 13: (one more insect|\d+ more insects) measured and the size is settled\.$/)).toBeInTheDocument();
 });
 
 test('every model can be laid on the ladder', async () => {

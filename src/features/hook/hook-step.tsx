@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, IntentId } from '@/catalogue/ids';
-import { holdsOfHook, measuresToSettle, nearestOfMaker, railOf, type Answer, type HookAnswer } from '@/core/answer';
+import { ANY_KIND, holdsOfHook, insectsToSettle, measuresToSettle, narrowed, nearestOfMaker, railOf, type Answer, type HookAnswer } from '@/core/answer';
 import { NUMBER_STEP } from '@/core/constants';
 import { reads, type Hook } from '@/core/hooks';
 import type { Quantity } from '@/core/quantity';
@@ -14,6 +14,7 @@ import { Button, Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
 import { OnlyOwned } from './only-owned';
 import { HookDimensions, HookReasons } from './hook-detail';
 import { HowFar } from './how-far';
+import { KindFilter } from './kind-filter';
 import { MatchLadder } from './match-ladder';
 
 interface HookStepProps {
@@ -29,8 +30,11 @@ export function usePinHook(matchId: string, answerId: string): (hookId: string |
   }));
 }
 
-/** Hooks of every maker for this natural: the ladder, the rung that was tapped, and the same as a table. */
-export function HookStep({ matchId, record, answer }: HookStepProps) {
+/** Hooks of every maker for this natural: the ladder, the rung that was tapped, and the same as a table; all of them, or some kinds only. */
+export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
+  const [kinds, setKinds] = useState(ANY_KIND);
+  const any = Object.values(kinds).every((kind) => kind === null);
+  const answer = useMemo(() => (any ? whole : narrowed(whole, kinds)), [any, kinds, whole]);
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
@@ -49,6 +53,7 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
     return answer.hooks.find((hook) => hook.id === tapped) ?? (row === undefined ? undefined : railOf(answer.ladder, columns.model[row]!).find((hook) => hook.id === tapped)) ?? first;
   }, [answer, columns, first, tapped]);
   const settled = useMemo(() => (chosen ? measuresToSettle(answer.ladder, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
+  const insects = useMemo(() => (chosen ? insectsToSettle(answer, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
   const makers = useMemo(() => Object.values(answer.by_maker).slice(0, everyMaker ? undefined : MAKERS_SHOWN).flatMap((hook) => nearestOfMaker(answer.ladder, hook.maker, PER_MAKER)), [answer, everyMaker]);
   const setOffset = (sizes: number, intent: IntentId | null) => dispatch(change('offset', (draft) => {
     draft.match[matchId]!.answers.find((item) => item.id === record.id)!.offset = { sizes, intent: intent ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller') };
@@ -65,11 +70,18 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
           <Say size="small">{speech.say(warning)}</Say>
         </View>
       ))}
-      {first ? (
-        <View className="px-3">
-          <MatchLadder on={wide ? 'ground' : 'plane'} answer={answer} chosen={chosen?.id ?? null} onRung={setTapped} />
-        </View>
-      ) : null}
+      <View className="gap-3">
+        {first ? (
+          <View className="px-3">
+            <MatchLadder on={wide ? 'ground' : 'plane'} answer={answer} chosen={chosen?.id ?? null} onRung={setTapped} />
+          </View>
+        ) : (
+          <Say className="px-5" tone="soft">
+            {words('hook.no-hooks')}
+          </Say>
+        )}
+        <KindFilter kinds={kinds} onChange={setKinds} />
+      </View>
       {chosen ? (
         <View aria-live="polite" className="gap-4 border-y border-line bg-plane px-5 py-4">
           <View className="flex-row items-start justify-between gap-3">
@@ -87,10 +99,10 @@ export function HookStep({ matchId, record, answer }: HookStepProps) {
             </View>
             <Toggle label={words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} spoken={`${words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} ${hookName(chosen)}`} on={chosen.pinned} onChange={(on) => pin(on ? chosen.id : null)} />
           </View>
-          {chosen.id === first!.id ? <HowFar answer={answer} /> : null}
+          {chosen.id === whole.hooks[0]?.id ? <HowFar answer={answer} /> : null}
           {settled && settled.measures !== 0 ? (
             <Say size="small" tone="straw">
-              {settled.measures === null ? words('hook.settle-none', { percent: Math.round(settled.after * 100) }) : words('hook.settle', { count: settled.measures, sizes: settled.sizes.join(', '), percent: Math.round(settled.after * 100) })}
+              {settled.measures === null ? `${words('hook.settle-none', { percent: Math.round(settled.after * 100) })} ${insects === null ? words('hook.insects-none') : words('hook.insects', { count: insects })}` : words('hook.settle', { count: settled.measures, sizes: settled.sizes.join(', '), percent: Math.round(settled.after * 100) })}
             </Say>
           ) : null}
           <HookDimensions hook={chosen} />

@@ -25,6 +25,8 @@ export interface Rail {
   maker: string;
   model: string;
   rungs: readonly Rung[];
+  /** What is still to be measured of it, short and in full; null where nothing is. */
+  open?: { short: string; said: string } | null;
 }
 
 export interface LadderProps {
@@ -119,7 +121,7 @@ const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, ch
   const y = 40;
   const shade = `natural-band-${rail.id.replace(/[^\w-]/g, '-')}`;
   return (
-    <Drawing label={`${rail.maker} ${rail.model}: ${inside.map((rung) => rung.size).join(', ')}`} width={width} height={RAIL}>
+    <Drawing label={`${rail.maker} ${rail.model}: ${inside.map((rung) => rung.size).join(', ')}${rail.open ? `; ${rail.open.said}` : ''}`} width={width} height={RAIL}>
       {band ? (
         <G>
           <Defs>
@@ -141,6 +143,7 @@ const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, ch
         <SvgText x={width - SIDE + 8} y={18} fontFamily={STRONG} fontSize={15} fill={token('dawn')} textAnchor="end" letterSpacing={-0.5}>
           {best.size}
           <TSpan fontFamily="InstrumentSans_400Regular" dx={8}>{best.chance}</TSpan>
+          {rail.open ? <TSpan fontFamily="InstrumentSans_400Regular" dx={8} fill={token('straw')}>{rail.open.short}</TSpan> : null}
         </SvgText>
       ) : null}
       <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('line')} strokeWidth={1} />

@@ -22,6 +22,11 @@ describe('the ladder', () => {
     expect(xs).toHaveLength(3);
     expect((twelve - fourteen) / (fourteen - sixteen)).toBeCloseTo((8.9 - 7.6) / (7.6 - 6.4), 6);
   });
+  test('what is still to be measured stands beside the chance, and in the name of the rail', () => {
+    ladder({}, [{ ...rail, open: { short: 'tape 2', said: 'taping 2 would settle it' } }]);
+    expect(screen.getByText('tape 2')).toBeInTheDocument();
+    expect(screen.getByRole('img', { name: 'Osmere Lark: 12, 14, 16; taping 2 would settle it' })).toBeInTheDocument();
+  });
   test('a lit rung is ringed and says its chance, an owned one filled, an estimated one broken with its ± beside it', () => {
     const root = ladder();
     expect(root.querySelectorAll('circle')).toHaveLength(1);
