@@ -35,6 +35,9 @@ test('every kind of change is named with its part', () => {
   expect(said(dropPart(mine('first-light-dun'), 'tail'))).toEqual([['dropped', 'tail']]);
   expect(said(addPart(mine('first-light-dun'), 'egg-mass', DRESSINGS))).toEqual([['added', 'egg-mass']]);
   expect(said(moveStep(mine('first-light-dun'), 1, 1))).toEqual([['order', null]]);
+  const whole: [Partial<Dressing>, string][] = [[{ threads: [] }, 'threads'], [{ weights: [{ ...of('herl-bead-nymph').weights[0]! }] }, 'weights'], [{ hooks: [] }, 'hooks'], [{ months: [12] }, 'season'], [{ size_by_water: { fast: 2 } }, 'season'], [{ assemblies: of('ellanmere-long-dun').assemblies }, 'beforehand'], [{ bundles: of('cheeked-quill-nymph').bundles }, 'bunches'], [{ layers: [] }, 'layers'], [{ finish: 'rough' }, 'built']];
+  for (const [more, kind] of whole) expect(said({ ...mine('first-light-dun'), ...more })).toEqual([[kind, null]]);
+  expect(said({ ...dropPart(mine('cheeked-quill-nymph'), 'beard'), threads: [], id: 'x' }).map(([kind]) => kind)).toContain('threads');
 });
 
 describe('a part is dropped with all that hangs on it', () => {

@@ -13,8 +13,14 @@ const RULE: readonly (keyof DressingPart)[] = ['base', 'factor', 'low', 'high', 
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
+/** What is not of one part, by what a tier calls it. */
+const WHOLE = { threads: ['threads'], weights: ['weights'], hooks: ['hooks'], season: ['months', 'size_by_water'], beforehand: ['assemblies'], bunches: ['bundles'], layers: ['layers'], built: ['taper', 'work_order', 'protection', 'finish', 'head_room'] } as const satisfies Record<string, readonly (keyof Dressing)[]>;
+
+const WITH_A_PART = ['weights', 'beforehand', 'bunches', 'layers'] as const;
+const TAKES: Partial<Record<Difference['kind'], readonly (keyof typeof WHOLE)[]>> = { added: WITH_A_PART, dropped: WITH_A_PART, material: ['beforehand', 'bunches', 'layers'], scaled: ['weights'] };
+
 export interface Difference {
-  kind: ChangeKind;
+  kind: ChangeKind | keyof typeof WHOLE;
   part: string | null;
   /** What it was and what it is: for material, region and range. */
   from: string | null;
@@ -24,7 +30,7 @@ export interface Difference {
 /** Everything in which a dressing differs from the one it was made from, part by part. Empty when nothing was changed but its name. */
 export function differences(parent: Dressing, own: Dressing): Difference[] {
   const found: Difference[] = [];
-  const add = (kind: ChangeKind, part: string | null, from: string | null = null, to: string | null = null) => found.push({ kind, part, from, to });
+  const add = (kind: Difference['kind'], part: string | null, from: string | null = null, to: string | null = null) => found.push({ kind, part, from, to });
   if (!same(parent.length_mm, own.length_mm)) add('scaled', null, parent.length_mm.join('–'), own.length_mm.join('–'));
   for (const part of own.parts) {
     const before = parent.parts.find((item) => item.id === part.id);
@@ -39,6 +45,9 @@ export function differences(parent: Dressing, own: Dressing): Difference[] {
   for (const before of parent.parts) if (!own.parts.some((part) => part.id === before.id)) add('dropped', before.id, before.material, null);
   const kept = (dressing: Dressing) => dressing.steps.filter((step) => step.part === null || (own.parts.some((part) => part.id === step.part) && parent.parts.some((part) => part.id === step.part))).map((step) => `${step.do}:${step.part}`);
   if (!same(kept(parent), kept(own))) add('order', null);
+  // What a part that went or came, another material or another length takes with it is told with that.
+  const taken = new Set(found.flatMap(({ kind }) => TAKES[kind] ?? []));
+  for (const [kind, fields] of Object.entries(WHOLE) as [keyof typeof WHOLE, readonly (keyof Dressing)[]][]) if (!taken.has(kind) && fields.some((field) => !same(parent[field], own[field]))) add(kind, null);
   return found;
 }
 
@@ -86,11 +95,17 @@ export function setMaterial(dressing: Dressing, id: string, material: string): D
 
 /** A step moved by one place; the dressing itself where it cannot go there. */
 export function moveStep(dressing: Dressing, index: number, by: 1 | -1): Dressing {
+  const steps = moved(dressing.steps, index, by);
+  return steps === dressing.steps ? dressing : { ...dressing, steps };
+}
+
+/** A list with one item moved by a place; the list itself where it cannot go there. */
+export function moved<T>(list: T[], index: number, by: 1 | -1): T[] {
   const other = index + by;
-  if (other < 0 || other >= dressing.steps.length) return dressing;
-  const steps = [...dressing.steps];
-  [steps[index], steps[other]] = [steps[other]!, steps[index]!];
-  return { ...dressing, steps };
+  if (other < 0 || other >= list.length) return list;
+  const next = [...list];
+  [next[index], next[other]] = [next[other]!, next[index]!];
+  return next;
 }
 
 /** What a scaled dressing has to be looked at again for: what its ends ask of bead, thread, gauge and counts. */

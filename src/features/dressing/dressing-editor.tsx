@@ -11,11 +11,15 @@ import { change, dropDressing, middleSample, putDressing, selectCatalogue, selec
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
-import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
+import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import { Ancestry } from './dressing-about';
 import { CheckLines } from './check-lines';
 import { DressingPlate } from './dressing-plate';
+import { EditBuild } from './edit-build';
+import { Many, NeededField } from './edit-fold';
 import { EditPart, Labelled } from './edit-part';
+import { EditSaid } from './edit-said';
+import { EditShared } from './edit-shared';
 import { EditSteps } from './edit-steps';
 import { NumberField } from './number-field';
 
@@ -62,14 +66,6 @@ function Editing({ dressing }: { dressing: Dressing }) {
   const parent = useApp((state) => selectDressing(state, dressing.parent));
   const ends = useMemo(() => [...drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), ...((parent && recheckCounts(parent, drawn)) ? [recheckCounts(parent, drawn)!] : [])], [drawn, catalogue, parent]);
   const kinds = ids.parts.filter((kind) => donorOf(kind.id as PartId, dressing.style, DRESSINGS) && !['coat', 'underbody'].includes(kind.id));
-  const toggle = <T extends string>(list: readonly T[], item: T): T[] => (list.includes(item) ? list.filter((other) => other !== item) : [...list, item]);
-  const many = <T extends string>(title: string, choices: readonly { id: string; name: string }[], value: readonly T[], onChange: (next: T[]) => void, least = 0) => (
-    <Labelled title={title}>
-      <View className="flex-row flex-wrap gap-2">
-        {choices.map((choice) => <Toggle key={choice.id} label={choice.name} on={value.includes(choice.id as T)} onChange={() => { const next = toggle(value, choice.id as T); if (next.length >= least) onChange(next); }} />)}
-      </View>
-    </Labelled>
-  );
   const picture = (
     <View className="gap-4">
       {card ? <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={middleSample(dressing).lengthsMm[0]!} maxHeight={wide ? 380 : 300} /> : <Say className="px-5">{words('dressing.no-card')}</Say>}
@@ -85,8 +81,8 @@ function Editing({ dressing }: { dressing: Dressing }) {
   const what = (
     <View className="gap-4 px-5 pb-6 pt-2">
       <Heading>{words('edit-dressing.what')}</Heading>
-      <Field label={words('edit-dressing.name')} value={dressing.name} onType={(name) => name.trim() !== '' && set({ name })} />
-      {many(words('dressing.for'), ids.stages.filter((stage) => dressing.stages.some((own) => own.startsWith(`${stage.order}/`))), dressing.stages, (stages) => set({ stages }), 1)}
+      <NeededField label={words('edit-dressing.name')} value={dressing.name} onType={(name) => set({ name })} />
+      <Many title={words('dressing.for')} choices={ids.stages.filter((stage) => dressing.stages.some((own) => own.startsWith(`${stage.order}/`)))} value={dressing.stages} onChange={(stages) => set({ stages })} least={1} />
       <View className="flex-row flex-wrap gap-3">
         <View className="w-40"><LengthField label={words('edit-dressing.least')} mm={dressing.length_mm[0]} rangeMm={[0.5, dressing.length_mm[1] - 0.1]} onChange={(mm) => mm !== null && set({ length_mm: [mm, dressing.length_mm[1]] })} /></View>
         <View className="w-40"><LengthField label={words('edit-dressing.most')} mm={dressing.length_mm[1]} rangeMm={[dressing.length_mm[0] + 0.1, 120]} onChange={(mm) => mm !== null && set({ length_mm: [dressing.length_mm[0], mm] })} /></View>
@@ -98,8 +94,8 @@ function Editing({ dressing }: { dressing: Dressing }) {
       <Labelled title={words('dressing.ride')}>
         <Chips compact label={words('dressing.ride')} choices={ids.rides.map((ride) => ({ id: ride.id as RideId, label: ride.name }))} value={dressing.ride} onChange={(ride) => set({ ride })} />
       </Labelled>
-      {many(words('edit-dressing.levels'), ids.levels, dressing.levels, (levels) => set({ levels: levels as LevelId[] }))}
-      {many(words('dressing.waters'), ids.waters, dressing.waters, (waters) => set({ waters: waters as WaterId[] }), 1)}
+      <Many title={words('edit-dressing.levels')} choices={ids.levels} value={dressing.levels} onChange={(levels: LevelId[]) => set({ levels })} />
+      <Many title={words('dressing.waters')} choices={ids.waters} value={dressing.waters} onChange={(waters: WaterId[]) => set({ waters })} least={1} />
       <Labelled title={words('dressing.skill')}>
         <Chips compact label={words('dressing.skill')} choices={SKILLS.map((skill) => ({ id: String(skill), label: words(`dressing.skill-n.${skill}`) }))} value={String(dressing.skill)} onChange={(skill) => set({ skill: Number(skill) as 1 | 2 | 3 })} />
       </Labelled>
@@ -123,12 +119,28 @@ function Editing({ dressing }: { dressing: Dressing }) {
     <View className="pb-6">
       <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
       <View className="border-t border-line">
-        <EditSteps dressing={dressing} card={card} faults={faults} onChange={put} />
+        <EditSteps dressing={dressing} faults={faults} onChange={put} />
       </View>
     </View>
   );
+  const more = (
+    <>
+      <View className="pb-6">
+        <Heading className="px-5 pb-2">{words('edit-dressing.built')}</Heading>
+        <EditBuild dressing={dressing} onChange={put} />
+      </View>
+      <View className="pb-6">
+        <Heading className="px-5 pb-2">{words('edit-dressing.shared')}</Heading>
+        <EditShared dressing={dressing} onChange={put} />
+      </View>
+    </>
+  );
   const end = (
-    <View className="pb-6">
+    <View className="gap-6 pb-6">
+      <View>
+        <Heading className="px-5 pb-2">{words('edit-dressing.said')}</Heading>
+        <EditSaid dressing={dressing} onChange={put} />
+      </View>
       <Ancestry dressing={dressing} />
       <View className="flex-row flex-wrap gap-3 px-5">
         <Button label={words('edit-dressing.done')} kind="main" onPress={() => router.navigate({ pathname: '/dressings/[id]', params: { id: dressing.id } })} />
@@ -140,10 +152,10 @@ function Editing({ dressing }: { dressing: Dressing }) {
     <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('edit-dressing.title', { name: dressing.name })} lead={words('edit-dressing.lead', { rev: dressing.rev })}>
       {wide ? (
         <View className="flex-row gap-6">
-          <View className="min-w-0 flex-1">{what}{parts}{steps}{end}</View>
+          <View className="min-w-0 flex-1">{what}{parts}{more}{steps}{end}</View>
           <View className="min-w-0 flex-1"><View className="sticky top-0">{picture}</View></View>
         </View>
-      ) : <>{picture}{what}{parts}{steps}{end}</>}
+      ) : <>{picture}{what}{parts}{more}{steps}{end}</>}
     </Page>
   );
 }

@@ -3,8 +3,7 @@ import { Pressable, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import { TOOLS } from '@/catalogue';
 import type { SideId, VerbId, VisePosition } from '@/catalogue/ids';
-import { moveStep, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
-import type { Card } from '@/core/tying';
+import { moved, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Digits, Field, Say, Toggle } from '@/ui/primitives';
 import { CheckLines } from './check-lines';
@@ -12,7 +11,6 @@ import { Labelled } from './edit-part';
 
 interface EditStepsProps {
   dressing: Dressing;
-  card: Card | null;
   faults: readonly DressingFault[];
   onChange: (next: Dressing) => void;
 }
@@ -22,38 +20,62 @@ const NONE = 'none';
 /** The order of work: each step can be moved, changed, taken out; a fault stands at its step. */
 export function EditSteps({ dressing, faults, onChange }: EditStepsProps) {
   const words = useWords();
-  const [open, setOpen] = useState<number | null>(null);
-  const put = (index: number, more: Partial<DressingStep>) => {
-    const steps = dressing.steps.map((step, at) => (at === index ? { ...step, ...more } : step));
-    // A tool that a step takes is one the dressing lists.
-    onChange({ ...dressing, steps, tools: more.tool && !dressing.tools.includes(more.tool) ? [...dressing.tools, more.tool] : dressing.tools });
-  };
   return (
     <View>
-      {dressing.steps.map((step, index) => (
-        <StepRow
-          key={index}
-          dressing={dressing}
-          step={step}
-          index={index}
-          open={open === index}
-          onOpen={() => setOpen(open === index ? null : index)}
-          faults={faults.filter((fault) => fault.step === index + 1)}
-          onMove={(by) => { onChange(moveStep(dressing, index, by)); setOpen(null); }}
-          onPut={(more) => put(index, more)}
-          onDrop={() => { onChange({ ...dressing, steps: dressing.steps.filter((_, at) => at !== index) }); setOpen(null); }}
-          onAdd={() => { onChange({ ...dressing, steps: [...dressing.steps.slice(0, index + 1), { ...STEP_DEFAULTS, mend: [], do: 'check' }, ...dressing.steps.slice(index + 1)] }); setOpen(index + 1); }}
-        />
-      ))}
+      <StepList dressing={dressing} steps={dressing.steps} faultsOf={(index) => faults.filter((fault) => fault.step === index + 1)} onChange={(steps, tools) => onChange({ ...dressing, steps, tools })} />
       <Say size="small" tone="soft" className="px-5 pt-2">{words('edit-dressing.steps-hint')}</Say>
     </View>
   );
+}
+
+interface StepListProps {
+  dressing: Dressing;
+  steps: DressingStep[];
+  faultsOf?: (index: number) => readonly DressingFault[];
+  /** The steps as they are to be, and the tools that the dressing lists with them. */
+  onChange: (steps: DressingStep[], tools: string[]) => void;
+  /** What the steps make, where it is made beforehand. */
+  of?: string;
+}
+
+const NO_FAULTS: readonly DressingFault[] = [];
+
+/** Steps that can be moved, changed and taken out: of the dressing, or of what is made beforehand. */
+export function StepList({ dressing, steps, faultsOf, onChange, of }: StepListProps) {
+  const [open, setOpen] = useState<number | null>(null);
+  const put = (next: DressingStep[], at: number | null, tool: string | null = null) => {
+    // A tool that a step takes is one the dressing lists.
+    onChange(next, tool && !dressing.tools.includes(tool) ? [...dressing.tools, tool] : dressing.tools);
+    setOpen(at);
+  };
+  return steps.map((step, index) => (
+    <StepRow
+      key={index}
+      dressing={dressing}
+      step={step}
+      index={index}
+      of={of}
+      last={index === steps.length - 1}
+      alone={steps.length === 1}
+      open={open === index}
+      onOpen={() => setOpen(open === index ? null : index)}
+      faults={faultsOf?.(index) ?? NO_FAULTS}
+      onMove={(by) => put(moved(steps, index, by), null)}
+      onPut={(more) => put(steps.map((own, at) => (at === index ? { ...own, ...more } : own)), open, more.tool)}
+      onDrop={() => put(steps.filter((_, at) => at !== index), null)}
+      onAdd={() => put([...steps.slice(0, index + 1), { ...STEP_DEFAULTS, mend: [], do: 'check' }, ...steps.slice(index + 1)], index + 1)}
+    />
+  ));
 }
 
 interface StepRowProps {
   dressing: Dressing;
   step: DressingStep;
   index: number;
+  of?: string;
+  last: boolean;
+  /** The only step there is: it stays. */
+  alone: boolean;
   open: boolean;
   faults: readonly DressingFault[];
   onOpen: () => void;
@@ -63,7 +85,7 @@ interface StepRowProps {
   onAdd: () => void;
 }
 
-function StepRow({ dressing, step, index, open, faults, onOpen, onMove, onPut, onDrop, onAdd }: StepRowProps) {
+function StepRow({ dressing, step, index, of, last, alone, open, faults, onOpen, onMove, onPut, onDrop, onAdd }: StepRowProps) {
   const words = useWords();
   const speech = useSpeech();
   const kind = dressing.parts.find((part) => part.id === step.part)?.part;
@@ -71,7 +93,7 @@ function StepRow({ dressing, step, index, open, faults, onOpen, onMove, onPut, o
   const placeName = (place: string) => (place === 'tie-down' ? words('edit-dressing.tie-down') : place.startsWith('part:') ? words('edit-dressing.front-of', { part: speech.plain('parts', dressing.parts.find((part) => part.id === place.slice(5))?.part ?? '') }) : speech.plain('landmarks', place));
   return (
     <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable role="button" aria-expanded={open} aria-label={words('edit-dressing.step-row', { n: index + 1, verb: speech.name('verbs', step.do), part: kind ? speech.plain('parts', kind) : '', count: faults.length })} onPress={onOpen} className="min-h-14 flex-row items-center gap-3 px-5 py-2">
+      <Pressable role="button" aria-expanded={open} aria-label={words(of ? 'edit-dressing.beforehand-row' : 'edit-dressing.step-row', { of: of ?? '', n: index + 1, verb: speech.name('verbs', step.do), part: kind ? speech.plain('parts', kind) : '', count: faults.length })} onPress={onOpen} className="min-h-14 flex-row items-center gap-3 px-5 py-2">
         <View className="w-8"><Digits tone="soft">{String(index + 1)}</Digits></View>
         <View className="min-w-0 flex-1">
           <Say weight="medium">{`${speech.name('verbs', step.do)}${kind ? ` · ${speech.plain('parts', kind)}` : ''}`}</Say>
@@ -84,9 +106,9 @@ function StepRow({ dressing, step, index, open, faults, onOpen, onMove, onPut, o
         <View className="gap-3 px-5 pb-4">
           <View className="flex-row flex-wrap gap-3">
             <Button label={words('edit-dressing.up')} disabled={index === 0} onPress={() => onMove(-1)} />
-            <Button label={words('edit-dressing.down')} disabled={index === dressing.steps.length - 1} onPress={() => onMove(1)} />
+            <Button label={words('edit-dressing.down')} disabled={last} onPress={() => onMove(1)} />
             <Button label={words('edit-dressing.add-step')} onPress={onAdd} />
-            <Button label={words('edit-dressing.drop-step')} onPress={onDrop} />
+            <Button label={words('edit-dressing.drop-step')} disabled={alone} onPress={onDrop} />
           </View>
           <Labelled title={words('edit-dressing.verb')}>
             <Chips compact label={words('edit-dressing.verb')} choices={ids.verbs.map((verb) => ({ id: verb.id as VerbId, label: verb.name }))} value={step.do} onChange={(verb) => onPut({ do: verb })} />
@@ -106,6 +128,11 @@ function StepRow({ dressing, step, index, open, faults, onOpen, onMove, onPut, o
           <Labelled title={words('edit-dressing.tool')}>
             <Chips compact label={words('edit-dressing.tool')} choices={[{ id: NONE, label: words('edit-dressing.no-tool') }, ...TOOLS.map((tool) => ({ id: tool.id, label: tool.name }))]} value={step.tool ?? NONE} onChange={(id) => onPut({ tool: id === NONE ? null : id })} />
           </Labelled>
+          {of === undefined && dressing.assemblies.length > 0 ? (
+            <Labelled title={words('edit-dressing.uses')}>
+              <Chips compact label={words('edit-dressing.uses')} choices={[{ id: NONE, label: words('edit-dressing.uses-none') }, ...dressing.assemblies.map((item) => ({ id: item.id, label: item.name }))]} value={step.assembly ?? NONE} onChange={(id) => onPut({ assembly: id === NONE ? null : id })} />
+            </Labelled>
+          ) : null}
           <Field label={words('edit-dressing.check')} value={step.check ?? ''} onType={(check) => onPut({ check: check.trim() === '' ? null : check })} />
           <Field label={words('edit-dressing.mend')} value={step.mend.join('; ')} onType={(mend) => onPut({ mend: mend.split(';').map((item) => item.trim()).filter(Boolean) })} />
           <View className="flex-row">

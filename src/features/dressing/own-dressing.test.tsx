@@ -163,6 +163,115 @@ describe('a dressing of one\'s own', () => {
     expect(screen.getByText(/^wing: Slips of wing quill in place of /)).toBeInTheDocument();
   });
 
+  test('a part is made beforehand with steps of its own, used by the step that ties it in, and tied on the hook again', async () => {
+    const { now } = await editor();
+    fireEvent.click(screen.getByLabelText('Made beforehand: nothing yet'));
+    fireEvent.click(screen.getByLabelText('Make the wing beforehand'));
+    expect(now().assemblies).toMatchObject([{ id: 'wing', part: 'wing', count: 1, spare: 1 }]);
+    const made = screen.getByRole('group', { name: 'The wing, made beforehand' });
+    fireEvent.change(within(made).getByLabelText('What it is called'), { target: { value: 'Paired slips' } });
+    fireEvent.click(screen.getByLabelText('Paired slips, step 1: Bind wing'));
+    press('Add a step after');
+    expect(now().assemblies[0]).toMatchObject({ name: 'Paired slips', steps: [{ do: 'bind' }, { do: 'check' }] });
+    fireEvent.change(screen.getByLabelText('A fly'), { target: { value: '2' } });
+    expect(now().assemblies[0]!.count).toBe(2);
+    const n = now().steps.findIndex((step) => step.assembly === 'wing') + 1;
+    fireEvent.click(screen.getByLabelText(new RegExp(`^Step ${n}: `)));
+    expect(within(screen.getByRole('radiogroup', { name: 'Uses' })).getByRole('radio', { name: 'Paired slips' })).toBeChecked();
+    expect(screen.getByText('Passes over its whole range of hooks.')).toBeInTheDocument();
+    fireEvent.click(screen.getByLabelText('Tie Paired slips on the hook instead'));
+    expect(now().assemblies).toEqual([]);
+    expect(now().steps.some((step) => step.assembly !== null)).toBe(false);
+  });
+
+  test('an emptied name stays empty with its fault, and nothing is changed', async () => {
+    const { now } = await editor();
+    const name = screen.getByLabelText('Name');
+    fireEvent.change(name, { target: { value: '' } });
+    expect(name).toHaveValue('');
+    expect(screen.getByText('this cannot be empty')).toBeInTheDocument();
+    expect(now().name).toBe('Mine');
+    fireEvent.change(name, { target: { value: 'Dun of mine' } });
+    expect(now().name).toBe('Dun of mine');
+  });
+
+  test('two parts are tied from one bunch, and its amount is set', async () => {
+    const { now } = await editor();
+    fireEvent.click(screen.getByLabelText('One bunch for several parts: none'));
+    const fresh = within(screen.getByRole('group', { name: 'Tie from one bunch' }));
+    fireEvent.click(fresh.getByText('tail'));
+    expect(screen.getByText('Make it one bunch').closest('[role=button]')).toHaveAttribute('aria-disabled', 'true');
+    fireEvent.click(fresh.getByText('wing'));
+    press('Make it one bunch');
+    const bunch = screen.getByRole('group', { name: 'tail, wing' });
+    fireEvent.change(within(bunch).getByLabelText('Count'), { target: { value: '14' } });
+    expect(now().bundles).toMatchObject([{ parts: ['tail', 'wing'], amount: 14, material: now().parts.find((part) => part.id === 'wing')!.material }]);
+    fireEvent.click(within(bunch).getByText('wing'));
+    expect(now().bundles).toEqual([]);
+  });
+
+  test('what shows through a part is chosen from the bottom up', async () => {
+    const { now } = await editor();
+    fireEvent.click(screen.getByLabelText(/^What shows through: /));
+    const wing = within(screen.getByRole('group', { name: 'Under and in the wing' }));
+    const [first, second] = wing.getAllByRole('button').slice(0, 2).map((button) => button.textContent!);
+    fireEvent.click(wing.getByText(first!));
+    fireEvent.click(wing.getByText(second!));
+    expect(now().layers.find((layer) => layer.part === 'wing')!.from_under).toHaveLength(2);
+    expect(wing.getByText(`1 ${first}`)).toBeInTheDocument();
+    expect(wing.getByText(`2 ${second}`)).toBeInTheDocument();
+  });
+
+  test('hooks, thread, weight, season and water, and how it is built', async () => {
+    const { now } = await editor((own) => ({ ...own, hooks: [] }));
+    const choose = (group: string, option: string) => fireEvent.click(within(screen.getByRole('radiogroup', { name: group })).getByText(option));
+    fireEvent.click(screen.getByLabelText('Hooks: any the style is meant for'));
+    fireEvent.click(within(screen.getByRole('group', { name: 'Bends, best first' })).getByText('Wide'));
+    fireEvent.change(screen.getByLabelText('wide: to X long'), { target: { value: '1' } });
+    expect(now().hooks).toEqual([{ bend: 'wide', x_long: [1, 1], wire: [] }]);
+    fireEvent.click(screen.getByLabelText(/^Thread: /));
+    const before = now().threads[0]!.material;
+    choose('Thread', 'Red polyester thread, 70 denier');
+    expect(now().threads[0]!.material).toBe('thread-red-70');
+    expect(JSON.stringify([now().steps, now().layers])).not.toContain(before);
+    fireEvent.click(screen.getByLabelText('Weight: unweighted'));
+    press('Add: Wound');
+    choose('Metal', 'Lead');
+    fireEvent.change(screen.getByLabelText('Turns'), { target: { value: '8' } });
+    expect(now().weights).toMatchObject([{ kind: 'wound', metal: 'lead', turns: 8 }]);
+    fireEvent.click(screen.getByLabelText(/^Season and water: /));
+    fireEvent.click(within(screen.getByRole('group', { name: 'Season' })).getByText('December'));
+    choose('Size in Fast water', 'one up');
+    expect(now()).toMatchObject({ size_by_water: { fast: 1 }, months: expect.arrayContaining([12]) });
+    choose('Size in Fast water', 'exact');
+    expect(now().size_by_water).toEqual({});
+    fireEvent.click(screen.getByLabelText(/^How it is built: /));
+    choose('Finish', 'Rough');
+    fireEvent.change(screen.getByLabelText(/^Room for the head, eyes/), { target: { value: '0.1' } });
+    expect(now()).toMatchObject({ finish: 'rough', head_room: 0.1 });
+    await waitFor(() => expect(screen.getAllByText(/keeps 0.1 eyes free for the head; its style reserves/).length).toBeGreaterThan(0));
+    for (const line of ['another thread', 'weighted otherwise', 'other hooks', 'built otherwise']) expect(screen.getByText(line)).toBeInTheDocument();
+  });
+
+  test('what is said for it, what can be done on the bank, and its switches', async () => {
+    const { now } = await editor((own) => ({ ...own, claims: [], bank: [] }));
+    fireEvent.click(screen.getByLabelText('What is said for it: nothing yet'));
+    press('Add a claim');
+    fireEvent.change(screen.getByLabelText('Claim 1'), { target: { value: 'Stands up in a chop.' } });
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Rests on' })).getByText('Seen'));
+    expect(now().claims).toEqual([{ text: 'Stands up in a chop.', evidence: 'seen' }]);
+    fireEvent.click(screen.getByLabelText('On the bank, before another fly: nothing yet'));
+    press('Add a change for the bank');
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'What is done' })).getByText('Sink it'));
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'It then rides' })).getByText('Under'));
+    expect(now().bank).toMatchObject([{ id: 'sink', ride: 'under' }]);
+    fireEvent.click(screen.getByLabelText(/^Tail, /));
+    press('May be left out');
+    fireEvent.click(screen.getByLabelText('Parts that may be left out: Tail'));
+    press('In as a rule');
+    expect(now().switches).toMatchObject([{ parts: ['tail'], on: false }]);
+  });
+
   test('for another size it says what does not scale', async () => {
     await editor((own) => ({ ...own, length_mm: [4.5, 40] }));
     expect(screen.getByText(/the hackle would be gauge/)).toBeInTheDocument();

@@ -1,0 +1,68 @@
+import { DRESSINGS, MATERIALS, STAGES, STYLES } from '@/catalogue';
+import { dressingFaults } from '../tying';
+import type { Dressing } from './dressing';
+import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers } from './shared-parts';
+
+const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
+const partOf = (dressing: Dressing, id: string) => dressing.parts.find((part) => part.id === id)!;
+const faults = (dressing: Dressing) => dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS }).map((fault) => fault.code);
+const plain = () => of('first-light-dun');
+
+describe('one bunch for several parts', () => {
+  test('takes the material of the first for all of them, in their parts and steps, and passes the checker', () => {
+    const [first, second] = plain().parts.filter((part) => part.material !== null && ['tail', 'wing'].includes(part.part)) as [Dressing['parts'][0], Dressing['parts'][0]];
+    const own = addBundle(plain(), [first.id, second.id]);
+    expect(own.bundles).toEqual([{ id: first.id, material: first.material, parts: [first.id, second.id], unit: first.unit, amount: first.count }]);
+    expect(partOf(own, second.id).material).toBe(first.material);
+    expect(own.steps.filter((step) => step.part === second.id && step.material !== null).map((step) => step.material)).toEqual(own.steps.filter((step) => step.part === second.id && step.material !== null).map(() => first.material));
+    expect(faults(own)).not.toContain('bundle-material');
+  });
+  test('a part that joins takes its material, one of two that leaves ends it', () => {
+    const own = addBundle(plain(), ['tail', 'wing']);
+    const three = setBundle(own, 'tail', { parts: ['tail', 'wing', 'hackle'] });
+    expect(partOf(three, 'hackle').material).toBe(partOf(three, 'tail').material);
+    expect(setBundle(three, 'tail', { amount: 12, unit: 'strands' }).bundles[0]).toMatchObject({ amount: 12, unit: 'strands', parts: ['tail', 'wing', 'hackle'] });
+    expect(setBundle(own, 'tail', { parts: ['wing'] }).bundles).toEqual([]);
+  });
+  test('one part is no bunch, nor is a part without a material', () => {
+    const own = plain();
+    expect(addBundle(own, ['tail'])).toBe(own);
+    const bare = { ...own, parts: own.parts.map((part) => (part.id === 'tail' ? { ...part, material: null } : part)) };
+    expect(addBundle(bare, ['tail', 'wing'])).toBe(bare);
+  });
+});
+
+describe('what shows through', () => {
+  test('layers of a part keep their place, and are gone when none is left', () => {
+    const own = setLayers(plain(), 'wing', ['thread-olive-70', partOf(plain(), 'wing').material!]);
+    const place = own.layers.findIndex((layer) => layer.part === 'wing');
+    expect(own.layers).toHaveLength(plain().layers.length + 1);
+    const turned = setLayers(own, 'wing', [...own.layers[place]!.from_under].reverse());
+    expect(turned.layers[place]!.from_under).toEqual([partOf(own, 'wing').material, 'thread-olive-70']);
+    expect(setLayers(turned, 'wing', []).layers).toEqual(plain().layers);
+  });
+});
+
+describe('made beforehand', () => {
+  test('the first step that ties the part in uses it, and the checker has nothing to say', () => {
+    const own = addAssembly(plain(), 'wing', 'Wings, paired');
+    expect(own.assemblies).toMatchObject([{ id: 'wing', name: 'Wings, paired', part: 'wing', count: 1, spare: 1 }]);
+    expect(own.steps.filter((step) => step.assembly === 'wing')).toHaveLength(1);
+    expect(own.steps.find((step) => step.assembly === 'wing')).toMatchObject({ do: 'bind', part: 'wing' });
+    expect(own.steps).toHaveLength(plain().steps.length);
+    expect(faults(own)).toEqual(faults(plain()));
+  });
+  test('a part that no step ties in gets one, before the thread is finished', () => {
+    const bare = { ...plain(), steps: plain().steps.filter((step) => step.part !== 'wing') };
+    const own = addAssembly(bare, 'wing', 'Wings');
+    const at = own.steps.findIndex((step) => step.assembly === 'wing');
+    expect(own.steps[at]).toMatchObject({ do: 'bind', part: 'wing', material: partOf(own, 'wing').material });
+    expect(own.steps[at + 1]!.do).toBe('finish');
+  });
+  test('it is changed, and taken back with the step that used it', () => {
+    const own = setAssembly(addAssembly(plain(), 'wing', 'Wings'), 'wing', { count: 2, spare: 0 });
+    expect(own.assemblies[0]).toMatchObject({ count: 2, spare: 0 });
+    expect(dropAssembly(own, 'wing')).toEqual(plain());
+  });
+  test('two of one part have ids of their own', () => expect(addAssembly(addAssembly(plain(), 'wing', 'a'), 'wing', 'b').assemblies.map((item) => item.id)).toEqual(['wing', 'wing-2']));
+});

@@ -1,0 +1,71 @@
+import { useState, type ReactNode } from 'react';
+import { Pressable, View } from 'react-native';
+import { useWords } from '@/features/shell';
+import { Chips, Field, Say, Toggle } from '@/ui/primitives';
+import { Labelled } from './edit-part';
+
+/** A part of the editor that is a line until it is opened. */
+export function Fold({ title, line, children }: { title: string; line: string; children: ReactNode }) {
+  const [open, setOpen] = useState(false);
+  return (
+    <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
+      <Pressable role="button" aria-expanded={open} aria-label={`${title}: ${line}`} onPress={() => setOpen(!open)} className="min-h-14 justify-center px-5 py-2">
+        <Say weight="medium">{title}</Say>
+        <Say size="small" tone="soft">{line}</Say>
+      </Pressable>
+      {open ? <View className="gap-4 px-5 pb-4">{children}</View> : null}
+    </View>
+  );
+}
+
+/** A text that may not be empty; emptied it stays so with its fault, and nothing is changed until something is typed. */
+export function NeededField({ label, value, onType }: { label: string; value: string; onType: (text: string) => void }) {
+  const words = useWords();
+  const [blank, setBlank] = useState<string | null>(null);
+  return <Field label={label} value={blank ?? value} error={blank === null ? null : words('edit-dressing.needed')} onType={(text) => { const empty = text.trim() === ''; setBlank(empty ? text : null); if (!empty) onType(text); }} />;
+}
+
+interface OneProps<T extends string> {
+  title: string;
+  choices: readonly { id: string; name: string }[];
+  value: T | null;
+  /** What no choice is called; where it is left out there is always one. */
+  none?: string;
+  onChange: (id: T | null) => void;
+}
+
+const NONE = 'none-at-all';
+
+/** One of a few under its title, or none of them. */
+export function One<T extends string>({ title, choices, value, none, onChange }: OneProps<T>) {
+  return (
+    <Labelled title={title}>
+      <Chips compact label={title} choices={[...(none === undefined ? [] : [{ id: NONE, label: none }]), ...choices.map(({ id, name }) => ({ id, label: name }))]} value={value ?? NONE} onChange={(id) => onChange(id === NONE ? null : (id as T))} />
+    </Labelled>
+  );
+}
+
+interface ManyProps<T extends string> {
+  title: string;
+  choices: readonly { id: string; name: string }[];
+  value: readonly T[];
+  onChange: (next: T[]) => void;
+  /** So many stay chosen. */
+  least?: number;
+}
+
+/** Some of a few under their title. */
+export function Many<T extends string>({ title, choices, value, onChange, least = 0 }: ManyProps<T>) {
+  const toggle = (id: T) => {
+    const next = value.includes(id) ? value.filter((other) => other !== id) : [...value, id];
+    if (next.length >= least) onChange(next);
+  };
+  return (
+    <View role="group" aria-label={title} className="gap-1">
+      <Say size="small" tone="soft">{title}</Say>
+      <View className="flex-row flex-wrap gap-2">
+        {choices.map((choice) => <Toggle key={choice.id} label={choice.name} on={value.includes(choice.id as T)} onChange={() => toggle(choice.id as T)} />)}
+      </View>
+    </View>
+  );
+}
