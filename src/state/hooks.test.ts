@@ -2,7 +2,7 @@ import { HOOK_COLUMNS, readHooksFile, writeHooksFile } from '@/core/exchange';
 import { KNOWN } from '@/catalogue';
 import { NUMBER_STEP } from '@/core/constants';
 import { cleanEntities, demoEntities, removeDemo } from './demo';
-import { isLow, leftInPacket, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks } from './hooks';
+import { isLow, leftInPacket, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks, takePackets } from './hooks';
 import { migrate } from './records/migrate';
 import { packetSchema, type Entities } from './records/schemas';
 import type { State } from './store';
@@ -35,6 +35,19 @@ describe('the drawer', () => {
     expect(putPacket(entities, { hookId: 'osmere:lark:14', count: 10, at: 'y', newId })).toBe(first);
     expect(leftInPacket(entities.packet[first]!)).toBe(35);
     expect(Object.keys(entities.packet[first]!.moves)).toHaveLength(2);
+  });
+  test('a file of packets counts again what is here, by hook and label, and adds the rest; read twice it changes nothing more', () => {
+    const entities = cleanEntities();
+    const newId = ids();
+    const first = putPacket(entities, { hookId: 'osmere:lark:14', count: 25, at: 'x', newId });
+    const row = (more: object) => ({ hookId: 'osmere:lark:14', count: 12, low: null, label: null, note: null, ...more });
+    const rows = [row({ low: 5, note: 'old tin' }), row({ count: 3 }), row({ label: 'wide one' }), row({ hookId: 'own:x:9', count: 0 })];
+    takePackets(entities, rows, { at: 'y', newId });
+    expect(Object.values(entities.packet).map((packet) => [packet.hookId, packet.label, leftInPacket(packet), packet.low, packet.note])).toEqual([['osmere:lark:14', '', 15, 5, 'old tin'], ['osmere:lark:14', 'wide one', 12, null, ''], ['own:x:9', '', 0, null, '']]);
+    expect(Object.values(entities.packet[first]!.moves)).toEqual([{ at: 'x', count: 25, why: 'got' }, { at: 'y', count: -10, why: 'counted' }]);
+    const before = structuredClone(entities.packet);
+    takePackets(entities, rows, { at: 'z', newId });
+    expect(entities.packet).toEqual(before);
   });
   test('low from its mark on', () => {
     const packet = packetSchema.cast({ hookId: 'x', low: 5, moves: { a: { at: 'x', count: 5, why: 'got' } } });

@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { REFERENCE_HOOKS } from '@/catalogue';
 import type { Source } from '@/catalogue/ids';
-import type { GivenTaping } from '@/core/exchange';
+import type { DrawerRowRead, GivenTaping } from '@/core/exchange';
 import { completeModel, scaleNumber, tapedOf, type Hook, type HookRow } from '@/core/hooks';
 import { makerSchema, modelSchema, sizeRecord, type Entities, type MakerRecord, type ModelRecord, type PacketRecord } from './records/schemas';
 import type { State } from './store';
@@ -111,4 +111,26 @@ export function putPacket(draft: Entities, { hookId: hook, count, at, newId }: {
   draft.packet[id] ??= { demo: false, hookId: hook, label: '', note: '', low: null, moves: {} };
   draft.packet[id]!.moves[newId('move')] = { at, count, why: 'got' };
   return id;
+}
+
+/**
+ * Packets of a drawer file put into the drawer: one that is there, by its hook and its label, is counted again to what the file says
+ * and keeps its ledger; another is added. Rows of the same packet add up.
+ */
+export function takePackets(draft: Entities, rows: readonly DrawerRowRead[], { at, newId }: { at: string; newId: (kind: string) => string }): void {
+  const wanted = new Map<string, DrawerRowRead>();
+  for (const row of rows) {
+    const key = JSON.stringify([row.hookId, row.label ?? '']);
+    const same = wanted.get(key);
+    wanted.set(key, same ? { ...same, count: same.count + row.count, low: row.low ?? same.low, note: row.note ?? same.note } : row);
+  }
+  for (const { hookId: hook, count, low, label, note } of wanted.values()) {
+    const known = Object.values(draft.packet).find((packet) => packet.hookId === hook && packet.label === (label ?? ''));
+    const packet = known ?? { demo: false, hookId: hook, label: label ?? '', note: '', low: null, moves: {} };
+    const by = count - leftInPacket(packet);
+    if (by !== 0) packet.moves[newId('move')] = { at, count: by, why: known ? 'counted' : 'got' };
+    packet.low = low ?? packet.low ?? null;
+    packet.note = note ?? packet.note;
+    if (!known) draft.packet[newId('packet')] = packet;
+  }
 }

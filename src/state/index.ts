@@ -6,7 +6,7 @@ export { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';
 export { hasDemo, removeDemo } from './demo';
 export { lastSurface, PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
 export { selectEye } from './eye';
-export { isLow, leftInPacket, modelIdOf, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks, takeTapings } from './hooks';
+export { isLow, leftInPacket, modelIdOf, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks, takePackets, takeTapings } from './hooks';
 export { dressingOf, dropDressing, putDressing, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
 export { libraryCard, middleSample, selectCardOf } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';

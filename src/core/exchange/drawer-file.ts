@@ -2,18 +2,30 @@ import { hookId } from '../hooks';
 import { slug } from './slug';
 import { readNumber, readTable, writeTable, type CellProblem } from './table';
 
-/** Hooks owned, by hook id, from `maker,model,size,count`; a count may be empty and is then 1. */
-export function readDrawerFile(text: string): { owned: Record<string, number>; problems: CellProblem[] } {
+/** A row as it was read: what the file has no column for, or leaves empty, is null. */
+export interface DrawerRowRead {
+  hookId: string;
+  count: number;
+  low: number | null;
+  label: string | null;
+  note: string | null;
+}
+
+/** Hooks owned, by hook id, from `maker,model,size,count`; a count may be empty and is then 1. `rows` holds each packet with its low mark, label and note. */
+export function readDrawerFile(text: string): { owned: Record<string, number>; rows: DrawerRowRead[]; problems: CellProblem[] } {
   const table = readTable(text);
   const problems: CellProblem[] = [];
   const missing = ['maker', 'model', 'size'].filter((name) => !table.headings.includes(name));
   for (const column of missing) problems.push({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: ['maker', 'model', 'size', 'count'] } });
-  if (missing.length > 0) return { owned: {}, problems };
+  if (missing.length > 0) return { owned: {}, rows: [], problems };
   const owned: Record<string, number> = {};
+  const rows: DrawerRowRead[] = [];
   for (const { line, cells } of table.rows) {
-    const count = readNumber(cells.count ?? '');
-    if (count === undefined || (count !== null && (count < 0 || !Number.isInteger(count)))) {
-      problems.push({ code: 'cell-not-count', params: { column: 'count', got: cells.count ?? '' }, line, column: 'count', got: cells.count ?? null, accepted: null });
+    const [count, low] = [cells.count, cells.low].map((cell) => readNumber(cell ?? '')) as [number | null | undefined, number | null | undefined];
+    const wrong = [['count', count], ['low', low]].find(([, value]) => value === undefined || (typeof value === 'number' && (value < 0 || !Number.isInteger(value))));
+    if (wrong) {
+      const column = wrong[0] as 'count' | 'low';
+      problems.push({ code: 'cell-not-count', params: { column, got: cells[column] ?? '' }, line, column, got: cells[column] ?? null, accepted: null });
       continue;
     }
     const empty = ['maker', 'model', 'size'].find((column) => !cells[column]);
@@ -23,8 +35,9 @@ export function readDrawerFile(text: string): { owned: Record<string, number>; p
     }
     const id = hookId(slug(cells.maker!), slug(cells.model!), cells.size!);
     owned[id] = (owned[id] ?? 0) + (count ?? 1);
+    rows.push({ hookId: id, count: count ?? 1, low: low ?? null, label: cells.label || null, note: cells.note || null });
   }
-  return { owned, problems };
+  return { owned, rows, problems };
 }
 
 /** One packet as a row of a drawer file. */

@@ -95,12 +95,14 @@ describe('what is no table', () => {
 
 describe('a drawer', () => {
   test('counts add up and an empty count is one', () => {
-    expect(readDrawerFile('maker,model,size,count\nosmere,lark,14,18\nosmere,lark,14,2\nOsmere,Lark,1/0,\n')).toEqual({ owned: { 'osmere:lark:14': 20, 'osmere:lark:1-0': 1 }, problems: [] });
+    expect(readDrawerFile('maker,model,size,count\nosmere,lark,14,18\nosmere,lark,14,2\nOsmere,Lark,1/0,\n')).toMatchObject({ owned: { 'osmere:lark:14': 20, 'osmere:lark:1-0': 1 }, problems: [] });
   });
   test('packets written are read back, with their count; words that a spreadsheet would run are guarded', () => {
     const text = writeDrawerFile([{ maker: 'osmere', model: 'lark', size: '1/0', count: 12, low: 5, label: '=best', note: '' }, { maker: 'bessock', model: 'fine', size: '13', count: 0, low: null, label: '', note: 'old tin' }]);
-    expect(readDrawerFile(text)).toEqual({ owned: { 'osmere:lark:1-0': 12, 'bessock:fine:13': 0 }, problems: [] });
+    expect(readDrawerFile(text)).toMatchObject({ owned: { 'osmere:lark:1-0': 12, 'bessock:fine:13': 0 }, problems: [] });
     expect(text).toContain("osmere,lark,1/0,12,5,'=best,\r\n");
+    expect(readDrawerFile(text).rows).toEqual([{ hookId: 'osmere:lark:1-0', count: 12, low: 5, label: '=best', note: null }, { hookId: 'bessock:fine:13', count: 0, low: null, label: null, note: 'old tin' }]);
+    expect(readDrawerFile('maker,model,size,count,low\nosmere,lark,14,3,few\n').problems.map((problem) => [problem.column, problem.got])).toEqual([['low', 'few']]);
   });
   test('a bad count and an empty cell are named', () => {
     const { problems } = readDrawerFile('maker,model,size,count\nosmere,lark,14,few\nosmere,,14,1\n');

@@ -1,14 +1,13 @@
 import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { writeDrawerFile } from '@/core/exchange';
 import { columnsOf, reads, readsGape, type Hook } from '@/core/hooks';
 import { isLow, leftInPacket, modelIdOf, selectHooks, useApp, type PacketRecord } from '@/state';
-import { saveFile } from '@/features/files';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Digits, Field, Say, Stepper } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 import { HookChart } from './hook-chart';
+import { PacketFiles } from './packet-files';
 import { PacketPad } from './packet-pad';
 import { useDrawer } from './use-drawer';
 
@@ -45,10 +44,6 @@ export function PacketsScreen() {
       <View className="flex-row flex-wrap gap-3 px-5 py-3">
         <Button kind={held.length === 0 && panel === null ? 'main' : 'plain'} label={words(panel === 'pad' ? 'packets.close-pad' : 'packets.open-pad')} onPress={() => setPanel(panel === 'pad' ? null : 'pad')} />
         {held.length > 0 ? <Button label={words(panel === 'chart' ? 'chart.close' : 'chart.open')} onPress={() => setPanel(panel === 'chart' ? null : 'chart')} /> : null}
-        {held.length > 0 ? <Button kind="quiet" label={words('packets.export')} onPress={() => saveFile('aubade-packets.csv', writeDrawerFile(held.map(({ packet, hook, left }) => {
-          const [maker, model, size] = packet.hookId.split(':') as [string, string, string];
-          return { maker, model, size: hook?.size ?? size, count: left, low: packet.low ?? null, label: packet.label, note: packet.note };
-        })), 'text/csv')} /> : null}
       </View>
       {panel === 'pad' ? <PacketPad /> : null}
       {panel === 'chart' ? <HookChart hooks={held.flatMap(({ hook, left }) => (hook && left > 0 ? [hook] : []))} /> : null}
@@ -68,6 +63,12 @@ export function PacketsScreen() {
         {shown.map((item) => (
           <PacketRow key={item.id} held={item} open={open === item.id} onOpen={() => setOpen(open === item.id ? null : item.id)} />
         ))}
+      </View>
+      <View className="px-5 py-3">
+        <PacketFiles rows={held.map(({ packet, hook, left }) => {
+          const [maker, model, size] = packet.hookId.split(':') as [string, string, string];
+          return { maker, model, size: hook?.size ?? size, count: left, low: packet.low ?? null, label: packet.label, note: packet.note };
+        })} />
       </View>
       {held.length > 0 && shown.length === 0 ? (
         <Say tone="soft" className="px-5 py-3">

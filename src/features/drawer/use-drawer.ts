@@ -1,9 +1,9 @@
 import { useMemo } from 'react';
 import { useStore } from 'react-redux';
 import type { MoveId } from '@/catalogue/ids';
-import { slug } from '@/core/exchange';
+import { slug, type DrawerRowRead } from '@/core/exchange';
 import { hookId } from '@/core/hooks';
-import { change, localStamp, makerSchema, modelSchema, putPacket, sizeRecord, useAppDispatch, type Entities, type ModelRecord, type PacketRecord, type Store, type TapingRecord } from '@/state';
+import { change, localStamp, makerSchema, modelSchema, putPacket, sizeRecord, takePackets, useAppDispatch, type Entities, type ModelRecord, type PacketRecord, type Store, type TapingRecord } from '@/state';
 
 /** A model made in place: its names, bend and what its label says of length and wire. */
 export interface NewModel {
@@ -23,6 +23,8 @@ export interface PacketsIn {
 
 export interface Drawer {
   put(packets: readonly PacketsIn[]): void;
+  /** Packets of a drawer file. */
+  take(rows: readonly DrawerRowRead[]): void;
   count(packetId: string, by: number, why: MoveId): void;
   edit(packetId: string, fields: Partial<Pick<PacketRecord, 'label' | 'note' | 'low'>>): void;
   remove(packetId: string): void;
@@ -59,6 +61,7 @@ export function useDrawer(): Drawer {
           }
         }
       })),
+      take: (rows) => dispatch(change('packets-in', (draft) => takePackets(draft, rows, { at: now(), newId: ports.newId }))),
       count: (packetId, by, why) => dispatch(change('packet-count', (draft) => void (draft.packet[packetId]!.moves[ports.newId('move')] = { at: now(), count: by, why }))),
       edit: (packetId, fields) => dispatch(change('packet', (draft) => void Object.assign(draft.packet[packetId]!, fields), `${packetId}/${Object.keys(fields).join()}`)),
       remove: (packetId) => dispatch(change('delete-packet', (draft) => void delete draft.packet[packetId])),

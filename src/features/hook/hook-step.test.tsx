@@ -1,6 +1,6 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
-import type { Store } from '@/state';
+import { change, type Store } from '@/state';
 import { DUN, openScreen } from '../__tests__/screen';
 
 const open = (id = DUN) => openScreen(<MatchScreen id={id} step="hook" />);
@@ -86,6 +86,21 @@ test('a model of which only labels are known says how many hooks to tape', async
   await open();
   fireEvent.click(within(byMaker()).getByLabelText(/^Bessock Fine Wet/));
   expect(screen.getByText(/^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle the size \(at most \d+ %\)\. (One more insect like these would|\d+ more insects like these would|Nor would thirty more insects))/)).toBeInTheDocument();
+});
+
+test('a dressing whose size goes by the water says so, and takes that size with one tap', async () => {
+  const { store } = await open();
+  act(() => void store.dispatch(change('pin-dressing', (draft) => {
+    const match = draft.match[DUN]!;
+    draft.sample[match.sampleId]!.water = 'fast';
+    match.answers.find((answer) => answer.id === match.leading)!.dressingId = 'ellanmere-long-dun';
+  })));
+  const target = screen.getByLabelText(/Nearest to/).getAttribute('aria-label');
+  expect(screen.getByText('in fast water it is tied 1 size larger')).toBeInTheDocument();
+  fireEvent.click(screen.getByText('Tie it one size larger'));
+  expect(leading(store).offset).toEqual({ sizes: 1, intent: 'bigger' });
+  expect(screen.getByLabelText(/Nearest to/).getAttribute('aria-label')).not.toBe(target);
+  expect(screen.queryByText('Tie it one size larger')).toBeNull();
 });
 
 test('only some kinds of hook can be looked at: the answer itself stays, and all come back', async () => {

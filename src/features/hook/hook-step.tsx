@@ -68,6 +68,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
       {answer.warnings.map((warning, index) => (
         <View key={index} className="mx-5 border-l-4 border-straw pl-3">
           <Say size="small">{speech.say(warning)}</Say>
+          {BY_WATER[warning.code] ? <Button kind="quiet" className="-ml-4 self-start" label={words(BY_WATER[warning.code]! > 0 ? 'hook.take-larger' : 'hook.take-smaller', { count: Number(warning.params.sizes) })} onPress={() => setOffset(BY_WATER[warning.code]! * Number(warning.params.sizes), null)} /> : null}
         </View>
       ))}
       <View className="gap-3">
@@ -143,6 +144,8 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
   );
 }
 
+/** What a water asks of the size, as a direction. */
+const BY_WATER: Readonly<Record<string, 1 | -1>> = { 'size-larger-water': 1, 'size-smaller-water': -1 };
 const LISTED = 20;
 const MAKERS_SHOWN = 8;
 const PER_MAKER = 3;

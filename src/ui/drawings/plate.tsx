@@ -49,6 +49,8 @@ export function Plate({ label, width, natural, measuredMm, fly, partName, digits
   const to = Math.ceil((width - MARGIN - x0) / scale);
   const every = scale > 9 ? 1 : scale > 4 ? 2 : 5;
   const px = (mm: number) => x0 + mm * scale;
+  const texts = new Map(dims.map((item) => [item.part, `${partName!(item.kind)} ${digits(item.mm)}`]));
+  const places = new Map((['above', 'below'] as const).flatMap((row) => [...apart(dims.filter((item) => item.row === row).map((item) => ({ id: item.part, x: (px(item.from[0]) + px(item.to[0])) / 2, half: (texts.get(item.part)!.length * LETTER) / 2 })), width)]));
   return (
     <Drawing label={label} width={width} height={height}>
       {natural ? <Marks marks={natural.marks} scale={scale} x={x0} y={naturalY} /> : null}
@@ -72,20 +74,44 @@ export function Plate({ label, width, natural, measuredMm, fly, partName, digits
         const [a, b] = [px(item.from[0]), px(item.to[0])];
         const y = rowY[item.row];
         const feet = flyY - item.from[1] * scale;
-        const name = `${partName!(item.kind)} `;
         return (
           <G key={item.part}>
             <Line x1={a} x2={a} y1={Math.min(y - 6, feet)} y2={Math.max(y + 6, Math.min(feet, y))} stroke={token('soft')} strokeWidth={0.8} />
             <Line x1={b} x2={b} y1={Math.min(y - 6, feet)} y2={Math.max(y + 6, Math.min(feet, y))} stroke={token('soft')} strokeWidth={0.8} />
             <Line x1={a} x2={b} y1={y} y2={y} stroke={token('soft')} strokeWidth={1} />
-            <SvgText x={Math.min(width - 60, Math.max(54, (a + b) / 2))} y={item.row === 'above' ? y - 6 : y + 18} fontFamily={WORDS} fontSize={15} fill={token('ink')} textAnchor="middle">
-              {name + digits(item.mm)}
+            <SvgText x={places.get(item.part)} y={item.row === 'above' ? y - 6 : y + 18} fontFamily={WORDS} fontSize={15} fill={token('ink')} textAnchor="middle">
+              {texts.get(item.part)}
             </SvgText>
           </G>
         );
       })}
     </Drawing>
   );
+}
+
+/** Width of a letter of a name, px at 15: what a label takes at most. */
+const LETTER = 7.6;
+const BETWEEN = 10;
+
+/** Where labels of one row stand so that none lies over another or off the drawing: each gives way by half, then by what the edge asks. */
+export function apart(labels: readonly { id: string; x: number; half: number }[], width: number): Map<string, number> {
+  const row = [...labels].sort((a, b) => a.x - b.x);
+  const x = row.map((label) => Math.min(width - label.half, Math.max(label.half, label.x)));
+  const gap = (at: number) => row[at]!.half + row[at + 1]!.half + BETWEEN - (x[at + 1]! - x[at]!);
+  for (let at = 0; at < row.length - 1; at++) {
+    const over = gap(at);
+    if (over <= 0) continue;
+    x[at]! -= over / 2;
+    x[at + 1]! += over / 2;
+  }
+  x[0] = Math.max(row[0]?.half ?? 0, x[0] ?? 0);
+  for (let at = 0; at < row.length - 1; at++) x[at + 1]! += Math.max(0, gap(at));
+  const off = row.length === 0 ? 0 : x[row.length - 1]! + row[row.length - 1]!.half - width;
+  if (off > 0) {
+    x[row.length - 1]! -= off;
+    for (let at = row.length - 2; at >= 0; at--) x[at]! -= Math.max(0, gap(at));
+  }
+  return new Map(row.map((label, at) => [label.id, x[at]!]));
 }
 
 /** Clear of the body it stands on, however large that is drawn. */

@@ -1,7 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { Ladder, type Rail } from './ladder';
 import { naturalMarks } from './natural-marks';
-import { Plate } from './plate';
+import { apart, Plate } from './plate';
 
 const rung = (size: string, mm: number, more: Partial<Rail['rungs'][number]> = {}) => ({ id: `m:${size}`, size, mm, half: null, chance: null, lit: false, owned: false, pinned: false, ...more });
 const rail: Rail = { id: 'osmere:lark', maker: 'Osmere', model: 'Lark', rungs: [rung('12', 8.9), rung('14', 7.6, { lit: true, chance: '77 %' }), rung('16', 6.4, { half: 0.4 })] };
@@ -114,5 +114,22 @@ describe('the plate', () => {
   test('it says the length in the unit it was given', () => {
     plate(8.2);
     expect(screen.getByText('8.2')).toBeInTheDocument();
+  });
+});
+
+describe('labels of one row', () => {
+  const at = (labels: [number, number][], width = 390) => [...apart(labels.map(([x, half], index) => ({ id: String(index), x, half })), width)].map(([, x]) => x);
+  test('stand where they belong while they have room', () => expect(at([[80, 30], [200, 40]])).toEqual([80, 200]));
+  test('give way by half each, and never lie over one another or off the drawing', () => {
+    expect(at([[190, 30], [210, 50]])).toEqual([155, 245]);
+    for (const [labels, width] of [[[[10, 40], [30, 60]], 390], [[[370, 40], [380, 60]], 390], [[[180, 60], [190, 60], [200, 60]], 390], [[[350, 60], [360, 60], [380, 60]], 390]] as [[number, number][], number][]) {
+      const x = at(labels, width);
+      x.forEach((centre, index) => {
+        const half = labels[index]![1];
+        expect(centre - half).toBeGreaterThanOrEqual(-1e-9);
+        expect(centre + half).toBeLessThanOrEqual(width + 1e-9);
+        if (index > 0) expect(centre - half).toBeGreaterThanOrEqual(x[index - 1]! + labels[index - 1]![1] + 10 - 1e-9);
+      });
+    }
   });
 });

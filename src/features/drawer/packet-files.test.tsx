@@ -1,0 +1,47 @@
+import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { leftInPacket } from '@/state';
+import { opened, saved } from '../__tests__/files';
+import { openScreen } from '../__tests__/screen';
+import { PacketsScreen } from './packets-screen';
+
+jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
+
+const FILE = 'maker;model;size;count;low;label;note\nOsmere;Lark;14;7;5;;by the window\nOsmere;Lark;40;30;;;\nSomebody;Else;9;4;;;\nOsmere;;14;1;;;\nOsmere;Lark;14;few;;;\n';
+
+test('a file of packets is reported first, then counted again and added; it can be undone', async () => {
+  const { store } = await openScreen(<PacketsScreen />, 'demo');
+  const packets = () => Object.values(store.getState().records.entities.packet);
+  const before = packets().length;
+  opened.text = FILE;
+  fireEvent.click(screen.getByText('Read a file of packets'));
+  await waitFor(() => expect(screen.getByText('3 packets can be taken: counted again where they are here, added where not.')).toBeInTheDocument());
+  expect(screen.getByText(/^2 are of hooks the catalogue does not hold yet \(osmere lark 40, somebody else 9\)/)).toBeInTheDocument();
+  expect(screen.getAllByText(/^Line (5|6): /)).toHaveLength(2);
+  expect(packets()).toHaveLength(before);
+  fireEvent.click(screen.getByText('Take 3 packets'));
+  expect(screen.getByText('3 packets taken in.')).toBeInTheDocument();
+  const lark = packets().find((packet) => packet.hookId === 'osmere:lark:14' && packet.label === '')!;
+  expect([leftInPacket(lark), lark.low, lark.note]).toEqual([7, 5, 'by the window']);
+  expect(store.getState().records.past.map((item) => item.label)).toEqual(['packets-in']);
+});
+
+test('the drawer goes out as a file and comes back with nothing changed', async () => {
+  const { store } = await openScreen(<PacketsScreen />, 'demo');
+  saved.length = 0;
+  fireEvent.click(screen.getByText('Write to a file'));
+  opened.text = saved[0]!.text;
+  fireEvent.click(screen.getByText('Read a file of packets'));
+  await waitFor(() => expect(screen.getByText(/packets can be taken/)).toBeInTheDocument());
+  fireEvent.click(screen.getByText(/^Take \d+ packets$/));
+  expect(store.getState().records.past).toEqual([]);
+});
+
+test('a file that is none says which columns it lacks, and nothing is taken', async () => {
+  await openScreen(<PacketsScreen />, 'demo');
+  opened.text = 'a letter to a friend';
+  fireEvent.click(screen.getByText('Read a file of packets'));
+  await waitFor(() => expect(screen.getByText('No packet can be taken.')).toBeInTheDocument());
+  expect(screen.getAllByText(/^Line 1: /)).toHaveLength(3);
+  fireEvent.click(screen.getByText('Leave it'));
+  expect(screen.queryByText('No packet can be taken.')).toBeNull();
+});

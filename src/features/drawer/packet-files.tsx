@@ -1,0 +1,49 @@
+import { useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { readDrawerFile, writeDrawerFile, type DrawerRow } from '@/core/exchange';
+import { columnsOf } from '@/core/hooks';
+import { selectHooks, useApp } from '@/state';
+import { openText, saveFile } from '@/features/files';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Say } from '@/ui/primitives';
+import { useDrawer } from './use-drawer';
+
+const SHOWN_PROBLEMS = 8;
+
+/** The drawer as a file: written, and read with a report first; a packet that is there is counted again, another is added. */
+export function PacketFiles({ rows }: { rows: readonly DrawerRow[] }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const drawer = useDrawer();
+  const hooks = useApp(selectHooks);
+  const [read, setRead] = useState<ReturnType<typeof readDrawerFile> | null>(null);
+  const [taken, setTaken] = useState<number | null>(null);
+  const strange = useMemo(() => (read ? read.rows.filter((row) => !columnsOf(hooks).at.has(row.hookId)) : []), [hooks, read]);
+  const open = async () => {
+    const text = await openText('.csv,text/csv,text/plain');
+    if (text === null) return;
+    setTaken(null);
+    setRead(readDrawerFile(text));
+  };
+  return (
+    <View className="gap-3">
+      <View className="flex-row flex-wrap gap-x-3">
+        <Button kind="quiet" className="-ml-4" label={words('packets.read-file')} onPress={() => void open()} />
+        {rows.length > 0 ? <Button kind="quiet" label={words('packets.export')} onPress={() => saveFile('aubade-packets.csv', writeDrawerFile(rows), 'text/csv')} /> : null}
+      </View>
+      {read ? (
+        <View className="gap-2 rounded-control border border-edge bg-plane p-3">
+          <Say live>{words('packets.file-report', { count: read.rows.length })}</Say>
+          {strange.length > 0 ? <Say size="small" tone="straw">{words('packets.file-strange', { count: strange.length, names: strange.slice(0, 3).map((row) => row.hookId.replace(/:/g, ' ')).join(', ') })}</Say> : null}
+          {read.problems.slice(0, SHOWN_PROBLEMS).map((problem) => <Say key={`${problem.line}${problem.column}`} size="small" tone="dawn">{`${words('guide.line', { line: problem.line })} ${speech.say(problem, 'fault')}`}</Say>)}
+          {read.problems.length > SHOWN_PROBLEMS ? <Say size="small" tone="soft">{words('import.more', { count: read.problems.length - SHOWN_PROBLEMS })}</Say> : null}
+          <View className="flex-row flex-wrap gap-3">
+            {read.rows.length > 0 ? <Button kind="main" label={words('packets.file-take', { count: read.rows.length })} onPress={() => { drawer.take(read.rows); setTaken(read.rows.length); setRead(null); }} /> : null}
+            <Button kind="quiet" label={words('dressing.leave')} onPress={() => setRead(null)} />
+          </View>
+        </View>
+      ) : null}
+      {taken === null ? null : <Say live tone="sedge">{words('packets.file-taken', { count: taken })}</Say>}
+    </View>
+  );
+}
