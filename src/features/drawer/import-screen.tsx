@@ -9,6 +9,7 @@ import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
 import { run, type HooksFileAnswer } from '@/workers';
 import { DrawerTabs } from './drawer-tabs';
+import { PacketFiles } from './packet-files';
 
 const SHOWN_PROBLEMS = 20;
 const NEEDED: readonly HookColumn[] = ['maker', 'model', 'size', 'bend'];
@@ -102,6 +103,13 @@ export function ImportScreen() {
           </Say>
         ) : null}
       </View>
+      {state.at === 'start' ? (
+        <View className="gap-2 border-t border-line px-5 py-5">
+          <Heading>{words('packets.title')}</Heading>
+          <Say size="small" tone="soft">{words('packets.file-columns')}</Say>
+          <PacketFiles />
+        </View>
+      ) : null}
     </Page>
   );
 }

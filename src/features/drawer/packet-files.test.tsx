@@ -13,7 +13,7 @@ test('a file of packets is reported first, then counted again and added; it can 
   const packets = () => Object.values(store.getState().records.entities.packet);
   const before = packets().length;
   opened.text = FILE;
-  fireEvent.click(screen.getByText('Read a file of packets'));
+  fireEvent.click(screen.getByText('Read packets from a file'));
   await waitFor(() => expect(screen.getByText('3 packets can be taken: counted again where they are here, added where not.')).toBeInTheDocument());
   expect(screen.getByText(/^2 are of hooks the catalogue does not hold yet \(osmere lark 40, somebody else 9\)/)).toBeInTheDocument();
   expect(screen.getAllByText(/^Line (5|6): /)).toHaveLength(2);
@@ -30,7 +30,7 @@ test('the drawer goes out as a file and comes back with nothing changed', async 
   saved.length = 0;
   fireEvent.click(screen.getByText('Write to a file'));
   opened.text = saved[0]!.text;
-  fireEvent.click(screen.getByText('Read a file of packets'));
+  fireEvent.click(screen.getByText('Read packets from a file'));
   await waitFor(() => expect(screen.getByText(/packets can be taken/)).toBeInTheDocument());
   fireEvent.click(screen.getByText(/^Take \d+ packets$/));
   expect(store.getState().records.past).toEqual([]);
@@ -39,7 +39,7 @@ test('the drawer goes out as a file and comes back with nothing changed', async 
 test('a file that is none says which columns it lacks, and nothing is taken', async () => {
   await openScreen(<PacketsScreen />, 'demo');
   opened.text = 'a letter to a friend';
-  fireEvent.click(screen.getByText('Read a file of packets'));
+  fireEvent.click(screen.getByText('Read packets from a file'));
   await waitFor(() => expect(screen.getByText('No packet can be taken.')).toBeInTheDocument());
   expect(screen.getAllByText(/^Line 1: /)).toHaveLength(3);
   fireEvent.click(screen.getByText('Leave it'));

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { readDrawerFile, writeDrawerFile, type DrawerRow } from '@/core/exchange';
 import { columnsOf } from '@/core/hooks';
-import { selectHooks, useApp } from '@/state';
+import { leftInPacket, selectHooks, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
@@ -11,11 +11,17 @@ import { useDrawer } from './use-drawer';
 const SHOWN_PROBLEMS = 8;
 
 /** The drawer as a file: written, and read with a report first; a packet that is there is counted again, another is added. */
-export function PacketFiles({ rows }: { rows: readonly DrawerRow[] }) {
+export function PacketFiles() {
   const words = useWords();
   const speech = useSpeech();
   const drawer = useDrawer();
   const hooks = useApp(selectHooks);
+  const packets = useApp((state) => state.records.entities.packet);
+  const rows = (): DrawerRow[] => Object.values(packets).map((packet) => {
+    const { at, hooks: all } = columnsOf(hooks);
+    const [maker, model, size] = packet.hookId.split(':') as [string, string, string];
+    return { maker, model, size: all[at.get(packet.hookId) ?? -1]?.size ?? size, count: leftInPacket(packet), low: packet.low ?? null, label: packet.label, note: packet.note };
+  });
   const [read, setRead] = useState<ReturnType<typeof readDrawerFile> | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
   const strange = useMemo(() => (read ? read.rows.filter((row) => !columnsOf(hooks).at.has(row.hookId)) : []), [hooks, read]);
@@ -29,7 +35,7 @@ export function PacketFiles({ rows }: { rows: readonly DrawerRow[] }) {
     <View className="gap-3">
       <View className="flex-row flex-wrap gap-x-3">
         <Button kind="quiet" className="-ml-4" label={words('packets.read-file')} onPress={() => void open()} />
-        {rows.length > 0 ? <Button kind="quiet" label={words('packets.export')} onPress={() => saveFile('aubade-packets.csv', writeDrawerFile(rows), 'text/csv')} /> : null}
+        {Object.keys(packets).length > 0 ? <Button kind="quiet" label={words('packets.export')} onPress={() => saveFile('aubade-packets.csv', writeDrawerFile(rows()), 'text/csv')} /> : null}
       </View>
       {read ? (
         <View className="gap-2 rounded-control border border-edge bg-plane p-3">

@@ -65,10 +65,7 @@ export function PacketsScreen() {
         ))}
       </View>
       <View className="px-5 py-3">
-        <PacketFiles rows={held.map(({ packet, hook, left }) => {
-          const [maker, model, size] = packet.hookId.split(':') as [string, string, string];
-          return { maker, model, size: hook?.size ?? size, count: left, low: packet.low ?? null, label: packet.label, note: packet.note };
-        })} />
+        <PacketFiles />
       </View>
       {held.length > 0 && shown.length === 0 ? (
         <Say tone="soft" className="px-5 py-3">
