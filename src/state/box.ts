@@ -1,14 +1,16 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { labOfShade, STAGES } from '@/catalogue';
+import type { MoveId } from '@/catalogue/ids';
 import { byStage } from '@/core/belief';
-import { carriedFly, heldBy, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
+import { carriedFly, freeSlot, heldBy, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
 import { hexOfLab, labOfHex } from '@/core/colour';
 import { bodyFrom, lengthStats, type Eye } from '@/core/naturals';
 import { sampleFor, selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
-import type { FlyRecord, MatchRecord, SampleRecord } from './records/schemas';
+import { takeFromPackets } from './hooks';
+import { flySchema, type Entities, type FlyRecord, type MatchRecord, type SampleRecord } from './records/schemas';
 import type { State } from './store';
 
 /** Moves of a fly, oldest first. */
@@ -83,4 +85,41 @@ export function selectBoxMatch(state: State, matchId: string): BoxMatch | null {
   if (last && last.inputs.every((input, index) => input === inputs[index])) return last.result;
   last = { inputs, result: matchBox(flies, wantedBy(state, match, sample), STAGES) };
   return last.result;
+}
+
+/** What a fly is: a dressing on a hook, or one not tied here. */
+export type FlyKind = Pick<FlyRecord, 'name' | 'dressingId' | 'dressingRev' | 'hookId' | 'stage' | 'lengthMm' | 'shade' | 'ride'>;
+
+/** A kind of which nothing is known. */
+export const NO_KIND: FlyKind = { name: '', dressingId: null, dressingRev: null, hookId: null, stage: null, lengthMm: null, shade: null, ride: null };
+
+/** Whether a fly of the box is of this kind, so that more of it are the same fly. */
+export function sameKind(fly: FlyRecord, kind: FlyKind): boolean {
+  return fly.name === kind.name && fly.dressingId === kind.dressingId && fly.hookId === kind.hookId && fly.stage === kind.stage && fly.lengthMm === kind.lengthMm && fly.shade === kind.shade && fly.ride === kind.ride;
+}
+
+interface Stamp {
+  at: string;
+  newId: (kind: string) => string;
+}
+
+/** Flies put into a box; the same fly in the same box is topped up. */
+export function putFly(draft: Entities, { kind, boxId, slot, count, why, at, newId }: { kind: FlyKind; boxId: string; slot: string | null; count: number; why: MoveId } & Stamp): void {
+  const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && Object.values(fly.moves).some((item) => item.boxId === boxId));
+  const id = known?.[0] ?? newId('fly');
+  if (!known) draft.fly[id] = flySchema.cast({ ...kind });
+  draft.fly[id]!.moves[newId('move')] = { at, boxId, slot, count, why };
+}
+
+/** Where more of a kind go in a box: where it lies already, else the first free compartment; null when the box is full. */
+export function slotFor({ fly, box }: Pick<Entities, 'fly' | 'box'>, boxId: string, kind: FlyKind): string | null {
+  const places = Object.values(fly).flatMap((own) => heldOf(own).filter((held) => held.boxId === boxId).map((held) => ({ own, held })));
+  const there = places.find(({ own, held }) => sameKind(own, kind) && held.slot !== null);
+  return there ? there.held.slot : freeSlot(box[boxId]!, places.filter(({ held }) => held.left > 0).map(({ held }) => held.slot));
+}
+
+/** Flies tied at the bench: into a box where one is named, and as many hooks out of their packets as are there. */
+export function noteTied(draft: Entities, { kind, boxId, count, at, newId }: { kind: FlyKind; boxId: string | null; count: number } & Stamp): void {
+  if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied', at, newId });
+  if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count, at, newId });
 }

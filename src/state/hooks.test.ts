@@ -2,7 +2,7 @@ import { HOOK_COLUMNS, readHooksFile, writeHooksFile } from '@/core/exchange';
 import { KNOWN } from '@/catalogue';
 import { NUMBER_STEP } from '@/core/constants';
 import { cleanEntities, demoEntities, removeDemo } from './demo';
-import { isLow, leftInPacket, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks, takePackets } from './hooks';
+import { isLow, leftInPacket, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeFromPackets, takeHooks, takePackets } from './hooks';
 import { migrate } from './records/migrate';
 import { packetSchema, type Entities } from './records/schemas';
 import type { State } from './store';
@@ -48,6 +48,19 @@ describe('the drawer', () => {
     const before = structuredClone(entities.packet);
     takePackets(entities, rows, { at: 'z', newId });
     expect(entities.packet).toEqual(before);
+  });
+  test('hooks tied on come out of the packet that holds least, then the next, and never more than there are', () => {
+    const entities = cleanEntities();
+    const newId = ids();
+    const packet = (count: number, more: object = {}) => packetSchema.cast({ hookId: 'osmere:lark:14', moves: { a: { at: 'x', count, why: 'got' } }, ...more });
+    entities.packet = { big: packet(20), small: packet(3, { label: 'old tin' }), other: packet(9, { hookId: 'bessock:fine:13' }) };
+    const left = () => Object.values(entities.packet).map(leftInPacket);
+    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 5, at: 'y', newId })).toBe(5);
+    expect(left()).toEqual([18, 0, 9]);
+    expect(Object.values(entities.packet.small!.moves)).toContainEqual({ at: 'y', count: -3, why: 'tied' });
+    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 40, at: 'z', newId })).toBe(18);
+    expect(left()).toEqual([0, 0, 9]);
+    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 1, at: 'z', newId })).toBe(0);
   });
   test('low from its mark on', () => {
     const packet = packetSchema.cast({ hookId: 'x', low: 5, moves: { a: { at: 'x', count: 5, why: 'got' } } });

@@ -134,3 +134,16 @@ export function takePackets(draft: Entities, rows: readonly DrawerRowRead[], { a
     if (!known) draft.packet[newId('packet')] = packet;
   }
 }
+
+/** Takes hooks that were tied on out of their packets, the one that holds least first so that packets run out; how many were there. */
+export function takeFromPackets(draft: Entities, { hookId: hook, count, at, newId }: { hookId: string; count: number; at: string; newId: (kind: string) => string }): number {
+  const packets = Object.values(draft.packet).filter((packet) => packet.hookId === hook && leftInPacket(packet) > 0).sort((a, b) => leftInPacket(a) - leftInPacket(b));
+  let open = count;
+  for (const packet of packets) {
+    const taken = Math.min(open, leftInPacket(packet));
+    if (taken === 0) break;
+    packet.moves[newId('move')] = { at, count: -taken, why: 'tied' };
+    open -= taken;
+  }
+  return count - open;
+}

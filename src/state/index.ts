@@ -1,12 +1,12 @@
 export { bodiesOf, counts, hasUnread, sampleFor, pickingFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
-export { heldOf, movesOf, selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
+export { heldOf, movesOf, NO_KIND, noteTied, putFly, sameKind, selectBoxMatch, selectCarried, selectFlyName, slotFor, wantedBy, type FlyKind } from './box';
 export { groupRecords, ownGroups, selectGroups, selectKey, spanOf } from './own-groups';
 export { selectBelief, sightingFor } from './belief';
 export { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';
 export { hasDemo, removeDemo } from './demo';
 export { lastSurface, PHOTOS_MOST, photosWaiting, readPicture, storePicture } from './photos';
 export { selectEye } from './eye';
-export { isLow, leftInPacket, modelIdOf, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeHooks, takePackets, takeTapings } from './hooks';
+export { isLow, leftInPacket, modelIdOf, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeFromPackets, takeHooks, takePackets, takeTapings } from './hooks';
 export { dressingOf, dropDressing, putDressing, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
 export { libraryCard, middleSample, selectCardOf } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';

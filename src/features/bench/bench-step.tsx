@@ -12,6 +12,7 @@ import { RoomBudget } from './room-budget';
 import { SchoolsPanel } from './schools-panel';
 import { Stations } from './stations';
 import { SwitchRow } from './switch-row';
+import { TiedRow } from './tied-row';
 
 /** Schools for this card alone, over the dressing's and the tier's. */
 function CardSchools({ matchId, record, card }: { matchId: string; record: AnswerRecord; card: Card }) {
@@ -80,6 +81,7 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
         <Heading className="px-5 pb-2">{words('bench.steps-title')}</Heading>
         <CardSteps card={card} />
       </View>
+      <TiedRow card={card} />
     </View>
   );
 }

@@ -1,8 +1,19 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { change, leftInPacket, undone, type Store } from '@/state';
 import { MatchScreen } from '@/features/match-frame';
 import { openScreen, DUN } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { TieScreen } from './tie-screen';
+
+const hooksLeft = (store: Store, id: string) => Object.values(store.getState().records.entities.packet).filter((packet) => packet.hookId === id).reduce((sum, packet) => sum + leftInPacket(packet), 0);
+const fliesOn = (store: Store, id: string) => Object.values(store.getState().records.entities.fly).filter((fly) => fly.hookId === id).flatMap((fly) => Object.values(fly.moves)).reduce((sum, move) => sum + move.count, 0);
+/** The card on one hook, and how many of it the drawer holds. */
+async function pinned(store: Store, id = 'osmere:lark:14') {
+  act(() => void store.dispatch(change('pin-hook', (draft) => void draft.match[DUN]!.answers.forEach((answer) => (answer.hookId = id)))));
+  const [maker, model, size] = id.split(':').map((word) => word[0]!.toUpperCase() + word.slice(1));
+  await waitFor(() => expect(screen.getAllByText(`${maker} ${model} ${size}`).length).toBeGreaterThan(0));
+  return { id, left: hooksLeft(store, id) };
+}
 
 describe('the card', () => {
   const open = () => openScreen(<MatchScreen id={DUN} step="bench" />);
@@ -31,6 +42,26 @@ describe('the card', () => {
     expect(steps[0]).toHaveTextContent('Look: Thread lies flat');
     expect(steps[0]).toHaveTextContent('If it went wrong:');
     expect(steps[0]).toHaveTextContent(/CareHook point: .*Local rules and licensed practice come first\./);
+  });
+  test('flies that are tied go into a box and their hooks out of the packet, in one change that can be undone', async () => {
+    const { store } = await open();
+    const { id, left } = await pinned(store);
+    fireEvent.click(screen.getByRole('button', { name: 'Tied: 2' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Tied: 3' }));
+    const before = fliesOn(store, id);
+    fireEvent.click(screen.getByText('3 are tied'));
+    expect(hooksLeft(store, id)).toBe(left - 3);
+    expect(fliesOn(store, id)).toBe(before + 3);
+    expect(screen.getByText(new RegExp(`^3 into .* · 3 hooks out of the packet, ${left - 3} left`))).toBeInTheDocument();
+    act(() => void store.dispatch(undone()));
+    expect([hooksLeft(store, id), fliesOn(store, id)]).toEqual([left, before]);
+  });
+  test('of a hook that is in no packet none is taken, and without a box there is nothing to note', async () => {
+    const { store } = await open();
+    await pinned(store, 'bessock:fine:12');
+    expect(screen.getByText('No packet of Bessock Fine 12 is in the drawer: no hook is taken.')).toBeInTheDocument();
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Into' })).getByText('no box'));
+    expect(screen.getByText('One is tied').closest('[role=button]')).toHaveAttribute('aria-disabled', 'true');
   });
   test('the bench opens full screen', async () => {
     await open();
@@ -69,6 +100,18 @@ describe('at the bench', () => {
     for (let i = 0; i < 14; i++) key('PageDown');
     fireEvent.click(screen.getByRole('button', { name: 'Done' }));
     expect(went.to).toContainEqual({ pathname: '/matches/[id]/[step]', params: { id: DUN, step: 'bench' } });
+  });
+  test('at the last step the flies that are tied can be noted, and the keys of what has the focus are its own', async () => {
+    await open();
+    expect(screen.queryByText('Off the vise')).toBeNull();
+    for (let i = 0; i < 15; i++) key('PageDown');
+    expect(screen.getByText('Off the vise')).toBeInTheDocument();
+    const step = screen.getByRole('heading', { level: 1 }).textContent;
+    fireEvent.keyDown(screen.getByRole('radio', { name: 'no box' }), { key: 'ArrowLeft' });
+    fireEvent.keyDown(screen.getByRole('button', { name: 'Tied: 2' }), { key: ' ' });
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(step!);
+    key('ArrowLeft');
+    expect(screen.getByRole('heading', { level: 1 })).not.toHaveTextContent(step!);
   });
   test('a length to keep stands in big numerals with its range', async () => {
     await open();

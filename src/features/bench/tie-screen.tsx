@@ -7,6 +7,7 @@ import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWidt
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Button, Digits, Say } from '@/ui/primitives';
 import { StepCaution, StepCheck } from './card-view';
+import { TiedRow } from './tied-row';
 
 /** The bench, full screen: one step at a time, next and back by space bar, pedal, arrows or a tap. */
 export function TieScreen({ id }: { id: string }) {
@@ -30,7 +31,9 @@ export function TieScreen({ id }: { id: string }) {
       setIndex((now) => Math.min(Math.max(0, now + by), Math.max(0, count - 1)));
     };
     const onKey = (event: KeyboardEvent) => {
-      if ((event.target as HTMLElement | null)?.tagName === 'BUTTON' && event.key === ' ') return;
+      // What has the focus answers its own keys: a button the space bar, a choice the arrows too.
+      const at = event.target as HTMLElement | null;
+      if ((event.key === ' ' && at?.closest?.('button, [role=radio]')) || (event.key.startsWith('Arrow') && at?.closest?.('[role=radio]'))) return;
       const by = { ' ': 1, PageDown: 1, ArrowRight: 1, PageUp: -1, ArrowLeft: -1 }[event.key];
       if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
       event.preventDefault();
@@ -107,6 +110,7 @@ export function TieScreen({ id }: { id: string }) {
             )
           ) : null}
           <StepCaution step={step} />
+          {next ? null : <TiedRow card={card} />}
         </View>
       </ScrollView>
       <View className="flex-row border-t border-line">

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { freeSlot } from '@/core/box';
-import { heldOf, selectCatalogue, selectFlyName, selectCardOf, useApp, type FlyRecord } from '@/state';
+import { heldOf, sameKind, selectCatalogue, selectFlyName, selectCardOf, useApp, type FlyRecord } from '@/state';
 import { Missing, Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
@@ -9,7 +9,7 @@ import { cellsOf, fliesIn } from './in-box';
 import { OtherFly } from './other-fly';
 import { PickDressing } from './pick-dressing';
 import { PickSizes } from './pick-sizes';
-import { sameKind, useLedger, type Chosen } from './use-ledger';
+import { useLedger, type Chosen } from './use-ledger';
 
 /** Flies into a box, fast: a dressing, its sizes, how many of each; compartments follow by themselves. */
 export function EnterScreen({ id }: { id: string }) {

@@ -1,10 +1,9 @@
 import { hooksFromRows, demoRows } from '@/catalogue';
-import { flySchema } from '@/state';
+import { flySchema, NO_KIND, sameKind } from '@/state';
 import { createI18n, createSpeech } from '@/speech';
 import hooksCsv from '@/catalogue/hooks.csv';
 import { slotName } from './compartments';
 import { cellsOf, fliesIn, hookLine, placeName, sizeOf } from './in-box';
-import { NO_KIND, sameKind } from './use-ledger';
 
 const hooks = new Map(hooksFromRows(demoRows(hooksCsv), () => 'number').map((hook) => [hook.id, hook]));
 const speech = createSpeech(createI18n(), 'mm');

@@ -2,10 +2,10 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import type { Hook } from '@/core/hooks';
-import { selectCatalogue, useApp, type FlyRecord } from '@/state';
+import { NO_KIND, selectCatalogue, useApp, type FlyRecord } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
-import { NO_KIND, type Chosen } from './use-ledger';
+import type { Chosen } from './use-ledger';
 
 const COUNTS = ['1', '2', '3', '4', '6', '12'];
 const MODELS_SHOWN = 6;

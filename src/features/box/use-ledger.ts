@@ -1,10 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { useStore } from 'react-redux';
 import type { MoveId } from '@/catalogue/ids';
-import { boxSchema, change, flySchema, localStamp, useAppDispatch, type Entities, type FlyRecord, type Store } from '@/state';
-
-/** What a fly is: a dressing on a hook, or one not tied here. */
-export type FlyKind = Pick<FlyRecord, 'name' | 'dressingId' | 'dressingRev' | 'hookId' | 'stage' | 'lengthMm' | 'shade' | 'ride'>;
+import { boxSchema, change, localStamp, putFly, useAppDispatch, type Entities, type FlyKind, type Store } from '@/state';
 
 export interface PutIn {
   kind: FlyKind;
@@ -30,14 +27,6 @@ export interface Chosen {
   count: number;
 }
 
-/** A kind of which nothing is known. */
-export const NO_KIND: FlyKind = { name: '', dressingId: null, dressingRev: null, hookId: null, stage: null, lengthMm: null, shade: null, ride: null };
-
-/** Whether a fly of the box is of this kind, so that more of it are the same fly. */
-export function sameKind(fly: FlyRecord, kind: FlyKind): boolean {
-  return fly.name === kind.name && fly.dressingId === kind.dressingId && fly.hookId === kind.hookId && fly.stage === kind.stage && fly.lengthMm === kind.lengthMm && fly.shade === kind.shade && fly.ride === kind.ride;
-}
-
 /** Changes of what is in the boxes: entries of the ledger, never a number that is written over. */
 export function useLedger(): Ledger {
   const dispatch = useAppDispatch();
@@ -52,12 +41,7 @@ export function useLedger(): Ledger {
         move(draft, flyId, boxId, to, count, 'shifted');
       })),
       putIn: (boxId, flies, why) => dispatch(change('put-in', (draft) => {
-        for (const { kind, slot, count } of flies) {
-          const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && Object.values(fly.moves).some((item) => item.boxId === boxId));
-          const id = known?.[0] ?? ports.newId('fly');
-          if (!known) draft.fly[id] = flySchema.cast({ ...kind });
-          move(draft, id, boxId, slot, count, why);
-        }
+        for (const fly of flies) putFly(draft, { ...fly, boxId, why, at: now(), newId: ports.newId });
       })),
       newBox: (name) => {
         const id = ports.newId('box');
