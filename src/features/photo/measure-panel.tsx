@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { RegionId, StageId } from '@/catalogue/ids';
@@ -59,7 +59,15 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
   const [guess, setGuess] = useState<string | null>(null);
   const stopping = useRef<AbortController | null>(null);
   useEffect(() => prepare('photo'), []);
-  useEffect(() => () => stopping.current?.abort(), []);
+  // Its box is kept when a place goes out of sight, which lets go of every other reference to it.
+  const box = useRef<HTMLElement | null>(null);
+  const keepBox = useCallback((node: View | null) => {
+    if (node) box.current = node as unknown as HTMLElement;
+  }, []);
+  // Left for good the work is stopped; in a place that is only out of sight it goes on.
+  useEffect(() => () => void setTimeout(() => {
+    if (!box.current?.isConnected) stopping.current?.abort();
+  }, 0), []);
   const cv = stage ? postureCv(stage) : 0;
   const soft = cv >= SOFT_CV && what === 'body';
   const cased = stage === 'caddis/cased-larva';
@@ -111,7 +119,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
   const picture = <PhotoView id={photoId} height={HEIGHT} label={label} />;
   if (work.at === 'work') {
     return (
-      <View className="gap-2">
+      <View ref={keepBox} className="gap-2">
         {picture}
         <View role="progressbar" aria-label={words('photo.measuring')} aria-valuenow={Math.round(work.done * 100)} className="h-2 bg-line">
           <View style={{ width: `${Math.round(work.done * 100)}%` }} className="h-2 bg-river" />

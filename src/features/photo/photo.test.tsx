@@ -1,4 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react';
+import { Activity, useState } from 'react';
 import type { StageId } from '@/catalogue/ids';
 import { MatchScreen } from '@/features/match-frame';
 import { change, guessSchema, lastSurface, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, selectEye, specimen, storePicture, undone, type Store } from '@/state';
@@ -19,9 +20,22 @@ const answer = (insects: readonly object[] = [INSECT], refused: string | null = 
 });
 const sample = (store: Store) => store.getState().records.entities.sample.s!;
 
+/** A match in a place of its own, as the frame of the app holds it. */
+function Place() {
+  const [seen, setSeen] = useState(true);
+  const [there, setThere] = useState(true);
+  return (
+    <>
+      <button onClick={() => setSeen(!seen)}>another place</button>
+      <button onClick={() => setThere(false)}>for good</button>
+      {there ? <Activity mode={seen ? 'visible' : 'hidden'}><MatchScreen id="m" step="natural" /></Activity> : null}
+    </>
+  );
+}
+
 /** A match whose only photograph waits to be measured. */
-async function waiting(stage: StageId | null = null) {
-  const opened = await openScreen(<MatchScreen id="m" step="natural" />, 'clean');
+async function waiting(stage: StageId | null = null, shown = <MatchScreen id="m" step="natural" />) {
+  const opened = await openScreen(shown, 'clean');
   await storePicture(opened.store.ports, 'photo_a', 'data:image/png;base64,AAAA');
   await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
     draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', kept: true, photos: ['photo_a'] });
@@ -88,6 +102,21 @@ describe('a photograph that waits', () => {
     worker.mockRejectedValue(new Error('no picture'));
     await measure();
     expect(screen.getByText('This photograph could not be read.')).toBeInTheDocument();
+  });
+  test('in a place that is only out of sight it goes on; left for good it is stopped', async () => {
+    await waiting(null, <Place />);
+    const signals: AbortSignal[] = [];
+    worker.mockImplementation((_job: string, _input: object, { signal }: { signal: AbortSignal }) => new Promise(() => signals.push(signal)));
+    await measure();
+    const soon = () => act(async () => new Promise((done) => setTimeout(done, 5)));
+    fireEvent.click(screen.getByText('another place'));
+    await soon();
+    expect(signals.map((signal) => signal.aborted)).toEqual([false]);
+    fireEvent.click(screen.getByText('another place'));
+    expect(screen.getByRole('progressbar')).toBeInTheDocument();
+    fireEvent.click(screen.getByText('for good'));
+    await soon();
+    expect(signals.map((signal) => signal.aborted)).toEqual([true]);
   });
   test('let go, it is gone, and undo brings it back', async () => {
     const store = await waiting();
