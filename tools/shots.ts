@@ -46,11 +46,11 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
 ];
 
-async function main(only: string | undefined, out: string) {
+async function main(only: readonly string[], out: string) {
   const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] });
   await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
   const browser = await chromium.launch(CHROMIUM);
-  for (const view of VIEWS.filter((item) => !only || item.name.includes(only))) {
+  for (const view of VIEWS.filter((item) => only.length === 0 || only.some((name) => item.name.includes(name)))) {
     const page = await browser.newPage({ viewport: view.size });
     page.on('pageerror', (error) => process.stderr.write(`${view.name}: ${error.message}\n`));
     await page.goto(`${ORIGIN}${view.path}${view.path.includes('?') ? '&' : '?'}clock=2033-05-24T04:50`);
@@ -75,4 +75,4 @@ async function main(only: string | undefined, out: string) {
   server.kill();
 }
 
-void main(process.argv[2], process.env.SHOTS_OUT ?? OUT);
+void main(process.argv.slice(2), process.env.SHOTS_OUT ?? OUT);
