@@ -96,6 +96,9 @@ describe('a dressing of one\'s own', () => {
     return { store: shown.store, now: () => selectDressing(shown.store.getState(), 'mine')! };
   }
 
+  /** One of the choices under a title: by its label, which is found faster than its role. */
+  const choose = (group: string, option: string) => fireEvent.click(within(screen.getAllByLabelText(group).find((node) => node.getAttribute('role') === 'radiogroup')!).getByText(option));
+
   test('is derived with its parent kept, and opens to be changed', async () => {
     const { own } = await editing();
     expect(own).toMatchObject({ name: 'First-light upright dun, mine', parent: 'first-light-dun', rev: 1 });
@@ -131,7 +134,6 @@ describe('a dressing of one\'s own', () => {
   test('a step takes a side, a position of the vise and a tool, and the dressing lists the tool', async () => {
     const { now } = await editor();
     fireEvent.click(screen.getByLabelText(/^Step 2: /));
-    const choose = (group: string, option: string) => fireEvent.click(within(screen.getByRole('radiogroup', { name: group })).getByText(option));
     choose('Side', 'Far');
     choose('Vise', 'Inverted');
     choose('Tool', 'Magnifier');
@@ -222,35 +224,55 @@ describe('a dressing of one\'s own', () => {
     expect(wing.getByText(`2 ${second}`)).toBeInTheDocument();
   });
 
-  test('hooks, thread, weight, season and water, and how it is built', async () => {
+  test('hooks it is tied on: bends, how long, and what changed beside the parent', async () => {
     const { now } = await editor((own) => ({ ...own, hooks: [] }));
-    const choose = (group: string, option: string) => fireEvent.click(within(screen.getByRole('radiogroup', { name: group })).getByText(option));
     fireEvent.click(screen.getByLabelText('Hooks: any the style is meant for'));
-    fireEvent.click(within(screen.getByRole('group', { name: 'Bends, best first' })).getByText('Wide'));
+    fireEvent.click(within(screen.getByLabelText('Bends, best first')).getByText('Wide'));
     fireEvent.change(screen.getByLabelText('wide: to X long'), { target: { value: '1' } });
     expect(now().hooks).toEqual([{ bend: 'wide', x_long: [1, 1], wire: [] }]);
+    expect(screen.getByText('other hooks')).toBeInTheDocument();
+  });
+
+  test('another thread goes into the steps and layers that the old one was in', async () => {
+    const { now } = await editor();
     fireEvent.click(screen.getByLabelText(/^Thread: /));
     const before = now().threads[0]!.material;
     choose('Thread', 'Red polyester thread, 70 denier');
     expect(now().threads[0]!.material).toBe('thread-red-70');
     expect(JSON.stringify([now().steps, now().layers])).not.toContain(before);
+    expect(screen.getByText('another thread')).toBeInTheDocument();
+  });
+
+  test('weight is laid on and taken off', async () => {
+    const { now } = await editor();
     fireEvent.click(screen.getByLabelText('Weight: unweighted'));
     press('Add: Wound');
     choose('Metal', 'Lead');
     fireEvent.change(screen.getByLabelText('Turns'), { target: { value: '8' } });
     expect(now().weights).toMatchObject([{ kind: 'wound', metal: 'lead', turns: 8 }]);
+    expect(screen.getByText('weighted otherwise')).toBeInTheDocument();
+    press('Take it off');
+    expect(now().weights).toEqual([]);
+  });
+
+  test('season, and the size that a water asks for', async () => {
+    const { now } = await editor();
     fireEvent.click(screen.getByLabelText(/^Season and water: /));
-    fireEvent.click(within(screen.getByRole('group', { name: 'Season' })).getByText('December'));
+    press('December');
     choose('Size in Fast water', 'one up');
     expect(now()).toMatchObject({ size_by_water: { fast: 1 }, months: expect.arrayContaining([12]) });
     choose('Size in Fast water', 'exact');
     expect(now().size_by_water).toEqual({});
+  });
+
+  test('how it is built; too little room for the head is a fault', async () => {
+    const { now } = await editor();
     fireEvent.click(screen.getByLabelText(/^How it is built: /));
     choose('Finish', 'Rough');
     fireEvent.change(screen.getByLabelText(/^Room for the head, eyes/), { target: { value: '0.1' } });
     expect(now()).toMatchObject({ finish: 'rough', head_room: 0.1 });
-    await waitFor(() => expect(screen.getAllByText(/keeps 0.1 eyes free for the head; its style reserves/).length).toBeGreaterThan(0));
-    for (const line of ['another thread', 'weighted otherwise', 'other hooks', 'built otherwise']) expect(screen.getByText(line)).toBeInTheDocument();
+    await waitFor(() => expect(screen.getByText(/keeps 0.1 eyes free for the head; its style reserves/)).toBeInTheDocument());
+    expect(screen.getByText('built otherwise')).toBeInTheDocument();
   });
 
   test('what is said for it, what can be done on the bank, and its switches', async () => {
@@ -258,12 +280,12 @@ describe('a dressing of one\'s own', () => {
     fireEvent.click(screen.getByLabelText('What is said for it: nothing yet'));
     press('Add a claim');
     fireEvent.change(screen.getByLabelText('Claim 1'), { target: { value: 'Stands up in a chop.' } });
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Rests on' })).getByText('Seen'));
+    choose('Rests on', 'Seen');
     expect(now().claims).toEqual([{ text: 'Stands up in a chop.', evidence: 'seen' }]);
     fireEvent.click(screen.getByLabelText('On the bank, before another fly: nothing yet'));
     press('Add a change for the bank');
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'What is done' })).getByText('Sink it'));
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'It then rides' })).getByText('Under'));
+    choose('What is done', 'Sink it');
+    choose('It then rides', 'Under');
     expect(now().bank).toMatchObject([{ id: 'sink', ride: 'under' }]);
     fireEvent.click(screen.getByLabelText(/^Tail, /));
     press('May be left out');
