@@ -2,7 +2,7 @@ import { DRESSINGS } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { dressingFaults } from '../tying';
 import { addPart, bareDressing, donorOf, setOptional } from './add-part';
-import { derive, differences, dropPart, moveStep, recheckCounts, rechecks, scaleDressing, setMaterial } from './derive';
+import { derive, differences, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial } from './derive';
 import type { Dressing } from './dressing';
 import { leftOut } from './left-out';
 
@@ -34,7 +34,7 @@ test('every kind of change is named with its part', () => {
   expect(said(own)).toEqual([['rule', 'tail'], ['recoloured', 'abdomen']]);
   expect(said(dropPart(mine('first-light-dun'), 'tail'))).toEqual([['dropped', 'tail']]);
   expect(said(addPart(mine('first-light-dun'), 'egg-mass', DRESSINGS))).toEqual([['added', 'egg-mass']]);
-  expect(said(moveStep(mine('first-light-dun'), 1, 1))).toEqual([['order', null]]);
+  expect(said({ ...mine('first-light-dun'), steps: moved(mine('first-light-dun').steps, 1, 1) })).toEqual([['order', null]]);
   const whole: [Partial<Dressing>, string][] = [[{ threads: [] }, 'threads'], [{ weights: [{ ...of('herl-bead-nymph').weights[0]! }] }, 'weights'], [{ hooks: [] }, 'hooks'], [{ months: [12] }, 'season'], [{ size_by_water: { fast: 2 } }, 'season'], [{ assemblies: of('ellanmere-long-dun').assemblies }, 'beforehand'], [{ bundles: of('cheeked-quill-nymph').bundles }, 'bunches'], [{ layers: [] }, 'layers'], [{ finish: 'rough' }, 'built']];
   for (const [more, kind] of whole) expect(said({ ...mine('first-light-dun'), ...more })).toEqual([[kind, null]]);
   expect(said({ ...dropPart(mine('cheeked-quill-nymph'), 'beard'), threads: [], id: 'x' }).map(([kind]) => kind)).toContain('threads');
@@ -75,9 +75,9 @@ test('scaling multiplies lengths and beads, and leaves shares as they are', () =
 
 test('a step moves by one place and not beyond the ends', () => {
   const own = of('first-light-dun');
-  expect(moveStep(own, 0, -1)).toBe(own);
-  expect(moveStep(own, own.steps.length - 1, 1)).toBe(own);
-  expect(moveStep(own, 1, 1).steps[2]).toBe(own.steps[1]);
+  expect(moved(own.steps, 0, -1)).toBe(own.steps);
+  expect(moved(own.steps, own.steps.length - 1, 1)).toBe(own.steps);
+  expect(moved(own.steps, 1, 1)[2]).toBe(own.steps[1]);
 });
 
 test('what does not scale is named at the end where it fails', () => {

@@ -93,12 +93,6 @@ export function setMaterial(dressing: Dressing, id: string, material: string): D
   };
 }
 
-/** A step moved by one place; the dressing itself where it cannot go there. */
-export function moveStep(dressing: Dressing, index: number, by: 1 | -1): Dressing {
-  const steps = moved(dressing.steps, index, by);
-  return steps === dressing.steps ? dressing : { ...dressing, steps };
-}
-
 /** A list with one item moved by a place; the list itself where it cannot go there. */
 export function moved<T>(list: T[], index: number, by: 1 | -1): T[] {
   const other = index + by;

@@ -6,6 +6,6 @@ export { readiness } from './readiness';
 export { completeDressing, PART_DEFAULTS, STEP_DEFAULTS, writtenDressing, type WrittenDressing } from './complete-dressing';
 export type { Tool } from './tool';
 export { AS_A_RULE, leftOut, type Switched } from './left-out';
-export { derive, differences, dropPart, moved, moveStep, recheckCounts, rechecks, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
+export { derive, differences, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
 export { addPart, bareDressing, donorOf, setOptional } from './add-part';
-export { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type DressingBundle } from './shared-parts';
+export { addAssembly, setThread, addWeight, dropWeight, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type DressingBundle } from './shared-parts';

@@ -1,7 +1,7 @@
 import { DRESSINGS, MATERIALS, STAGES, STYLES } from '@/catalogue';
 import { dressingFaults } from '../tying';
 import type { Dressing } from './dressing';
-import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers } from './shared-parts';
+import { addAssembly, addBundle, addWeight, dropAssembly, dropWeight, setAssembly, setBundle, setLayers, setThread } from './shared-parts';
 
 const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const partOf = (dressing: Dressing, id: string) => dressing.parts.find((part) => part.id === id)!;
@@ -65,4 +65,28 @@ describe('made beforehand', () => {
     expect(dropAssembly(own, 'wing')).toEqual(plain());
   });
   test('two of one part have ids of their own', () => expect(addAssembly(addAssembly(plain(), 'wing', 'a'), 'wing', 'b').assemblies.map((item) => item.id)).toEqual(['wing', 'wing-2']));
+});
+
+test('another thread is in the parts, steps and layers of the old one, and nowhere is the old one left', () => {
+  const own = setThread(plain(), 0, 'thread-red-70');
+  expect(own.threads[0]!.material).toBe('thread-red-70');
+  expect(JSON.stringify(own)).not.toContain(plain().threads[0]!.material);
+  expect(own.steps.filter((step) => step.material === 'thread-red-70')).toHaveLength(plain().steps.filter((step) => step.material === plain().threads[0]!.material).length);
+});
+
+describe('weight', () => {
+  test.each([['bead', 'seat-bead'], ['wound', 'lay-weight'], ['sides', 'lay-weight']] as const)('%s comes with the step that lays it, before anything covers it, and goes with it', (kind, verb) => {
+    const start = plain();
+    const own = addWeight(start, kind, DRESSINGS);
+    expect(own.weights.map((weight) => weight.kind)).toEqual([kind]);
+    expect(own.steps.findIndex((step) => step.do === verb)).toBe(0);
+    expect(faults(own)).not.toContain('weight-after-cover');
+    const off = dropWeight(own, 0);
+    expect([off.weights, off.parts, off.steps]).toEqual([start.weights, start.parts, start.steps]);
+  });
+  test('a heavier hook needs no part', () => {
+    const own = addWeight(plain(), 'hook-wire', DRESSINGS);
+    expect([own.weights[0]!.kind, own.parts]).toEqual(['hook-wire', plain().parts]);
+    expect(dropWeight(own, 0)).toEqual(plain());
+  });
 });

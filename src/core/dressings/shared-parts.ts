@@ -1,6 +1,8 @@
+import type { WeightKind } from '@/catalogue/ids';
 import type { Dressing, DressingAssembly, DressingStep } from './dressing';
 import { STEP_DEFAULTS } from './complete-dressing';
-import { setMaterial } from './derive';
+import { addPart } from './add-part';
+import { dropPart, setMaterial } from './derive';
 
 export type DressingBundle = Dressing['bundles'][number];
 
@@ -66,4 +68,34 @@ export function setAssembly(dressing: Dressing, id: string, more: Partial<Omit<D
 /** A dressing without an assembly; the step that used it ties the part in as it comes. */
 export function dropAssembly(dressing: Dressing, id: string): Dressing {
   return { ...dressing, assemblies: dressing.assemblies.filter((item) => item.id !== id), steps: dressing.steps.map((step) => (step.assembly === id ? { ...step, assembly: null } : step)) };
+}
+
+/** Another thread in place of one: the parts, steps and layers that were made with it take it too. */
+export function setThread(dressing: Dressing, index: number, material: string): Dressing {
+  const before = dressing.threads[index]!.material;
+  const swap = <T extends { material: string | null }>(item: T): T => (item.material === before ? { ...item, material } : item);
+  return {
+    ...dressing,
+    threads: dressing.threads.map((thread, at) => (at === index ? { ...thread, material } : thread)),
+    parts: dressing.parts.map(swap),
+    steps: dressing.steps.map(swap),
+    assemblies: dressing.assemblies.map((item) => ({ ...item, steps: item.steps.map(swap) })),
+    layers: dressing.layers.map((layer) => ({ ...layer, from_under: layer.from_under.map((item) => (item === before ? material : item)) })),
+  };
+}
+
+/** Weight laid on with the part and the steps that lay it, as the library does; a heavier hook needs neither. */
+export function addWeight(dressing: Dressing, kind: WeightKind, library: readonly Dressing[]): Dressing {
+  const plain: Dressing['weights'][number] = { kind, metal: null, bead_kind: null, diameter_mm: null, turns: null, cover: null, lock: null };
+  if (kind === 'hook-wire') return { ...dressing, weights: [...dressing.weights, plain] };
+  const laid = addPart(dressing, kind === 'bead' ? 'bead' : 'weight', library);
+  const fresh = laid.weights.slice(dressing.weights.length);
+  return { ...laid, weights: [...dressing.weights, ...(fresh.length > 0 ? fresh.map((weight) => ({ ...weight, kind })) : [plain])] };
+}
+
+/** Weight taken off, with the part and the steps that laid it. */
+export function dropWeight(dressing: Dressing, index: number): Dressing {
+  const { kind } = dressing.weights[index]!;
+  const part = kind === 'hook-wire' ? undefined : dressing.parts.find((item) => item.part === (kind === 'bead' ? 'bead' : 'weight'));
+  return part ? dropPart(dressing, part.id) : { ...dressing, weights: dressing.weights.filter((_, at) => at !== index) };
 }

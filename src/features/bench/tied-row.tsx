@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useStore } from 'react-redux';
 import type { Card } from '@/core/tying';
-import { change, isLow, leftInPacket, localStamp, NO_KIND, noteTied, useApp, useAppDispatch, type Store } from '@/state';
+import { isLow, leftInPacket, NO_KIND, useApp } from '@/state';
+import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
 import { useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Stepper } from '@/ui/primitives';
@@ -13,27 +13,23 @@ const MOST = 60;
 /** What came off the vise: so many flies into a box, and as many hooks out of their packet. */
 export function TiedRow({ card }: { card: Card }) {
   const words = useWords();
-  const dispatch = useAppDispatch();
-  const { ports, getState } = useStore() as unknown as Store;
+  const ledger = useLedger();
   const boxes = useApp((state) => state.records.entities.box);
   const packets = useApp((state) => state.records.entities.packet);
   const [count, setCount] = useState(1);
   const [chosen, setChosen] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const carried = Object.entries(boxes).sort(([, a], [, b]) => Number(b.carried) - Number(a.carried) || a.name.localeCompare(b.name));
-  const boxId = chosen ?? carried[0]?.[0] ?? NO_BOX;
+  // A box that has gone meanwhile is not chosen any more.
+  const boxId = chosen !== null && (chosen === NO_BOX || boxes[chosen]) ? chosen : (carried[0]?.[0] ?? NO_BOX);
   const own = Object.values(packets).filter((packet) => packet.hookId === card.hook.id);
   const left = own.reduce((sum, packet) => sum + leftInPacket(packet), 0);
   const tied = () => {
     const taken = Math.min(count, left);
-    dispatch(change('tied', (draft) => noteTied(draft, {
-      kind: { ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id }, boxId: boxId === NO_BOX ? null : boxId, count,
-      at: getState().session.frozenClock ?? localStamp(ports.now()), newId: ports.newId,
-    })));
+    ledger.tied({ ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id }, boxId === NO_BOX ? null : boxId, count);
     setSaid([
       words(boxId === NO_BOX ? 'tied.said' : 'tied.said-box', { count, box: boxes[boxId]?.name ?? '' }),
       taken > 0 ? words('tied.said-hooks', { count: taken, left: left - taken }) : '',
-      own.some((packet) => packet.low !== null && packet.low !== undefined && left - taken <= packet.low) ? words('packets.low') : '',
     ].filter(Boolean).join(' · '));
   };
   return (
@@ -45,7 +41,7 @@ export function TiedRow({ card }: { card: Card }) {
       </View>
       {carried.length > 0 ? <Chips compact label={words('tied.into')} choices={[...carried.map(([id, box]) => ({ id, label: box.name })), { id: NO_BOX, label: words('tied.no-box') }]} value={boxId} onChange={setChosen} /> : null}
       <Say size="small" tone={own.some(isLow) ? 'straw' : 'soft'}>
-        {left > 0 ? words('tied.hooks', { hook: hookName(card.hook), count: left }) : words('tied.no-hooks', { hook: hookName(card.hook) })}
+        {`${left > 0 ? words('tied.hooks', { hook: hookName(card.hook), count: left }) : words('tied.no-hooks', { hook: hookName(card.hook) })}${own.some(isLow) ? ` · ${words('packets.low')}` : ''}`}
       </Say>
       {said ? <Say live tone="sedge">{said}</Say> : null}
     </View>

@@ -3,3 +3,4 @@ export { BoxScreen } from './box-screen';
 export { BoxStrip } from './box-strip';
 export { BoxesScreen } from './boxes-screen';
 export { EnterScreen } from './enter-screen';
+export { useLedger } from './use-ledger';

@@ -1,7 +1,7 @@
 import { useCallback, useMemo } from 'react';
 import { useStore } from 'react-redux';
 import type { MoveId } from '@/catalogue/ids';
-import { boxSchema, change, localStamp, putFly, useAppDispatch, type Entities, type FlyKind, type Store } from '@/state';
+import { boxSchema, change, localStamp, noteTied, putFly, useAppDispatch, type Entities, type FlyKind, type Store } from '@/state';
 
 export interface PutIn {
   kind: FlyKind;
@@ -16,6 +16,8 @@ export interface Ledger {
   shift(flyId: string, boxId: string, from: string | null, to: string, count: number): void;
   /** Flies into a box; the same fly in the same box is topped up. */
   putIn(boxId: string, flies: readonly PutIn[], why: MoveId): void;
+  /** Flies off the vise into a box, or into none, and their hooks out of the packets. */
+  tied(kind: FlyKind, boxId: string | null, count: number): void;
   newBox(name: string): string;
 }
 
@@ -43,6 +45,7 @@ export function useLedger(): Ledger {
       putIn: (boxId, flies, why) => dispatch(change('put-in', (draft) => {
         for (const fly of flies) putFly(draft, { ...fly, boxId, why, at: now(), newId: ports.newId });
       })),
+      tied: (kind, boxId, count) => dispatch(change('tied', (draft) => noteTied(draft, { kind, boxId, count, at: now(), newId: ports.newId }))),
       newBox: (name) => {
         const id = ports.newId('box');
         dispatch(change('box', (draft) => void (draft.box[id] = boxSchema.cast({ name, rows: 4, columns: 6 }))));

@@ -1,17 +1,12 @@
 import { View } from 'react-native';
-import { MATERIALS, STYLES } from '@/catalogue';
+import { DRESSINGS, MATERIALS, STYLES } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { BeadKindId, BeadLock, BendId, MetalId, SchoolOption, ThreadRole, WaterId, WeightKind, WireId } from '@/catalogue/ids';
-import type { Dressing, DressingWeight } from '@/core/dressings';
+import { addWeight, dropWeight, setThread, type Dressing, type DressingWeight } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Toggle } from '@/ui/primitives';
-import { Fold, Many, One } from './edit-fold';
+import { Fold, Many, One, put, without, type EditProps } from './edit-fold';
 import { NumberField } from './number-field';
-
-interface EditProps {
-  dressing: Dressing;
-  onChange: (next: Dressing) => void;
-}
 
 const TURNS = [0, 60] as const;
 const BEAD_MM = [0.5, 12] as const;
@@ -42,7 +37,7 @@ function Hooks({ dressing, onChange }: EditProps) {
   const speech = useSpeech();
   const style = STYLES.find((item) => item.id === dressing.style)!;
   const allowed = ids.bends.filter(({ id }) => style.path[id === 'curved-shank' || id === 'continuous-curve' ? id : 'straight'] !== null);
-  const put = (bend: BendId, more: Partial<Dressing['hooks'][number]>) => onChange({ ...dressing, hooks: dressing.hooks.map((hook) => (hook.bend === bend ? { ...hook, ...more } : hook)) });
+  const putHook = (bend: BendId, more: Partial<Dressing['hooks'][number]>) => onChange({ ...dressing, hooks: dressing.hooks.map((hook) => (hook.bend === bend ? { ...hook, ...more } : hook)) });
   const line = dressing.hooks.map((hook) => [speech.plain('bends', hook.bend), hook.x_long ? words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] }) : ''].filter(Boolean).join(' ')).join('; ');
   return (
     <Fold title={words('dressing.hooks')} line={line || words('edit-dressing.hooks-style')}>
@@ -50,10 +45,10 @@ function Hooks({ dressing, onChange }: EditProps) {
       {dressing.hooks.map((hook) => (
         <View key={hook.bend} role="group" aria-label={speech.name('bends', hook.bend)} className="gap-3 rounded-control border border-edge bg-ground p-3">
           <View className="flex-row flex-wrap gap-3">
-            <View className="w-36"><NumberField whole label={words('edit-dressing.x-from', { bend: speech.plain('bends', hook.bend) })} value={hook.x_long?.[0] ?? null} range={X_LONG} onChange={(low) => put(hook.bend, { x_long: low === null ? null : [low, Math.max(low, hook.x_long?.[1] ?? low)] })} /></View>
-            <View className="w-36"><NumberField whole label={words('edit-dressing.x-to', { bend: speech.plain('bends', hook.bend) })} value={hook.x_long?.[1] ?? null} range={X_LONG} onChange={(high) => put(hook.bend, { x_long: high === null ? null : [Math.min(high, hook.x_long?.[0] ?? high), high] })} /></View>
+            <View className="w-36"><NumberField whole label={words('edit-dressing.x-from', { bend: speech.plain('bends', hook.bend) })} value={hook.x_long?.[0] ?? null} range={X_LONG} onChange={(low) => putHook(hook.bend, { x_long: low === null ? null : [low, Math.max(low, hook.x_long?.[1] ?? low)] })} /></View>
+            <View className="w-36"><NumberField whole label={words('edit-dressing.x-to', { bend: speech.plain('bends', hook.bend) })} value={hook.x_long?.[1] ?? null} range={X_LONG} onChange={(high) => putHook(hook.bend, { x_long: high === null ? null : [Math.min(high, hook.x_long?.[0] ?? high), high] })} /></View>
           </View>
-          <Many title={words('edit-dressing.wires', { bend: speech.plain('bends', hook.bend) })} choices={ids.wires} value={hook.wire} onChange={(wire: WireId[]) => put(hook.bend, { wire })} />
+          <Many title={words('edit-dressing.wires', { bend: speech.plain('bends', hook.bend) })} choices={ids.wires} value={hook.wire} onChange={(wire: WireId[]) => putHook(hook.bend, { wire })} />
         </View>
       ))}
     </Fold>
@@ -62,22 +57,16 @@ function Hooks({ dressing, onChange }: EditProps) {
 
 function Threads({ dressing, onChange }: EditProps) {
   const words = useWords();
-  const put = (at: number, more: Partial<Dressing['threads'][number]>) => onChange({ ...dressing, threads: dressing.threads.map((thread, index) => (index === at ? { ...thread, ...more } : thread)) });
+  const change = (at: number, more: Partial<Dressing['threads'][number]>) => onChange({ ...dressing, threads: put(dressing.threads, at, more) });
   const nameOf = (id: string) => MATERIALS.find((material) => material.id === id)?.name ?? id;
-  /** The thread's steps and parts take the new one with it. */
-  const change = (at: number, material: string) => {
-    const before = dressing.threads[at]!.material;
-    const swap = <T extends { material: string | null }>(item: T): T => (item.material === before ? { ...item, material } : item);
-    onChange({ ...dressing, threads: dressing.threads.map((thread, index) => (index === at ? { ...thread, material } : thread)), parts: dressing.parts.map(swap), steps: dressing.steps.map(swap), assemblies: dressing.assemblies.map((item) => ({ ...item, steps: item.steps.map(swap) })), layers: dressing.layers.map((layer) => ({ ...layer, from_under: layer.from_under.map((item) => (item === before ? material : item)) })) });
-  };
   return (
     <Fold title={words('edit-dressing.threads')} line={dressing.threads.map((thread) => nameOf(thread.material)).join('; ') || words('edit-dressing.no-thread')}>
       {dressing.threads.map((thread, index) => (
         <View key={index} role="group" aria-label={nameOf(thread.material)} className="gap-3 rounded-control border border-edge bg-ground p-3">
-          <One title={words('edit-dressing.thread')} choices={THREADS} value={thread.material} onChange={(material) => material && change(index, material)} />
-          <One title={words('edit-dressing.thread-role')} choices={ids['thread-roles']} value={thread.role} onChange={(role: ThreadRole | null) => role && put(index, { role })} />
-          <View className="w-32"><NumberField whole label={words('edit-dressing.finish-turns')} value={thread.finish_turns} range={TURNS} onChange={(turns) => turns !== null && put(index, { finish_turns: turns })} /></View>
-          <View className="flex-row"><Button label={words('edit-dressing.thread-drop')} onPress={() => onChange({ ...dressing, threads: dressing.threads.filter((_, at) => at !== index) })} /></View>
+          <One title={words('edit-dressing.thread')} choices={THREADS} value={thread.material} onChange={(material) => material && onChange(setThread(dressing, index, material))} />
+          <One title={words('edit-dressing.thread-role')} choices={ids['thread-roles']} value={thread.role} onChange={(role: ThreadRole | null) => role && change(index, { role })} />
+          <View className="w-32"><NumberField whole label={words('edit-dressing.finish-turns')} value={thread.finish_turns} range={TURNS} onChange={(turns) => turns !== null && change(index, { finish_turns: turns })} /></View>
+          <View className="flex-row"><Button label={words('edit-dressing.thread-drop')} onPress={() => onChange({ ...dressing, threads: without(dressing.threads, index) })} /></View>
         </View>
       ))}
       <View className="flex-row"><Button label={words('edit-dressing.thread-add')} onPress={() => onChange({ ...dressing, threads: [...dressing.threads, { role: dressing.threads.length === 0 ? 'foundation' : 'head', material: THREADS[0]!.id, finish_turns: dressing.threads.length === 0 ? 5 : 0, optional: false }] })} /></View>
@@ -88,28 +77,28 @@ function Threads({ dressing, onChange }: EditProps) {
 function Weights({ dressing, onChange }: EditProps) {
   const words = useWords();
   const speech = useSpeech();
-  const put = (at: number, more: Partial<DressingWeight>) => onChange({ ...dressing, weights: dressing.weights.map((weight, index) => (index === at ? { ...weight, ...more } : weight)) });
+  const change = (at: number, more: Partial<DressingWeight>) => onChange({ ...dressing, weights: put(dressing.weights, at, more) });
   return (
     <Fold title={words('edit-dressing.weights')} line={dressing.weights.map((weight) => [speech.plain('weight-kinds', weight.kind), weight.metal ? speech.plain('metals', weight.metal) : ''].filter(Boolean).join(', ')).join('; ') || words('edit-dressing.unweighted')}>
       {dressing.weights.map((weight, index) => (
         <View key={index} role="group" aria-label={speech.name('weight-kinds', weight.kind)} className="gap-3 rounded-control border border-edge bg-ground p-3">
-          <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds']} value={weight.kind} onChange={(kind: WeightKind | null) => kind && put(index, { kind })} />
-          <One title={words('edit-dressing.metal')} choices={ids.metals} value={weight.metal ?? null} none={words('edit-dressing.none')} onChange={(metal: MetalId | null) => put(index, { metal })} />
+          <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds']} value={weight.kind} onChange={(kind: WeightKind | null) => kind && change(index, { kind })} />
+          <One title={words('edit-dressing.metal')} choices={ids.metals} value={weight.metal ?? null} none={words('edit-dressing.none')} onChange={(metal: MetalId | null) => change(index, { metal })} />
           {weight.kind === 'bead' ? (
             <>
-              <One title={words('edit-dressing.bead-kind')} choices={ids['bead-kinds']} value={weight.bead_kind ?? null} none={words('edit-dressing.by-bend')} onChange={(bead_kind: BeadKindId | null) => put(index, { bead_kind })} />
-              <One title={words('edit-dressing.lock')} choices={ids['bead-locks'].filter((lock) => lock.id !== 'none')} value={weight.lock ?? null} none={words('edit-dressing.none')} onChange={(lock: BeadLock | null) => put(index, { lock })} />
-              <View className="w-40"><NumberField label={words('edit-dressing.bead-mm')} value={weight.diameter_mm} range={BEAD_MM} onChange={(diameter_mm) => put(index, { diameter_mm })} /></View>
+              <One title={words('edit-dressing.bead-kind')} choices={ids['bead-kinds']} value={weight.bead_kind ?? null} none={words('edit-dressing.by-bend')} onChange={(bead_kind: BeadKindId | null) => change(index, { bead_kind })} />
+              <One title={words('edit-dressing.lock')} choices={ids['bead-locks'].filter((lock) => lock.id !== 'none')} value={weight.lock ?? null} none={words('edit-dressing.none')} onChange={(lock: BeadLock | null) => change(index, { lock })} />
+              <View className="w-40"><NumberField label={words('edit-dressing.bead-mm')} value={weight.diameter_mm} range={BEAD_MM} onChange={(diameter_mm) => change(index, { diameter_mm })} /></View>
             </>
           ) : (
-            <View className="w-28"><NumberField whole label={words('edit-dressing.turns')} value={weight.turns} range={TURNS} onChange={(turns) => put(index, { turns })} /></View>
+            <View className="w-28"><NumberField whole label={words('edit-dressing.turns')} value={weight.turns} range={TURNS} onChange={(turns) => change(index, { turns })} /></View>
           )}
-          <View className="flex-row"><Button label={words('edit-dressing.weight-drop')} onPress={() => onChange({ ...dressing, weights: dressing.weights.filter((_, at) => at !== index) })} /></View>
+          <View className="flex-row"><Button label={words('edit-dressing.weight-drop')} onPress={() => onChange(dropWeight(dressing, index))} /></View>
         </View>
       ))}
       <View className="flex-row flex-wrap gap-2">
         {ids['weight-kinds'].filter((kind) => !dressing.weights.some((weight) => weight.kind === kind.id)).map((kind) => (
-          <Button key={kind.id} label={words('edit-dressing.weight-add', { kind: kind.name })} onPress={() => onChange({ ...dressing, weights: [...dressing.weights, { kind: kind.id as WeightKind, metal: kind.id === 'bead' ? 'tungsten' : null, bead_kind: null, diameter_mm: null, turns: null, cover: null, lock: kind.id === 'bead' ? 'turns' : null }] })} />
+          <Button key={kind.id} label={words('edit-dressing.weight-add', { kind: kind.name })} onPress={() => onChange(addWeight(dressing, kind.id as WeightKind, DRESSINGS))} />
         ))}
       </View>
     </Fold>
@@ -151,7 +140,7 @@ function Ways({ dressing, onChange }: EditProps) {
       <View className="w-40"><NumberField label={words('edit-dressing.head-room', { least: style.reserve })} value={dressing.head_room} range={ROOM} onChange={(head_room) => onChange({ ...dressing, head_room })} /></View>
       <View className="flex-row flex-wrap gap-2">
         {dressing.threads.map((thread, index) => (
-          <Toggle key={index} label={words('edit-dressing.thread-optional', { thread: speech.plain('thread-roles', thread.role) })} on={thread.optional} onChange={(optional) => onChange({ ...dressing, threads: dressing.threads.map((item, at) => (at === index ? { ...item, optional } : item)) })} />
+          <Toggle key={index} label={words('edit-dressing.thread-optional', { thread: speech.plain('thread-roles', thread.role) })} on={thread.optional} onChange={(optional) => onChange({ ...dressing, threads: put(dressing.threads, index, { optional }) })} />
         ))}
       </View>
     </Fold>

@@ -1,8 +1,24 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
+import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
 import { Chips, Field, Say, Toggle } from '@/ui/primitives';
 import { Labelled } from './edit-part';
+
+export interface EditProps {
+  dressing: Dressing;
+  onChange: (next: Dressing) => void;
+}
+
+/** A list with something of one item changed. */
+export function put<T>(list: readonly T[], at: number, more: Partial<T>): T[] {
+  return list.map((item, index) => (index === at ? { ...item, ...more } : item));
+}
+
+/** A list without one item. */
+export function without<T>(list: readonly T[], at: number): T[] {
+  return list.filter((_, index) => index !== at);
+}
 
 /** A part of the editor that is a line until it is opened. */
 export function Fold({ title, line, children }: { title: string; line: string; children: ReactNode }) {

@@ -1,24 +1,9 @@
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BankChangeId, Evidence, RideId } from '@/catalogue/ids';
-import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
 import { Button, Toggle } from '@/ui/primitives';
-import { Fold, NeededField, One } from './edit-fold';
-
-interface EditProps {
-  dressing: Dressing;
-  onChange: (next: Dressing) => void;
-}
-
-/** One item of a list with something changed. */
-function put<T>(list: readonly T[], at: number, more: Partial<T>): T[] {
-  return list.map((item, index) => (index === at ? { ...item, ...more } : item));
-}
-
-function without<T>(list: readonly T[], at: number): T[] {
-  return list.filter((_, index) => index !== at);
-}
+import { Fold, NeededField, One, put, without, type EditProps } from './edit-fold';
 
 /** What is said for it, what can be changed on the bank, and the names of its switches. */
 export function EditSaid({ dressing, onChange }: EditProps) {

@@ -5,14 +5,9 @@ import ids from '@/catalogue/ids.json';
 import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type Dressing } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
-import { Fold, Many, NeededField, One } from './edit-fold';
+import { Fold, Many, NeededField, One, type EditProps } from './edit-fold';
 import { StepList } from './edit-steps';
 import { NumberField } from './number-field';
-
-interface EditProps {
-  dressing: Dressing;
-  onChange: (next: Dressing) => void;
-}
 
 const AMOUNT = [0, 500] as const;
 const A_FLY = [1, 12] as const;
@@ -118,9 +113,7 @@ function Layers({ dressing, onChange }: EditProps) {
       {dressing.parts.filter((part) => part.material !== null && part.part !== 'bead').map((part) => {
         const under = dressing.layers.find((layer) => layer.part === part.id)?.from_under ?? [];
         return (
-          <View key={part.id} className="gap-1">
-            <Many title={words('edit-dressing.layer-of', { part: nameOf(part.id) })} choices={[...under, ...used.filter((id) => !under.includes(id))].map((id) => ({ id, name: under.includes(id) ? `${under.indexOf(id) + 1} ${materialName(id)}` : materialName(id) }))} value={under} onChange={(next) => onChange(setLayers(dressing, part.id, next))} />
-          </View>
+            <Many key={part.id} title={words('edit-dressing.layer-of', { part: nameOf(part.id) })} choices={[...under, ...used.filter((id) => !under.includes(id))].map((id) => ({ id, name: under.includes(id) ? `${under.indexOf(id) + 1} ${materialName(id)}` : materialName(id) }))} value={under} onChange={(next) => onChange(setLayers(dressing, part.id, next))} />
         );
       })}
     </Fold>

@@ -250,9 +250,10 @@ describe('a dressing of one\'s own', () => {
     choose('Metal', 'Lead');
     fireEvent.change(screen.getByLabelText('Turns'), { target: { value: '8' } });
     expect(now().weights).toMatchObject([{ kind: 'wound', metal: 'lead', turns: 8 }]);
-    expect(screen.getByText('weighted otherwise')).toBeInTheDocument();
+    expect(now().steps[0]).toMatchObject({ do: 'lay-weight', part: 'weight' });
+    expect(screen.getByText('weight added')).toBeInTheDocument();
     press('Take it off');
-    expect(now().weights).toEqual([]);
+    expect([now().weights, now().steps.some((step) => step.do === 'lay-weight')]).toEqual([[], false]);
   });
 
   test('season, and the size that a water asks for', async () => {
