@@ -4,7 +4,7 @@ import ids from '@/catalogue/ids.json';
 import type { BeadKindId, BeadLock, BendId, MetalId, SchoolOption, ThreadRole, WaterId, WeightKind, WireId } from '@/catalogue/ids';
 import { addWeight, dropWeight, setThread, type Dressing, type DressingWeight } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Toggle } from '@/ui/primitives';
+import { Button, Say, Toggle } from '@/ui/primitives';
 import { Fold, Many, One, put, without, type EditProps } from './edit-fold';
 import { NumberField } from './number-field';
 
@@ -82,7 +82,7 @@ function Weights({ dressing, onChange }: EditProps) {
     <Fold title={words('edit-dressing.weights')} line={dressing.weights.map((weight) => [speech.plain('weight-kinds', weight.kind), weight.metal ? speech.plain('metals', weight.metal) : ''].filter(Boolean).join(', ')).join('; ') || words('edit-dressing.unweighted')}>
       {dressing.weights.map((weight, index) => (
         <View key={index} role="group" aria-label={speech.name('weight-kinds', weight.kind)} className="gap-3 rounded-control border border-edge bg-ground p-3">
-          <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds']} value={weight.kind} onChange={(kind: WeightKind | null) => kind && change(index, { kind })} />
+          {weight.kind === 'wound' || weight.kind === 'sides' ? <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds'].filter((kind) => kind.id === 'wound' || kind.id === 'sides')} value={weight.kind} onChange={(kind: WeightKind | null) => kind && change(index, { kind })} /> : <Say weight="medium">{speech.name('weight-kinds', weight.kind)}</Say>}
           <One title={words('edit-dressing.metal')} choices={ids.metals} value={weight.metal ?? null} none={words('edit-dressing.none')} onChange={(metal: MetalId | null) => change(index, { metal })} />
           {weight.kind === 'bead' ? (
             <>
