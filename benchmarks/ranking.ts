@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks';
 import { STYLES } from '../src/catalogue';
-import { carryOn, rankHooks, type HooksAsked } from '../src/core/answer';
+import { carryOn, rankHooks, styleUse, type HooksAsked } from '../src/core/answer';
 import type { Reason } from '../src/core/code';
 import { columnsOf, suit, type Hook } from '../src/core/hooks';
 import { manyHooks } from './many-hooks';
@@ -20,7 +20,7 @@ function median(task: (round: number) => unknown): number {
 
 function asked(round: number, hooks: readonly Hook[]): HooksAsked {
   return {
-    use: { style: STYLES.find((style) => style.id === 'upright-dun')!, bead: null, reading: 'default', pathShare: 1 },
+    use: styleUse(STYLES.find((style) => style.id === 'upright-dun')!),
     targetMm: 6 + (round % 17) * 0.5, bodyWidthMm: 1.1, barbRule: 'any', makers: [], owned: { [hooks[round]!.id]: 3, [hooks[round * 3]!.id]: 5 }, onlyOwned: false, pin: null, leastShankMm: 0, relativeSe: 0.04, relativeHatchSd: 0.07,
   };
 }

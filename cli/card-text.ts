@@ -11,6 +11,7 @@ export function cardText(card: Card, speech: Speech): string {
   const lines = [
     speech.t('cli.on', { dressing: card.dressing.name, hook: `${hook.maker_name} ${hook.model_name} ${hook.size}` }),
     fold(speech.t('cli.room', { room: speech.length(card.room_mm), used: speech.length(card.used_mm), fits: card.fits ? speech.t('cli.fits') : speech.t('cli.over', { part: card.over!.part, mm: speech.length(card.over!.mm) }) })),
+    ...card.hook_reasons.map((why) => fold(speech.t('cli.note', { text: speech.say(why) }), 2)),
     ...unusedSchools(card).map((note) => fold(speech.t('cli.note', { text: speech.say(note) }), 2)),
     '',
     columns(card.parts.map((part) => [

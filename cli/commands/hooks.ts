@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs';
 import { KNOWN, shippedSchool, STYLES } from '../../src/catalogue';
-import { convertHook, type ConvertBy, type Nearest } from '../../src/core/answer';
+import { convertHook, styleUse, type ConvertBy, type Nearest } from '../../src/core/answer';
 import { HOOK_COLUMNS, readHooksFile, writeBadRows, writeHooksFile, type CellProblem, type ColumnMap, type HookColumn } from '../../src/core/exchange';
 import { betweenSizes, columnsOf, hookId, lawTable, reads, readsGape, referenceEye, referenceGape, referenceWire, sizeLabelOf, type Hook } from '../../src/core/hooks';
 import { roundAll } from '../../src/core/units';
@@ -70,7 +70,7 @@ function convert(read: Reader, speech: Speech): Answered | null {
   const from = namedHook(read, hooks);
   if (read.faults.length > 0 || from === null) return null;
   const style = STYLES.find((item) => item.id === 'nymph')!;
-  const result = convertHook(from, columnsOf(hooks), { by, use: { style, bead: null, reading: 'default', pathShare: 1 }, owned, onlyOwned: read.has('owned') });
+  const result = convertHook(from, columnsOf(hooks), { by, use: styleUse(style), owned, onlyOwned: read.has('owned') });
   const found = Object.values(result.to);
   const lines = [
     `${from.makerName} ${from.modelName} ${from.size}: ${speech.length(from.shank.value)} long, ${speech.length(from.gape.value)} wide, reads ${reads(from.shank.value).toFixed(1)}`,

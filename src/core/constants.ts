@@ -105,8 +105,9 @@ export const MM_PER_INCH = 25.4;
 /** Refractive index of water and the sky-grey of trapped air: formulas §9. */
 export const WATER_INDEX = 1.33;
 export const WET_SCATTER_LOSS = 0.55;
-/** A hackle gauge reads barb = 1.75 × reference gape: domain §4. */
+/** A hackle gauge reads barb = 1.75 × reference gape; a hackle one packet under in gapes of this hook: formulas §8. */
 export const GAUGE_BARB_PER_GAPE = 1.75;
+export const GAUGE_ONE_UNDER = 1.51;
 
 /** One hook in another maker's: weights of length, gape and wire, the cost of another bend, how near is close. Source: docs/cli.md. */
 export const CONVERT = {

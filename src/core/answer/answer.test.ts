@@ -75,6 +75,18 @@ describe('choices', () => {
     const result = ask(sampleOf('mayfly/dun'), { onlyOwned: true });
     expect(result).toMatchObject({ hooks: [], none_fits: { nearest: null }, holds: null, card: null });
   });
+  test('where a barbless rule leaves no hook of the fly’s list, the first with a flattened barb is named', () => {
+    const said = (barbRule: 'barbless' | 'any', dressingPin: string) => ask(sampleOf('caddis/emerging-pupa', { lengthsMm: [9] }), { barbRule, dressingPin }).warnings.find((why) => why.code === 'flatten-instead');
+    expect(said('barbless', 'clipped-palmer-wet')?.params.hook).toEqual(expect.stringMatching(/\S+ \S+/));
+    expect(said('any', 'clipped-palmer-wet')).toBeUndefined();
+    expect(said('barbless', 'half-way-pupa')).toBeUndefined();
+  });
+  test('a card on a hook its dressing is not made for says in what', () => {
+    const reasons = (hookPin: string) => ask(sampleOf('mayfly/nymph'), { hookPin, dressingPin: 'staith-jig-nymph' }).card!.hook_reasons.map((why) => why.code);
+    expect(reasons('bessock:fine:14')).toEqual(['wire-apart', 'bend-not-listed']);
+    expect(reasons('tholeby:jig:14')).toEqual([]);
+    expect(ask(sampleOf('mayfly/dun'), { hookPin: 'kyrewood:stone-4x:12', dressingPin: 'first-light-dun' }).card!.hook_reasons.map((why) => why.code)).toContain('x-not-listed');
+  });
   test('a flattened rule adds the first step to a barbed hook, and not to a barbless one', () => {
     const steps = (hookPin: string) => ask(sampleOf('mayfly/dun'), { barbRule: 'flattened', hookPin, dressingPin: 'first-light-dun' }).card!.steps;
     expect(steps('ravelin:plain-dry:14')[0]).toMatchObject({ n: 1, check: 'flatten-barb', caution: 'hook-point' });

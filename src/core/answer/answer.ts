@@ -2,12 +2,12 @@ import { CRANE_FLY_WHOLE_BELOW_MM, LENGTH_RANGE_MM, RAFT_MM, SUIT } from '../con
 import { reason, type Reason } from '../code';
 import { colourOf, labOfHex, shadeOf } from '../colour';
 import { askedFor, NO_PICKING, rankDressings, readiness, type Asked, type Dressing, type RankedDressing } from '../dressings';
-import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
+import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, xOf, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
 import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample } from './answer-shape';
 import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
-import { carryOn, pathShareOf, scoreHook, type StyleInUse } from './score-hook';
+import { carryOn, placeOf, scoreHook, styleUse, type StyleInUse } from './score-hook';
 
 /** Hooks listed in full. */
 const LISTED = 50;
@@ -44,8 +44,8 @@ function styleInUse(catalogue: Catalogue, row: StageRow, dressing: Dressing | nu
   let style = findStyle(catalogue, dressing?.style ?? row.style);
   const craneFly = row.id === 'crane-fly/adult' || row.id === 'crane-fly/drowned';
   if (craneFly && style.id === 'detached-body' && bodyMm < CRANE_FLY_WHOLE_BELOW_MM && !pinned) style = findStyle(catalogue, 'small-adult');
-  const bead = dressing ? (dressing.weights.find((weight) => weight.kind === 'bead') ?? null) : beadOfStyle(style);
-  return { style, bead, reading: choices.schools['eye-reading'] ?? 'default', pathShare: pathShareOf(style, choices.schools) };
+  const use = styleUse(style, dressing, dressing ? schoolsFor(choices, dressing.id) : choices.schools);
+  return dressing ? use : { ...use, bead: beadOfStyle(style) };
 }
 
 /** A style that means a bead is taken to have one until a dressing says otherwise. */
@@ -250,6 +250,11 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
   if (giant) warnings.push(reason('giant', { longest: { mm: first!.carry_mm }, target: { mm: targetMm } }, { evidence: 'theory' }));
   if (first?.pinned && first.reasons.some((item) => item.code === 'bend-borrowed')) warnings.push(first.reasons.find((item) => item.code === 'bend-borrowed')!);
   if (first && first.pinned && !barbAllowed(first.barb, choices.barbRule).allowed) warnings.push(reason('pinned-barb', { rule: { kind: 'barb-rules', id: choices.barbRule } }));
+  if (choices.barbRule === 'barbless') {
+    const inside = (hook: HookAnswer) => placeOf(use, hook.bend, xOf(hook.shank_mm, hook.gape_mm)).place >= 0;
+    const flattened = first && inside(first) ? null : (hooksOf(columns, { ...asked, barbRule: 'flattened', pin: null }, 1).hooks[0] ?? null);
+    if (flattened && inside(flattened)) warnings.push(reason('flatten-instead', { hook: `${flattened.maker_name} ${flattened.model_name} ${flattened.size}`, steps: flattened.steps! }, { evidence: 'heard' }));
+  }
   const byWater = dressing?.size_by_water[sample.water] ?? 0;
   if (byWater !== 0 && choices.offset.sizes === 0) warnings.push(reason(byWater > 0 ? 'size-larger-water' : 'size-smaller-water', { water: { kind: 'waters', id: sample.water }, sizes: Math.abs(byWater) }, { evidence: 'heard' }));
   if (chosen.first?.stageMatch === 'neighbour' && choices.offset.intent !== 'easier-prey') warnings.push(reason('dressing-of-neighbour', { name: chosen.first.dressing.name, wanted: { kind: 'stages', id: sample.stage }, stage: { kind: 'stages', id: chosen.first.dressing.stages[0]! } }, { evidence: 'theory' }));

@@ -3,7 +3,7 @@ import type { Hook } from '../hooks';
 import { buildCard, type Card } from '../tying';
 import { answer, schoolsFor } from './answer';
 import type { Catalogue, Choices, Sample } from './answer-shape';
-import { pathShareOf, scoreHook } from './score-hook';
+import { scoreHook, styleUse } from './score-hook';
 
 export interface CardRequest {
   dressing: Dressing;
@@ -17,7 +17,7 @@ export interface CardRequest {
 /** A card from a dressing and a hook, for a natural when there is one. Both are taken as pinned. */
 export function cardFor({ dressing, hook, sample, choices, catalogue, count }: CardRequest): Card {
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
-  const use = { style, bead: dressing.weights.find((weight) => weight.kind === 'bead') ?? null, reading: choices.schools['eye-reading'] ?? ('default' as const), pathShare: pathShareOf(style, choices.schools) };
+  const use = styleUse(style, dressing, schoolsFor(choices, dressing.id));
   const answered = sample ? answer(sample, { ...choices, hookPin: hook.id, dressingPin: dressing.id }, catalogue) : null;
   const stage = catalogue.stages.find((row) => row.id === sample?.stage);
   return buildCard({

@@ -1,10 +1,11 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { columnsOf, type Hook } from '../hooks';
 import { convertHook, type ConvertBy } from './convert';
+import { styleUse } from './score-hook';
 
 const style = SHIPPED.styles.find((item) => item.id === 'nymph')!;
 const ask = (from: Hook, by: ConvertBy = 'length', owned: Record<string, number> = {}, hooks: readonly Hook[] = SHIPPED.hooks, onlyOwned = false) =>
-  convertHook(from, columnsOf(hooks), { by, use: { style, bead: null, reading: 'default', pathShare: 1 }, owned, onlyOwned });
+  convertHook(from, columnsOf(hooks), { by, use: styleUse(style), owned, onlyOwned });
 const hook = (id: string) => SHIPPED.hooks.find((item) => item.id === id)!;
 const lark = hook('osmere:lark:14');
 const STEP = -Math.log(0.919);

@@ -1,6 +1,6 @@
 import { CONVERT, NUMBER_STEP } from '../constants';
 import { reason, type Reason } from '../code';
-import { BEND_ORDER, GAPE, ROW, SHANK, WIRE_ORDER, wireClassesApart, type Hook, type HookColumns } from '../hooks';
+import { GAPE, ofEveryShape, ROW, SHANK, WIRE_ORDER, wireClassesApart, type Hook, type HookColumns } from '../hooks';
 import { NO_NATURAL, scoreHook, type StyleInUse } from './score-hook';
 import type { HookAnswer } from './answer-shape';
 
@@ -39,7 +39,7 @@ interface ConvertAsked {
 function costs(from: Hook, { table, shape, hooks }: HookColumns, by: ConvertBy): Float64Array {
   const weight = CONVERT.weights[by];
   const [shankFrom, gapeFrom] = [from.shank.value, from.gape.value];
-  const apart = Float64Array.from({ length: BEND_ORDER.length * WIRE_ORDER.length }, (_, place) => (BEND_ORDER[Math.floor(place / WIRE_ORDER.length)] === from.bend ? 0 : CONVERT.otherBend) + weight.wire * wireClassesApart(WIRE_ORDER[place % WIRE_ORDER.length]!, from.wire));
+  const apart = ofEveryShape((bend, wire) => (bend === from.bend ? 0 : CONVERT.otherBend) + weight.wire * wireClassesApart(wire, from.wire));
   const out = new Float64Array(hooks.length);
   const [row5, shankAt, gapeAt] = [ROW, SHANK, GAPE];
   for (let row = 0; row < out.length; row++) out[row] = (weight.length * Math.abs(Math.log(table[row * row5 + shankAt]! / shankFrom)) + weight.gape * Math.abs(Math.log(table[row * row5 + gapeAt]! / gapeFrom))) / NUMBER_STEP + apart[shape[row]!]!;

@@ -1,7 +1,7 @@
 import type { BarbId, BarbRuleId, BendId, EyeId, WireId } from '@/catalogue/ids';
 import { JIG_BEAD_SHARE, NUMBER_STEP, SUIT } from '../constants';
-import { BEAD, BEND_ORDER, bendCost, EYE, eyeShare, GAPE, pathFactor, ROW, SHANK, WIRE, WIRE_ORDER, wireCost, type HookColumns } from '../hooks';
-import { carryOn, scoreHook, type StyleInUse } from './score-hook';
+import { BEAD, bendCost, EYE, eyeShare, GAPE, ofEveryShape, pathFactor, ROW, SHANK, WIRE, wireCost, type HookColumns } from '../hooks';
+import { carryOn, meantFor, placeOf, scoreHook, type StyleInUse } from './score-hook';
 
 /** Kinds of hook that are looked for; null for any. */
 export interface HookKinds {
@@ -88,7 +88,7 @@ function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
 export function keeps(columns: HookColumns, asked: HooksAsked): (row: number) => boolean {
   const keep = mask(columns, asked);
   const pin = rowOf(columns, asked.pin);
-  return (row) => row === pin || ((keep === null || keep[row] === 1) && pathFactor(asked.use.style, columns.hooks[row]!.bend) !== null);
+  return (row) => row === pin || ((keep === null || keep[row] === 1) && meantFor(asked.use.style, columns.hooks[row]!.bend));
 }
 
 /** What ranking writes for every row and model, kept from one ranking to the next: a catalogue is ranked again at every key. */
@@ -96,8 +96,12 @@ interface Scratch {
   /** Cost of a row, number steps; infinite where it is left out. */
   steps: Float64Array;
   bestOfModel: Int32Array;
-  /** How many rows cost so many sixteenths of a step. */
+  /** What rows are put in order by, the least first. */
+  key: Float64Array;
+  /** How many rows of each of the four classes cost so many sixteenths of a step. */
   tally: Uint32Array;
+  /** Least cost of each class, infinite where it has none. */
+  least: Float64Array;
   /** Row of the least cost, −1 where none is left, and the most that any carries. */
   nearest: number;
   longest: number;
@@ -107,34 +111,39 @@ interface Scratch {
 
 const TALLIES = 1024;
 const PER_STEP = 16;
+/** Classes of a row: inside the fly's list of hooks or outside it, sold or of the range that nobody sells. */
+const OUTSIDE = 1;
+const MAKERLESS = 2;
+const CLASSES = 4;
+const CLASS_ROOM = TALLIES + 1;
 const scratches = new WeakMap<HookColumns, Scratch>();
 
 function scratchOf(columns: HookColumns): Scratch {
-  const known = scratches.get(columns) ?? { steps: new Float64Array(columns.hooks.length), bestOfModel: new Int32Array(columns.models.length), tally: new Uint32Array(TALLIES + 1), nearest: -1, longest: 0, ties: false };
+  const known = scratches.get(columns) ?? { steps: new Float64Array(columns.hooks.length), bestOfModel: new Int32Array(columns.models.length), key: new Float64Array(columns.hooks.length), tally: new Uint32Array(CLASSES * CLASS_ROOM), least: new Float64Array(CLASSES), nearest: -1, longest: 0, ties: false };
   scratches.set(columns, known);
   return known;
 }
 
-/** What a style makes of every bend and wire class: factor of the shank, of the eye, of a jig's bead, and what they cost. */
-function termsOf({ style, pathShare, reading }: StyleInUse): Float64Array {
-  const terms = new Float64Array(BEND_ORDER.length * WIRE_ORDER.length * 4);
-  BEND_ORDER.forEach((bend, place) => {
-    const path = (pathFactor(style, bend) ?? 0) * pathShare;
-    const head = eyeShare(style, bend, reading);
-    const cost = bendCost(bend, style.bends);
-    WIRE_ORDER.forEach((wire, index) => terms.set([path, head, bend === 'jig' ? JIG_BEAD_SHARE : 0, cost + wireCost(wire, style.wire)], (place * WIRE_ORDER.length + index) * 4));
-  });
-  return terms;
+/** Numbers a shape is described by. */
+const TERMS = 5;
+
+/** What a fly makes of every bend, wire class and X: factor of the shank, of the eye, of a jig's bead, what they cost, and whether it is outside the list. */
+function termsOf(use: StyleInUse): Float64Array {
+  const { style, pathShare, reading } = use;
+  return Float64Array.from(ofEveryShape((bend, wire, x) => {
+    const at = placeOf(use, bend, x);
+    const path = meantFor(style, bend) ? pathFactor(style, bend)! * pathShare : 0;
+    return [path, eyeShare(style, bend, reading), bend === 'jig' ? JIG_BEAD_SHARE : 0, bendCost(at.place) + wireCost(wire, at.wire), at.place < 0 ? OUTSIDE : 0];
+  }).flat());
 }
 
 /** Where the series of the logarithm holds: ((r − 1)/(r + 1))² at twice the target. */
 const NEAR = 1 / 9;
 
 /** Cost of every row and the best of every model: the hot loop, in which nothing else is. */
-function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAsked, keep: Uint8Array | null, scratch: Scratch): void {
-  const { table, shape, starts } = columns;
-  const { steps, bestOfModel, tally } = scratch;
-  const terms = termsOf(use);
+function costAll(columns: HookColumns, terms: Float64Array, { use, targetMm, bodyWidthMm }: HooksAsked, keep: Uint8Array | null, scratch: Scratch): void {
+  const { table, shape, starts, makerless } = columns;
+  const { steps, bestOfModel, tally, least: leastOfClass } = scratch;
   // A bundler turns an imported name into a look-up: these are taken out of the loop.
   const [row5, shankAt, eyeAt, wireAt, gapeAt, beadAt] = [ROW, SHANK, EYE, WIRE, GAPE, BEAD];
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
@@ -142,7 +151,9 @@ function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAske
   const { clearEnough, clearCost } = SUIT;
   const crowded = 2 * (1 - clearEnough);
   const models = bestOfModel.length;
+  const seatEyes = use.seatEyes;
   tally.fill(0);
+  leastOfClass.fill(Infinity);
   let ties = false;
   let nearest = -1;
   let least = Infinity;
@@ -152,6 +163,7 @@ function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAske
   let head = 0;
   let jig = 0;
   let fixed = 0;
+  let outside = 0;
   for (let place = 0; place < models; place++) {
     const end = starts[place + 1]!;
     let best = -1;
@@ -160,17 +172,19 @@ function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAske
       const now = shape[row]!;
       if (now !== last) {
         last = now;
-        path = terms[now * 4]!;
-        head = terms[now * 4 + 1]!;
-        jig = terms[now * 4 + 2]!;
-        fixed = terms[now * 4 + 3]!;
+        path = terms[now * 5]!;
+        head = terms[now * 5 + 1]!;
+        jig = terms[now * 5 + 2]!;
+        fixed = terms[now * 5 + 3]!;
+        outside = terms[now * 5 + 4]!;
       }
       if (path === 0 || (keep !== null && keep[row] === 0)) {
         steps[row] = Infinity;
         continue;
       }
       const ball = beadMm < 0 ? table[at + beadAt]! : beadMm;
-      const carry = path * table[at + shankAt]! + head * table[at + eyeAt]! + jig * ball;
+      const neck = jig * ball - seatEyes * table[at + eyeAt]!;
+      const carry = path * table[at + shankAt]! + head * table[at + eyeAt]! + (neck > 0 ? neck : 0);
       const ratio = carry / targetMm;
       const z = (ratio - 1) / (ratio + 1);
       const y = z * z;
@@ -181,7 +195,9 @@ function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAske
       if (thick > crowded * table[at + gapeAt]!) cost += clearCost * (clearEnough - 1 + thick / (2 * table[at + gapeAt]!));
       steps[row] = cost;
       const sixteenths = cost * PER_STEP;
-      tally[sixteenths < TALLIES ? sixteenths | 0 : TALLIES]!++;
+      const kind = outside + 2 * makerless[row]!;
+      tally[kind * CLASS_ROOM + (sixteenths < TALLIES ? sixteenths | 0 : TALLIES)]!++;
+      if (cost < leastOfClass[kind]!) leastOfClass[kind] = cost;
       if (carry > longest) longest = carry;
       if (cost < bestCost) {
         best = row;
@@ -200,29 +216,40 @@ function costAll(columns: HookColumns, { use, targetMm, bodyWidthMm }: HooksAske
 }
 
 /** What a row carries, mm: for the few that are compared by it. */
-function carryReader({ table, shape }: HookColumns, { use }: HooksAsked): (row: number) => number {
-  const terms = termsOf(use);
+function carryReader({ table, shape }: HookColumns, terms: Float64Array, { use }: HooksAsked): (row: number) => number {
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
   const [row5, shankAt, eyeAt, beadAt] = [ROW, SHANK, EYE, BEAD];
   return (row) => {
     const at = row * row5;
-    const now = shape[row]! * 4;
-    return terms[now]! * table[at + shankAt]! + terms[now + 1]! * table[at + eyeAt]! + terms[now + 2]! * (beadMm < 0 ? table[at + beadAt]! : beadMm);
+    const now = shape[row]! * TERMS;
+    const eye = table[at + eyeAt]!;
+    return terms[now]! * table[at + shankAt]! + terms[now + 1]! * eye + Math.max(0, terms[now + 2]! * (beadMm < 0 ? table[at + beadAt]! : beadMm) - use.seatEyes * eye);
   };
 }
 
-/** Before every cost there is: an owned hook in the band. */
+/** Before every cost there is: an owned hook in the band; after every cost, one that nobody sells; after all of these, one outside the list. */
 const OWNED_FIRST = 1e6;
+const MAKERLESS_LAST = 1e5;
+const OUTSIDE_LAST = 4e6;
+
+/** What is added to the cost of each class: where a listed hook is near, those outside follow; where one that is sold is in the band, those that nobody sells do. */
+function demotions(least: Float64Array, band: number): Float64Array {
+  const listed = Math.min(least[0]!, least[MAKERLESS]!) <= SUIT.noneFitsOver;
+  const sold = Math.min(least[0]!, listed ? Infinity : least[OUTSIDE]!) <= band;
+  return Float64Array.from({ length: CLASSES }, (_, kind) => (kind & OUTSIDE && listed ? OUTSIDE_LAST : 0) + (kind & MAKERLESS && sold ? MAKERLESS_LAST : 0));
+}
 
 /**
  * Ranks a whole catalogue for one natural: filter, carry and cost of every hook, the best `top` in order by selection, the nearest
- * of every model and maker. Order: owned and in the band, then cost, then length, then id; a giant takes the longest. Source: formulas §3, §4.
+ * of every model and maker. Order: of the fly's list, owned and in the band, sold, then cost, then length, then id; a giant takes the longest. Source: formulas §3, §4.
  */
 export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number): RankedHooks {
   const { maker, model, byId, hooks } = columns;
   const scratch = scratchOf(columns);
-  const { steps } = scratch;
-  costAll(columns, asked, mask(columns, asked), scratch);
+  const { steps, key, least } = scratch;
+  const { shape, makerless } = columns;
+  const terms = termsOf(asked.use);
+  costAll(columns, terms, asked, mask(columns, asked), scratch);
   const pin = rowOf(columns, asked.pin);
   if (pin >= 0) {
     const { use, targetMm, bodyWidthMm } = asked;
@@ -233,7 +260,7 @@ export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number):
   }
   const { nearest, longest, tally } = scratch;
   const giant = nearest >= 0 && longest < SUIT.giantBelow * asked.targetMm;
-  const read = carryReader(columns, asked);
+  const read = carryReader(columns, terms, asked);
   const carryOf = (row: number) => (row === pin ? carryOn(hooks[pin]!, asked.use, true)!.carryMm : read(row));
   const offOf = (row: number) => Math.abs(Math.log(carryOf(row) / asked.targetMm));
   const tied = (a: number, b: number) => {
@@ -243,7 +270,13 @@ export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number):
   // What rows are put in order by, the least first: their cost, owned ones of the band before it all; of a giant, what they carry.
   const band = nearest < 0 ? 0 : steps[nearest]! + bandSteps(asked.relativeSe);
   const near = ownedRows(columns, asked.owned).filter((row) => steps[row]! <= band);
-  const key = giant ? Float64Array.from(steps, (value, row) => (value === Infinity ? Infinity : -carryOf(row))) : steps;
+  const added = demotions(least, band);
+  const demoted = !giant && added.some((value) => value > 0);
+  if (giant) for (let row = 0; row < key.length; row++) key[row] = steps[row] === Infinity ? Infinity : -carryOf(row);
+  else if (demoted) {
+    const outside = Uint8Array.from({ length: terms.length / TERMS }, (_, at) => terms[at * TERMS + 4]!);
+    for (let row = 0; row < key.length; row++) key[row] = steps[row]! + added[outside[shape[row]!]! + 2 * makerless[row]!]!;
+  } else key.set(steps);
   if (!giant) for (const row of near) key[row]! -= OWNED_FIRST;
   const first = (a: number, b: number) => key[a]! < key[b]! || (key[a] === key[b] && tied(a, b));
 
@@ -252,18 +285,18 @@ export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number):
     const best = bestOfModel[model[row]!]!;
     if (key[row] !== Infinity && row !== best && (best < 0 || first(row, best))) bestOfModel[model[row]!] = row;
   };
-  if (giant || scratch.ties) for (let row = 0; row < key.length; row++) rival(row);
+  if (giant || demoted || scratch.ties) for (let row = 0; row < key.length; row++) rival(row);
   else (pin < 0 ? near : [...near, pin]).forEach(rival);
   const bestOfMaker = new Int32Array(columns.makers.length).fill(-1);
   const modelSteps = new Float64Array(bestOfModel.length);
   for (let place = 0; place < bestOfModel.length; place++) {
     const best = bestOfModel[place]!;
-    modelSteps[place] = best < 0 ? Infinity : key[best]! < 0 && !giant ? key[best]! + OWNED_FIRST : steps[best]!;
+    modelSteps[place] = best < 0 ? Infinity : steps[best]!;
     if (best < 0) continue;
     const other = bestOfMaker[maker[best]!]!;
     if (other < 0 || first(best, other)) bestOfMaker[maker[best]!] = best;
   }
-  const order = firstOf(key, Math.min(top, key.length), giant ? leastOf(key, top) : edgeOf(tally, key, top), first);
+  const order = firstOf(key, Math.min(top, key.length), giant ? leastOf(key, top) : edgeOf(tally, added, key, top), first);
   if (pin >= 0) {
     const stands = order.indexOf(pin);
     if (stands >= 0) order.splice(stands, 1);
@@ -279,11 +312,13 @@ export function modelsInOrder(columns: HookColumns, { bestOfModel, modelSteps }:
 }
 
 /** A cost that at least `top` rows are below, by the tally of costs. */
-function edgeOf(tally: Uint32Array, key: Float64Array, top: number): number {
+function edgeOf(tally: Uint32Array, added: Float64Array, key: Float64Array, top: number): number {
   let sum = 0;
-  for (let place = 0; place < TALLIES; place++) {
-    sum += tally[place]!;
-    if (sum >= top) return (place + 1) / PER_STEP;
+  for (const offset of [...new Set(added)].sort((a, b) => a - b)) {
+    for (let place = 0; place < TALLIES; place++) {
+      for (let kind = 0; kind < CLASSES; kind++) if (added[kind] === offset) sum += tally[kind * CLASS_ROOM + place]!;
+      if (sum >= top) return offset + (place + 1) / PER_STEP;
+    }
   }
   return leastOf(key, top);
 }

@@ -1,7 +1,7 @@
 import type { SchoolOption } from '@/catalogue/ids';
-import { carry, pathFactor, pinnedPathFactor, reads, readsGape, room, suit, usualBead, type Hook, type Style } from '../hooks';
+import { carry, floats, pathFactor, pinnedPathFactor, reads, readsGape, room, stylePlace, suit, usualBead, xOf, type Hook, type HookPlace, type Style } from '../hooks';
 import { reason } from '../code';
-import type { DressingWeight } from '../dressings';
+import type { Dressing, DressingWeight } from '../dressings';
 import type { HookAnswer, Schools } from './answer-shape';
 
 /** What the natural asks of a hook; null fields where no natural was given. */
@@ -18,6 +18,36 @@ export interface StyleInUse {
   reading: SchoolOption['eye-reading'];
   /** Multiplies W: the short-and-thin school. */
   pathShare: number;
+  /** Eyes left bare in front of the bead. */
+  seatEyes: number;
+  /** Hooks the dressing is made for, best first; empty for those of its style. */
+  hooks: Dressing['hooks'];
+}
+
+/** How a style is worked on any hook: as a dressing makes it, or by itself, in the tier's schools. */
+export function styleUse(style: Style, dressing: Pick<Dressing, 'weights' | 'hooks'> | null = null, schools: Schools = {}): StyleInUse {
+  return {
+    style,
+    bead: dressing?.weights.find((weight) => weight.kind === 'bead') ?? null,
+    reading: schools['eye-reading'] ?? 'default',
+    pathShare: pathShareOf(style, schools),
+    seatEyes: schools['bead-seat'] === 'back-one-eye' ? 1 : 0,
+    hooks: dressing?.hooks ?? [],
+  };
+}
+
+/** A hook's place among those a fly is meant for: the dressing's own bends, lengths and wires where it names them, else its style's. `x` is the hook's X as measured. Source: formulas §4. */
+export function placeOf({ style, hooks }: Pick<StyleInUse, 'style' | 'hooks'>, bend: Hook['bend'], x: number): HookPlace {
+  if (hooks.length === 0) return stylePlace(style, bend);
+  const bends = [...new Set(hooks.map((hook) => hook.bend))];
+  const own = hooks.find((hook) => hook.bend === bend && (hook.x_long === null || (hook.x_long[0] <= x && x <= hook.x_long[1])));
+  const wires = (own ?? hooks.find((hook) => hook.bend === bend))?.wire ?? [];
+  return { place: own ? bends.indexOf(bend) : -1, wire: wires.length > 0 ? wires : style.wire, best: bends[0]!, lengthOutside: !own && bends.includes(bend) };
+}
+
+/** Whether a fly is tied on a bend at all: its style has a path for it, and what floats takes no jig. */
+export function meantFor(style: Style, bend: Hook['bend']): boolean {
+  return pathFactor(style, bend) !== null && !(bend === 'jig' && floats(style));
 }
 
 /** A hook by itself. */
@@ -46,10 +76,10 @@ interface Carried {
 /** What one hook carries. Null when the style is not meant for its bend, unless it is pinned. */
 export function carryOn(hook: Hook, use: StyleInUse, pinned: boolean): Carried | null {
   const own = pathFactor(use.style, hook.bend);
-  if (own === null && !pinned) return null;
+  if (!pinned && !meantFor(use.style, hook.bend)) return null;
   const path = own === null ? pinnedPathFactor(use.style, hook.bend) : { factor: own, borrowed: false };
   const beadMm = beadOn(hook, use.bead);
-  const geometry = { shankMm: hook.shank.value, eyeMm: hook.eyeOuter.value, bend: hook.bend, pathFactor: path.factor * use.pathShare, beadMm, reading: use.reading };
+  const geometry = { shankMm: hook.shank.value, eyeMm: hook.eyeOuter.value, bend: hook.bend, pathFactor: path.factor * use.pathShare, beadMm, seatMm: use.seatEyes * hook.eyeOuter.value, reading: use.reading };
   return { carryMm: carry(use.style, geometry), roomMm: room(use.style, geometry), beadMm, borrowed: path.borrowed };
 }
 
@@ -99,7 +129,7 @@ export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: nu
     carryMm,
     targetMm: wanted.targetMm,
     thickMm: Math.max(beadMm, wanted.bodyWidthMm),
-  });
+  }, placeOf(use, hook.bend, xOf(hook.shank.value, hook.gape.value)));
   answer.length_steps = cost.lengthSteps;
   answer.steps = cost.steps;
   answer.reasons.push(...cost.reasons);

@@ -1,5 +1,5 @@
 import type { RideId, StageId } from '@/catalogue/ids';
-import { scoreHook, type Catalogue, type StyleInUse } from '../answer';
+import { scoreHook, styleUse, type Catalogue, type StyleInUse } from '../answer';
 import { labOfHex, type Lab } from '../colour';
 
 /** A fly in a box, as it is kept: tied from a dressing on a hook, or one whose making is not known. Lengths mm. */
@@ -43,7 +43,7 @@ export function carriedFly(fly: BoxFly, catalogue: Catalogue): CarriedFly {
   const hook = catalogue.hooks.find((item) => item.id === fly.hook) ?? null;
   const styleId = dressing?.style ?? catalogue.stages.find((row) => row.id === fly.stage)?.style;
   const style = catalogue.styles.find((item) => item.id === styleId) ?? null;
-  const use: StyleInUse | null = style ? { style, bead: dressing?.weights.find((weight) => weight.kind === 'bead') ?? null, reading: 'default', pathShare: 1 } : null;
+  const use: StyleInUse | null = style ? styleUse(style, dressing ?? null) : null;
   const scored = use && hook ? scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true) : null;
   const body = dressing?.parts.find((part) => BODY_PARTS.has(part.part));
   const material = catalogue.materials.find((item) => item.id === body?.material);

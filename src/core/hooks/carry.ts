@@ -37,18 +37,26 @@ export interface CarryInput {
   pathFactor: number;
   /** Bead diameter, 0 without one. */
   beadMm: number;
+  /** How far behind the eye the bead's front would stand but for a jig's half; 0 to the eye. */
+  seatMm: number;
   reading: SchoolOption['eye-reading'];
+}
+
+/** Where a bead lies, from behind the eye: a jig's stands half on the neck, before the shank. Room, carry, stations and the bench all read it here. Source: formulas §3. */
+export function beadPlace({ bend, beadMm, seatMm }: Pick<CarryInput, 'bend' | 'beadMm' | 'seatMm'>): { frontMm: number; rearMm: number } {
+  if (beadMm === 0) return { frontMm: 0, rearMm: 0 };
+  const ahead = bend === 'jig' ? JIG_BEAD_SHARE : 0;
+  return { frontMm: seatMm - ahead * beadMm, rearMm: seatMm + (1 - ahead) * beadMm };
 }
 
 /** Visible length of the fly on a hook, mm: what the eye compares with the natural. Source: formulas §3. */
 export function carry(style: Style, hook: CarryInput): number {
-  const jigBead = hook.bend === 'jig' && hook.beadMm > 0 ? JIG_BEAD_SHARE * hook.beadMm : 0;
-  return hook.pathFactor * hook.shankMm + eyeShare(style, hook.bend, hook.reading) * hook.eyeMm + jigBead;
+  return hook.pathFactor * hook.shankMm + eyeShare(style, hook.bend, hook.reading) * hook.eyeMm + Math.max(0, -beadPlace(hook).frontMm);
 }
 
-/** Room along the shank that the parts must share, mm; decides only whether the dressing fits. */
-export function room(style: Style, hook: Pick<CarryInput, 'shankMm' | 'eyeMm' | 'pathFactor' | 'beadMm'>): number {
-  return hook.pathFactor * hook.shankMm - hook.beadMm - style.reserve * hook.eyeMm;
+/** Room along the shank that the parts must share, mm: the path less what bead, seat and head's reserve take; decides only whether the dressing fits. */
+export function room(style: Style, hook: Pick<CarryInput, 'shankMm' | 'eyeMm' | 'bend' | 'pathFactor' | 'beadMm' | 'seatMm'>): number {
+  return hook.pathFactor * hook.shankMm - beadPlace(hook).rearMm - style.reserve * hook.eyeMm;
 }
 
 /** A raft of adults: k insects cover √k bodies. */

@@ -1,8 +1,11 @@
 import type { BendId, WireId } from '@/catalogue/ids';
 import { usualBead } from './bead';
 import { modelKey, type Hook } from './hook';
+import { reads, readsGape } from './scale';
 
 export const BEND_ORDER: readonly BendId[] = ['round', 'wide', 'curved-shank', 'continuous-curve', 'jig'];
+/** The range that no maker sells. */
+const MAKERLESS = 'reference';
 export const WIRE_ORDER: readonly WireId[] = ['light', 'standard', 'heavy'];
 
 /** Where a dimension stands in a row of `table`, and how many there are. */
@@ -14,15 +17,37 @@ export const GAPE = 3;
 export const BEAD = 4;
 export const ROW = 5;
 
+/** Least and most X of a shape; beyond them a hook counts as the last. */
+const X_LEAST = -4;
+const X_MOST = 8;
+
+/** How many numbers a hook is longer than its gape asks, whole: its X as measured, not as labelled. Source: formulas §1. */
+export function xOf(shankMm: number, gapeMm: number): number {
+  return Math.max(X_LEAST, Math.min(X_MOST, Math.round(readsGape(gapeMm) - reads(shankMm))));
+}
+
+/** Bend, wire class and X in one number. */
+function shapeOf(bend: BendId, wire: WireId, x: number): number {
+  return (BEND_ORDER.indexOf(bend) * WIRE_ORDER.length + WIRE_ORDER.indexOf(wire)) * (X_MOST - X_LEAST + 1) + x - X_LEAST;
+}
+
+/** What is worked out once for every shape, in the order `shape` counts them. */
+export function ofEveryShape<T>(work: (bend: BendId, wire: WireId, x: number) => T): T[] {
+  const xs = Array.from({ length: X_MOST - X_LEAST + 1 }, (_, place) => place + X_LEAST);
+  return BEND_ORDER.flatMap((bend) => WIRE_ORDER.flatMap((wire) => xs.map((x) => work(bend, wire, x))));
+}
+
 /** Hooks as one typed table, models side by side, so that a whole catalogue is ranked in one pass. Millimetres. */
 export interface HookColumns {
   /** In the order of the rows. */
   hooks: readonly Hook[];
   /** Five dimensions a row, side by side: read together, they are found together. */
   table: Float64Array;
-  /** Bend and wire class in one number: place in `BEND_ORDER` times three, and place in `WIRE_ORDER`. */
+  /** Bend, wire class and X in one number (`shapeOf`). */
   shape: Uint8Array;
   barbless: Uint8Array;
+  /** 1 for hooks of the reference range, which nobody sells. */
+  makerless: Uint8Array;
   retired: Uint8Array;
   anyRetired: boolean;
   /** Place among all ids in order: the last key of every ranking. */
@@ -80,7 +105,8 @@ function pack(unordered: readonly Hook[]): HookColumns {
   return {
     hooks,
     table: Float64Array.from(hooks.flatMap((hook) => [hook.shank.value, hook.eyeOuter.value, hook.wireDiameter.value, hook.gape.value, usualBead(hook.gape.value, hook.bend)])),
-    shape: Uint8Array.from(hooks, (hook) => BEND_ORDER.indexOf(hook.bend) * WIRE_ORDER.length + WIRE_ORDER.indexOf(hook.wire)),
+    shape: Uint8Array.from(hooks, (hook) => shapeOf(hook.bend, hook.wire, xOf(hook.shank.value, hook.gape.value))),
+    makerless: Uint8Array.from(hooks, (hook) => (hook.maker === MAKERLESS ? 1 : 0)),
     barbless: Uint8Array.from(hooks, (hook) => (hook.barb === 'none' ? 1 : 0)),
     retired: Uint8Array.from(hooks, (hook) => (hook.retired ? 1 : 0)),
     anyRetired: hooks.some((hook) => hook.retired),

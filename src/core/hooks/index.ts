@@ -1,6 +1,6 @@
 export { beadMass, beadRange, boreNeeded, stripMassPerMm, usualBead, woundMass } from './bead';
-export { carry, eyeShare, offsetFactor, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
-export { BEAD, BEND_ORDER, columnsOf, EYE, GAPE, ROW, SHANK, WIRE, WIRE_ORDER, type HookColumns } from './columns';
+export { beadPlace, carry, eyeShare, offsetFactor, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
+export { BEAD, BEND_ORDER, columnsOf, EYE, GAPE, ofEveryShape, ROW, SHANK, WIRE, WIRE_ORDER, xOf, type HookColumns } from './columns';
 export { betweenSizes, completeModel, lawTable, scaleNumber } from './complete-model';
 export { hookFromRow, hookId, modelKey, type Hook, type HookDimension, type HookRow } from './hook';
 export { labelDimensions, labelNumber, type LabelDimensions, type LabelDirection, type XLabelSchool } from './label-dimensions';
@@ -11,7 +11,8 @@ export { referenceRange, type ReferenceModel } from './reference-range';
 export { hookMass, reads, readsGape, referenceEye, referenceEyeHole, referenceGape, referenceShank, referenceWire, scaleLengthOfGape, stepsBetween, throatOf, wireClass } from './scale';
 export { readSizeLabel, sizeLabelOf, type SizeLabel } from './size-label';
 export type { StageRow, Style } from './style';
-export { barbAllowed, bendCost, gapeClear, suit, wireClassesApart, wireCost, type Suit } from './suit';
+export { barbAllowed, bendCost, gapeClear, placeReasons, stylePlace, suit, wireClassesApart, wireCost, type HookPlace, type Suit } from './suit';
+export { floats } from './style';
 export { beadFit, beadOnHook, nearestWire, tippetFit, tippetMm, weightFit, type BeadFit, type BeadOnHook, type FitHook, type TippetFit, type WeightFit } from './bead-fit';
 export { findModels, readPacketLine, readPastedPackets, type NamedModel, type PacketLine, type PacketSize } from './packet-line';
 export { glassHalfMm, readsAgainst, tapedOf, type Ends, type Reads, type Taping } from './tape';

@@ -7,8 +7,8 @@ export interface LandmarkHook {
   eyeMm: number;
   /** The dressed path along the wire, W·S. */
   pathMm: number;
-  /** Bead length along the shank, 0 without one. */
-  beadMm: number;
+  /** Rear face of the bead, 0 without one. */
+  behindBeadMm: number;
 }
 
 /** Every landmark as a distance from behind the eye along the hook, mm. Source: formulas §5. */
@@ -26,7 +26,7 @@ export function landmarks(hook: LandmarkHook): Record<LandmarkId, number> {
     barb: Math.min(s, hookPoint + 0.2 * s),
     'bend-start': s,
     'into-bend': hook.pathMm,
-    'behind-bead': hook.beadMm,
+    'behind-bead': hook.behindBeadMm,
   };
 }
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { STYLES } from '@/catalogue';
 import type { Source } from '@/catalogue/ids';
 import { NUMBER_STEP } from '../constants';
-import { carry, eyeShare, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
+import { beadPlace, carry, eyeShare, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
 import { modelSdSteps, rungBounds, rungProbabilities } from './probability';
 import { referenceEye, referenceGape, referenceShank, referenceWire, reads, stepsBetween } from './scale';
 import { barbAllowed, gapeClear, suit } from './suit';
@@ -10,7 +10,7 @@ import { barbAllowed, gapeClear, suit } from './suit';
 const style = (id: string) => STYLES.find((item) => item.id === id)!;
 const reference = (n: number, bend: 'round' | 'curved-shank' | 'jig' = 'round', beadMm = 0) => {
   const shankMm = referenceShank(n);
-  return { shankMm, eyeMm: referenceEye(shankMm), bend, pathFactor: 1, beadMm, reading: 'default' as const };
+  return { shankMm, eyeMm: referenceEye(shankMm), bend, pathFactor: 1, beadMm, seatMm: 0, reading: 'default' as const };
 };
 const mean = (8.1 + 8.4 + 7.9) / 3;
 
@@ -43,7 +43,22 @@ describe('carry: golden figures of formulas §3', () => {
     expect(pinnedPathFactor(style('post-dun'), 'continuous-curve')).toEqual({ factor: 1.12, borrowed: true });
     expect(pathFactor(style('jig-nymph'), 'jig')).toBe(1);
   });
-  test('room is the path less bead and reserve', () => expect(room(style('post-dun'), { shankMm: 7, eyeMm: 1.4, pathFactor: 1.04, beadMm: 2 })).toBeCloseTo(1.04 * 7 - 2 - 1.5 * 1.4, 9));
+  test('room is the path less bead and reserve', () => expect(room(style('post-dun'), { shankMm: 7, eyeMm: 1.4, bend: 'round', pathFactor: 1.04, beadMm: 2, seatMm: 0 })).toBeCloseTo(1.04 * 7 - 2 - 1.5 * 1.4, 9));
+  test('on a jig half the bead stands on the neck: carry counts it, room and the bead’s rear face do not', () => {
+    const jig = { ...reference(14, 'jig', 2.8) };
+    expect(beadPlace(jig)).toEqual({ frontMm: -1.4, rearMm: 1.4 });
+    expect(room(style('jig-nymph'), jig)).toBeCloseTo(7 - 1.4, 9);
+    expect(room(style('jig-pupa'), { ...jig, pathFactor: 1.04 })).toBeCloseTo(1.04 * 7 - 1.4 - jig.eyeMm, 9);
+  });
+  test('set back one eye it takes that eye of the room, and on a jig stands less far out in front', () => {
+    const back = { ...reference(14, 'round', 2.4), seatMm: referenceEye(7) };
+    expect(beadPlace(back)).toEqual({ frontMm: back.eyeMm, rearMm: back.eyeMm + 2.4 });
+    expect(room(style('bead-nymph'), back)).toBeCloseTo(7 - 2.4 - back.eyeMm - 0.25 * back.eyeMm, 9);
+    expect(carry(style('bead-nymph'), back)).toBeCloseTo(carry(style('bead-nymph'), { ...back, seatMm: 0 }), 9);
+    const jig = { ...reference(14, 'jig', 2.8), seatMm: 0.4 };
+    expect(carry(style('jig-nymph'), jig)).toBeCloseTo(8.4 - 0.4, 9);
+    expect(carry(style('jig-nymph'), { ...jig, seatMm: 2 })).toBeCloseTo(7, 9);
+  });
   test('a raft covers the root of its number', () => {
     expect(raftLength(2.75)).toBeCloseTo(5.5, 9);
     expect(raftLength(12)).toBe(12);

@@ -49,7 +49,7 @@ describe('labels', () => {
 });
 
 describe('stations', () => {
-  const marks = landmarks({ shankMm: 7, gapeMm: referenceGape(7), eyeMm: referenceEye(7), pathMm: 8.4, beadMm: 2.4 });
+  const marks = landmarks({ shankMm: 7, gapeMm: referenceGape(7), eyeMm: referenceEye(7), pathMm: 8.4, behindBeadMm: 2.4 });
   test('golden: over the point, outside of the bend', () => {
     expect(marks['hook-point']).toBeCloseTo(5.2824, 4);
     expect(hookLength(7, referenceGape(7), referenceWire(7))).toBeCloseTo(9.55214, 5);

@@ -13,6 +13,11 @@ export interface Style {
   reserve: number;
 }
 
+/** Whether a style is held up by the film: such a fly is never tied on a hook that hangs point up under weight, unless it is pinned. Source: formulas §4. */
+export function floats(style: Pick<Style, 'id' | 'wire'>): boolean {
+  return style.wire.includes('light') || style.id === 'hanging-emerger';
+}
+
 /** A life stage and its defaults: a row of ids, Stages. `girth` is greatest width / body length. */
 export interface StageRow {
   id: StageId;

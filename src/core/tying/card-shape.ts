@@ -111,6 +111,8 @@ export interface Card {
   /** How the fly carries the natural. */
   style: StyleId;
   hook: HookAnswer;
+  /** In what the hook is not one the dressing is made for; empty for one that is. */
+  hook_reasons: Reason[];
   hand: SchoolOption['hand'];
   fits: boolean;
   room_mm: number;
@@ -124,7 +126,7 @@ export interface Card {
   threads: CardThread[];
   weights: CardWeight[];
   ribs: { part: string; material: string; turns: number; pitch_mm: number; cut_mm: number; counter: boolean }[];
-  hackles: { part: string; material: string; barb_mm: number; gauge: string; turns: number; trim: SchoolOption['hackle-trim']; stem_mm: number }[];
+  hackles: { part: string; material: string; barb_mm: number; gauge: string | null; turns: number; trim: SchoolOption['hackle-trim']; stem_mm: number }[];
   layers: { part: string; from_under: { material: string; surface_mm: number | null }[]; dry: NamedColour; wet: NamedColour }[];
   assemblies: { id: string; name: string; part: string; count: number; spare: number; steps: CardStep[] }[];
   steps: CardStep[];

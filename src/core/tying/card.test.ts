@@ -39,6 +39,16 @@ describe('a dun on the reference 14', () => {
     expect(card.used_mm).toBeCloseTo(card.room_mm, 9);
   });
   test('its hackle reads on a gauge and has its turns', () => expect(card.hackles).toEqual([expect.objectContaining({ gauge: '16', turns: 5, trim: 'full' })]));
+  test('by the gauge a hackle reads this hook’s own number, and one under the next; unset it is as the dressing is written', () => {
+    const by = (gauge: 'same' | 'one-under') => answer(sampleOf('mayfly/dun', { lengthsMm: [8] }), { ...NO_CHOICES, hookPin: 'reference:standard-dry:14', dressingPin: 'first-light-dun', schools: { 'hackle-gauge': gauge } }, SHIPPED).card!.hackles[0]!;
+    expect(by('same')).toMatchObject({ gauge: '14', barb_mm: expect.closeTo(1.75 * 4.294, 3) });
+    expect(by('one-under')).toMatchObject({ gauge: '16', barb_mm: expect.closeTo(1.51 * 4.294, 3) });
+  });
+  test('a soft feather goes by its barb in millimetres and has no gauge', () => {
+    const soft = cardOf('mayfly/drowned-dun', 9, null, 'washed-dun').hackles[0]!;
+    expect(soft.gauge).toBeNull();
+    expect(soft.barb_mm).toBeGreaterThan(1);
+  });
   test('steps are numbered, cautioned and end with a free eye', () => {
     expect(card.steps.map((step) => step.n)).toEqual(card.steps.map((_, index) => index + 1));
     expect(card.steps[card.steps.length - 1]!.do).toBe('free-eye');

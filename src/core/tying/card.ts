@@ -3,10 +3,10 @@ import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
 import { colourOf, shadeOf, stackColour, type LayerMaterial } from '../colour';
 import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight } from '../dressings';
-import { barbAllowed, beadMass, beadRange, boreNeeded, hookLength, landmarks, nearestWire, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass } from '../hooks';
+import { barbAllowed, beadMass, beadPlace, beadRange, boreNeeded, hookLength, landmarks, nearestWire, pinnedPathFactor, placeReasons, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass, xOf } from '../hooks';
 import type { Material } from '../materials';
 import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
-import type { StyleInUse } from '../answer/score-hook';
+import { placeOf, type StyleInUse } from '../answer/score-hook';
 import { threadDiameter, woundCut } from './amounts';
 import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
@@ -67,9 +67,9 @@ export function buildCard(input: CardInput): Card {
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const naturalMm = natural?.measuredMm ?? hook.carry_mm / use.style.share;
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? usualBead(hook.gape_mm, hook.bend));
-  const pathMm = hook.room_mm + beadMm + use.style.reserve * hook.eye_mm;
-  const seatMm = beadMm > 0 && choices.schools['bead-seat'] === 'back-one-eye' ? hook.eye_mm : 0;
-  const marks = landmarks({ shankMm: hook.shank_mm, gapeMm: hook.gape_mm, eyeMm: hook.eye_mm, pathMm, beadMm: beadMm === 0 ? 0 : seatMm + beadMm });
+  const pathMm = pinnedPathFactor(use.style, hook.bend).factor * use.pathShare * hook.shank_mm;
+  const bead = beadPlace({ bend: hook.bend, beadMm, seatMm: use.seatEyes * hook.eye_mm });
+  const marks = landmarks({ shankMm: hook.shank_mm, gapeMm: hook.gape_mm, eyeMm: hook.eye_mm, pathMm, behindBeadMm: bead.rearMm });
   const lengths = {
     shank: hook.shank_mm,
     'hook-length': hookLength(hook.shank_mm, hook.gape_mm, hook.wire_mm),
@@ -83,7 +83,7 @@ export function buildCard(input: CardInput): Card {
     tool: TOOL_MM,
     landmarks: marks,
   };
-  const laid = seatBead(seatMm, layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools) }));
+  const laid = seatBead(bead.frontMm, layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools) }));
   const colourOfPart = (part: DressingPart): CardPart['colour'] => {
     const fromNatural = part.region ? natural?.colours[part.region] : undefined;
     if (fromNatural) return { ...fromNatural, region: part.region };
@@ -128,6 +128,7 @@ export function buildCard(input: CardInput): Card {
     dressing: { id: dressing.id, name: dressing.name, rev: dressing.rev },
     style: dressing.style,
     hook,
+    hook_reasons: placeReasons(use.style, hook, placeOf(use, hook.bend, xOf(hook.shank_mm, hook.gape_mm))).filter((why) => why.code !== 'bend-second'),
     hand: 'right',
     fits: laid.fits,
     room_mm: laid.roomMm,
@@ -165,10 +166,9 @@ export function buildCard(input: CardInput): Card {
   return choices.hand === 'left' ? mirrorCard(card) : card;
 }
 
-/** Set back, the bead leaves one eye bare in front of it, where the head is wound. Source: domain §3. */
-function seatBead(seatMm: number, laid: LayOut): LayOut {
-  if (seatMm === 0) return laid;
-  return { ...laid, parts: laid.parts.map((item) => (item.part.part === 'bead' ? { ...item, fromMm: (item.fromMm ?? 0) + seatMm } : item)) };
+/** The bead's front face: set back it leaves one eye bare before it, on a jig half of it stands on the neck. Source: domain §3. */
+function seatBead(frontMm: number, laid: LayOut): LayOut {
+  return { ...laid, parts: laid.parts.map((item) => (item.part.part === 'bead' ? { ...item, fromMm: frontMm } : item)) };
 }
 
 function partMm(laid: LayOut, kind: string): number | null {
@@ -188,11 +188,16 @@ const HACKLES: ReadonlySet<string> = new Set(['hackle', 'second-hackle', 'stacke
 const HACKLE_PITCH_MM = 0.5;
 const HACKLE_GRIP_MM = 25;
 
+/** The packet number whose gape is right for a barb. Source: formulas §8. */
+export function gaugeOf(barbMm: number): string {
+  return sizeLabelOf(Math.round(readsGape(barbMm / GAUGE_BARB_PER_GAPE) / NUMBERS_PER_PACKET) * NUMBERS_PER_PACKET);
+}
+
 function hackleOf(item: LaidPart, hook: HookAnswer, trim: Card['hackles'][number]['trim'] | undefined): Card['hackles'] {
   const { part } = item;
   if (!HACKLES.has(part.part) || item.mm === null || part.count === null || part.material === null) return [];
-  const number = readsGape(item.mm / GAUGE_BARB_PER_GAPE);
-  const gauge = sizeLabelOf(Math.round(number / NUMBERS_PER_PACKET) * NUMBERS_PER_PACKET);
+  // Only stiff feathers go by a gauge; soft ones by their barb in millimetres.
+  const gauge = part.function === 'hackle.stiff' ? gaugeOf(item.mm) : null;
   const stem = part.count * Math.hypot(Math.PI * Math.max(item.thickMm ?? 0, 2 * hook.wire_mm), HACKLE_PITCH_MM) + HACKLE_GRIP_MM;
   return [{ part: part.id, material: part.material, barb_mm: item.mm, gauge, turns: part.count, trim: trim ?? part.trim ?? 'full', stem_mm: stem }];
 }

@@ -1,11 +1,11 @@
 import { checkDressing, type CheckCatalogue, type Dressing, type DressingFault, type LaysOut } from '../dressings';
-import { scoreHook } from '../answer/score-hook';
+import { scoreHook, styleUse } from '../answer/score-hook';
 import { buildCard } from './card';
 
 /** Every fault of a dressing, laid out on reference hooks over its whole range. Source: formulas §12. */
 export function dressingFaults(dressing: Dressing, catalogue: CheckCatalogue): DressingFault[] {
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
-  const use = { style, bead: dressing.weights.find((weight) => weight.kind === 'bead') ?? null, reading: 'default' as const, pathShare: 1 };
+  const use = styleUse(style, dressing);
   const laysOut: LaysOut = (item, hook, naturalMm, switched) => {
     const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
     const stage = catalogue.stages.find((row) => row.id === item.stages[0])!;

@@ -1,5 +1,5 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
-import { cardFor, carryOn, NO_CHOICES, type Choices } from '../answer';
+import { cardFor, carryOn, NO_CHOICES, styleUse, type Choices } from '../answer';
 import { derive, scaleDressing, type Dressing } from '../dressings';
 import type { Hook } from '../hooks';
 import { mirrorCard, type Card } from '.';
@@ -11,7 +11,7 @@ function hooksInRange(dressing: Dressing): Hook[] {
   const asked = (mm: number) => style.share * (style.measure === 'case' ? 1.2 * mm : style.measure === 'raft' ? Math.sqrt(Math.max(1, 11 / mm)) * mm : mm);
   return SHIPPED.hooks.filter((hook) => {
     if (!style.bends.includes(hook.bend)) return false;
-    const carried = carryOn(hook, { style, bead, reading: 'default', pathShare: 1 }, false);
+    const carried = carryOn(hook, { ...styleUse(style), bead }, false);
     return carried !== null && carried.carryMm >= asked(dressing.length_mm[0]) && carried.carryMm <= asked(dressing.length_mm[1]);
   });
 }

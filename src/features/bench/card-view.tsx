@@ -138,7 +138,7 @@ export function CardExtras({ card }: { card: Card }) {
       return words('bench.weight-hook', { mass: mg(weight.mass_mg) });
     })],
     [words('bench.ribs'), card.ribs.map((rib) => `${words('bench.rib', { material: nameOf(card, rib.part), turns: rib.turns, pitch: speech.length(rib.pitch_mm, true), cut: speech.length(rib.cut_mm) })}${rib.counter ? `, ${words('bench.counter')}` : ''}`)],
-    [words('bench.hackles'), card.hackles.map((hackle) => words('bench.hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) }))],
+    [words('bench.hackles'), card.hackles.map((hackle) => words(hackle.gauge === null ? 'bench.hackle-soft' : 'bench.hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) }))],
     [words('bench.layers'), card.layers.map((layer) => words('bench.layer', { part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part), dry: speech.shade(layer.dry.shade), wet: speech.shade(layer.wet.shade) }))],
     [words('bench.landmarks'), card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`)],
   ];

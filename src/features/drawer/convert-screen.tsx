@@ -2,7 +2,7 @@ import { Link, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { STYLES } from '@/catalogue';
-import { convertHook, type ConvertBy, type Nearest } from '@/core/answer';
+import { convertHook, styleUse, type ConvertBy, type Nearest } from '@/core/answer';
 import { betweenSizes, columnsOf, findModels, readPacketLine, reads, readsGape, type Hook, type HookRow } from '@/core/hooks';
 import { change, modelIdOf, rowsOf, selectHooks, selectOwned, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
 import { OnlyOwned } from '@/features/hook';
@@ -38,7 +38,7 @@ export function ConvertScreen({ id }: { id: string | null }) {
   const [open, setOpen] = useState<string | null>(null);
   const result = useMemo(() => {
     const style = STYLES.find((item) => item.id === 'nymph')!;
-    return hook ? convertHook(hook, columnsOf(hooks), { by: convertBy, use: { style, bead: null, reading: 'default', pathShare: 1 }, owned, onlyOwned }) : null;
+    return hook ? convertHook(hook, columnsOf(hooks), { by: convertBy, use: styleUse(style), owned, onlyOwned }) : null;
   }, [convertBy, hook, hooks, onlyOwned, owned]);
   return (
     <Page column="list" title={hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : words('convert.title')} lead={hook ? words('convert.reads', { shank: speech.length(hook.shank.value), gape: speech.length(hook.gape.value), long: reads(hook.shank.value).toFixed(1), wide: readsGape(hook.gape.value).toFixed(1) }) : words('convert.lead')} back={id ? { href: '/drawer/packets', label: words('drawer.tab.packets') } : undefined}>

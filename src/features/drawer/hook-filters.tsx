@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { STYLES } from '@/catalogue';
 import type { StyleId } from '@/catalogue/ids';
-import { ANY_KIND, carryOn, isOfKind, type HookKinds } from '@/core/answer';
+import { ANY_KIND, carryOn, isOfKind, styleUse, type HookKinds } from '@/core/answer';
 import type { Hook } from '@/core/hooks';
 import { KindChips, kindsSaid, OnlyOwned } from '@/features/hook';
 import { useSpeech, useWords } from '@/features/shell';
@@ -27,7 +27,7 @@ export function shownHooks(hooks: readonly Hook[], filter: HookFilter, owned: Re
   return hooks.flatMap((hook) => {
     if (!isOfKind(filter, hook) || (onlyOwned && !owned[hook.id]) || (hook.retired && !owned[hook.id])) return [];
     if (!style) return [{ hook, mm: hook.shank.value }];
-    const carried = carryOn(hook, { style, bead: null, reading: 'default', pathShare: 1 }, false);
+    const carried = carryOn(hook, styleUse(style), false);
     return carried ? [{ hook, mm: carried.carryMm }] : [];
   });
 }

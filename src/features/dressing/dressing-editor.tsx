@@ -46,7 +46,7 @@ function endOf(dressing: Dressing, catalogue: Catalogue, mm: number) {
   const thread = card?.threads.find((item) => item.head_turns !== null);
   const over = thread?.reasons.find((why) => why.code === 'thread-bulk-over');
   const gauge = card?.hackles[0]?.gauge;
-  return { lengthMm: mm, shankMm: card?.hook.shank_mm ?? 0, beadMm: bead?.diameter_mm ?? null, beadRangeMm: bead?.range_mm ?? null, headTurns: over ? Number(over.params.turns) : null, headBudget: over ? Number(over.params.budget) : null, gauge: gauge === undefined || gauge.includes('/') ? null : Number(gauge), weightWireMm: card?.weights.find((weight) => weight.kind === 'wound' || weight.kind === 'sides')?.wire_mm ?? null, hookWireMm: card?.hook.wire_mm ?? 0 };
+  return { lengthMm: mm, shankMm: card?.hook.shank_mm ?? 0, beadMm: bead?.diameter_mm ?? null, beadRangeMm: bead?.range_mm ?? null, headTurns: over ? Number(over.params.turns) : null, headBudget: over ? Number(over.params.budget) : null, gauge: !gauge || gauge.includes('/') ? null : Number(gauge), weightWireMm: card?.weights.find((weight) => weight.kind === 'wound' || weight.kind === 'sides')?.wire_mm ?? null, hookWireMm: card?.hook.wire_mm ?? 0 };
 }
 
 function Editing({ dressing }: { dressing: Dressing }) {
