@@ -130,3 +130,8 @@ export const TIPPET = { zeroX: 11, mmPerX: 0.0254, numbersPerX: 3, holePerTippet
 
 /** Probability from which a size within its model counts as settled. */
 export const SETTLED = 0.8;
+
+/** The bench: what still counts as the same place; bare wire that is still a gap; how near glue may come to a plume, mm. Source: domain §4, §5, typical. */
+export const BENCH = { slackMm: 0.1, bareMm: 0.25, plumeMm: 1, leastDubbedMm: 0.4, reachSlack: 0.02 } as const;
+/** Width that a hackle's stem takes on a reference 14, mm, and how it goes with the shank: thinner stems have shorter barbs. Typical; measured by nobody here. */
+export const STEM = { stiffMm: 0.3, softMm: 0.4, power: 0.5 } as const;

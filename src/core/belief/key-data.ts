@@ -51,6 +51,8 @@ export interface NaturalGroup {
   hours: readonly (readonly number[])[];
   hatch: string | null;
   adult_tails: readonly number[] | null;
+  /** Tails of its young where they are not the three of most. */
+  young_tails?: readonly number[] | null;
   hind_wing: boolean;
   colours: Readonly<Record<string, string>>;
   stages: readonly GroupStage[];

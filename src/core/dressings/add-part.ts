@@ -69,6 +69,6 @@ export function setOptional(dressing: Dressing, id: string, name: string, option
   return {
     ...dressing,
     parts: dressing.parts.map((part) => (part.id === id ? { ...part, optional } : part)),
-    switches: optional ? [...switches, { id: `own-${id}`, name, parts: [id], on: true, attracts: false, why: name }] : switches,
+    switches: optional ? [...switches, { id: `own-${id}`, name, parts: [id], on: true, attracts: false, why: name, stages: [] }] : switches,
   };
 }

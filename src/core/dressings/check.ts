@@ -1,9 +1,9 @@
 import type { CautionId, LevelId, RideId } from '@/catalogue/ids';
-import { REFERENCE } from '../constants';
 import type { Coded, Param } from '../code';
-import { hookFromRow, referenceEye, referenceGape, referenceShank, referenceWire, reads, type Hook, type HookRow, type StageRow, type Style } from '../hooks';
+import type { Hook, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
 import type { Dressing, DressingPart, DressingStep } from './dressing';
+import { referenceRangeOf } from './hook-range';
 import { AS_A_RULE, type Switched } from './left-out';
 
 /** One failure: which dressing, which step (from 1) or part, which rule. */
@@ -204,7 +204,7 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
   };
   const all = dressing.switches.map((item) => item.id);
   const ways: Switched[] = all.length === 0 ? [AS_A_RULE] : [AS_A_RULE, { without: [], added: all }, { without: all, added: [] }];
-  for (const { hook, naturalMm, way } of hookRange(dressing, style).flatMap((range) => ways.map((way) => ({ ...range, way })))) {
+  for (const { hook, naturalMm, way } of referenceRangeOf(dressing, style).flatMap((range) => ways.map((way) => ({ ...range, way })))) {
     const laid = layOut(dressing, hook, naturalMm, way);
     if (!laid.fits) once('no-room', laid.part ?? '', { mm: { mm: laid.overMm }, shank: { mm: hook.shank.value } });
     for (const part of dressing.parts) {
@@ -219,25 +219,6 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
       }
     }
   }
-}
-
-/** Reference-shaped hooks for the shortest, middle and longest natural of a dressing. */
-function hookRange(dressing: Dressing, style: Style): { hook: Hook; naturalMm: number }[] {
-  const [low, high] = dressing.length_mm;
-  return [low, Math.sqrt(low * high), high].map((naturalMm) => {
-    const bend = style.bends[0]!;
-    const column = bend === 'curved-shank' || bend === 'continuous-curve' ? bend : 'straight';
-    const path = style.path[column] ?? style.path.straight ?? 1;
-    const wanted = style.measure === 'case' ? naturalMm * 1.2 : style.measure === 'raft' ? Math.sqrt(Math.max(1, 11 / naturalMm)) * naturalMm : naturalMm;
-    const shankMm = (style.share * wanted) / path;
-    const n = reads(shankMm);
-    const scaleLength = referenceShank(n);
-    const row: HookRow = {
-      maker: 'reference', makerName: '', model: 'range', modelName: '', size: String(Math.round(REFERENCE.size)), bend, eye: 'down', point: 'straight', barb: 'barbed', wire: 'standard', xLong: 0, xHeavy: 0, labels: 'bigger-smaller',
-      shankMm, gapeMm: referenceGape(scaleLength), biteMm: null, wireMm: referenceWire(scaleLength), eyeMm: referenceEye(scaleLength), massMg: null, source: 'model',
-    };
-    return { hook: hookFromRow(row, 'number')!, naturalMm };
-  });
 }
 
 /** Runs a dressing like a program over its whole hook range; empty when it passes. Source: formulas §12. */

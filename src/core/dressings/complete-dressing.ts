@@ -8,7 +8,7 @@ export type WrittenDressing = Pick<Dressing, 'id' | 'rev' | 'name' | 'stages' | 
 };
 
 export const PART_DEFAULTS: Omit<DressingPart, 'id' | 'part' | 'base'> = {
-  factor: null, low: null, high: null, at_least: null, from: null, to: null, thick: null, count: null, spare: null, unit: 'count', material: null, function: null, region: null, method: null, optional: false, scaled: false, school: null, counter: false, trim: null,
+  factor: null, low: null, high: null, at_least: null, from: null, to: null, thick: null, wide: null, count: null, spare: null, unit: 'count', material: null, function: null, region: null, method: null, optional: false, scaled: false, school: null, counter: false, trim: null,
 };
 
 export const STEP_DEFAULTS: Omit<DressingStep, 'do'> = {
@@ -34,7 +34,7 @@ export function completeDressing(written: WrittenDressing): Dressing {
     threads: (written.threads ?? []).map((thread) => ({ ...thread, optional: thread.optional ?? false })),
     weights: (written.weights ?? []).map((weight) => ({ ...WEIGHT_DEFAULTS, ...weight })),
     bundles: (written.bundles ?? []).map((bundle) => ({ ...bundle, unit: bundle.unit ?? 'count', amount: bundle.amount ?? null })),
-    switches: (written.switches ?? []).map((item) => ({ ...item, attracts: item.attracts ?? false })),
+    switches: (written.switches ?? []).map((item) => ({ ...item, attracts: item.attracts ?? false, stages: [...(item.stages ?? [])] })),
     assemblies: (written.assemblies ?? []).map((assembly) => ({ ...assembly, spare: assembly.spare ?? 0, steps: assembly.steps.map(completeStep) })),
     bank: (written.bank ?? []).map((item) => ({ ...item, ride: item.ride ?? null })),
     changes: (written.changes ?? []).map((item) => ({ ...item, part: item.part ?? null })),
@@ -58,7 +58,7 @@ const ORDER = {
   weights: ['kind', ...Object.keys(WEIGHT_DEFAULTS)],
   layers: ['part', 'from_under'],
   bundles: ['id', 'material', 'parts', 'unit', 'amount'],
-  switches: ['id', 'name', 'parts', 'on', 'attracts', 'why'],
+  switches: ['id', 'name', 'parts', 'on', 'stages', 'attracts', 'why'],
   assemblies: ['id', 'name', 'part', 'count', 'spare', 'steps'],
   hooks: ['bend', 'x_long', 'wire'],
   bank: ['id', 'text', 'ride'],
@@ -81,13 +81,13 @@ export function writtenDressing(dressing: Dressing): WrittenDressing {
     weights: dressing.weights.map((item) => ordered(without({ ...item, cover: share(item.cover) }, WEIGHT_DEFAULTS), ORDER.weights)),
     layers: dressing.layers.map((item) => ordered(item, ORDER.layers)),
     bundles: dressing.bundles.map((item) => ordered(item, ORDER.bundles)),
-    switches: dressing.switches.map((item) => ordered(without(item, { attracts: false }), ORDER.switches)),
+    switches: dressing.switches.map((item) => ordered(without(item, { attracts: false, stages: [] }), ORDER.switches)),
     assemblies: dressing.assemblies.map((item) => ordered({ ...without(item, { spare: 0 }), steps: item.steps.map(writtenStep) }, ORDER.assemblies)),
     hooks: dressing.hooks.map((item) => ordered(item, ORDER.hooks)),
     bank: dressing.bank.map((item) => ordered(without(item, { ride: null }), ORDER.bank)),
     claims: dressing.claims.map((item) => ordered(item, ORDER.claims)),
     changes: dressing.changes.map((item) => ordered(without(item, { part: null }), ORDER.changes)),
-    parts: dressing.parts.map((item) => ordered(without({ ...item, thick: share(item.thick), at_least: share(item.at_least) }, PART_DEFAULTS), ORDER.part)),
+    parts: dressing.parts.map((item) => ordered(without({ ...item, thick: share(item.thick), wide: share(item.wide), at_least: share(item.at_least) }, PART_DEFAULTS), ORDER.part)),
     steps: dressing.steps.map(writtenStep),
   };
   return ordered(without(all, dressingDefaults()), ORDER.dressing) as unknown as WrittenDressing;

@@ -53,6 +53,8 @@ export function dressingSchema(ids: KnownIds) {
     from: station().default(null),
     to: station().default(null),
     thick: share.nullable().defined().default(null),
+    /** Width it is cut to: strips, film, foam, straw. */
+    wide: share.nullable().defined().default(null),
     count: number().integer().min(0).nullable().defined().default(null),
     spare: number().integer().min(0).nullable().defined().default(null),
     /** What `count` counts: fibres, strands, millimetres of stem or noodle, compressed millimetres, clips, pinches. */
@@ -134,8 +136,8 @@ export function dressingSchema(ids: KnownIds) {
     layers: array(object({ part: string().required(), from_under: array(string().required()).min(1).required() })).default([]),
     /** One bunch or strand that serves several parts. */
     bundles: array(object({ id: string().required(), material: string().required(), parts: array(string().required()).min(2).required(), unit: string<AmountUnit>().oneOf(ids.amountUnits).default('count'), amount: amount() })).default([]),
-    /** Parts that may be left out, or put in. */
-    switches: array(object({ id: string().required(), name: string().required(), parts: array(string().required()).min(1).required(), on: boolean().required(), attracts: boolean().default(false), why: string().required() })).default([]),
+    /** Parts that may be left out, or put in; `stages` are those it is on for, all where empty. */
+    switches: array(object({ id: string().required(), name: string().required(), parts: array(string().required()).min(1).required(), on: boolean().required(), attracts: boolean().default(false), why: string().required(), stages: array(string<StageId>().oneOf(ids.stages).required()).default([]) })).default([]),
     /** Parts made beforehand, `count` a fly, with steps of their own. */
     assemblies: array(object({ id: string().required(), name: string().required(), part: string().required(), count: number().integer().min(1).required(), spare: number().integer().min(0).default(0), steps: array(step).min(1).required() })).default([]),
     parts: array(part).min(1).required(),

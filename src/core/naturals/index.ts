@@ -3,3 +3,4 @@ export { femaleOverMale } from './sex-ratio';
 export { twoHumps, type TwoHumps } from './two-humps';
 export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
 export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';
+export { tailsAt, tailsFor, type TailedGroup } from './tails';

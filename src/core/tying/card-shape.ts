@@ -22,6 +22,8 @@ export interface CardPart {
   from_mm: number | null;
   to_mm: number | null;
   thick_mm: number | null;
+  /** Width to cut it to; null for what has none, or none given. */
+  wide_mm: number | null;
   count: number | null;
   spare: number | null;
   material: { id: string; name: string; function: FunctionId } | null;

@@ -107,6 +107,7 @@ export function buildCard(input: CardInput): Card {
       from_mm: item.fromMm,
       to_mm: item.toMm,
       thick_mm: item.thickMm,
+      wide_mm: item.wideMm,
       count: item.part.count,
       spare: item.part.spare,
       material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function } : null,

@@ -10,6 +10,8 @@ export interface LaidPart {
   fromMm: number | null;
   toMm: number | null;
   thickMm: number | null;
+  /** Width to cut a strip, film or foam to. */
+  wideMm: number | null;
 }
 
 export interface LayOut {
@@ -95,6 +97,7 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
     const changed = input.schools.has(part.id) && factor !== null;
     const low = changed ? factor * 0.9 : part.low;
     const high = changed ? factor * 1.1 : part.high;
+    const wide = part.wide ? baseLength(part.wide.base, lengths, sizes, part.scaled) : null;
     const thick = part.thick ? baseLength(part.thick.base, lengths, sizes, part.scaled) : null;
     return {
       part,
@@ -103,6 +106,7 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
       fromMm: along ? along.from : stationMm(part.from),
       toMm: along ? along.to : stationMm(part.to),
       thickMm: thick === null ? null : thick * part.thick!.factor,
+      wideMm: wide === null ? null : wide * part.wide!.factor,
     };
   });
 

@@ -27,7 +27,7 @@ describe('hooks', () => {
     fireEvent.click(screen.getByText('Filter'));
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Bend' })).getByText('Any'));
     fireEvent.click(screen.getByText('Upright dun'));
-    const straight = selectHooks(store.getState()).filter((hook) => hook.bend === 'round' || hook.bend === 'wide' || hook.bend === 'jig').length;
+    const straight = selectHooks(store.getState()).filter((hook) => hook.bend === 'round' || hook.bend === 'wide').length;
     expect(screen.getByText(`${straight} hooks as upright dun`)).toBeInTheDocument();
   });
   test('only what is owned, kept as a choice', async () => {

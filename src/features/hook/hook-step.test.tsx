@@ -84,7 +84,7 @@ test('nothing smaller than is worth tying, only what is owned, the eye as it loo
 
 test('a model of which only labels are known says how many hooks to tape', async () => {
   await open();
-  fireEvent.click(within(byMaker()).getByLabelText(/^Bessock Fine Wet/));
+  fireEvent.click(within(byMaker()).getAllByLabelText(/^Bessock Fine Wet/)[0]!);
   expect(screen.getByText(/^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle the size \(at most \d+ %\)\. (One more insect like these would|\d+ more insects like these would|Nor would thirty more insects))/)).toBeInTheDocument();
 });
 

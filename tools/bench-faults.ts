@@ -1,0 +1,14 @@
+import { DRESSINGS, GROUPS, MATERIALS, STAGES, STYLES } from '../src/catalogue';
+import { benchFaults, type BenchCatalogue, type Refusal } from '../src/core/bench';
+import { tailsFor } from '../src/core/naturals';
+
+/** Prints what the bench refuses in the shipped library: by rule, and with `--all` every one. */
+const catalogue: BenchCatalogue = { styles: STYLES, stages: STAGES, materials: MATERIALS, tailsOf: (dressing) => tailsFor(dressing.stages, dressing.groups, GROUPS) };
+const found: { id: string; refusal: Refusal }[] = DRESSINGS.flatMap((dressing) => benchFaults(dressing, catalogue).map((refusal) => ({ id: dressing.id, refusal })));
+const rules = [...new Set(found.map(({ refusal }) => refusal.rule))].sort();
+for (const rule of rules) {
+  const own = found.filter(({ refusal }) => refusal.rule === rule);
+  console.log(`${rule.padEnd(4)} ${String(own.length).padStart(4)} in ${String(new Set(own.map(({ id }) => id)).size).padStart(3)} dressings`);
+}
+console.log(`${found.length} in ${new Set(found.map(({ id }) => id)).size} of ${DRESSINGS.length} dressings`);
+if (process.argv.includes('--all')) for (const { id, refusal } of found) console.log(`${refusal.rule} ${id} ${refusal.step ?? '-'} ${refusal.part ?? '-'} ${JSON.stringify(refusal.params)}`);
