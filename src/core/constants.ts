@@ -134,4 +134,6 @@ export const SETTLED = 0.8;
 /** The bench: what still counts as the same place; bare wire that is still a gap; how near glue may come to a plume, mm. Source: domain §4, §5, typical. */
 export const BENCH = { slackMm: 0.1, bareMm: 0.25, plumeMm: 1, leastDubbedMm: 0.4, reachSlack: 0.02 } as const;
 /** Width that a hackle's stem takes on a reference 14, mm, and how it goes with the shank: thinner stems have shorter barbs. Typical; measured by nobody here. */
-export const STEM = { stiffMm: 0.3, softMm: 0.4, power: 0.5 } as const;
+export const STEM = { stiffMm: 0.3, softMm: 0.6, power: 0.5 } as const;
+/** Turns of thread that a whip takes behind a bead, side by side; the least of a dubbed part, mm. Source: ways of work, typical. */
+export const WHIP = { laysBehindBead: 2, layMm: 0.2 } as const;

@@ -61,8 +61,10 @@ export interface BenchStep {
   never: boolean;
   waitS: number;
   seconds: number;
-  /** It is a thread that is used up by a later step (for a second thread). */
+  /** It holds the bead. */
   lock: boolean;
+  /** What is done where the verb alone does not say it. */
+  as: string | null;
 }
 
 export interface End {

@@ -2,7 +2,8 @@ import type { FunctionId, PartId, VerbId } from '@/catalogue/ids';
 import type { Dressing, DressingStep } from '../dressings';
 import type { Material } from '../materials';
 import type { Card, CardPart, CardStep } from '../tying/card-shape';
-import { BENCH, REFERENCE, STEM } from '../constants';
+import { BENCH } from '../constants';
+import { layOnHook } from '../tying/lay';
 import type { BenchHook, BenchStep, Cover, Points, Stretch } from './bench-shape';
 
 /** Seconds an act takes a practised hand; what waits comes on top. Typical; the tier's own record replaces the sum. */
@@ -51,13 +52,6 @@ export interface BenchInput {
   hook: BenchHook;
 }
 
-/** Width of one turn of what a step winds, mm: a stem for feathers, the material's lay else. */
-export function layOf(material: Material | undefined, does: FunctionId | null, shankMm: number): number | null {
-  if (does === 'hackle.stiff') return STEM.stiffMm * (shankMm / REFERENCE.shankMm) ** STEM.power;
-  if (does === 'hackle.soft' || does === 'hackle.cdc-loop') return STEM.softMm * (shankMm / REFERENCE.shankMm) ** STEM.power;
-  return material?.lay_mm ?? null;
-}
-
 /** The steps of a card as acts on the hook. What a dressing does not say itself is read from its parts and from the words of its steps. */
 export function benchSteps({ dressing, card, materials, hook }: BenchInput): BenchStep[] {
   const parts = new Map(card.parts.map((part) => [part.id, part]));
@@ -75,20 +69,20 @@ export function benchSteps({ dressing, card, materials, hook }: BenchInput): Ben
     const at = step.at?.mm ?? null;
     const byThread = material !== null && (threads.has(material) || (step.do !== 'catch-in' && wires.has(material) && step.part !== null && step.do !== 'wind'));
     const holder = step.do === 'tie-off' && material !== null && material !== own?.material && !threads.has(material) ? ribs.find((rib) => rib.material?.id === material) : undefined;
-    const named = step.do === 'tie-off' ? heldByWords(words, dressing) : undefined;
+    const named = step.do === 'tie-off' && !step.bench ? heldByWords(words, dressing) : undefined;
     const folded = card.steps.some((later) => later.part === step.part && later.do === 'fold');
-    const lay = layOf(material === null ? undefined : byId.get(material), does, card.hook.shank_mm);
+    const lay = layOnHook(byId.get(material ?? '') ?? null, does, card.hook.shank_mm);
     return {
       n: step.n, do: step.do, part: step.part, kind: step.kind, does, material, byThread, at,
       span: spanOf(step, index, part, does, card, hook),
       cover: step.do === 'lay-weight' && card.weights.some((weight) => weight.kind === 'sides') ? 'none' : step.do === 'lay-weight' ? 'closed' : coverOf(step.kind, does, step.do),
-      points: pointsOf(part, step, does),
+      points: step.bench?.points ?? pointsOf(part, step, does),
       endMm: part?.mm ?? 0,
-      waits: step.do === 'bind' ? (folded ? 'fold' : 'show') : folded ? 'fold' : 'wind',
-      leavesWaste: step.do === 'bind' && step.kind !== 'weight',
-      stays: false,
-      cuts: cutsOf(step, part, words),
-      heldBy: named ?? holder?.id ?? (wires.size > 0 ? (ribs[0]?.id ?? null) : null),
+      waits: step.bench?.waits_for ? step.bench.waits_for : step.do === 'bind' ? (folded ? 'fold' : 'show') : folded ? 'fold' : 'wind',
+      leavesWaste: step.bench?.leaves_waste ?? (step.do === 'bind' && step.kind !== 'weight'),
+      stays: step.bench?.stays ?? false,
+      cuts: step.bench ? step.bench.cuts : cutsOf(step, part, words),
+      heldBy: step.bench?.held_by ?? named ?? holder?.id ?? (wires.size > 0 ? (ribs[0]?.id ?? null) : null),
       turns: step.turns,
       wanted: part?.count ?? null,
       layMm: lay,
@@ -96,7 +90,8 @@ export function benchSteps({ dressing, card, materials, hook }: BenchInput): Ben
       checked: step.check !== null, never: !step.reversible,
       waitS: step.wait_s ?? 0,
       seconds: SECONDS[step.do] ?? 10,
-      lock: step.do === 'seat-bead' && locked,
+      lock: step.bench ? step.bench.locks : step.do === 'seat-bead' && locked,
+      as: step.as,
     };
   });
 }
@@ -124,6 +119,9 @@ function cutsOf(step: CardStep, part: CardPart | undefined, words: string): Benc
 
 /** What a step covers: its part's stretch; a feather from where it is wound to where it is tied off; the head; a coat its part. */
 function spanOf(step: CardStep, index: number, part: CardPart | undefined, does: FunctionId | null, card: Card, hook: BenchHook): Stretch | null {
+  // Turns of thread that only hold something cover nothing.
+  if (step.do === 'wind' && step.as !== null) return null;
+  if (step.do === 'finish' && part && part.from_mm !== null && part.to_mm !== null && step.bench) return { rear: part.from_mm, front: part.to_mm };
   if (step.do === 'finish') {
     const length = part?.mm ?? hook.eyeMm;
     const at = step.at?.mm ?? length;

@@ -6,7 +6,7 @@ const HOOK: BenchHook = { shankMm: 7, gapeMm: 4.3, wireMm: 0.4, eyeMm: 1.4, tieD
 const BEADED: BenchHook = { ...HOOK, bead: { frontMm: 0, rearMm: 2.4 } };
 const STEP: Omit<BenchStep, 'n' | 'do'> = {
   part: null, kind: null, does: null, material: null, byThread: false, at: null, span: null, cover: 'none', points: 'out', endMm: 0, waits: 'show', leavesWaste: false, stays: false, cuts: null, heldBy: null,
-  turns: null, wanted: null, layMm: null, side: null, vise: null, checked: true, never: false, waitS: 0, seconds: 10, lock: false,
+  turns: null, wanted: null, layMm: null, side: null, vise: null, checked: true, never: false, waitS: 0, seconds: 10, lock: false, as: null,
 };
 type Made = Partial<BenchStep> & Pick<BenchStep, 'do'>;
 const numbered = (steps: Made[]): BenchStep[] => steps.map((step, index) => ({ ...STEP, ...step, n: index + 1 }));

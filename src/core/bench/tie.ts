@@ -218,6 +218,12 @@ class Bench {
   }
 
   private bind(step: BenchStep, index: number) {
+    const moves = step.as === 'bind-along' ? this.ends.find((end) => end.part === step.part) : undefined;
+    if (moves && step.at !== null) {
+      this.lead(step, index, step.at);
+      moves.x = step.at;
+      return;
+    }
     if (step.part !== null && this.placed.has(step.part)) this.refuse('E11', step);
     if (step.part !== null) this.placed.add(step.part);
     if (step.at === null) return;
@@ -270,6 +276,11 @@ class Bench {
       const thread = this.threads[this.threads.length - 1];
       if (thread && tied && tied.heldBy === null && tied.at !== null) this.leadUnder(step, index, tied.at);
     } else if (span) this.lead(step, index, span.rear);
+    // Turns of thread that only hold something: the thread stands where they are.
+    if (step.as !== null && step.byThread && span === null) {
+      if (step.at !== null) this.lead(step, index, step.at);
+      return;
+    }
     if (step.kind === 'rib') this.ribCloses(step);
     if (span) {
       if (step.cover === 'closed') {
@@ -329,6 +340,10 @@ class Bench {
   }
 
   private tieOff(step: BenchStep, index: number) {
+    if (step.as === 'whip-away') {
+      this.whipped = true;
+      return;
+    }
     const end = this.ends.find((item) => item.part === step.part && item.for !== 'show');
     if (step.heldBy !== null) {
       if (!this.ends.some((item) => item.part === step.heldBy && item.for === 'wind')) this.refuse('E1', step, { end: step.heldBy });

@@ -8,11 +8,11 @@ export type WrittenDressing = Pick<Dressing, 'id' | 'rev' | 'name' | 'stages' | 
 };
 
 export const PART_DEFAULTS: Omit<DressingPart, 'id' | 'part' | 'base'> = {
-  factor: null, low: null, high: null, at_least: null, from: null, to: null, thick: null, wide: null, count: null, spare: null, unit: 'count', material: null, function: null, region: null, method: null, optional: false, scaled: false, school: null, counter: false, trim: null,
+  factor: null, low: null, high: null, at_least: null, from: null, to: null, thick: null, wide: null, count: null, spare: null, unit: 'count', material: null, function: null, region: null, method: null, optional: false, scaled: false, school: null, counter: false, trim: null, way: null, follows: null,
 };
 
 export const STEP_DEFAULTS: Omit<DressingStep, 'do'> = {
-  part: null, material: null, at: null, turns: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null,
+  part: null, material: null, at: null, turns: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, as: null, points: null, waits_for: null, cuts: null, leaves_waste: null, stays: false, held_by: null, locks: false, note: null,
 };
 
 const WEIGHT_DEFAULTS = { metal: null, bead_kind: null, diameter_mm: null, turns: null, cover: null, lock: null } as const;

@@ -24,20 +24,22 @@ export interface KnownIds {
   bankChanges: readonly BankChangeId[];
 }
 
-/** A base of a proportion: an id of ids, Bases, `part:ID`, or `landmark:FROM..TO`. */
+/** A base of a proportion: an id of ids, Bases, `part:ID`, `landmark:FROM..TO`, or `reach:LANDMARK:BASE`, by which its tip stands so much of the base past the landmark. */
 export type BaseSpec = string;
-/** Where something lies: a landmark, `tie-down`, or `part:ID` (that part's front end). */
+/** Where something lies: a landmark, `tie-down`, `front` (behind the bead, or the eye), `part:ID` (that part's front end) or `part:ID/rear`, each with a share of a base after it. */
 export type Station = string;
 
-const BARE_BASES = /^(part:[a-z0-9-]+|landmark:[a-z-]+\.\.[a-z-]+)$/;
+const BARE_BASES = /^(part:[a-z0-9-]+|landmark:[a-z-]+\.\.[a-z-]+|reach:[a-z-]+:[a-z-]+)$/;
+/** What may follow a station: so much of a base toward the bend (+) or the eye (−). */
+export const PLUS = /([+-]\d*\.?\d+)([a-z-]+)$/;
 
 /**
  * Schema of a dressing (docs/formats/dressings.md): stage, style, rules for every part, and the order of work.
- * `to: "forward"` means the part lies along the shank and takes room from `from` toward the eye.
+ * `to: "forward"` means the part lies along the shank and takes room from `from` toward the eye; `"collar"` that it stands in the head's reserve as wide as its turns; `"head"` that it fills what is left of that.
  */
 export function dressingSchema(ids: KnownIds) {
   const base = () => string().test('base', 'base', (value) => value === undefined || ids.bases.includes(value) || BARE_BASES.test(value));
-  const station = () => string().nullable().defined().test('station', 'station', (value) => value === null || value === 'tie-down' || value === 'forward' || ids.landmarks.includes(value as string) || /^part:[a-z0-9-]+$/.test(value as string));
+  const station = () => string().nullable().defined().test('station', 'station', (value) => value === null || ['tie-down', 'forward', 'collar', 'head', 'front'].includes(value as string) || ids.landmarks.includes((value as string).replace(PLUS, '')) || /^part:[a-z0-9-]+(\/rear)?$/.test((value as string).replace(PLUS, '')));
   const maybe = <T extends string>(values: readonly T[]) => string<T>().nullable().defined().default(null).oneOf([...values, null]);
   const share = object({ base: base().required(), factor: number().required() });
   const amount = () => number().nullable().defined().default(null);
@@ -68,6 +70,10 @@ export function dressingSchema(ids: KnownIds) {
     school: text(),
     counter: boolean().default(false),
     trim: maybe<SchoolOption['hackle-trim']>(['full', 'flat-below', 'v-below', 'both']),
+    /** How it is made: a way of work (src/catalogue/ways.json); null where its steps were written by hand. */
+    way: text(),
+    /** Its count is the natural's own. */
+    follows: maybe<'natural'>(['natural']),
   });
   const step = object({
     do: string<VerbId>().oneOf(ids.verbs).required(),
@@ -88,6 +94,21 @@ export function dressingSchema(ids: KnownIds) {
     method: maybe<LengthMethod>(METHODS),
     /** A thing made beforehand that this step uses, by its id. */
     assembly: text(),
+    /** What is done, where the verb alone does not say it: a code of speech. */
+    as: text(),
+    /** What the act leaves on the hook, for the bench; null where the words of the step are all there is. */
+    points: maybe<'rear' | 'front' | 'up' | 'out'>(['rear', 'front', 'up', 'out']),
+    waits_for: maybe<'wind' | 'fold' | 'show'>(['wind', 'fold', 'show']),
+    cuts: maybe<'waste' | 'show' | 'thread'>(['waste', 'show', 'thread']),
+    leaves_waste: boolean().nullable().defined().default(null),
+    /** Waste that stays in as taper. */
+    stays: boolean().default(false),
+    /** Another part's end that holds this one. */
+    held_by: text(),
+    /** It holds the bead. */
+    locks: boolean().default(false),
+    /** The tier's or the author's own word beside what the way says. */
+    note: text(),
   });
   const weight = object({
     kind: string<WeightKind>().oneOf(['bead', 'wound', 'sides', 'hook-wire']).required(),

@@ -1,7 +1,8 @@
 import type {
   BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
 } from '@/catalogue/ids';
-import type { Reason } from '../code';
+import type { Param, Reason } from '../code';
+import type { DressingStep } from '../dressings';
 import type { Colour, Shade } from '../colour';
 import type { HookAnswer } from '../answer/answer-shape';
 import type { PartAmount } from './part-amount';
@@ -58,6 +59,14 @@ export interface CardStep {
   method: LengthMethod | null;
   /** Id of the assembly made beforehand that this step uses. */
   assembly: string | null;
+  /** What is done where the verb does not say it, as a code of speech. */
+  as: string | null;
+  /** Everything a sentence of this step may name: only what is here can be said. */
+  figures: Record<string, Param>;
+  /** A word of the dressing's own beside what its way says. */
+  note: string | null;
+  /** What the act leaves, for the bench; null where a step was written by hand. */
+  bench: Pick<DressingStep, 'points' | 'waits_for' | 'cuts' | 'leaves_waste' | 'stays' | 'held_by' | 'locks'> | null;
 }
 
 /** The room after a step that fills some of it: what is used, what is free, what the parts still to come need. Millimetres. */
@@ -124,6 +133,8 @@ export interface Card {
   budget: RoomAfter[];
   landmarks: { id: LandmarkId; mm: number }[];
   parts: CardPart[];
+  /** Rear face of the bead, or the back of the eye, mm. */
+  face_mm: number;
   binder: 'thread' | 'wire';
   threads: CardThread[];
   weights: CardWeight[];

@@ -12,6 +12,8 @@ import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
 import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
 import { baseLength } from './bases';
+import { layOnHook } from './lay';
+import { figuresOf } from './figures';
 import { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';
 import { inSchool } from './in-school';
 import { schoolRules } from './schools';
@@ -83,7 +85,10 @@ export function buildCard(input: CardInput): Card {
     tool: TOOL_MM,
     landmarks: marks,
   };
-  const laid = seatBead(bead.frontMm, layOut(dressing, { lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools) }));
+  const laid = seatBead(bead.frontMm, layOut(dressing, {
+    lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools),
+    faceMm: bead.rearMm, headInFrontMm: Math.max(0, bead.frontMm), reserveMm: use.style.reserve * hook.eye_mm, layOf: (part) => layOnHook(material(part.material), part.function, hook.shank_mm),
+  }));
   const colourOfPart = (part: DressingPart): CardPart['colour'] => {
     const fromNatural = part.region ? natural?.colours[part.region] : undefined;
     if (fromNatural) return { ...fromNatural, region: part.region };
@@ -119,7 +124,7 @@ export function buildCard(input: CardInput): Card {
     };
   });
   const flatten = barbAllowed(hook.barb, choices.barbRule).flatten;
-  const stepOf = stepMaker(parts, laid, marks, pathMm, material);
+  const stepOf = stepMaker(parts, laid, marks, pathMm, material, hook);
   const kept = dressing.steps.filter((step) => step.part === null || !without.includes(step.part)).map(stepOf);
   if (flatten) kept.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
   const steps = numbered(kept);
@@ -138,6 +143,7 @@ export function buildCard(input: CardInput): Card {
     budget: budgetOf(steps, laid),
     landmarks: (Object.entries(marks) as [LandmarkId, number][]).map(([id, mm]) => ({ id, mm })),
     parts,
+    face_mm: bead.rearMm,
     binder: dressing.threads.length > 0 ? 'thread' : 'wire',
     threads: dressing.threads.flatMap((thread): CardThread[] => {
       const own = material(thread.material);
@@ -199,8 +205,9 @@ function hackleOf(item: LaidPart, hook: HookAnswer, trim: Card['hackles'][number
   if (!HACKLES.has(part.part) || item.mm === null || part.count === null || part.material === null) return [];
   // Only stiff feathers go by a gauge; soft ones by their barb in millimetres.
   const gauge = part.function === 'hackle.stiff' ? gaugeOf(item.mm) : null;
-  const stem = part.count * Math.hypot(Math.PI * Math.max(item.thickMm ?? 0, 2 * hook.wire_mm), HACKLE_PITCH_MM) + HACKLE_GRIP_MM;
-  return [{ part: part.id, material: part.material, barb_mm: item.mm, gauge, turns: part.count, trim: trim ?? part.trim ?? 'full', stem_mm: stem }];
+  const turns = item.turns ?? part.count;
+  const stem = turns * Math.hypot(Math.PI * Math.max(item.thickMm ?? 0, 2 * hook.wire_mm), HACKLE_PITCH_MM) + HACKLE_GRIP_MM;
+  return [{ part: part.id, material: part.material, barb_mm: item.mm, gauge, turns, trim: trim ?? part.trim ?? 'full', stem_mm: stem }];
 }
 
 function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, coverMm: number | null): CardWeight {
@@ -227,37 +234,41 @@ function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, cove
 
 const numbered = (steps: readonly CardStep[]): CardStep[] => steps.map((step, index) => ({ ...step, n: index + 1 }));
 
+const COUNTED: ReadonlySet<string> = new Set(['rib', 'gills', 'hackle', 'second-hackle', 'stacked-hackle', 'halo']);
+
 /** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */
-function turnsOf(step: DressingStep, part: CardPart | undefined): number | null {
+function turnsOf(step: DressingStep, part: CardPart | undefined, laid: LaidPart | undefined): number | null {
   if (step.turns !== null || step.do !== 'wind' || !part) return step.turns;
+  // What is made by a way has as many turns as its figures say: counted ones where they are counted.
+  if (laid?.part.way && laid.turns !== null && COUNTED.has(part.part)) return laid.turns;
   return part.amount.wound === null ? part.count : Math.max(1, Math.round(part.amount.wound.turns));
 }
 
 /** Makes the card's step of a dressing's step: its part in millimetres and its place on this hook. */
-function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null) {
+function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null, hook: HookAnswer) {
   const byId = new Map(laid.parts.map((item) => [item.part.id, item]));
   const cardPart = new Map(parts.map((part) => [part.id, part]));
   const at = (station: DressingStep['at']): CardStep['at'] => {
     if (station === null || station === 'forward') return null;
     if (station === 'tie-down') return { landmark: Math.abs(tieDownMm - marks['bend-start']) < 1e-9 ? 'bend-start' : 'into-bend', mm: tieDownMm };
-    if (station.startsWith('part:')) {
-      const front = byId.get(station.slice(5))?.toMm;
-      return front === undefined || front === null ? null : { landmark: null, mm: front };
-    }
-    return { landmark: station as LandmarkId, mm: marks[station as LandmarkId] };
+    if (station in marks) return { landmark: station as LandmarkId, mm: marks[station as LandmarkId] };
+    const mm = laid.at(station);
+    return mm === null ? null : { landmark: null, mm };
   };
   return (step: DressingStep): CardStep => {
     const item = step.part === null ? undefined : byId.get(step.part);
     const own = material(step.material);
+    const place = at(step.at);
+    const turns = turnsOf(step, step.part === null ? undefined : cardPart.get(step.part), item);
     return {
       n: 0,
       do: step.do,
       part: step.part,
       kind: item?.part.part ?? null,
       material: own ? { id: own.id, name: own.name } : null,
-      at: at(step.at),
+      at: place,
       mm: item?.mm ?? null,
-      turns: turnsOf(step, step.part === null ? undefined : cardPart.get(step.part)),
+      turns,
       count: item?.part.count ?? null,
       side: step.side,
       frame: step.frame,
@@ -271,6 +282,10 @@ function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<Landm
       wait_s: step.wait_s,
       method: step.method,
       assembly: step.assembly,
+      as: step.as,
+      figures: figuresOf({ card: step.part === null ? undefined : cardPart.get(step.part), laid: item, atMm: place?.mm ?? null, turns, hook, tieDownMm, faceMm: laid.at('front') ?? 0, hookPointMm: marks['hook-point'] }),
+      note: step.note,
+      bench: item?.part.way || step.as !== null || step.cuts !== null ? { points: step.points, waits_for: step.waits_for, cuts: step.cuts, leaves_waste: step.leaves_waste, stays: step.stays, held_by: step.held_by, locks: step.locks } : null,
     };
   };
 }
@@ -293,7 +308,7 @@ function budgetOf(steps: readonly CardStep[], laid: LayOut): RoomAfter[] {
 }
 
 /** `check: 'flatten-barb'` is a code that speech renders: the step belongs to the water's rule, not to the dressing. */
-const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null };
+const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, as: null, figures: {}, note: null, bench: null };
 
 function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAnswer): Card['cautions'] {
   const seen: { id: CautionId; step: number | null }[] = steps.flatMap((step) => (step.caution ? [{ id: step.caution, step: step.n }] : []));
