@@ -22,7 +22,7 @@ export function cardText(card: Card, speech: Speech): string {
     ])),
     ...card.parts.flatMap((part) => amountLines(part, speech).map((line) => fold(`  ${speech.name('parts', part.part)}: ${line}`, 4))),
     ...card.threads.flatMap((thread) => thread.reasons.map((why) => fold(`  ${thread.name}: ${speech.say(why)}`, 4))),
-    ...card.assemblies.flatMap((assembly) => ['', `${assembly.name} × ${assembly.count}`, ...stepsText(assembly.steps, speech)]),
+    ...card.assemblies.flatMap((assembly) => ['', `${speech.worded(assembly.name)} × ${assembly.count}`, ...stepsText(assembly.steps, speech)]),
     '',
     ...stepsText(card.steps, speech),
   ];

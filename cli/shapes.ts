@@ -31,7 +31,7 @@ export function cardOut(card: Card, speech: Speech): unknown {
 
 /** Steps with their codes and tools in words. */
 function stepsOut(steps: Card['steps'], speech: Speech): unknown[] {
-  return steps.map((step) => ({ ...step, check: speech.stepCheck(step), orientation: speech.stepOrientation(step), tool: step.tool && speech.tool(step.tool) }));
+  return steps.map((step) => ({ ...step, mend: speech.stepMends(step), check: speech.stepCheck(step), orientation: speech.stepOrientation(step), tool: step.tool && speech.tool(step.tool) }));
 }
 
 /** Schools that were asked for and have no place in the dressing of a card, each as a warning. */

@@ -1,10 +1,10 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, TOOLS } from '../../src/catalogue';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS } from '../../src/catalogue';
 import type { StageId, WaterId } from '../../src/catalogue/ids';
 import ids from '../../src/catalogue/ids.json';
 import { askedFor, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
 import { reason } from '../../src/core/code';
 import { readDressings } from '../../src/core/exchange';
-import { dressingFaults } from '../../src/core/tying';
+import { dressingFaults } from '../../src/core/bench';
 import type { Speech } from '../../src/speech';
 import { inputFault, type Flag } from '../args';
 import type { Answered, Command } from '../command';
@@ -24,7 +24,7 @@ const FLAGS: readonly Flag[] = [
   { name: 'all', takes: 'nothing', help: 'check the shipped library' },
 ];
 
-const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS };
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS, tailsOf };
 
 interface Summarised {
   json: unknown;

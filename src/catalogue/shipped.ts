@@ -1,8 +1,10 @@
-import { completeDressing, type Dressing, type Tool, type WrittenDressing } from '@/core/dressings';
+import type { Dressing, Tool } from '@/core/dressings';
 import { completeModel, referenceRange, type Hook, type HookRow, type ReferenceModel, type StageRow, type Style, type XLabelSchool } from '@/core/hooks';
 import { readHooksFile } from '@/core/exchange';
 import type { Material } from '@/core/materials';
 import type { Catalogue } from '@/core/answer';
+import { readWays, workOut, type Way, type WayDressing, type WaysCatalogue, type WrittenWayDressing } from '@/core/ways';
+import { tailsFor } from '@/core/naturals';
 import caddis from './dressings/caddis.json';
 import landAndOthers from './dressings/land-and-others.json';
 import mayfly from './dressings/mayfly.json';
@@ -14,6 +16,8 @@ import makers from './makers.json';
 import materials from './materials.json';
 import referenceModels from './reference-range.json';
 import tools from './tools.json';
+import ways from './ways.json';
+import { GROUPS } from './key';
 
 export interface Maker {
   id: string;
@@ -29,8 +33,22 @@ export const MATERIALS = materials as Material[];
 
 export const TOOLS = tools as Tool[];
 
-/** The shipped library. Each passes the schema and the checker: tested, not looked at again here. */
-export const DRESSINGS: readonly Dressing[] = [mayfly, caddis, stonefly, midge, landAndOthers].flat().map((written) => completeDressing(written as unknown as WrittenDressing));
+/** Ways of work: how each part is made. */
+export const WAYS = ways as unknown as readonly Way[];
+
+/** What parts are worked out with. */
+export const WORKS: WaysCatalogue = { ways: WAYS, materials: MATERIALS };
+
+/** The shipped library as it is thought of: parts, ways, one order. */
+export const WAY_DRESSINGS: readonly WayDressing[] = [mayfly, caddis, stonefly, midge, landAndOthers].flat().map((written) => readWays(written as unknown as WrittenWayDressing).record);
+
+/** The shipped library with its steps. Each passes the schema and the bench: tested, not looked at again here. */
+export const DRESSINGS: readonly Dressing[] = WAY_DRESSINGS.map((record) => workOut(record, WORKS).dressing);
+
+/** For each natural a dressing is made for, the tails it may have. */
+export function tailsOf(dressing: Pick<Dressing, 'stages' | 'groups'>): readonly (readonly number[])[] {
+  return tailsFor(dressing.stages, dressing.groups, GROUPS);
+}
 
 const REFERENCE_NAME = SHIPPED_MAKERS.find((maker) => maker.id === 'reference')!.name;
 

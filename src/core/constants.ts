@@ -83,8 +83,8 @@ export const DUBBING = { density: 0.1, loss: 1.3 } as const;
 
 /** Mean of a tapered body's diameter over its greatest: it starts at 0.62 of it. */
 export const TAPER_MEAN = 0.81;
-/** Compressed bunch of hair on a reference 14, mm, and how it grows with the shank: 1.5 mm on a 12, 0.9 on a 16. Source: domain §7. */
-export const HAIR_BUNCH = { mm: 1.2, power: 1.5 } as const;
+/** Compressed bunch of hair on a reference 14, mm, and how it grows with the shank: 1.5 mm on a 12, 0.9 on a 16; on large hooks no more of the gape than on a 12. Source: domain §7. */
+export const HAIR_BUNCH = { mm: 1.2, power: 1.5, mostPerGape: 0.32 } as const;
 /** Fibres on 10 mm of stem, one side; a pinch of dubbing, mg; the thinnest noodle that holds, mm, and its bare end, mm. Source: domain §7, typical. */
 export const FIBRES_PER_MM = 2.5;
 export const PINCH_MG = 1;
@@ -132,8 +132,8 @@ export const TIPPET = { zeroX: 11, mmPerX: 0.0254, numbersPerX: 3, holePerTippet
 export const SETTLED = 0.8;
 
 /** The bench: what still counts as the same place; bare wire that is still a gap; how near glue may come to a plume, mm. Source: domain §4, §5, typical. */
-export const BENCH = { slackMm: 0.1, bareMm: 0.25, plumeMm: 1, leastDubbedMm: 0.4, reachSlack: 0.02 } as const;
+export const BENCH = { slackMm: 0.1, bareMm: 0.25, plumeMm: 1, leastDubbedMm: 0.4, reachSlack: 0.02, mostPieces: 2 } as const;
 /** Width that a hackle's stem takes on a reference 14, mm, and how it goes with the shank: thinner stems have shorter barbs. Typical; measured by nobody here. */
-export const STEM = { stiffMm: 0.3, softMm: 0.6, power: 0.5 } as const;
+export const STEM = { stiffMm: 0.3, softMm: 0.6, openMm: 0.25, power: 0.5 } as const;
 /** Turns of thread that a whip takes behind a bead, side by side; the least of a dubbed part, mm. Source: ways of work, typical. */
 export const WHIP = { laysBehindBead: 2, layMm: 0.2 } as const;

@@ -15,7 +15,7 @@ function stepLines(steps: readonly CardStep[], speech: Speech): string[] {
     return [
       `${step.n}. ${speech.stepTitle(step)}${detail.length > 0 ? `: ${detail.join('; ')}` : ''}`,
       ...(check ? [`   ${speech.t('cli.look', { text: check })}`] : []),
-      ...(step.mend.length > 0 ? [`   ${speech.t('card-sheet.mend', { text: step.mend.join('; ') })}`] : []),
+      ...(step.mend.length > 0 ? [`   ${speech.t('card-sheet.mend', { text: speech.stepMends(step).join('; ') })}`] : []),
       ...(step.caution ? [`   ${speech.t('cli.care', { text: speech.caution(step.caution) })}`] : []),
     ];
   });
@@ -32,7 +32,7 @@ export function cardSheet(card: Card, speech: Speech): CardSheet {
     sections: [
       { title: t('card-sheet.parts'), lines: card.parts.map((part) => `${speech.name('parts', part.part)}: ${[part.mm === null ? (part.count === null ? null : `× ${part.count}`) : `${speech.length(part.mm)}${range(part.range_mm)}`, part.material?.name, part.optional ? t('cli.optional') : null].filter(Boolean).join(', ')}`) },
       { title: t('card-sheet.threads'), lines: card.threads.map((thread) => [`${thread.name}, ${thread.finish_turns}`, ...thread.reasons.map((why) => speech.say(why))].join('; ')) },
-      ...card.assemblies.map((assembly) => ({ title: `${assembly.name} × ${assembly.count}`, lines: stepLines(assembly.steps, speech) })),
+      ...card.assemblies.map((assembly) => ({ title: `${speech.worded(assembly.name)} × ${assembly.count}`, lines: stepLines(assembly.steps, speech) })),
       { title: t('card-sheet.steps'), lines: stepLines(card.steps, speech) },
       { title: t('card-sheet.tools'), lines: card.tools.map((tool) => speech.tool(tool)) },
     ].filter((section) => section.lines.length > 0),

@@ -1,12 +1,15 @@
 import i18next, { type i18n } from 'i18next';
 import ids from '@/catalogue/ids.json';
 import tools from '@/catalogue/tools.json';
+import { BENCH_CODE } from '@/core/bench';
 import { SCHOOL_CODE, type Card, type CardStep } from '@/core/tying';
+import { SAY } from '@/core/ways';
 import { formatLength, type LengthUnit } from '@/core/units';
 import type { Coded, Param } from '@/core/code';
 import type { Shade } from '@/core/colour';
 import en from './en.json';
 import ui from './en-ui.json';
+import says from './en-say.json';
 
 type Kinds = typeof ids;
 export type IdKind = keyof Kinds;
@@ -34,6 +37,10 @@ export interface Speech {
   stepDetail(step: CardStep): string[];
   stepCheck(step: CardStep): string | null;
   stepOrientation(step: CardStep): string | null;
+  /** What to do where the check fails. */
+  stepMends(step: CardStep): string[];
+  /** Words of a dressing's own, or of the code in their place. */
+  worded(text: string): string;
   /** The name of a tool inside a sentence; a tier's own word as it stands. */
   tool(id: string): string;
   /** The question of a sign, in plain words. */
@@ -50,7 +57,7 @@ export function createI18n(language = 'en'): i18n {
     initAsync: false,
     keySeparator: '.',
     interpolation: { escapeValue: false },
-    resources: { en: { translation: { ...en, ui }, id: idNames(), tool: Object.fromEntries(tools.map((item) => [item.id, item.name])) } },
+    resources: { en: { translation: { ...en, ...says, ui }, id: idNames(), tool: Object.fromEntries(tools.map((item) => [item.id, item.name])) } },
   });
   return instance;
 }
@@ -80,20 +87,30 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   const param = (value: Param): string => {
     if (value === null) return '';
     if (typeof value === 'number') return Number.isInteger(value) ? String(value) : value.toFixed(1);
-    if (typeof value === 'string') return value;
+    if (typeof value === 'string') return value.startsWith(SAY) ? t(`say.${value.slice(SAY.length)}`) : value;
     if ('mm' in value) return length(value.mm);
     if ('list' in value) return value.list.map(param).join(t('list.join'));
     return plain(value.kind as IdKind, value.id);
   };
   const say: Speech['say'] = (coded, group = 'reason') => {
     const params = Object.fromEntries(Object.entries(coded.params).map(([key, value]) => [key, param(value)]));
-    return t(`${group}.${coded.code}`, params);
+    return t(group === 'check' && coded.code.startsWith(BENCH_CODE) ? `rule.${coded.code.slice(BENCH_CODE.length)}` : `${group}.${coded.code}`, params);
   };
   const partWord = (step: CardStep) => (step.kind ? plain('parts', step.kind) : '');
   const tool = (id: string) => inSentence((instance.getResource(instance.language, 'tool', id) as string | undefined) ?? tools.find((item) => item.id === id)?.name ?? id);
   const flatten = (step: CardStep) => step.check === 'flatten-barb';
-  /** Dressings carry their own words; what a school adds comes as a code. */
-  const worded = (text: string) => (text.startsWith(SCHOOL_CODE) ? t(`school-step.${text.slice(SCHOOL_CODE.length)}`) : text);
+  /** A sentence of a way from the figures of its step; without a figure that it names, its shorter form. */
+  const sentence = (code: string, figures: CardStep['figures']) => {
+    const raw = String(instance.getResource(instance.language, 'translation', `say.${code}`) ?? instance.getResource('en', 'translation', `say.${code}`) ?? code);
+    const named = [...raw.matchAll(/{{(\w+)}}/g)].map((found) => found[1]!);
+    const key = named.every((name) => name in figures) ? code : `${code}_bare`;
+    return t(`say.${key}`, Object.fromEntries(Object.entries(figures).map(([name, value]) => [name, param(value)])));
+  };
+  /** Dressings of hand carry their own words; what a way or a school says comes as a code. */
+  const worded = (text: string, figures: CardStep['figures'] = {}) => {
+    if (text.startsWith(SAY)) return sentence(text.slice(SAY.length), figures);
+    return text.startsWith(SCHOOL_CODE) ? t(`school-step.${text.slice(SCHOOL_CODE.length)}`) : text;
+  };
   return {
     t,
     unit,
@@ -105,12 +122,15 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,
     stepTitle: (step) => {
       if (flatten(step)) return t('step.flatten-barb');
+      if (step.as !== null) return t(`act.${step.as}`, { part: partWord(step) });
       if (step.do === 'cut' && step.kind === 'head') return t('step.cut-thread');
       const material = step.material ? inSentence(step.material.name) : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },
-    stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : step.check && worded(step.check)),
-    stepOrientation: (step) => step.orientation && worded(step.orientation),
+    stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : [step.check && worded(step.check, step.figures), step.note].filter(Boolean).join('. ') || null),
+    stepOrientation: (step) => step.orientation && worded(step.orientation, step.figures),
+    stepMends: (step) => step.mend.map((mend) => worded(mend, step.figures)),
+    worded: (text) => worded(text),
     tool,
     ask: (sign) => t(`sign.${sign}.ask`),
     answer: (sign, answer) => t(`sign.${sign}.${answer}`),
@@ -122,7 +142,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       if (step.side) lines.push(t(`side.${step.side}`));
       if (step.at?.landmark === 'behind-eye') lines.push(t('step.at-eye'));
       else if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
-      if (step.orientation) lines.push(worded(step.orientation));
+      if (step.orientation) lines.push(worded(step.orientation, step.figures));
       if (step.method && step.do === 'bind') lines.push(t(`step.${step.method}`));
       if (step.assembly) lines.push(t('step.assembled'));
       if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));

@@ -1,6 +1,9 @@
 import type { FunctionId, PartId, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import type { Param } from '../code';
 
+/** What holds a fly that has no thread. */
+export const WIRE = 'wire';
+
 /** Which way the free end of something bound points. */
 export type Points = 'rear' | 'front' | 'up' | 'out';
 
@@ -88,6 +91,8 @@ export interface Skin extends Stretch {
   part: string;
   kind: PartId | null;
   cover: Cover;
+  /** It is thread itself: more thread on it is not seen. */
+  ofThread: boolean;
 }
 
 /** What stands on the hook after a step. */

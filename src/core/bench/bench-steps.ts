@@ -4,12 +4,13 @@ import type { Material } from '../materials';
 import type { Card, CardPart, CardStep } from '../tying/card-shape';
 import { BENCH } from '../constants';
 import { layOnHook } from '../tying/lay';
-import type { BenchHook, BenchStep, Cover, Points, Stretch } from './bench-shape';
+import { WIRE, type BenchHook, type BenchStep, type Cover, type Points, type Stretch } from './bench-shape';
 
 /** Seconds an act takes a practised hand; what waits comes on top. Typical; the tier's own record replaces the sum. */
 const SECONDS: Partial<Record<VerbId, number>> = { 'seat-bead': 15, 'lay-weight': 40, 'start-thread': 15, bind: 30, 'catch-in': 20, wind: 30, dub: 40, loop: 60, fold: 15, divide: 30, post: 30, draw: 20, cut: 8, 'tie-off': 10, finish: 20, coat: 20, tint: 10, tease: 15, clip: 15, check: 5, 'free-eye': 5 };
 
 const FEATHERS: ReadonlySet<FunctionId> = new Set(['hackle.stiff', 'hackle.soft', 'hackle.cdc-loop']);
+const SOLID: ReadonlySet<PartId> = new Set(['abdomen', 'thorax', 'case', 'underbody', 'tag', 'egg-mass', 'collar']);
 const UPRIGHT: ReadonlySet<FunctionId> = new Set(['wing.post', 'wing.hair']);
 const REARWARD: ReadonlySet<PartId> = new Set(['tail', 'shuck', 'tag', 'larva-head', 'extended-body', 'egg-mass', 'wing-case', 'back']);
 const SIDEWAYS: ReadonlySet<PartId> = new Set(['legs', 'wing-buds', 'beard', 'gills', 'hackle']);
@@ -24,7 +25,7 @@ const SAYS = {
 };
 
 function pointsOf(part: CardPart | undefined, step: Pick<DressingStep, 'orientation' | 'check'>, does: FunctionId | null): Points {
-  const said = `${step.orientation ?? ''}`;
+  const said = step.orientation?.startsWith('say:') ? '' : `${step.orientation ?? ''}`;
   if (part === undefined) return 'out';
   if (part.part === 'post') return 'up';
   if (does !== null && UPRIGHT.has(does) && part.part !== 'gills') return SAYS.rear.test(said) ? 'rear' : 'up';
@@ -41,6 +42,7 @@ function coverOf(kind: PartId | null, does: FunctionId | null, verb: VerbId): Co
   if (verb === 'finish') return 'closed';
   if (verb === 'fold') return 'top';
   if (kind === 'rib' || kind === 'gills' || FEATHERS.has(does)) return 'open';
+  if (SOLID.has(kind)) return 'closed';
   return does.startsWith('body.') || does === 'case.yarn' || does === 'thread' ? 'closed' : 'open';
 }
 
@@ -63,15 +65,17 @@ export function benchSteps({ dressing, card, materials, hook }: BenchInput): Ben
   return card.steps.map((step, index): BenchStep => {
     const part = step.part === null ? undefined : parts.get(step.part);
     const own = dressing.parts.find((item) => item.id === step.part);
-    const does = own?.function ?? null;
+    const coated = step.do === 'coat' ? byId.get(step.material?.id ?? '')?.functions.find((item) => item.startsWith('coat.') || item === 'wax') : undefined;
+    const does = coated ?? own?.function ?? null;
     const material = step.material?.id ?? (step.do === 'wind' || step.do === 'dub' ? (own?.material ?? null) : null);
     const words = `${step.check ?? ''} ${step.orientation ?? ''}`;
     const at = step.at?.mm ?? null;
-    const byThread = material !== null && (threads.has(material) || (step.do !== 'catch-in' && wires.has(material) && step.part !== null && step.do !== 'wind'));
+    const caught = step.do === 'wind' && card.steps.some((other) => other.part === step.part && other.do === 'catch-in' && other.n < step.n);
+    const byThread = material !== null && !caught && (threads.has(material) || (step.do !== 'catch-in' && wires.has(material) && step.part !== null && step.do !== 'wind'));
     const holder = step.do === 'tie-off' && material !== null && material !== own?.material && !threads.has(material) ? ribs.find((rib) => rib.material?.id === material) : undefined;
     const named = step.do === 'tie-off' && !step.bench ? heldByWords(words, dressing) : undefined;
     const folded = card.steps.some((later) => later.part === step.part && later.do === 'fold');
-    const lay = layOnHook(byId.get(material ?? '') ?? null, does, card.hook.shank_mm);
+    const lay = layOnHook(byId.get(material ?? '') ?? null, does, card.hook.shank_mm, own?.way === 'open' || step.kind === 'gills');
     return {
       n: step.n, do: step.do, part: step.part, kind: step.kind, does, material, byThread, at,
       span: spanOf(step, index, part, does, card, hook),
@@ -82,10 +86,10 @@ export function benchSteps({ dressing, card, materials, hook }: BenchInput): Ben
       leavesWaste: step.bench?.leaves_waste ?? (step.do === 'bind' && step.kind !== 'weight'),
       stays: step.bench?.stays ?? false,
       cuts: step.bench ? step.bench.cuts : cutsOf(step, part, words),
-      heldBy: step.bench?.held_by ?? named ?? holder?.id ?? (wires.size > 0 ? (ribs[0]?.id ?? null) : null),
+      heldBy: step.bench?.held_by ?? named ?? holder?.id ?? (wires.size > 0 && step.do !== 'wind' ? WIRE : null),
       turns: step.turns,
       wanted: part?.count ?? null,
-      layMm: lay,
+      layMm: own?.way === 'plume-loop' ? null : lay,
       side: step.side, vise: step.vise,
       checked: step.check !== null, never: !step.reversible,
       waitS: step.wait_s ?? 0,

@@ -2,3 +2,4 @@ export { RULES, WARNS, type BenchHook, type BenchState, type BenchStep, type End
 export { benchSteps } from './bench-steps';
 export { benchFaults, benchHook, cardOnHook, tieCard, type BenchCatalogue } from './run';
 export { tie } from './tie';
+export { BENCH_CODE, dressingFaults } from './dressing-faults';

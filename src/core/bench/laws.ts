@@ -3,6 +3,7 @@ import type { Param } from '../code';
 import { BENCH } from '../constants';
 import type { Dressing, DressingPart } from '../dressings';
 import { hookLength, type Style } from '../hooks';
+import { layOnHook } from '../tying/lay';
 import type { Material } from '../materials';
 import type { Card, CardPart } from '../tying/card-shape';
 import type { Refusal, RuleId } from './bench-shape';
@@ -56,8 +57,8 @@ export function laws(input: LawInput): Refusal[] {
     if (does === 'hackle.stiff' && part.part === 'hackle' && part.mm !== null && (part.mm < 1.2 * gape - 1e-9 || part.mm > 2 * gape)) add('F6', part.id, { mm: { mm: part.mm } });
     if (does === 'hackle.soft' && part.part !== 'gills' && part.mm !== null && (part.mm < 0.5 * gape || part.mm > hookLength(shank, gape, wire))) add('F6', part.id, { mm: { mm: part.mm } });
     if (part.amount.unit === 'compressed-mm' && part.amount.need !== null && part.amount.need > 0.4 * gape) add('F5', part.id, { mm: { mm: part.amount.need } });
-    if (part.amount.pieces !== null && part.amount.pieces > Math.max(1, part.count ?? 1)) add('E9', part.id, { need: part.amount.pieces });
-    if (part.mm !== null && part.from_mm !== null && rule.to === 'forward' && part.mm < leastOf(rule, materials)) add('P6', part.id, { least: { mm: leastOf(rule, materials) } });
+    if (part.amount.pieces !== null && part.amount.pieces > Math.max(rule.way === null ? 1 : BENCH.mostPieces, part.count ?? 1)) add('E9', part.id, { need: part.amount.pieces });
+    if (part.mm !== null && part.from_mm !== null && rule.to === 'forward' && part.mm < leastOf(rule, materials, shank)) add('P6', part.id, { least: { mm: leastOf(rule, materials, shank) } });
   }
   for (const weight of card.weights) if (weight.bore_mm !== null && weight.bore_needed_mm !== null && weight.bore_mm < weight.bore_needed_mm) add('F7', 'bead', { need: { mm: weight.bore_needed_mm } });
   for (const thread of card.threads) for (const why of thread.reasons) {
@@ -90,8 +91,8 @@ function lawsOfPart(part: CardPart, rule: DressingPart, add: Add): void {
 }
 
 /** The least of a part that lies along the hook: one turn of what it is made of. */
-function leastOf(rule: DressingPart, materials: readonly Material[]): number {
-  return materials.find((material) => material.id === rule.material)?.lay_mm ?? BENCH.leastDubbedMm;
+function leastOf(rule: DressingPart, materials: readonly Material[], shankMm: number): number {
+  return layOnHook(materials.find((material) => material.id === rule.material) ?? null, rule.function, shankMm) ?? BENCH.leastDubbedMm;
 }
 
 /** Iron and what stands behind it make the natural's length; a larva's head is a small part of its case. */
@@ -129,6 +130,6 @@ function lawsOfTails({ dressing, card, tails }: LawInput, add: Add): void {
   const tail = card.parts.find((part) => part.part === 'tail');
   const rule = dressing.parts.find((part) => part.id === tail?.id);
   // A bunch stands for tails without counting them; only single fibres are counted.
-  if (!tail || tail.count === null || tail.count > 3 || rule?.function === 'tail.webby') return;
+  if (!tail || tail.count === null || tail.count > 3 || rule?.function === 'tail.webby' || rule?.follows === 'natural') return;
   if (tails.some((own) => own.length > 0 && !own.includes(tail.count!))) add('L4', tail.id, { n: tail.count });
 }

@@ -74,6 +74,7 @@ describe('what hands cannot do is refused, at its step', () => {
     ['E8', 'cut inside a finished body', before(fly, hackle[0]!, { do: 'bind', part: 'wing', kind: 'wing', at: 2.4, points: 'up', leavesWaste: true }, { do: 'cut', part: 'wing', kind: 'wing', cuts: 'waste', at: 4 })],
     ['E10', 'a rib caught after its body began', [...without(fly, rib).slice(0, 5), rib, ...without(fly, rib).slice(5)]],
     ['E10', 'a rib wound before its body closed', [start, ...tail, rib, ...ribbed, ...quill, ...hackle, ...end]],
+    ['E10', 'a rib wound where no body is', [start, rib, ...ribbed]],
     ['E11', 'placed twice', before(fly, rib, tail[0]!)],
     ['O1', 'a bead after what it must pass', before(fly, quill[0]!, bead)],
     ['O3', 'resin over what is not tied off', before(fly, quill[2]!, { do: 'coat', part: 'abdomen', kind: 'abdomen', does: 'coat.resin', span: { rear: 7, front: 3 } })],

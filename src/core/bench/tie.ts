@@ -1,6 +1,6 @@
 import type { Param } from '../code';
 import { BENCH } from '../constants';
-import type { BenchHook, BenchState, BenchStep, End, Refusal, RuleId, Skin, Stretch, Tied } from './bench-shape';
+import { WIRE, type BenchHook, type BenchState, type BenchStep, type End, type Refusal, type RuleId, type Skin, type Stretch, type Tied } from './bench-shape';
 
 const PLACES: ReadonlySet<string> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'post', 'divide', 'finish', 'tie-off']);
 const NEEDS_THREAD: ReadonlySet<string> = new Set(['bind', 'catch-in', 'dub', 'divide', 'post', 'loop', 'tie-off', 'finish']);
@@ -46,6 +46,7 @@ class Bench {
   private placed = new Set<string>();
   private armed = false;
   private whipped = false;
+  private inspected = false;
 
   constructor(private readonly steps: readonly BenchStep[], private readonly hook: BenchHook, made: readonly string[]) {
     for (const part of made) this.placed.add(part);
@@ -95,7 +96,7 @@ class Bench {
   /** Hook that no body hides; a collar in front hides its own stretch, a feather over a body only that. */
   private bare(): Stretch[] {
     const closed = this.skins.filter((skin) => skin.cover === 'closed' || skin.cover === 'top');
-    const collars = this.skins.filter((skin) => skin.cover === 'open' && closed.every((body) => overlap(body, skin) <= 0.5 * (skin.rear - skin.front)));
+    const collars = this.skins.filter((skin) => skin.cover === 'open' && skin.kind !== 'rib' && skin.kind !== 'gills' && closed.every((body) => overlap(body, skin) <= 0.5 * (skin.rear - skin.front)));
     return gaps({ rear: this.hook.tieDownMm, front: this.face }, [...closed, ...collars]);
   }
 
@@ -116,13 +117,18 @@ class Bench {
     return gaps(stretch, this.later(index)).every((gap) => gap.rear - gap.front <= BENCH.slackMm);
   }
 
+  /** A finished body on which thread is seen; over thread, an underbody or weight it is not. */
+  private shows(skin: Skin): boolean {
+    return skin.cover === 'closed' && !skin.ofThread && skin.kind !== 'underbody' && skin.kind !== 'weight';
+  }
+
   /** Leads the thread to a place; over a finished body only where something later hides it. */
   private lead(step: BenchStep, index: number, x: number) {
     const thread = this.thread(step);
     if (!thread) return;
     const way: Stretch = { rear: Math.max(thread.x, x), front: Math.min(thread.x, x) };
     for (const skin of this.skins) {
-      if (skin.cover !== 'closed' || skin.kind === 'underbody' || skin.kind === 'weight' || skin.part === step.part) continue;
+      if (!this.shows(skin) || skin.part === step.part) continue;
       const common: Stretch = { rear: Math.min(way.rear, skin.rear), front: Math.max(way.front, skin.front) };
       if (common.rear - common.front > BENCH.slackMm && !this.hiddenLater(common, index)) this.refuse('T2', step, { over: skin.part, from: mm(common.rear), to: mm(common.front) });
     }
@@ -173,6 +179,9 @@ class Bench {
       case 'finish':
         this.finish(step, index);
         break;
+      case 'free-eye':
+        if (!this.inspected) this.inspect(step);
+        break;
       default:
         break;
     }
@@ -195,7 +204,7 @@ class Bench {
     if (step.cover === 'none') {
       if (this.threads.length === 0) this.refuse('T1', step);
     } else if (this.skins.some((skin) => skin.cover === 'closed')) this.refuse('O1', step);
-    if (step.span) this.skins.push({ ...step.span, part: step.part ?? 'weight', kind: 'weight', cover: 'none' });
+    if (step.span) this.skins.push({ ...step.span, part: step.part ?? 'weight', kind: 'weight', cover: 'none', ofThread: false });
   }
 
   private startThread(step: BenchStep, index: number) {
@@ -212,7 +221,7 @@ class Bench {
   /** Something bound on a finished body shows its thread, unless a later cover hides it. */
   private onBody(step: BenchStep, index: number) {
     for (const skin of this.skins) {
-      if (skin.cover !== 'closed' || skin.kind === 'underbody' || step.at === null || skin.part === step.part || !inside(step.at, skin)) continue;
+      if (!this.shows(skin) || step.at === null || skin.part === step.part || !inside(step.at, skin)) continue;
       if (!this.hiddenLater({ rear: step.at + BENCH.slackMm, front: step.at - BENCH.slackMm }, index + 1)) this.refuse('O4', step, { over: skin.part });
     }
   }
@@ -295,7 +304,7 @@ class Bench {
         const fit = Math.floor((span.rear - span.front) / step.layMm + 1e-6);
         if (step.turns > fit && step.turns * step.layMm > span.rear - span.front + BENCH.slackMm) this.refuse('F2', step, { n: step.turns, fit: Math.max(0, fit) });
       }
-      this.skins.push({ ...span, part: step.part ?? '', kind: step.kind, cover: step.cover });
+      this.skins.push({ ...span, part: step.part ?? '', kind: step.kind, cover: step.cover, ofThread: step.byThread && step.do === 'wind' });
     }
     if (step.byThread || step.do === 'dub') {
       const thread = this.thread(step);
@@ -319,6 +328,8 @@ class Bench {
   }
 
   private ribCloses(step: BenchStep) {
+    const under = step.span && gaps(step.span, this.skins.filter((skin) => skin.cover === 'closed' || skin.cover === 'top'));
+    if (step.span && under && under.reduce((sum, gap) => sum + gap.rear - gap.front, 0) > 0.5 * (step.span.rear - step.span.front)) this.refuse('E10', step, { body: '' });
     const open = this.steps.find((other) => other.n > step.n && other.span && other.cover === 'closed' && other.kind !== null && BODIES.has(other.kind) && other.kind !== 'underbody' && step.span && overlap(other.span, step.span) > BENCH.slackMm);
     if (open) this.refuse('E10', step, { body: open.part ?? '' });
   }
@@ -330,7 +341,7 @@ class Bench {
     if (span) {
       for (const skin of this.skins) if (skin.cover === 'top' && skin.kind === step.kind && skin.part !== step.part && overlap(skin, span) > 0.5 * (skin.rear - skin.front)) this.refuse('O8', step, { by: step.part ?? '' }, skin.part);
       for (const other of this.ends) if (other !== end && other.for === 'show' && other.points === 'up' && inside(other.x, span)) this.refuse('E3', step, { end: other.part });
-      this.skins.push({ ...span, part: step.part ?? '', kind: step.kind, cover: 'top' });
+      this.skins.push({ ...span, part: step.part ?? '', kind: step.kind, cover: 'top', ofThread: false });
     }
     if (end) {
       end.used = true;
@@ -346,7 +357,7 @@ class Bench {
     }
     const end = this.ends.find((item) => item.part === step.part && item.for !== 'show');
     if (step.heldBy !== null) {
-      if (!this.ends.some((item) => item.part === step.heldBy && item.for === 'wind')) this.refuse('E1', step, { end: step.heldBy });
+      if (step.heldBy !== WIRE && !this.ends.some((item) => item.part === step.heldBy && item.for === 'wind')) this.refuse('E1', step, { end: step.heldBy });
     } else if (step.at !== null) this.lead(step, index, step.at);
     if (!end) {
       if (!step.byThread) this.refuse('E1', step);
@@ -368,7 +379,7 @@ class Bench {
       const own = this.waste.filter((left) => left.part === step.part);
       if (own.length === 0) this.refuse('E1', step);
       if (step.at !== null && own.length > 0) for (const skin of this.skins) {
-        if (skin.cover === 'closed' && skin.part !== step.part && skin.kind !== 'underbody' && inside(step.at, skin)) this.refuse('E8', step, { over: skin.part });
+        if (this.shows(skin) && skin.part !== step.part && inside(step.at, skin)) this.refuse('E8', step, { over: skin.part });
       }
       this.waste = this.waste.filter((left) => left.part !== step.part);
       return;
@@ -387,13 +398,17 @@ class Bench {
       for (const left of this.waste) if (left.part === step.part && !left.stays) this.refuse('O3', step, { end: left.part });
       const sticky = step.does === 'coat.glue' || step.does === 'wax';
       const plume = this.steps.find((other) => other.does !== null && PLUMES.has(other.does) && other.at !== null && other.at <= span.rear + BENCH.plumeMm && other.at >= span.front - BENCH.plumeMm);
-      if (sticky && plume) this.refuse('O5', step, { plume: plume.part ?? '' });
+      if (sticky && plume && step.n > plume.n) this.refuse('O5', step, { plume: plume.part ?? '' });
+      const feather = step.does === 'coat.resin' ? this.skins.find((skin) => skin.cover === 'open' && skin.kind !== 'rib' && overlap(skin, span) > BENCH.slackMm) : undefined;
+      if (feather) this.refuse('O5', step, { plume: feather.part });
     }
+    if (span && step.as === 'roll-grit') for (const thread of this.threads) thread.x = span.front;
+    if (span && step.as === 'roll-grit') this.skins.push({ ...span, part: step.part ?? 'case', kind: step.kind, cover: 'closed', ofThread: false });
     if (span && step.waitS > 0) this.wet.push({ ...span, part: step.part ?? '', untilS: this.clockS + step.waitS });
   }
 
   private raise(step: BenchStep) {
-    for (const end of this.ends) if (end.part === step.part && end.for === 'show') end.points = step.do === 'post' || end.points !== 'rear' ? 'up' : end.points;
+    for (const end of this.ends) if (end.part === step.part && end.for === 'show') end.points = step.do === 'post' || end.points === 'front' ? 'up' : end.points;
   }
 
   private finish(step: BenchStep, index: number) {
@@ -401,7 +416,13 @@ class Bench {
     this.whipped = true;
     if (step.byThread && thread && !this.threads.some((item) => item.id === step.material)) this.refuse('T5', step, { thread: step.material });
     if (step.at !== null) this.lead(step, index, step.at);
-    if (step.span) this.skins.push({ ...step.span, part: step.part ?? 'head', kind: 'head', cover: 'closed' });
+    if (step.span) this.skins.push({ ...step.span, part: step.part ?? 'head', kind: 'head', cover: 'closed', ofThread: true });
+    this.inspect(step);
+  }
+
+  /** What a finished fly must not have: ends that hang, waste, a loose bead, bare wire. */
+  private inspect(step: BenchStep) {
+    this.inspected = true;
     for (const end of this.ends) if (end.for !== 'show') this.refuse(end.used ? 'E5' : 'E4', step, {}, end.part);
     for (const left of this.waste) if (!left.stays) this.refuse('E6', step, { at: mm(left.x) }, left.part);
     this.ends = this.ends.filter((end) => end.for === 'show');

@@ -1,6 +1,5 @@
-import type { PartId, StageId, StyleId } from '@/catalogue/ids';
+import type { PartId, StyleId } from '@/catalogue/ids';
 import type { Dressing, DressingPart, DressingStep } from './dressing';
-import { dropPart } from './derive';
 
 /** The library's own way of making a kind of part: from a dressing of the same style where there is one. Null where no dressing has it. */
 export function donorOf(kind: PartId, style: StyleId, library: readonly Dressing[]): { dressing: Dressing; part: DressingPart } | null {
@@ -52,15 +51,6 @@ export function addPart(dressing: Dressing, kind: PartId, library: readonly Dres
   const tools = ordered.flatMap((step) => step.tool ?? []);
   const cautions = ordered.flatMap((step) => step.caution ?? []);
   return { ...dressing, parts: [...dressing.parts.filter((item) => item.part !== 'head'), part, ...dressing.parts.filter((item) => item.part === 'head')], steps: ordered, weights: [...dressing.weights, ...structuredClone(weight)], tools: [...new Set([...dressing.tools, ...tools])], cautions: [...new Set([...dressing.cautions, ...cautions])] };
-}
-
-/** The least of a fly in a style: thread, body and head, as the first dressing of the library in that style makes them. Null where it holds none. */
-export function bareDressing(id: string, name: string, stage: StageId, style: StyleId, library: readonly Dressing[]): Dressing | null {
-  const model = library.find((dressing) => dressing.style === style && dressing.stages.includes(stage)) ?? library.find((dressing) => dressing.style === style);
-  if (!model) return null;
-  const kept: ReadonlySet<PartId> = new Set(['abdomen', 'case', 'head', 'bead', 'extended-body']);
-  const bare = model.parts.filter((part) => !kept.has(part.part)).reduce((dressing, part) => dropPart(dressing, part.id), structuredClone(model));
-  return { ...bare, id, name, rev: 1, stages: [stage], evidence: 'theory', claims: [], bank: [], parent: null, changes: [], switches: [], parts: bare.parts.map((part) => ({ ...part, optional: false })) };
 }
 
 /** Makes a part optional by a switch of its own, or takes it out of every switch. */

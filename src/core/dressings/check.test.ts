@@ -1,9 +1,9 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, TOOLS } from '@/catalogue';
-import { dressingFaults } from '../tying';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS } from '@/catalogue';
+import { dressingFaults } from '../bench';
 import { dressingSchema, type Dressing } from './dressing';
 import { readiness } from './readiness';
 
-const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS };
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS, tailsOf };
 const faults = (dressing: Dressing) => dressingFaults(dressing, CATALOGUE).map((fault) => fault.code);
 const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const stepOf = (dressing: Dressing, verb: string, part: string) => dressing.steps.findIndex((step) => step.do === verb && step.part === part);
@@ -30,16 +30,15 @@ describe('each rule fails when it is broken', () => {
     ['part-without-step', () => { const d = of('first-light-dun'); d.steps = d.steps.filter((step) => step.part !== 'tail'); return d; }],
     ['step-material-without-part', () => { const d = of('first-light-dun'); d.steps[1]!.material = 'peacock-herl'; return d; }],
     ['step-part-unknown', () => { const d = of('first-light-dun'); d.steps[1]!.part = 'propeller'; return d; }],
-    ['wound-before-caught', () => { const d = of('first-light-dun'); return move(d, stepOf(d, 'wind', 'hackle'), stepOf(d, 'catch-in', 'hackle')); }],
-    ['left-hanging', () => { const d = of('first-light-dun'); d.steps.splice(stepOf(d, 'wind', 'hackle'), 1); return d; }],
-    ['not-tied-off', () => { const d = of('first-light-dun'); d.steps.splice(stepOf(d, 'tie-off', 'hackle'), 1); return d; }],
-    ['weight-after-cover', () => { const d = of('flat-stone-nymph'); return move(d, stepOf(d, 'lay-weight', 'weight'), 4); }],
-    ['rib-caught-late', () => { const d = of('half-out-dun'); return move(d, stepOf(d, 'catch-in', 'rib'), stepOf(d, 'dub', 'abdomen')); }],
-    ['rib-wound-early', () => { const d = of('half-out-dun'); return move(d, stepOf(d, 'wind', 'rib'), stepOf(d, 'dub', 'abdomen')); }],
-    ['rib-without-body', () => { const d = of('half-out-dun'); d.parts.find((part) => part.part === 'rib')!.to = null; return d; }],
-    ['resin-after-hackle', () => { const d = of('first-light-dun'); d.parts.push({ ...of('flat-stone-nymph').parts.find((part) => part.part === 'wing-case')! }); d.steps.splice(d.steps.length - 4, 0, of('flat-stone-nymph').steps.find((step) => step.do === 'coat' && step.part === 'wing-case')!); return d; }],
-    ['cut-too-early', () => { const d = of('first-light-post-dun'); return move(d, stepOf(d, 'cut', 'post'), 4); }],
-    ['no-check-before', () => { const d = of('first-light-dun'); d.steps[stepOf(d, 'cut', 'wing') - 1]!.check = null; return d; }],
+    ['bench-E1', () => { const d = of('first-light-dun'); return move(d, stepOf(d, 'wind', 'hackle'), stepOf(d, 'catch-in', 'hackle')); }],
+    ['bench-E4', () => { const d = of('first-light-dun'); d.steps.splice(stepOf(d, 'wind', 'hackle'), 1); return d; }],
+    ['bench-E5', () => { const d = of('first-light-dun'); d.steps.splice(stepOf(d, 'tie-off', 'hackle'), 1); return d; }],
+    ['bench-O1', () => { const d = of('rough-herl-nymph'); return move(d, stepOf(d, 'lay-weight', 'weight'), stepOf(d, 'dub', 'abdomen') + 1); }],
+    ['bench-E10', () => { const d = of('dark-pad-nymph'); return move(d, stepOf(d, 'catch-in', 'rib'), stepOf(d, 'dub', 'abdomen')); }],
+    ['bench-E10', () => { const d = of('dark-pad-nymph'); return move(d, stepOf(d, 'wind', 'rib'), stepOf(d, 'dub', 'abdomen')); }],
+    ['bench-O5', () => { const d = of('first-light-dun'); d.steps.splice(d.steps.length - 4, 0, { ...of('flat-stone-nymph').steps.find((step) => step.do === 'coat' && step.part === 'wing-case')!, part: 'thorax' }); return d; }],
+    ['bench-O7', () => { const d = of('first-light-post-dun'); return move(d, d.steps.findIndex((step) => step.part === 'post' && step.cuts === 'show'), stepOf(d, 'post', 'post') + 1); }],
+    ['bench-O6', () => { const d = of('first-light-dun'); for (const at of [0, 1]) d.steps[stepOf(d, 'cut', 'wing') - at]!.check = null; return d; }],
     ['caution-missing', () => { const d = of('flat-stone-nymph'); d.steps[stepOf(d, 'lay-weight', 'weight')]!.caution = null; return d; }],
     ['caution-unlisted', () => { const d = of('first-light-dun'); d.steps[0]!.caution = 'bleach'; return d; }],
     ['eye-not-freed', () => { const d = of('first-light-dun'); d.steps.pop(); return d; }],
@@ -47,12 +46,12 @@ describe('each rule fails when it is broken', () => {
     ['base-missing', () => { const d = of('first-light-dun'); d.parts[0]!.factor = null; d.parts[0]!.count = null; return d; }],
     ['thorax-thin', () => { const d = of('first-light-dun'); d.parts.find((part) => part.part === 'thorax')!.thick!.factor = 0.5; return d; }],
     ['no-room', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'abdomen')!; part.factor = 0.9; part.high = 0.95; return d; }],
-    ['head-long', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'head')!; part.factor = 1.2; part.high = 1.2; return d; }],
+    ['head-long', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'thorax')!; part.base = 'shank'; part.factor = 0.1; part.low = 0.1; part.high = 0.1; return d; }],
     ['hackle-short', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'hackle')!; part.factor = 1; part.low = 0.9; return d; }],
     ['tail-short', () => { const d = of('first-light-dun'); const part = d.parts.find((item) => item.part === 'tail')!; part.factor = 0.5; part.low = 0.4; return d; }],
     ['optional-unswitched', () => { const d = of('first-light-dun'); d.parts[0]!.optional = true; return d; }],
     ['switch-part-unknown', () => { const d = of('cheeked-quill-nymph'); d.switches[0]!.parts.push('nothing'); return d; }],
-    ['bundle-material', () => { const d = of('cheeked-quill-nymph'); d.parts.find((part) => part.id === 'tail')!.material = 'guard-hair'; return d; }],
+    ['bundle-material', () => { const d = of('cheeked-quill-nymph'); d.bundles.push({ id: 'flank', material: 'duck-flank', parts: ['tail', 'beard'], unit: 'count', amount: 10 }); d.parts.find((part) => part.id === 'tail')!.material = 'guard-hair'; return d; }],
     ['assembly-unused', () => { const d = of('ellanmere-long-dun'); for (const step of d.steps) step.assembly = null; return d; }],
     ['assembly-unknown', () => { const d = of('first-light-dun'); d.steps[1]!.assembly = 'wings'; return d; }],
     ['tool-unlisted', () => { const d = of('first-light-dun'); d.tools = ['bobbin']; return d; }],

@@ -63,7 +63,7 @@ function checkOrder(dressing: Dressing, found: Findings): void {
     const own = all.filter((step) => step.part === part.id);
     const first = (verb: string) => own.find((step) => step.do === verb)?.n ?? null;
     const last = (verb: string) => [...own].reverse().find((step) => step.do === verb)?.n ?? null;
-    const wound = first('wind') ?? first('fold');
+    const wound = own.find((step) => step.do === 'wind' && step.as === null)?.n ?? first('fold');
     const caught = first('catch-in') ?? (first('wind') === null ? null : first('loop'));
     const tied = last('tie-off');
     const byThread = part.material !== null && threads.has(part.material);
@@ -98,18 +98,26 @@ function checkRibs(dressing: Dressing, found: Findings): void {
   }
 }
 
-function checkSequenceLaws(dressing: Dressing, materials: readonly Material[], found: Findings): void {
+/** What stands in the way of an order, told from the record alone: the bench tells the rest. */
+function checkSequenceLaws(dressing: Dressing, found: Findings): void {
   const all = steps(dressing);
   const byId = new Map(dressing.parts.map((part) => [part.id, part]));
   const firstHackle = all.find((step) => step.do === 'wind' && step.part !== null && byId.get(step.part)?.part.endsWith('hackle'));
   for (const step of all) {
     const part = step.part === null ? undefined : byId.get(step.part);
     if (step.do === 'coat' && part?.part === 'wing-case' && firstHackle && step.n > firstHackle.n) found.add('resin-after-hackle', { step: step.n, part: part.id });
-    const cutLast = step.do === 'cut' && part?.method === 'bind-then-cut' && (part.part === 'post' || part.part === 'shuck');
+    const cutLast = step.do === 'cut' && step.cuts !== 'waste' && part?.method === 'bind-then-cut' && (part.part === 'post' || part.part === 'shuck');
     const later = all.find((other) => other.n > step.n && PLACING.has(other.do));
     if (cutLast && later) found.add('cut-too-early', { step: step.n, part: part!.id }, { later: later.n });
     const before = all[step.n - 2];
     if (!step.reversible && !(before && before.check)) found.add('no-check-before', { step: step.n });
+  }
+}
+
+/** Cautions that materials carry stand at their steps, and the last step frees the eye. */
+function checkCautions(dressing: Dressing, materials: readonly Material[], found: Findings): void {
+  const all = steps(dressing);
+  for (const step of all) {
     const caution = materials.find((material) => material.id === step.material)?.caution ?? null;
     if (caution !== null && step.caution !== caution) found.add('caution-missing', { step: step.n }, { caution: { kind: 'cautions', id: caution } });
     if (step.caution !== null && !ALLOWED_ANYWHERE.has(step.caution) && caution === null && !dressing.cautions.includes(step.caution)) found.add('caution-unlisted', { step: step.n }, { caution: { kind: 'cautions', id: step.caution } });
@@ -221,14 +229,11 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
   }
 }
 
-/** Runs a dressing like a program over its whole hook range; empty when it passes. Source: formulas §12. */
+/** What a dressing's record lacks: names, materials, cautions, rules, room and proportions over its hook range; empty when it passes. What hands cannot tie is the bench's. Source: formulas §12. */
 export function checkDressing(dressing: Dressing, catalogue: CheckCatalogue, layOut: LaysOut): DressingFault[] {
   const found = new Findings(dressing);
   checkMaterials(dressing, catalogue.materials, found);
-  checkOrder(dressing, found);
-  checkWeights(dressing, found);
-  checkRibs(dressing, found);
-  checkSequenceLaws(dressing, catalogue.materials, found);
+  checkCautions(dressing, catalogue.materials, found);
   checkFactors(dressing, found);
   checkNames(dressing, found);
   checkFit(dressing, catalogue, found);
@@ -237,11 +242,11 @@ export function checkDressing(dressing: Dressing, catalogue: CheckCatalogue, lay
 }
 
 /** Faults of the order of work alone, without laying the dressing out: for a change that only moves or adds steps. */
-export function orderFaults(dressing: Dressing, materials: readonly Material[]): DressingFault[] {
+export function orderFaults(dressing: Dressing): DressingFault[] {
   const found = new Findings(dressing);
   checkOrder(dressing, found);
   checkWeights(dressing, found);
   checkRibs(dressing, found);
-  checkSequenceLaws(dressing, materials, found);
+  checkSequenceLaws(dressing, found);
   return found.faults;
 }

@@ -8,11 +8,11 @@ export type WrittenDressing = Pick<Dressing, 'id' | 'rev' | 'name' | 'stages' | 
 };
 
 export const PART_DEFAULTS: Omit<DressingPart, 'id' | 'part' | 'base'> = {
-  factor: null, low: null, high: null, at_least: null, from: null, to: null, thick: null, wide: null, count: null, spare: null, unit: 'count', material: null, function: null, region: null, method: null, optional: false, scaled: false, school: null, counter: false, trim: null, way: null, follows: null,
+  factor: null, low: null, high: null, at_least: null, from: null, to: null, thick: null, wide: null, count: null, spare: null, unit: 'count', material: null, function: null, region: null, method: null, optional: false, scaled: false, school: null, counter: false, trim: null, way: null, by: null, coat: null, tint: null, also: [], follows: null,
 };
 
 export const STEP_DEFAULTS: Omit<DressingStep, 'do'> = {
-  part: null, material: null, at: null, turns: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, as: null, points: null, waits_for: null, cuts: null, leaves_waste: null, stays: false, held_by: null, locks: false, note: null,
+  part: null, material: null, at: null, turns: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, phase: null, as: null, points: null, waits_for: null, cuts: null, leaves_waste: null, stays: false, held_by: null, locks: false, note: null,
 };
 
 const WEIGHT_DEFAULTS = { metal: null, bead_kind: null, diameter_mm: null, turns: null, cover: null, lock: null } as const;
@@ -39,7 +39,7 @@ export function completeDressing(written: WrittenDressing): Dressing {
     bank: (written.bank ?? []).map((item) => ({ ...item, ride: item.ride ?? null })),
     changes: (written.changes ?? []).map((item) => ({ ...item, part: item.part ?? null })),
     hooks: (written.hooks ?? []).map((item) => ({ ...item, x_long: item.x_long ?? null, wire: item.wire ?? [] })),
-    parts: written.parts.map((part) => ({ ...PART_DEFAULTS, ...part })),
+    parts: written.parts.map((part) => ({ ...PART_DEFAULTS, ...part, also: [...(part.also ?? [])] })),
     steps: written.steps.map(completeStep),
   };
 }

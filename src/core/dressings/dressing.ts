@@ -72,6 +72,11 @@ export function dressingSchema(ids: KnownIds) {
     trim: maybe<SchoolOption['hackle-trim']>(['full', 'flat-below', 'v-below', 'both']),
     /** How it is made: a way of work (src/catalogue/ways.json); null where its steps were written by hand. */
     way: text(),
+    /** What its way asks beside: how tails are parted, a coat, a tint, further materials. */
+    by: text(),
+    coat: text(),
+    tint: text(),
+    also: array(string().required()).default([]),
     /** Its count is the natural's own. */
     follows: maybe<'natural'>(['natural']),
   });
@@ -94,6 +99,8 @@ export function dressingSchema(ids: KnownIds) {
     method: maybe<LengthMethod>(METHODS),
     /** A thing made beforehand that this step uses, by its id. */
     assembly: text(),
+    /** Its phase of the part's way; null for a step that was put in by hand. */
+    phase: text(),
     /** What is done, where the verb alone does not say it: a code of speech. */
     as: text(),
     /** What the act leaves on the hook, for the bench; null where the words of the step are all there is. */

@@ -7,5 +7,5 @@ export { completeDressing, PART_DEFAULTS, STEP_DEFAULTS, writtenDressing, type W
 export type { Tool } from './tool';
 export { AS_A_RULE, leftOut, type Switched } from './left-out';
 export { derive, differences, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
-export { addPart, bareDressing, donorOf, setOptional } from './add-part';
+export { addPart, donorOf, setOptional } from './add-part';
 export { addAssembly, setThread, addWeight, dropWeight, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type DressingBundle } from './shared-parts';

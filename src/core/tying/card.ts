@@ -87,7 +87,7 @@ export function buildCard(input: CardInput): Card {
   };
   const laid = seatBead(bead.frontMm, layOut(dressing, {
     lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools),
-    faceMm: bead.rearMm, headInFrontMm: Math.max(0, bead.frontMm), reserveMm: use.style.reserve * hook.eye_mm, layOf: (part) => layOnHook(material(part.material), part.function, hook.shank_mm),
+    faceMm: bead.rearMm, headInFrontMm: Math.max(0, bead.frontMm), reserveMm: use.style.reserve * hook.eye_mm, layOf: (part) => layOnHook(material(part.material), part.function, hook.shank_mm, part.way === 'open'),
   }));
   const colourOfPart = (part: DressingPart): CardPart['colour'] => {
     const fromNatural = part.region ? natural?.colours[part.region] : undefined;
@@ -99,7 +99,7 @@ export function buildCard(input: CardInput): Card {
     const own = material(item.part.material);
     const rib = ribOf(item, laid);
     const amount = partAmount({
-      part: item.part, material: own, mm: item.mm, fromMm: item.fromMm, toMm: item.toMm, thickMm: item.thickMm, wireMm: hook.wire_mm, shankMm: hook.shank_mm,
+      part: item.part, material: own, mm: item.mm, fromMm: item.fromMm, toMm: item.toMm, thickMm: item.thickMm, wireMm: hook.wire_mm, shankMm: hook.shank_mm, gapeMm: hook.gape_mm,
       looped: dressing.steps.some((step) => step.part === item.part.id && step.do === 'loop'), woundByStep: dressing.steps.some((step) => step.part === item.part.id && step.do === 'wind'),
     });
     return {
@@ -296,14 +296,14 @@ const FILLS: ReadonlySet<string> = new Set(['bind', 'wind', 'dub', 'fold', 'loop
 function budgetOf(steps: readonly CardStep[], laid: LayOut): RoomAfter[] {
   const along = new Map(laid.parts.filter((item) => isAlong(item.part)).map((item) => [item.part.id, item]));
   const placed = new Set<string>();
-  const total = laid.usedMm;
+  const total = laid.usedMm + laid.spareMm;
   let used = 0;
   return steps.flatMap((step): RoomAfter[] => {
     const item = step.part === null || !FILLS.has(step.do) || placed.has(step.part) ? undefined : along.get(step.part);
     if (!item || step.part === null) return [];
     placed.add(step.part);
     used += item.mm ?? 0;
-    return [{ step: step.n, part: item.part.id, kind: item.part.part, used_mm: used, left_mm: laid.roomMm - used, needed_mm: Math.max(0, total - used) }];
+    return [{ step: step.n, part: item.part.id, kind: item.part.part, used_mm: used, left_mm: laid.roomMm + laid.spareMm - used, needed_mm: Math.max(0, total - used) }];
   });
 }
 

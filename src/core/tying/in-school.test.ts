@@ -49,8 +49,8 @@ describe('the split of a tail', () => {
     expect(verbs(worked('first-light-dun', { 'tail-split': 'none' }).dressing)).not.toContain('divide:tail');
   });
   test('a tail bound without a split gains the step', () => {
-    expect(verbs(dressing('last-light-spinner'))).not.toContain('divide:tail');
-    expect(verbs(worked('last-light-spinner', { 'tail-split': 'figure-eight' }).dressing)).toContain('divide:tail');
+    expect(verbs(dressing('silver-diver'))).not.toContain('divide:tail');
+    expect(verbs(worked('silver-diver', { 'tail-split': 'figure-eight' }).dressing)).toContain('divide:tail');
   });
   test('a soft tail of an immature insect is not split', () => {
     expect(worked('washed-dun', { 'tail-split': 'ball' }).unused).toEqual(['tail-split']);
@@ -73,13 +73,13 @@ describe('where a hackle is tied off', () => {
 describe('the order of work', () => {
   test('tail first brings the tail before the wing', () => {
     const order = verbs(worked('first-light-dun', { 'work-order': 'tail-first' }).dressing);
-    expect(order.slice(0, 4)).toEqual(['start-thread:', 'bind:tail', 'divide:tail', 'bind:wing']);
+    expect(order.slice(0, 5)).toEqual(['start-thread:', 'bind:tail', 'divide:tail', 'cut:tail', 'bind:wing']);
   });
   test('an order that breaks what the fly needs is given up', () => {
     for (const id of SHIPPED.dressings.map((item) => item.id)) {
       for (const option of ids.schools.find((school) => school.id === 'work-order')!.options) {
         const result = worked(id, { 'work-order': option.id as SchoolOption['work-order'] });
-        expect(orderFaults(result.dressing, SHIPPED.materials).map((fault) => fault.code)).toEqual([]);
+        expect(orderFaults(result.dressing).map((fault) => fault.code)).toEqual([]);
       }
     }
   });
@@ -133,9 +133,11 @@ describe('the seat of a bead', () => {
     expect(bead(back).from_mm! - bead(toEye).from_mm!).toBeCloseTo(back.hook.eye_mm, 9);
     expect(station(back, 'behind-bead') - station(toEye, 'behind-bead')).toBeCloseTo(back.hook.eye_mm, 9);
   });
-  test('the room is the same: the head fills its reserve in front', () => {
-    expect(back.room_mm).toBeCloseTo(toEye.room_mm, 9);
-    expect(back.fits).toBe(true);
+  test('the eye in front is taken from the room, and the head is wound there', () => {
+    expect(back.room_mm).toBeCloseTo(toEye.room_mm - back.hook.eye_mm, 9);
+    const head = (card: typeof toEye) => card.parts.find((part) => part.part === 'head')!;
+    expect([head(back).from_mm, head(back).to_mm]).toEqual([expect.closeTo(back.hook.eye_mm, 9), 0]);
+    expect(head(toEye).to_mm).toBeCloseTo(toEye.face_mm, 9);
   });
 });
 

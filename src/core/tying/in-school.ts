@@ -84,7 +84,7 @@ const FIRST: Record<SchoolOption['work-order'], readonly PartId[]> = {
 };
 
 /** Brings the first binding of a part, with what is done to it at once, to the front; given up where that breaks an order the fly needs. */
-const workOrder: Change<'work-order'> = (dressing, option, materials) => {
+const workOrder: Change<'work-order'> = (dressing, option) => {
   const part = FIRST[option].map((kind) => partOf(dressing, kind)).find(Boolean);
   const from = dressing.steps.findIndex((step) => step.part === part?.id && PLACING.has(step.do));
   if (!part || from < 0) return null;
@@ -93,7 +93,7 @@ const workOrder: Change<'work-order'> = (dressing, option, materials) => {
   const rest = [...dressing.steps.slice(0, from), ...dressing.steps.slice(next)];
   const begin = rest.findIndex((step) => !BEGINNING.has(step.do));
   const moved = withSteps(dressing, [...rest.slice(0, begin), ...block, ...rest.slice(begin)]);
-  return orderFaults(moved, materials).length > orderFaults(dressing, materials).length ? null : moved;
+  return orderFaults(moved).length > orderFaults(dressing).length ? null : moved;
 };
 
 /** What each taper needs to be left in, or cut on a slant. */

@@ -1,6 +1,7 @@
 import type { LandmarkId } from '@/catalogue/ids';
 import { WHIP } from '../constants';
 import { baseLength, type BaseLengths } from './bases';
+import { LOOP_TURNS, LOOPED } from './lay';
 import { stationMm } from './stations';
 import type { BaseSpec, Dressing, DressingPart, Station } from '../dressings';
 
@@ -22,6 +23,8 @@ export interface LayOut {
   parts: LaidPart[];
   roomMm: number;
   usedMm: number;
+  /** Of the head's reserve, what its parts leave to the body, mm. */
+  spareMm: number;
   fits: boolean;
   over: { part: string; mm: number; drop: string[] } | null;
   /** A station on this hook, mm behind the eye. */
@@ -51,6 +54,7 @@ const SLACK = 1e-9;
 /** Turns that lie on a part's stretch: those counted, or as many as have room; collars have theirs already. */
 function turnsOn(part: DressingPart, lies: { from: number; to: number } | undefined, inFront: number | undefined, input: LayOutInput): number | null {
   if (inFront !== undefined) return inFront;
+  if (LOOPED.has(part.way ?? '')) return LOOP_TURNS;
   if (part.count === null || !part.function?.startsWith('hackle.') || part.way === null) return part.count;
   const lay = input.layOf(part);
   if (lies === undefined || lay === null) return part.count;
@@ -73,7 +77,7 @@ interface Front {
 function frontOf(parts: readonly DressingPart[], input: LayOutInput, head: DressingPart | undefined, roomForRest: (frontMm: number) => number): Front {
   const collars = parts.filter(isCollar);
   const lay = (part: DressingPart) => input.layOf(part) ?? 0;
-  const turns = new Map(collars.map((part) => [part.id, Math.max(1, part.count ?? 1)]));
+  const turns = new Map(collars.map((part) => [part.id, LOOPED.has(part.way ?? '') ? LOOP_TURNS : Math.max(1, part.count ?? 1)]));
   const behindBead = input.faceMm > 0;
   const headMm = !head ? 0 : input.headInFrontMm > 0 ? 0 : behindBead ? WHIP.laysBehindBead * WHIP.layMm : Math.min(input.lengths.eye, input.reserveMm);
   const width = () => collars.reduce((sum, part) => sum + turns.get(part.id)! * lay(part), 0);
@@ -127,7 +131,8 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
   const head = parts.find((part) => part.to === 'head');
   const least = resting.reduce((sum, part) => sum + Math.max(minimum(part), input.layOf(part) ?? 0), 0);
   // What is left between the rear parts and what stands in front; a dressing written by hand keeps the reserve free whole.
-  const between = (frontMm: number) => (head ? input.tieDownMm - input.faceMm - taken - frontMm : input.roomMm - taken);
+  const made = parts.some((part) => part.way !== null);
+  const between = (frontMm: number) => (head || made ? input.tieDownMm - input.faceMm - taken - frontMm : input.roomMm - taken);
   const front = frontOf(parts, input, head, (frontMm) => between(frontMm) - least);
   const rest = Math.max(0, between(front.collarsMm + front.headMm));
   for (const part of resting) sizes.set(part.id, Math.max(rest * (rule(part).factor ?? 1), minimum(part)));
@@ -184,12 +189,13 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
 
   const alongMm = alongParts.reduce((sum, part) => sum + (sizes.get(part.id) ?? 0), 0);
   // In front the reserve is theirs: what they take beyond it counts, what they leave the body takes up.
-  const usedMm = head ? alongMm + front.collarsMm + front.headMm - input.reserveMm : alongMm;
+  const usedMm = head || made ? alongMm + front.collarsMm + front.headMm - input.reserveMm : alongMm;
   const fits = usedMm <= input.roomMm + SLACK;
   return {
     parts: laid,
     roomMm: input.roomMm,
     usedMm,
+    spareMm: alongMm - usedMm,
     fits,
     at: station,
     over: fits ? null : {

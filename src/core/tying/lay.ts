@@ -4,10 +4,18 @@ import type { Material } from '../materials';
 
 const SOFT: ReadonlySet<FunctionId> = new Set(['hackle.soft', 'hackle.cdc-loop']);
 
-/** Width of one turn as it lies on this hook, mm: a stem for feathers, thinner on a smaller hook, the material's own else. Null for what is not wound. */
-export function layOnHook(material: Pick<Material, 'lay_mm'> | null, does: FunctionId | null, shankMm: number): number | null {
+/** Width of one turn as it lies on this hook, mm: a stem for feathers and for what is wound open, a finer herl on a smaller hook, the material's own else. Null for what is not wound. */
+export function layOnHook(material: Pick<Material, 'lay_mm'> | null, does: FunctionId | null, shankMm: number, open = false): number | null {
   const scale = (shankMm / REFERENCE.shankMm) ** STEM.power;
+  if (open) return STEM.openMm * scale;
   if (does === 'hackle.stiff') return STEM.stiffMm * scale;
   if (does !== null && SOFT.has(does)) return STEM.softMm * scale;
-  return material?.lay_mm ?? null;
+  const lay = material?.lay_mm ?? null;
+  return lay !== null && does === 'body.herl' ? lay * scale : lay;
 }
+
+/** Turns of a loop of plume round the hook: it is as dense as its load, not as its turns. Source: ways of work. */
+export const LOOP_TURNS = 2;
+
+/** Ways whose count is what is loaded or bound, not turns. */
+export const LOOPED: ReadonlySet<string> = new Set(['plume-loop']);

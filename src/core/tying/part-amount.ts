@@ -41,6 +41,7 @@ export interface PartOnHook {
   thickMm: number | null;
   wireMm: number;
   shankMm: number;
+  gapeMm: number;
   /** Whether the dressing makes it by a loop. */
   looped: boolean;
   /** Whether the dressing winds it. */
@@ -100,7 +101,7 @@ export function partAmount(on: PartOnHook): PartAmount {
   }
   if (on.looped) amount.loop = loopFor(CDC_TURNS * Math.PI * thickMm);
   if (part.unit === 'compressed-mm') {
-    const scaled = HAIR_BUNCH.mm * (on.shankMm / REFERENCE.shankMm) ** HAIR_BUNCH.power;
+    const scaled = Math.min(HAIR_BUNCH.mm * (on.shankMm / REFERENCE.shankMm) ** HAIR_BUNCH.power, HAIR_BUNCH.mostPerGape * on.gapeMm);
     amount.need = scaled;
     amount.take = scaled;
   }

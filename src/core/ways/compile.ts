@@ -37,14 +37,18 @@ const OWN_SLOT: Partial<Record<PartId, Slot>> = {
 const OVER_THORAX: ReadonlySet<PartId> = new Set(['wing-case', 'cheeks', 'hackle']);
 const AT_REAR: ReadonlySet<PartId> = new Set(['tail', 'shuck', 'tag', 'larva-head', 'extended-body', 'egg-mass', 'gills']);
 const BEFOREHAND: ReadonlySet<string> = new Set(['foam-stitch', 'needle-body', 'knotted']);
+/** Seconds a thin resin takes under the torch. */
+const COAT_S = 20;
+const LATE: ReadonlySet<string> = new Set(['trim', 'coat', 'eye', 'after-rib', 'tease']);
 const WIRES: ReadonlySet<FunctionId> = new Set(['rib.wire', 'body.wire', 'weight.wire']);
 const TOOLS: Partial<Record<VerbId, string>> = { 'start-thread': 'bobbin', cut: 'scissors', clip: 'scissors', tease: 'bodkin', finish: 'whip-tool' };
 const WITH_MATERIAL: ReadonlySet<VerbId> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'tie-off', 'coat', 'lay-weight', 'seat-bead', 'tease', 'draw', 'finish', 'post', 'divide']);
 const BY_THREAD: ReadonlySet<VerbId> = new Set(['post', 'divide', 'finish']);
 
 /** Turns a dressing made of parts and ways into steps in one order: what the bench ties and the card prints. Source: ways of work. */
-export function workOut(record: WayDressing, { ways, materials }: WaysCatalogue): WorkedOut {
+export function workOut(given: WayDressing, { ways, materials }: WaysCatalogue): WorkedOut {
   const faults: Coded[] = [];
+  const { record, bundles } = unbundled(given);
   const byId = new Map(ways.map((way) => [way.id, way]));
   const material = new Map(materials.map((item) => [item.id, item]));
   const known = record.parts.filter((part) => {
@@ -68,11 +72,25 @@ export function workOut(record: WayDressing, { ways, materials }: WaysCatalogue)
     assemblies: steps.assemblies,
     weights: laid.flatMap((item) => weightOf(item, material)),
     layers: layersOf(record, laid, does, material),
-    bundles: [],
+    bundles,
     tools: [...new Set(all.flatMap((step) => step.tool ?? []).concat(all.some((step) => step.vise === 'turned') ? ['turning-vise'] : []))],
     cautions: [...new Set(all.flatMap((step) => step.caution ?? []))],
   };
   return { dressing, faults };
+}
+
+/** Parts that are made of another's bunch, with its material in its place, and the bunches. */
+function unbundled(record: WayDressing): { record: WayDressing; bundles: Dressing['bundles'] } {
+  const byId = new Map(record.parts.map((part) => [part.id, part]));
+  const bundles = new Map<string, Dressing['bundles'][number]>();
+  const parts = record.parts.map((part): WayPart => {
+    const first = byId.get(part.of[0]!);
+    if (!first || first === part) return part;
+    const known = bundles.get(first.id) ?? { id: first.id, material: first.of[0]!, parts: [first.id], unit: first.unit, amount: typeof first.count === 'number' ? first.count : null };
+    bundles.set(first.id, { ...known, parts: [...known.parts, part.id], amount: known.amount !== null && typeof part.count === 'number' ? Math.max(known.amount, part.count) : null });
+    return { ...part, of: [first.of[0]!, ...part.of.slice(1)] };
+  });
+  return { record: { ...record, parts }, bundles: [...bundles.values()] };
 }
 
 /** Where each part lies, from where it was said to or by what it is. */
@@ -116,7 +134,9 @@ function doesOf({ part, way }: Laid, material: ReadonlyMap<string, Material>, fa
 
 function slotOf(phase: Phase, laid: Laid): Slot {
   if (phase.slot === 'own') return OWN_SLOT[laid.part.what] ?? 'body';
-  return phase.slot === 'next' ? 'mount' : phase.slot;
+  if (phase.slot === 'next') return 'mount';
+  // A wing bound behind the thorax goes on before it, one in front of it after all.
+  return phase.slot === 'front-wing' && laid.part.what !== 'antennae' && laid.part.from !== 'part:thorax' ? 'mount' : phase.slot;
 }
 
 function isOn(phase: Phase, { part }: Laid): boolean {
@@ -140,8 +160,10 @@ function merge(laid: readonly Laid[], order: readonly string[], faults: Coded[])
     const cuts = tokens.map((token) => (token === item.part.id ? 0 : phases.findIndex((phase) => phase.id === token.slice(item.part.id.length + 1))));
     if (tokens.length > 0 && cuts.every((cut) => cut !== 0)) cuts.push(0);
     const begins = tokens.length > 0 ? cuts.filter((cut) => cut >= 0) : phases.flatMap((phase, index) => (index === 0 || (phases[index - 1]!.slot !== 'next' && slotOf(phase, item) !== slotOf(phases[index - 1]!, item)) ? [index] : []));
-    // What is soaked, and what is made beforehand, comes before all.
-    phases.forEach((phase, index) => { if (index > 0 && phases[index - 1]!.slot === 'made' && phase.slot !== 'made') begins.push(index); });
+    // What is soaked or made beforehand comes before all; trims and coats come late wherever the rest was put.
+    phases.forEach((phase, index) => {
+      if (index > 0 && ((phases[index - 1]!.slot === 'made' && phase.slot !== 'made') || (LATE.has(phase.slot) && phase.slot !== phases[index - 1]!.slot))) begins.push(index);
+    });
     const sorted = [...new Set(begins)].sort((a, b) => a - b);
     sorted.forEach((begin, place) => waiting.push({ laid: item, phases: phases.slice(begin, sorted[place + 1] ?? phases.length) }));
   }
@@ -158,8 +180,10 @@ function merge(laid: readonly Laid[], order: readonly string[], faults: Coded[])
     }
     const [id, phase] = token.split('.') as [string, string | undefined];
     const chunk = take((item) => item.laid.part.id === id && (phase === undefined || item.phases[0]?.id === phase));
+    // What was soaked or made beforehand stands there already.
+    const stands = sequence.some((item) => typeof item !== 'string' && item.laid.part.id === id && item.phases.some((own) => own.id === (phase ?? own.id)));
     if (chunk) sequence.push(chunk);
-    else faults.push({ code: 'token-unknown', params: { token } });
+    else if (!stands) faults.push({ code: 'token-unknown', params: { token } });
   }
   if (!sequence.includes('thread') && laid.some((item) => item.part.what === 'head')) insert(sequence, 'thread');
   for (const chunk of waiting) insert(sequence, chunk);
@@ -190,6 +214,8 @@ class Steps {
       if (typeof item === 'string') this.threadToken(item);
       else this.chunk(item);
     }
+    // A fly that its own wire holds together has no head to whip, but an eye to free.
+    if (!this.laid.some((item) => item.part.what === 'head')) this.add({ do: 'free-eye', at: 'behind-eye', tool: 'bodkin', caution: 'needle', check: `${SAY}tippet-passes`, mend: [`${SAY}bodkin-while-wet`] });
     return this;
   }
 
@@ -221,12 +247,24 @@ class Steps {
     const made = BEFOREHAND.has(laid.way.id) && phases[0]?.slot === 'made';
     const written = phases.map((phase) => this.step(laid, phase));
     if (!made) {
-      this.steps.push(...written);
+      this.steps.push(...this.protected(laid, phases, written));
       return;
     }
     const legs = laid.way.figure === 'legs';
     const count = legs && typeof laid.part.count === 'number' ? laid.part.count : 1;
     this.assemblies.push({ id: laid.part.id, name: `${SAY}made-${laid.way.id}`, part: laid.part.id, count, spare: legs ? (laid.part.spare ?? 2) : 0, steps: written });
+  }
+
+  /** The abdomen's steps with what keeps it whole: glue on the thread before it is wound, or resin over it when it is cut. */
+  private protected(laid: Laid, phases: readonly Phase[], written: DressingStep[]): DressingStep[] {
+    const { protection } = this.record;
+    if (laid.part.what !== 'abdomen' || (protection !== 'resin-over' && protection !== 'glue-under')) return written;
+    const winds = phases.findIndex((phase) => phase.do === 'wind' || phase.do === 'dub' || phase.do === 'fold');
+    if (winds < 0) return written;
+    const over = protection === 'resin-over';
+    const material = this.firstDoing(over ? 'coat.resin' : 'coat.glue', over ? 'thin-resin' : 'bond-cement');
+    const coat = this.whole({ do: 'coat', part: laid.part.id, material, at: laid.rear, as: over ? null : 'glue-under', wait_s: over ? COAT_S : null, vise: over ? 'turned' : null, tool: 'bodkin', caution: this.material.get(material ?? '')?.caution ?? null, check: `${SAY}${over ? 'even-film' : 'thin-even'}`, mend: [`${SAY}wick-off`] });
+    return over ? [...written, coat] : [...written.slice(0, winds), coat, ...written.slice(winds)];
   }
 
   private step(laid: Laid, phase: Phase): DressingStep {
@@ -240,14 +278,14 @@ class Steps {
     const key = `${part.id}.${phase.id}`;
     return this.whole({
       do: phase.do, part: part.id, material, at: this.stationOf(laid, phase), turns: phase.do === 'finish' ? this.finishTurns() : (phase.turns ?? null),
-      side: phase.side ?? null, frame: phase.frame ?? (phase.do === 'bind' || phase.do === 'fold' ? 'hook' : phase.do === 'tie-off' || phase.do === 'finish' ? 'thread' : null), vise: phase.vise ?? null,
+      side: phase.side ?? null, frame: phase.frame ?? (phase.do === 'bind' || phase.do === 'fold' ? 'hook' : phase.do === 'catch-in' ? 'hand' : phase.do === 'tie-off' || phase.do === 'finish' ? 'thread' : null), vise: phase.vise ?? null,
       orientation: phase.face ? `${SAY}${this.faceOf(laid, phase.face)}` : part.counter && phase.do === 'wind' ? `${SAY}counter-wound` : null,
       tool: phase.tool ?? (phase.do === 'cut' && wire ? 'second-scissors' : null),
       check: phase.check ? `${SAY}${this.checkOf(laid, phase)}` : null,
       mend: phase.mends.map((mend) => `${SAY}${mend}`),
       caution: phase.caution ?? this.cautionOf(phase, own, wire),
       reversible: !never, wait_s: phase.wait ?? null, method: phase.method ?? null, assembly,
-      as, points: phase.points ?? null, waits_for: phase.waits ?? this.waitsFor(laid, phase), cuts: phase.cuts ?? null,
+      phase: phase.id, as, points: phase.points ?? null, waits_for: phase.waits ?? this.waitsFor(laid, phase), cuts: phase.cuts ?? null,
       leaves_waste: phase.do === 'bind' ? (phase.leaves ?? true) : null, stays: false, held_by: phase.by === 'rib' ? this.ribId() : null, locks: phase.locks ?? (phase.do === 'seat-bead' && part.lock === 'none'), note: this.record.notes[key] ?? null,
     });
   }
@@ -278,7 +316,7 @@ class Steps {
   }
 
   private cautionOf(phase: Phase, own: Material | undefined, wire: boolean): CautionId | null {
-    if (own?.caution && WITH_MATERIAL.has(phase.do)) return own.caution;
+    if (own?.caution && (WITH_MATERIAL.has(phase.do) || phase.of !== undefined)) return own.caution;
     if (phase.do === 'cut' || phase.do === 'clip') return wire ? 'sharp-pieces' : 'blade';
     return phase.do === 'free-eye' || phase.do === 'tease' || phase.tool === 'bodkin' ? 'needle' : null;
   }
@@ -332,13 +370,13 @@ function partOf({ part, way, rear, front }: Laid, does: FunctionId | null): Dres
   return {
     ...PART_DEFAULTS,
     id: part.id, part: part.what,
-    base: long?.base ?? (part.what === 'bead' ? 'bead' : head ? 'eye' : inFront ? 'count' : 'count'),
+    base: long?.base ?? (part.what === 'bead' ? 'bead' : head ? 'eye' : part.count === null ? 'eye-judged' : 'count'),
     factor: long?.factor ?? (counted ? 1 : null), low: long?.low ?? (counted ? (head ? 0.1 : 1) : null), high: long?.high ?? (counted ? 1 : null),
     at_least: part.least, from: part.to === 'forward' ? rear : inFront || head ? null : rear,
     to: part.to === 'forward' || inFront || head ? part.to : way.lies === 'over' ? front : part.to ?? (front !== rear && (way.figure === 'barb' || way.figure === 'loop') ? front : null),
     thick: part.thick, wide: part.wide, count: part.count === 'natural' ? 3 : part.count, follows: part.count === 'natural' ? 'natural' : null,
     spare: part.spare, unit: part.unit, material: part.of[0]!, function: does, region: part.region, optional: part.optional, school: part.school, counter: part.counter, trim: part.trim,
-    method: way.phases.find((phase) => phase.method)?.method ?? null, way: way.id,
+    method: way.phases.find((phase) => phase.method)?.method ?? null, way: way.id, by: part.by, coat: part.coat, tint: part.tint, also: part.of.slice(1),
   };
 }
 

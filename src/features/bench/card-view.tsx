@@ -79,9 +79,10 @@ export function StepCaution({ step }: { step: CardStep }) {
 /** What is made beforehand, each with its own steps. */
 export function CardAssemblies({ card }: { card: Card }) {
   const words = useWords();
+  const speech = useSpeech();
   return card.assemblies.map((assembly) => (
     <View key={assembly.id}>
-      <Heading className="px-5">{words('bench.assembly', { name: assembly.name })}</Heading>
+      <Heading className="px-5">{words('bench.assembly', { name: speech.worded(assembly.name) })}</Heading>
       <Say size="small" tone="soft" className="px-5 pb-2">{words('bench.assembly-count', { count: assembly.count, spare: assembly.spare })}</Say>
       <StepList steps={assembly.steps} />
     </View>
@@ -112,7 +113,7 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
               <StepCheck step={step} />
               {step.mend.length > 0 ? (
                 <Say size="small" tone="soft">
-                  {`${words('bench.mend')}: ${step.mend.join('; ')}`}
+                  {`${words('bench.mend')}: ${speech.stepMends(step).join('; ')}`}
                 </Say>
               ) : null}
               <StepCaution step={step} />

@@ -104,7 +104,7 @@ export function TieScreen({ id }: { id: string }) {
           ) : null}
           {step.mend.length > 0 ? (
             mend ? (
-              <Say tone="soft">{step.mend.join('; ')}</Say>
+              <Say tone="soft">{speech.stepMends(step).join('; ')}</Say>
             ) : (
               <Button kind="quiet" label={words('bench.mend')} onPress={() => setMend(true)} className="self-start" />
             )

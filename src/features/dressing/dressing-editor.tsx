@@ -2,11 +2,13 @@ import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { DRESSINGS, STYLES } from '@/catalogue';
+import { DRESSINGS, STYLES, tailsOf, WORKS } from '@/catalogue';
 import type { LevelId, PartId, RideId, StyleId, WaterId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Catalogue } from '@/core/answer';
 import { addPart, donorOf, recheckCounts, rechecks, type Dressing } from '@/core/dressings';
-import { dressingFaults, type Card } from '@/core/tying';
+import { dressingFaults } from '@/core/bench';
+import type { Card } from '@/core/tying';
+import { addByWay } from '@/core/ways';
 import { change, dropDressing, middleSample, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
@@ -62,7 +64,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
   // The fields answer a key at once; the drawing, the checker and the room follow when there is time.
   const drawn = useDeferredValue(dressing);
   const card = useMemo(() => cardOf(drawn, catalogue, hand), [drawn, catalogue, hand]);
-  const faults = useMemo(() => dressingFaults(drawn, catalogue), [drawn, catalogue]);
+  const faults = useMemo(() => dressingFaults(drawn, { ...catalogue, tailsOf }), [drawn, catalogue]);
   const parent = useApp((state) => selectDressing(state, dressing.parent));
   const ends = useMemo(() => [...drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), ...((parent && recheckCounts(parent, drawn)) ? [recheckCounts(parent, drawn)!] : [])], [drawn, catalogue, parent]);
   const kinds = ids.parts.filter((kind) => donorOf(kind.id as PartId, dressing.style, DRESSINGS) && !['coat', 'underbody'].includes(kind.id));
@@ -110,7 +112,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
       <View className="gap-2 px-5 pt-3">
         <Say size="small" tone="soft">{words('edit-dressing.add-part')}</Say>
         <View className="flex-row flex-wrap gap-2">
-          {kinds.map((kind) => <Button key={kind.id} label={kind.name} spoken={words('edit-dressing.add', { part: kind.name })} onPress={() => put(addPart(dressing, kind.id as PartId, DRESSINGS))} />)}
+          {kinds.map((kind) => <Button key={kind.id} label={kind.name} spoken={words('edit-dressing.add', { part: kind.name })} onPress={() => put(addByWay(dressing, kind.id as PartId, DRESSINGS, WORKS) ?? addPart(dressing, kind.id as PartId, DRESSINGS))} />)}
         </View>
       </View>
     </View>

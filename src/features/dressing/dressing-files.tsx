@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { DRESSINGS, KNOWN } from '@/catalogue';
 import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
 import type { Dressing } from '@/core/dressings';
-import { dressingFaults } from '@/core/tying';
+import { dressingFaults } from '@/core/bench';
 import { change, putDressing, selectCatalogue, selectOwnDressings, useApp, useAppDispatch, type Entities } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { useWords } from '@/features/shell';

@@ -2,9 +2,9 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { DRESSINGS } from '@/catalogue';
+import { DRESSINGS, WORKS } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
-import { bareDressing } from '@/core/dressings';
+import { bareByWay } from '@/core/ways';
 import { change, libraryCard, putDressing, selectDressings, useApp, useAppDispatch } from '@/state';
 import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
@@ -28,7 +28,7 @@ export function NewDressingScreen() {
   const bare = () => {
     const name = words('dressing.my-new', { stage: speech.plain('stages', stage) });
     const id = freeId(name, dressings);
-    const made = bareDressing(id, name, stage, style, DRESSINGS);
+    const made = bareByWay(id, name, stage, style, DRESSINGS, WORKS);
     if (!made) return;
     dispatch(change('dressing', (draft) => putDressing(draft, made)));
     router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
