@@ -2,6 +2,7 @@ import ids from '../src/catalogue/ids.json';
 import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, WaterId } from '../src/catalogue/ids';
 import { NO_CHOICES, type Choices, type Sample, type Schools } from '../src/core/answer';
 import { inputFault, type Flag } from './args';
+import { DRESSINGS_FLAG } from './own-dressings';
 import type { Reader } from './read';
 
 export const NATURAL_FLAGS: readonly Flag[] = [
@@ -19,6 +20,7 @@ export const CHOICE_FLAGS: readonly Flag[] = [
   { name: 'school', takes: 'many', value: 'NAME=ID', help: 'a school of ids.md' },
   { name: 'hand', takes: 'one', value: 'right|left', help: 'hand that winds' },
   { name: 'catalogue', takes: 'many', value: 'FILE', help: 'hooks added to the shipped ones' },
+  DRESSINGS_FLAG,
 ];
 
 const COUNT_RANGE = [1, 200] as const;

@@ -1,6 +1,6 @@
 import ids from '../../src/catalogue/ids.json';
 import type { StageId } from '../../src/catalogue/ids';
-import { COLOUR_WORDS, DRESSINGS, labOfShade, STAGES } from '../../src/catalogue';
+import { COLOUR_WORDS, labOfShade, STAGES } from '../../src/catalogue';
 import { KEY } from '../../src/catalogue/key';
 import { believe, byStage, INSECT_SD_MM, NOTHING_SEEN, type Sighting } from '../../src/core/belief';
 import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
@@ -13,6 +13,7 @@ import { inputFault } from '../args';
 import { catalogueFor, cellFault } from '../catalogue';
 import type { Command } from '../command';
 import { worded } from '../json';
+import { DRESSINGS_FLAG } from '../own-dressings';
 import type { Reader } from '../read';
 import { signsOf } from '../signs';
 import { columns, fold } from '../text';
@@ -35,7 +36,7 @@ function fliesOf(read: Reader): CarriedFly[] {
   const text = path === null ? null : read.file('box', path);
   const catalogue = catalogueFor(read, undefined);
   if (text === null) return [];
-  const known = { stages: STAGES.map((stage) => stage.id), rides: ids.rides.map((ride) => ride.id), dressings: DRESSINGS.map((dressing) => dressing.id), shade: (words: string) => { const lab = shadeOfWords(words); return lab ? hexOfLab(lab) : null; } };
+  const known = { stages: STAGES.map((stage) => stage.id), rides: ids.rides.map((ride) => ride.id), dressings: catalogue.dressings.map((dressing) => dressing.id), shade: (words: string) => { const lab = shadeOfWords(words); return lab ? hexOfLab(lab) : null; } };
   const { flies, problems } = readBoxFile(text, known);
   for (const problem of problems) read.fault(cellFault('box', problem));
   return flies.map((fly) => carriedFly(fly, catalogue));
@@ -82,6 +83,7 @@ export const boxCommand: Command = {
   name: 'box',
   summary: 'the flies carried that answer a natural: box match --box FILE',
   flags: [
+    DRESSINGS_FLAG,
     { name: 'box', takes: 'one', value: 'FILE', help: 'flies carried: docs/formats/box.md' },
     { name: 'order', takes: 'one', value: 'ID', help: 'order of the natural' },
     { name: 'stage', takes: 'one', value: 'ID', help: 'its stage' },

@@ -1,5 +1,4 @@
 import { cardFor } from '../../src/core/answer';
-import { DRESSINGS } from '../../src/catalogue';
 import { catalogueFor } from '../catalogue';
 import { cardText } from '../card-text';
 import type { Command } from '../command';
@@ -36,7 +35,7 @@ export const cardCommand: Command = {
     stashFrom(read);
     if (read.faults.length > 0 || hookId === null || dressingId === null) return null;
     const hook = catalogue.hooks.find((item) => item.id === hookId)!;
-    const dressing = DRESSINGS.find((item) => item.id === dressingId)!;
+    const dressing = catalogue.dressings.find((item) => item.id === dressingId)!;
     const card = cardFor({ dressing, hook, sample, choices: { ...choices, hookPin: hookId, dressingPin: dressingId }, catalogue, count });
     return { json: cardOut(card, speech), text: cardText(card, speech), exit: 0 };
   },

@@ -1,4 +1,4 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS } from '../../src/catalogue';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS, WORKS } from '../../src/catalogue';
 import type { StageId, WaterId } from '../../src/catalogue/ids';
 import ids from '../../src/catalogue/ids.json';
 import { askedFor, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
@@ -9,6 +9,7 @@ import type { Speech } from '../../src/speech';
 import { inputFault, type Flag } from '../args';
 import type { Answered, Command } from '../command';
 import { worded } from '../json';
+import { DRESSINGS_FLAG, libraryFor } from '../own-dressings';
 import type { Reader } from '../read';
 import { stashFrom } from '../stash';
 import { columns, fold } from '../text';
@@ -22,6 +23,7 @@ const FLAGS: readonly Flag[] = [
   { name: 'ride', takes: 'one', value: 'ID', help: 'only this ride' },
   { name: 'stash', takes: 'one', value: 'FILE', help: 'materials to hand' },
   { name: 'all', takes: 'nothing', help: 'check the shipped library' },
+  DRESSINGS_FLAG,
 ];
 
 const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS, tailsOf };
@@ -53,7 +55,7 @@ function list(read: Reader, speech: Speech): Answered | null {
   const ride = read.flagId<string>('ride', ids.rides);
   const have = stashFrom(read);
   if (read.faults.length > 0) return null;
-  const library = DRESSINGS.filter((dressing) => ride === null || dressing.ride === ride);
+  const library = libraryFor(read).filter((dressing) => ride === null || dressing.ride === ride);
   const rows = stage
     ? rankDressings(library, askedFor(stage, { lengthMm: length, water, picking: { stash: have } }), CATALOGUE).map((ranked) => summary(ranked.dressing, ranked, have, speech))
     : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, speech));
@@ -74,8 +76,8 @@ function why(read: Reader, speech: Speech): Answered | null {
   const have = stashFrom(read);
   if (read.faults.length > 0 || id === null || stage === null) return null;
   const asked = askedFor(stage, { lengthMm: length, water, picking: { stash: have } });
-  const ranked = rankDressings(DRESSINGS, asked, CATALOGUE);
-  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(DRESSINGS.filter((dressing) => dressing.id === id), asked, CATALOGUE)[0]!;
+  const ranked = rankDressings(libraryFor(read), asked, CATALOGUE);
+  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(libraryFor(read).filter((dressing) => dressing.id === id), asked, CATALOGUE)[0]!;
   const chosen = ranked[0]?.dressing.id === id;
   return {
     json: worded({ id, chosen, score: own.score, reasons: own.why }, speech),
@@ -114,7 +116,7 @@ function check(read: Reader, speech: Speech): Answered | null {
     return null;
   }
   const text = path === null ? null : read.file('file', path);
-  const found = path === null ? { dressings: [...DRESSINGS], problems: [], count: DRESSINGS.length, fault: null } : text === null ? null : readDressings(text, KNOWN);
+  const found = path === null ? { dressings: [...DRESSINGS], problems: [], count: DRESSINGS.length, fault: null } : text === null ? null : readDressings(text, KNOWN, WORKS);
   if (found?.fault) read.fault(inputFault('file', found.fault, found.fault === 'file-newer' ? text!.match(/"version":\s*(\d+)/)?.[1] ?? null : null, { params: { version: text?.match(/"version":\s*(\d+)/)?.[1] ?? '' } }));
   if (found === null || read.faults.length > 0) return null;
   const misshapen: Problem[] = found.problems.map(({ record, path: column, message }) => ({ line: null, column, record, rule: 'schema', message, got: null, accepted: null }));

@@ -1,10 +1,10 @@
 import { answer, type Answer } from '../../src/core/answer';
-import { DRESSINGS } from '../../src/catalogue';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
 import { catalogueFor, ownedFrom } from '../catalogue';
 import { cardText } from '../card-text';
 import type { Command } from '../command';
+import { libraryFor } from '../own-dressings';
 import type { Reader } from '../read';
 import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom } from '../sample';
 import { matchOut, unusedSchools } from '../shapes';
@@ -25,8 +25,9 @@ export function hookPin(read: Reader, hooks: readonly { id: string }[], name = '
 export function dressingPin(read: Reader, text: string | null, field = 'dressing'): string | null {
   if (text === null) return null;
   const wanted = text.trim().toLowerCase();
-  const found = DRESSINGS.find((dressing) => dressing.id === wanted || dressing.name.toLowerCase() === wanted);
-  return found ? found.id : read.fault(inputFault(field, 'dressing-unknown', text, { params: { nearest: read.nearest(wanted, DRESSINGS.map((dressing) => dressing.id)) }, allowed: DRESSINGS.map((dressing) => dressing.id) }));
+  const library = libraryFor(read);
+  const found = library.find((dressing) => dressing.id === wanted || dressing.name.toLowerCase() === wanted);
+  return found ? found.id : read.fault(inputFault(field, 'dressing-unknown', text, { params: { nearest: read.nearest(wanted, library.map((dressing) => dressing.id)) }, allowed: library.map((dressing) => dressing.id) }));
 }
 
 function text(result: Answer, top: number, speech: Speech): string {

@@ -1,7 +1,8 @@
 import { dressingSchema, writtenDressing, type Dressing, type KnownIds } from '../dressings';
+import { isWritten, readWays, recordOf, workOut, writeWays, type WaysCatalogue } from '../ways';
 
-/** Version of the format that is written. 1 knew no switches, bundles, assemblies, tools or ancestry. */
-export const DRESSINGS_VERSION = 2;
+/** Version of the format that is written. 1 knew no switches, bundles, assemblies, tools or ancestry; 2 knew parts and steps written apart, and no ways. */
+export const DRESSINGS_VERSION = 3;
 
 export interface DressingProblem {
   /** Id of the record, or its place in the file. */
@@ -50,7 +51,7 @@ function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['faul
 }
 
 /** Dressings of a file: JSON (one, a list, or the envelope) or a Markdown card by its JSON block. Good records are kept, bad ones named. Source: docs/formats/dressings.md. */
-export function readDressings(text: string, ids: KnownIds): DressingsRead {
+export function readDressings(text: string, ids: KnownIds, works: WaysCatalogue): DressingsRead {
   const { items, fault } = recordsOf(text);
   const schema = dressingSchema(ids);
   const dressings: Dressing[] = [];
@@ -58,7 +59,8 @@ export function readDressings(text: string, ids: KnownIds): DressingsRead {
   items.forEach((item, index) => {
     const record = typeof (item as { id?: unknown })?.id === 'string' ? (item as { id: string }).id : `#${index + 1}`;
     try {
-      dressings.push(schema.validateSync(item, { abortEarly: false }) as Dressing);
+      const worked = isWritten(item) ? fromLines(item, record, works, problems) : item;
+      if (worked !== null) dressings.push(schema.validateSync(worked, { abortEarly: false }) as Dressing);
     } catch (error) {
       const inner = (error as { inner?: { path?: string; message: string }[] }).inner ?? [];
       for (const { path, message } of inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }]) problems.push({ record, path: path || null, message });
@@ -67,7 +69,28 @@ export function readDressings(text: string, ids: KnownIds): DressingsRead {
   return { dressings, problems, count: items.length, fault };
 }
 
+/** A record of parts and ways, worked out; null where a line or a way cannot be read, which is named. */
+function fromLines(item: Parameters<typeof readWays>[0], record: string, works: WaysCatalogue, problems: DressingProblem[]): Dressing | null {
+  const read = readWays(item);
+  const worked = workOut(read.record, works);
+  const faults = [...read.faults, ...worked.faults];
+  for (const { code, params } of faults) problems.push({ record, path: typeof params.part === 'string' ? `parts.${params.part}` : 'parts', message: `${code} ${String(params.line ?? params.token ?? params.material ?? params.way ?? params.got ?? '')}`.trim() });
+  return faults.length > 0 ? null : worked.dressing;
+}
+
+/** A dressing for a file: by its parts and ways where they give it back whole, else with its steps as they stand. */
+function writtenItem(dressing: Dressing, works: WaysCatalogue): unknown {
+  const record = recordOf(dressing);
+  const whole = record !== null && canonical(workOut(record, works).dressing) === canonical(dressing);
+  return whole ? writeWays(record) : writtenDressing(dressing);
+}
+
+/** Same keys in the same order, so that two dressings can be told alike. */
+function canonical(value: unknown): string {
+  return JSON.stringify(value, (_, item: unknown) => (item !== null && typeof item === 'object' && !Array.isArray(item) ? Object.fromEntries(Object.entries(item).sort(([a], [b]) => (a < b ? -1 : 1))) : item));
+}
+
 /** Dressings as a file that `readDressings` gives back the same; what equals a default is left out. */
-export function writeDressings(dressings: readonly Dressing[]): string {
-  return `${JSON.stringify({ aubade: 'dressings', version: DRESSINGS_VERSION, items: dressings.map(writtenDressing) }, null, 1)}\n`;
+export function writeDressings(dressings: readonly Dressing[], works: WaysCatalogue): string {
+  return `${JSON.stringify({ aubade: 'dressings', version: DRESSINGS_VERSION, items: dressings.map((dressing) => writtenItem(dressing, works)) }, null, 1)}\n`;
 }

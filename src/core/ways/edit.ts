@@ -7,7 +7,16 @@ import type { WayDressing, WayPart } from './way';
 export function recordOf(dressing: Dressing): WayDressing | null {
   if (dressing.parts.some((part) => part.way === null)) return null;
   const notes = Object.fromEntries(dressing.steps.flatMap((step) => (step.note !== null && step.part !== null && step.phase !== null ? [[`${step.part}.${step.phase}`, step.note]] : [])));
-  return { ...dressing, parts: dressing.parts.map((part) => wayPart(part, dressing)), order: orderOf(dressing), notes };
+  let edge = 'tie-down';
+  // Where one body follows another its beginning goes without saying.
+  const parts = dressing.parts.map((part): WayPart => {
+    const own = wayPart(part, dressing);
+    if (part.to !== 'forward') return own;
+    const follows = part.from === edge;
+    edge = `part:${part.id}`;
+    return follows ? { ...own, from: null } : own;
+  });
+  return { ...dressing, parts, order: orderOf(dressing), notes };
 }
 
 function wayPart(part: DressingPart, dressing: Dressing): WayPart {

@@ -62,12 +62,15 @@ const STATION_WORDS: ReadonlySet<string> = new Set(['tie-down', 'front', 'collar
 function readStation(text: string): Station {
   const plus = /^(.*?)([+-]\d*\.?\d+)([A-Z]+)$/.exec(text);
   const mark = plus ? plus[1]! : text;
-  return `${STATION_WORDS.has(mark) ? mark : `part:${mark}`}${plus ? `${plus[2]}${SIGNS[plus[3]!]}` : ''}`;
+  return `${STATION_WORDS.has(mark) || mark.startsWith('part:') ? mark : `part:${mark}`}${plus ? `${plus[2]}${SIGNS[plus[3]!]}` : ''}`;
 }
 
 function printStation(station: Station): string {
   const plus = /^(.*?)([+-]\d*\.?\d+)([a-z-]+)$/.exec(station);
-  const mark = (plus ? plus[1]! : station).replace(/^part:/, '');
+  const whole = plus ? plus[1]! : station;
+  // A part that is called like a place keeps its mark.
+  const bare = whole.replace(/^part:/, '');
+  const mark = STATION_WORDS.has(bare) ? whole : bare;
   return `${mark}${plus ? `${plus[2]}${SIGN_OF[plus[3]!]}` : ''}`;
 }
 

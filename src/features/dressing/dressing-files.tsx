@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DRESSINGS, KNOWN } from '@/catalogue';
+import { DRESSINGS, KNOWN, WORKS } from '@/catalogue';
 import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
 import type { Dressing } from '@/core/dressings';
 import { dressingFaults } from '@/core/bench';
@@ -23,7 +23,7 @@ export function DressingFiles() {
     const text = await openText('.json,.md,application/json,text/markdown');
     if (text === null) return;
     setTaken(null);
-    setRead(readDressings(text, KNOWN));
+    setRead(readDressings(text, KNOWN, WORKS));
   };
   const take = (dressings: readonly Dressing[]) => {
     dispatch(change('dressings-in', (draft: Entities) => {
@@ -41,7 +41,7 @@ export function DressingFiles() {
       <Heading>{words('dressing.files')}</Heading>
       <View className="flex-row flex-wrap gap-3">
         <Button label={words('dressing.read-file')} onPress={() => void open()} />
-        {own.length > 0 ? <Button label={words('dressing.write-own', { count: own.length })} onPress={() => saveFile('aubade-dressings.json', writeDressings(own))} /> : null}
+        {own.length > 0 ? <Button label={words('dressing.write-own', { count: own.length })} onPress={() => saveFile('aubade-dressings.json', writeDressings(own, WORKS))} /> : null}
       </View>
       {read?.fault ? <Say live tone="dawn">{words(`dressing.file-fault.${read.fault}`)}</Say> : null}
       {read && !read.fault ? (

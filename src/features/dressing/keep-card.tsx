@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { WORKS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import type { PrintPage } from '@/core/hooks/drawn';
 import type { Dressing } from '@/core/dressings';
@@ -21,7 +22,7 @@ export function KeepCard({ card, dressing }: { card: Card; dressing: Dressing })
   const [page, setPage] = useState<PrintPage>('a4');
   const [failed, setFailed] = useState(false);
   const sheet = cardSheet(card, speech);
-  const json = () => writeDressings([dressing]);
+  const json = () => writeDressings([dressing], WORKS);
   const pdf = () => {
     const { marks, bounds } = flyMarks(card);
     const resolved = marks.map((mark) => ({ ...mark, fill: mark.fill && inTheme(mark.fill, 'morning'), stroke: mark.stroke && inTheme(mark.stroke, 'morning') }));

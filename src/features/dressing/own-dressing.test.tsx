@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { DRESSINGS } from '@/catalogue';
+import { DRESSINGS, WORKS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
 import { putDressing, selectDressing, selectOwnDressings, change } from '@/state';
@@ -322,7 +322,7 @@ describe('a dressing of one\'s own', () => {
   test('from a file: the report first, then it is taken; one with a shipped id comes in beside it', async () => {
     const { store } = await openScreen(<DressingsScreen />);
     const own = { ...structuredClone(DRESSINGS[0]!), id: 'my-dun', name: 'My dun' };
-    opened.text = writeDressings([own, DRESSINGS[1]!, dropPart({ ...own, id: 'odd', name: 'Odd' }, 'head')]);
+    opened.text = writeDressings([own, DRESSINGS[1]!, dropPart({ ...own, id: 'odd', name: 'Odd' }, 'head')], WORKS);
     press('Read a file');
     await waitFor(() => expect(screen.getByText('3 of 3 can be taken.')).toBeInTheDocument());
     press('Take 3');
