@@ -6,8 +6,11 @@ const WORD = Object.keys(NUMBERS).join('|');
 const TURNS = new RegExp(`\\b(${WORD}|\\d+)\\s+(?:\\w+\\s+){0,2}turns?\\b`, 'i');
 const LAYERS = new RegExp(`\\b(${WORD}|\\d+)\\s+(?:flat\\s+)?layers?\\b`, 'i');
 const FIBRES = new RegExp(`\\b(${WORD}|\\d+)\\s+(?:\\w+\\s+){0,2}(fibres|hairs|strands|bristles|wisps|plumes|tips)\\b`, 'i');
-const EYES = new RegExp(`\\b(half an eye|an eye and a half|one eye|an eye|two eyes)( of (?:wire|shank))? (?:still )?(bare|free)`, 'i');
-const EYE_SHARE: Record<string, number> = { 'half an eye': 0.5, 'an eye and a half': 1.5, 'one eye': 1, 'an eye': 1, 'two eyes': 2 };
+/** Eyes of wire that a sentence leaves bare, by how it says so. */
+const EYES: readonly [pattern: RegExp, eyes: number][] = [[/\bhalf\san\seye\b.*(bare|free)/i, 0.5], [/\ban\seye\sand\sa\shalf\b.*(bare|free)/i, 1.5], [/\btwo\seyes\b.*(bare|free)/i, 2], [/\b(one|an)\seye\b.*(bare|free)/i, 1]];
+
+/** Eyes by which a sentence may be off. */
+const EYE_SLACK = 0.2;
 
 const numberOf = (word: string) => NUMBERS[word.toLowerCase()] ?? Number(word);
 
@@ -24,11 +27,10 @@ export function contradictions(card: Card): Refusal[] {
     if (layers && step.do === 'wind' && step.turns !== null && /wire/.test(step.material?.id ?? '')) add(step, layers[0], 1);
     const fibres = FIBRES.exec(words);
     if (fibres && step.do === 'bind' && step.count !== null && step.count > 0 && numberOf(fibres[1]!) > 1 && numberOf(fibres[1]!) !== step.count && !/a side/.test(words)) add(step, fibres[0], step.count);
-    const eyes = EYES.exec(words);
-    if (eyes && step.at !== null && (step.do === 'tie-off' || step.do === 'wind')) {
+    const eyes = EYES.find(([pattern]) => pattern.test(words));
+    if (eyes && step.at !== null && step.do === 'tie-off') {
       const end = step.at.mm / card.hook.eye_mm;
-      const wanted = EYE_SHARE[eyes[1]!.toLowerCase()]!;
-      if (step.do === 'tie-off' && Math.abs(end - wanted) > 0.2) add(step, eyes[0], end);
+      if (Math.abs(end - eyes[1]) > EYE_SLACK) add(step, eyes[0].exec(words)![0], end);
     }
   }
   return found;

@@ -38,7 +38,7 @@ describe('the card', () => {
   test('steps carry their check, their mend and their caution', async () => {
     await open();
     const steps = screen.getAllByRole('listitem');
-    expect(steps).toHaveLength(16);
+    expect(steps).toHaveLength(17);
     expect(steps[0]).toHaveTextContent('Look: Thread lies flat');
     expect(steps[0]).toHaveTextContent('If it went wrong:');
     expect(steps[0]).toHaveTextContent(/CareHook point: .*Local rules and licensed practice come first\./);
@@ -73,38 +73,38 @@ describe('the card', () => {
 describe('at the bench', () => {
   const open = () => openScreen(<TieScreen id={DUN} />);
   const key = (name: string) => act(() => void fireEvent.keyDown(window, { key: name }));
-  const step = () => screen.getByText(/^Step \d+ of 16/).textContent!.replace(/ ·.*/, '');
+  const step = () => screen.getByText(/^Step \d+ of 17/).textContent!.replace(/ ·.*/, '');
   test('space, pedal and arrows go on and back, and stop at the ends', async () => {
     await open();
-    expect(step()).toBe('Step 1 of 16');
+    expect(step()).toBe('Step 1 of 17');
     key('PageUp');
-    expect(step()).toBe('Step 1 of 16');
+    expect(step()).toBe('Step 1 of 17');
     key(' ');
     key('PageDown');
     key('ArrowRight');
-    expect(step()).toBe('Step 4 of 16');
+    expect(step()).toBe('Step 4 of 17');
     key('ArrowLeft');
-    expect(step()).toBe('Step 3 of 16');
+    expect(step()).toBe('Step 3 of 17');
     for (let i = 0; i < 20; i++) key('PageDown');
-    expect(step()).toBe('Step 16 of 16');
+    expect(step()).toBe('Step 17 of 17');
   });
   test('a key with a modifier belongs to the browser', async () => {
     await open();
     act(() => void fireEvent.keyDown(window, { key: 'ArrowRight', altKey: true }));
-    expect(step()).toBe('Step 1 of 16');
+    expect(step()).toBe('Step 1 of 17');
   });
   test('the button says what comes next, and ends at the card', async () => {
     await open();
     fireEvent.click(screen.getByRole('button', { name: 'Next: bind the wing' }));
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Bind the wing');
-    for (let i = 0; i < 14; i++) key('PageDown');
+    for (let i = 0; i < 15; i++) key('PageDown');
     fireEvent.click(screen.getByRole('button', { name: 'Done' }));
     expect(went.to).toContainEqual({ pathname: '/matches/[id]/[step]', params: { id: DUN, step: 'bench' } });
   });
   test('at the last step the flies that are tied can be noted, and the keys of what has the focus are its own', async () => {
     await open();
     expect(screen.queryByText('Off the vise')).toBeNull();
-    for (let i = 0; i < 15; i++) key('PageDown');
+    for (let i = 0; i < 16; i++) key('PageDown');
     expect(screen.getByText('Off the vise')).toBeInTheDocument();
     const step = screen.getByRole('heading', { level: 1 }).textContent;
     fireEvent.keyDown(screen.getByRole('radio', { name: 'no box' }), { key: 'ArrowLeft' });

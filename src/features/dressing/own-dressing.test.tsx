@@ -34,7 +34,7 @@ describe('one dressing', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'Above' }));
     fireEvent.click(screen.getByRole('radio', { name: 'Wet' }));
     fireEvent.click(screen.getByRole('button', { name: 'Step by step' }));
-    expect(screen.getByText(/^16 of 16: /)).toBeInTheDocument();
+    expect(screen.getByText(/^17 of 17: /)).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'After step: 15' }));
     expect(screen.getByRole('img', { name: 'First-light upright dun as it should look after step 15' })).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Save as SVG' }));
@@ -61,7 +61,7 @@ describe('one dressing', () => {
 
   test('what is made beforehand stands before the steps', async () => {
     await openScreen(<DressingScreen id="ellanmere-long-dun" />);
-    expect(screen.getByRole('heading', { name: 'Beforehand: Foam body on a needle' })).toBeInTheDocument();
+    expect(screen.getByRole('heading', { name: 'Beforehand: Stitched body' })).toBeInTheDocument();
     expect(screen.getByText('1 a fly, 1 spare')).toBeInTheDocument();
   });
 
@@ -127,7 +127,7 @@ describe('a dressing of one\'s own', () => {
     press('Earlier');
     row(wind);
     press('Earlier');
-    await waitFor(() => expect(screen.getAllByText(/winds hackle before it is caught in/).length).toBeGreaterThan(0));
+    await waitFor(() => expect(screen.getAllByText(/no end of it is there to work with/).length).toBeGreaterThan(0));
     expect(now().steps[wind - 2]!.do).toBe('wind');
   });
 
