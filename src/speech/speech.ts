@@ -35,6 +35,8 @@ export interface Speech {
   caution(id: string): string;
   stepTitle(step: CardStep): string;
   stepDetail(step: CardStep): string[];
+  /** Whether the part's length is worth saying at this step. */
+  showsLength(step: CardStep): boolean;
   stepCheck(step: CardStep): string | null;
   stepOrientation(step: CardStep): string | null;
   /** What to do where the check fails. */
@@ -61,6 +63,9 @@ export function createI18n(language = 'en'): i18n {
   });
   return instance;
 }
+
+/** Verbs at which a tier measures the part they make. */
+const MEASURES: ReadonlySet<string> = new Set(['bind', 'wind', 'dub', 'clip', 'tease', 'post']);
 
 /** A name inside a sentence: its first letter small, unless it begins with an abbreviation. */
 function inSentence(text: string): string {
@@ -127,6 +132,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       const material = step.material ? inSentence(step.material.name) : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },
+    showsLength: (step) => MEASURES.has(step.do) || (step.do === 'cut' && step.bench?.cuts === 'show') || step.as === 'cut-shape',
     stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : [step.check && worded(step.check, step.figures), step.note].filter(Boolean).join('. ') || null),
     stepOrientation: (step) => step.orientation && worded(step.orientation, step.figures),
     stepMends: (step) => step.mend.map((mend) => worded(mend, step.figures)),
@@ -137,7 +143,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     stepDetail: (step) => {
       const lines: string[] = [];
       if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: inSentence(step.material.name) }));
-      if (step.count !== null && step.count > 0 && step.do === 'bind') lines.push(t('step.fibres', { count: step.count }));
+      if (step.count !== null && step.count > 0 && step.do === 'bind' && step.kind !== 'rib') lines.push(t('step.fibres', { count: step.count }));
       if (step.turns !== null && step.turns > 0) lines.push(t('step.turns', { count: step.turns }));
       if (step.side) lines.push(t(`side.${step.side}`));
       if (step.at?.landmark === 'behind-eye') lines.push(t('step.at-eye'));

@@ -1,7 +1,6 @@
+import type { Schools } from '../answer/answer-shape';
 import { scoreHook, styleUse } from '../answer/score-hook';
-import type { Dressing, CheckCatalogue } from '../dressings';
-import { leftOut } from '../dressings';
-import { referenceRangeOf, type RangeHook } from '../dressings/hook-range';
+import { leftOut, referenceRangeOf, type CheckCatalogue, type Dressing, type RangeHook } from '../dressings';
 import { buildCard, type Card } from '../tying';
 import type { BenchHook, Refusal, Tied } from './bench-shape';
 import { benchSteps, madeBeforehand } from './bench-steps';
@@ -31,13 +30,13 @@ export function tieCard(dressing: Dressing, card: Card, catalogue: Pick<BenchCat
   return tie(benchSteps({ dressing: { ...dressing, parts: dressing.parts.filter((part) => !kept.includes(part.id)) }, card, materials: catalogue.materials, hook }), hook, madeBeforehand(dressing));
 }
 
-/** A card of a dressing on one hook of its range, as the checker makes it. */
-export function cardOnHook(dressing: Dressing, { hook, naturalMm }: RangeHook, catalogue: BenchCatalogue): Card {
+/** A card of a dressing on one hook of its range, as the checker makes it; in the tier's schools where they are given. */
+export function cardOnHook(dressing: Dressing, { hook, naturalMm }: RangeHook, catalogue: BenchCatalogue, schools: Schools = {}): Card {
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
-  const use = styleUse(style, dressing);
+  const use = styleUse(style, dressing, schools);
   const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
   const stage = catalogue.stages.find((row) => row.id === dressing.stages[0])!;
-  return buildCard({ dressing, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [] }, count: null });
+  return buildCard({ dressing, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools, hand: 'right', barbRule: 'any', without: [], added: [] }, count: null });
 }
 
 /** Everything the bench refuses in a dressing over its hooks: each rule, step and part once, as it was first found. */

@@ -3,6 +3,7 @@ export { askedFor, CRITERIA, NO_PICKING, type Asked, type Criterion, type Pickin
 export { rankDressings, whyNot, type RankCatalogue, type RankedDressing } from './rank';
 export { checkDressing, orderFaults, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
 export { readiness } from './readiness';
+export { referenceRangeOf, type RangeHook } from './hook-range';
 export { completeDressing, PART_DEFAULTS, STEP_DEFAULTS, writtenDressing, type WrittenDressing } from './complete-dressing';
 export type { Tool } from './tool';
 export { AS_A_RULE, leftOut, type Switched } from './left-out';

@@ -28,7 +28,8 @@ export interface CardPart {
   count: number | null;
   spare: number | null;
   material: { id: string; name: string; function: FunctionId } | null;
-  colour: (NamedColour & { region: RegionId | null }) | null;
+  /** Dry, as its material comes; `stays` is how far off the natural it remains (CIEDE2000), null where it is reached or nothing was measured; `wet` what it becomes. */
+  colour: (NamedColour & { region: RegionId | null; stays: number | null; wet: NamedColour | null }) | null;
   method: LengthMethod | null;
   optional: boolean;
   cut_mm: number | null;

@@ -1,7 +1,7 @@
 import type { CautionId, LandmarkId, RegionId, StageId } from '@/catalogue/ids';
 import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
-import { colourOf, shadeOf, stackColour, type LayerMaterial } from '../colour';
+import { colourOf, deltaE, labOfHex, shadeOf, stackColour, wetHex, type LayerMaterial } from '../colour';
 import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight } from '../dressings';
 import { barbAllowed, beadMass, beadPlace, beadRange, boreNeeded, hookLength, landmarks, nearestWire, pinnedPathFactor, placeReasons, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass, xOf } from '../hooks';
 import type { Material } from '../materials';
@@ -12,7 +12,7 @@ import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
 import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
 import { baseLength } from './bases';
-import { layOnHook } from './lay';
+import { LOOPED, layOnHook } from './lay';
 import { figuresOf } from './figures';
 import { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';
 import { inSchool } from './in-school';
@@ -60,6 +60,35 @@ function layers(materials: readonly Material[]): LayerMaterial[] {
   return materials.map(({ hex, transmittance, absorbency }) => ({ hex, transmittance, absorbency }));
 }
 
+/** How far a material that comes in a few shades reaches, and what is clear enough for what lies beneath to be the colour. */
+const FEW_REACH_DE = 15;
+const CLEAR = 0.5;
+
+function wantedColour(partId: string, dressing: Dressing, natural: CardNatural | null): NamedColour | null {
+  const region = dressing.parts.find((part) => part.id === partId)?.region;
+  return (region && natural?.colours[region]) || null;
+}
+
+/** A part in the natural's colour as far as its material comes in it; what it stays, and by how much, where it does not. */
+function partColour(part: DressingPart, own: Material | null, natural: CardNatural | null): CardPart['colour'] {
+  const wanted = part.region ? natural?.colours[part.region] : undefined;
+  if (!own) return wanted ? { ...wanted, region: part.region, stays: null, wet: null } : null;
+  const off = wanted ? deltaE(wanted.lab, labOfHex(own.hex)) : null;
+  const clear = own.transmittance >= CLEAR && own.functions.some((does) => does === 'body.tubing' || does === 'wing.spent');
+  const reached = wanted !== undefined && !clear && (own.shades === 'any' || (own.shades === 'few' && off! <= FEW_REACH_DE));
+  const colour = reached ? wanted : named(own.hex, 'default');
+  return { ...colour, region: wanted ? part.region : null, stays: wanted && !reached && !clear ? off : null, wet: named(wetHex(colour.hex, own.absorbency), 'model', 'wet') };
+}
+
+/** What lies over one another in the shades chosen: the outermost as its part is, and under a clear skin a thread that gives the colour. */
+function inColours(stack: readonly Material[], outer: CardPart['colour'], wanted: NamedColour | null): Material[] {
+  const top = stack[stack.length - 1];
+  return stack.map((item) => {
+    if (item === top && stack.length > 0 && outer && item.transmittance < CLEAR) return { ...item, hex: outer.hex };
+    return item !== top && top && top.transmittance >= CLEAR && wanted && item.shades === 'any' ? { ...item, hex: wanted.hex } : item;
+  });
+}
+
 /** A card to tie from: the dressing laid out on one hook, in millimetres. Source: domain §4, §12; formulas §5–§8. */
 export function buildCard(input: CardInput): Card {
   const { hook, use, catalogue, natural, choices } = input;
@@ -89,17 +118,12 @@ export function buildCard(input: CardInput): Card {
     lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools),
     faceMm: bead.rearMm, headInFrontMm: Math.max(0, bead.frontMm), reserveMm: use.style.reserve * hook.eye_mm, layOf: (part) => layOnHook(material(part.material), part.function, hook.shank_mm, part.way === 'open'),
   }));
-  const colourOfPart = (part: DressingPart): CardPart['colour'] => {
-    const fromNatural = part.region ? natural?.colours[part.region] : undefined;
-    if (fromNatural) return { ...fromNatural, region: part.region };
-    const own = material(part.material);
-    return own ? { ...named(own.hex, 'default'), region: null } : null;
-  };
+  const colourOfPart = (part: DressingPart): CardPart['colour'] => partColour(part, material(part.material), natural);
   const parts = laid.parts.map((item): CardPart => {
     const own = material(item.part.material);
     const rib = ribOf(item, laid);
     const amount = partAmount({
-      part: item.part, material: own, mm: item.mm, fromMm: item.fromMm, toMm: item.toMm, thickMm: item.thickMm, wireMm: hook.wire_mm, shankMm: hook.shank_mm, gapeMm: hook.gape_mm,
+      part: item.part, material: own, crossedMm: item.part.part === 'rib' ? bodyOf(item, laid)?.thickMm : null, mm: item.mm, fromMm: item.fromMm, toMm: item.toMm, thickMm: item.thickMm, wireMm: hook.wire_mm, shankMm: hook.shank_mm, gapeMm: hook.gape_mm,
       looped: dressing.steps.some((step) => step.part === item.part.id && step.do === 'loop'), woundByStep: dressing.steps.some((step) => step.part === item.part.id && step.do === 'wind'),
     });
     return {
@@ -155,7 +179,7 @@ export function buildCard(input: CardInput): Card {
     ribs: laid.parts.flatMap((item) => ribOf(item, laid) ?? []),
     hackles: laid.parts.flatMap((item) => hackleOf(item, hook, choices.schools['hackle-trim'])),
     layers: dressing.layers.map((layer) => {
-      const stack = layer.from_under.flatMap((id) => material(id) ?? []);
+      const stack = inColours(layer.from_under.flatMap((id) => material(id) ?? []), parts.find((part) => part.id === layer.part)?.colour ?? null, wantedColour(layer.part, dressing, natural));
       const seen = stackColour(layers(stack));
       return { part: layer.part, from_under: stack.map((item) => ({ material: item.id, surface_mm: null })), dry: named(seen.dry, 'model'), wet: named(seen.wet, 'model', 'wet') };
     }),
@@ -183,10 +207,15 @@ function partMm(laid: LayOut, kind: string): number | null {
 }
 
 /** The body a rib crosses: the part named in its `to`. */
+function bodyOf(item: LaidPart, laid: LayOut): LaidPart | undefined {
+  return laid.parts.find((other) => `part:${other.part.id}` === item.part.to);
+}
+
+/** A rib as it is wound. */
 function ribOf(item: LaidPart, laid: LayOut): (Card['ribs'][number]) | null {
   const { part } = item;
   if (part.part !== 'rib' || part.count === null || part.count === 0 || item.fromMm === null || item.toMm === null || part.material === null) return null;
-  const body = laid.parts.find((other) => `part:${other.part.id}` === part.to);
+  const body = bodyOf(item, laid);
   const pitch = Math.abs(item.fromMm - item.toMm) / part.count;
   return { part: part.id, material: part.material, turns: part.count, pitch_mm: pitch, cut_mm: woundCut(part.count, body?.thickMm ?? 1, pitch), counter: part.counter };
 }
@@ -240,7 +269,7 @@ const COUNTED: ReadonlySet<string> = new Set(['rib', 'gills', 'hackle', 'second-
 function turnsOf(step: DressingStep, part: CardPart | undefined, laid: LaidPart | undefined): number | null {
   if (step.turns !== null || step.do !== 'wind' || !part) return step.turns;
   // What is made by a way has as many turns as its figures say: counted ones where they are counted.
-  if (laid?.part.way && laid.turns !== null && COUNTED.has(part.part)) return laid.turns;
+  if (laid?.part.way && laid.turns !== null && (COUNTED.has(part.part) || LOOPED.has(laid.part.way))) return laid.turns;
   return part.amount.wound === null ? part.count : Math.max(1, Math.round(part.amount.wound.turns));
 }
 

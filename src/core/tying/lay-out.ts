@@ -54,7 +54,7 @@ const SLACK = 1e-9;
 /** Turns that lie on a part's stretch: those counted, or as many as have room; collars have theirs already. */
 function turnsOn(part: DressingPart, lies: { from: number; to: number } | undefined, inFront: number | undefined, input: LayOutInput): number | null {
   if (inFront !== undefined) return inFront;
-  if (LOOPED.has(part.way ?? '')) return LOOP_TURNS;
+  if (LOOPED.has(part.way ?? '')) return lies === undefined ? LOOP_TURNS : Math.max(LOOP_TURNS, Math.floor(Math.abs(lies.from - lies.to) / (input.layOf(part) ?? Infinity) + 1e-6));
   if (part.count === null || !part.function?.startsWith('hackle.') || part.way === null) return part.count;
   const lay = input.layOf(part);
   if (lies === undefined || lay === null) return part.count;

@@ -39,6 +39,8 @@ export interface PartOnHook {
   fromMm: number | null;
   toMm: number | null;
   thickMm: number | null;
+  /** Thickness of the body a rib crosses, mm. */
+  crossedMm?: number | null;
   wireMm: number;
   shankMm: number;
   gapeMm: number;
@@ -87,6 +89,10 @@ export function partAmount(on: PartOnHook): PartAmount {
     amount.dubbingMg = dubbingMass(thickMm, on.wireMm, spanMm);
     amount.pinches = Math.max(1, Math.round(amount.dubbingMg / PINCH_MG));
     amount.noodleMm = woundOver(spanMm, (thickMm + on.wireMm) / 2, layMm).lengthMm + NOODLE.spareMm;
+  } else if (part.part === 'rib' && part.count !== null && part.count > 0 && spanMm !== null && spanMm > 0) {
+    // A rib has the turns that are counted, whatever its own width: what is between them is what is ribbed.
+    const pitchMm = spanMm / part.count;
+    amount.wound = { turns: part.count, pitchMm, lengthMm: part.count * Math.hypot(Math.PI * Math.max(on.crossedMm ?? 0, thickMm), pitchMm) };
   } else if (WOUND.has(does) && on.woundByStep && spanMm !== null && spanMm > 0 && material.lay_mm !== null) {
     const diameterMm = thickMm * TAPER_MEAN;
     amount.wound = woundOver(spanMm, diameterMm, material.lay_mm);

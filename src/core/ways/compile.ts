@@ -34,12 +34,11 @@ interface Chunk {
 const OWN_SLOT: Partial<Record<PartId, Slot>> = {
   abdomen: 'body', case: 'body', underbody: 'base', thorax: 'thorax', tag: 'rear', 'egg-mass': 'rear', 'larva-head': 'rear', collar: 'hackle', halo: 'thorax', cheeks: 'hackle', gills: 'close', 'extended-body': 'rear', 'wing-buds': 'mount', tail: 'rear', hackle: 'hackle',
 };
-const OVER_THORAX: ReadonlySet<PartId> = new Set(['wing-case', 'cheeks', 'hackle']);
 const AT_REAR: ReadonlySet<PartId> = new Set(['tail', 'shuck', 'tag', 'larva-head', 'extended-body', 'egg-mass', 'gills']);
 const BEFOREHAND: ReadonlySet<string> = new Set(['foam-stitch', 'needle-body', 'knotted']);
 /** Seconds a thin resin takes under the torch. */
 const COAT_S = 20;
-const LATE: ReadonlySet<string> = new Set(['trim', 'coat', 'eye', 'after-rib', 'tease']);
+const LATE: ReadonlySet<string> = new Set(['trim', 'coat', 'eye', 'after-rib', 'tease', 'lock', 'dam']);
 const WIRES: ReadonlySet<FunctionId> = new Set(['rib.wire', 'body.wire', 'weight.wire']);
 const TOOLS: Partial<Record<VerbId, string>> = { 'start-thread': 'bobbin', cut: 'scissors', clip: 'scissors', tease: 'bodkin', finish: 'whip-tool' };
 const WITH_MATERIAL: ReadonlySet<VerbId> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'tie-off', 'coat', 'lay-weight', 'seat-bead', 'tease', 'draw', 'finish', 'post', 'divide']);
@@ -99,7 +98,7 @@ function layParts(parts: readonly WayPart[], ways: ReadonlyMap<string, Way>): La
   const body = parts.find((part) => part.to === 'forward');
   const thorax = parts.find((part) => part.what === 'thorax');
   const last = parts.filter((part) => part.to === 'forward').at(-1);
-  const under = (part: WayPart) => (OVER_THORAX.has(part.what) ? (thorax ?? body) : body);
+  const under = (part: WayPart, way: Way) => (way.over === 'thorax' ? (thorax ?? body) : body);
   return parts.map((part): Laid => {
     const way = ways.get(part.way)!;
     if (part.to === 'forward') {
@@ -111,7 +110,7 @@ function layParts(parts: readonly WayPart[], ways: ReadonlyMap<string, Way>): La
     if (part.what === 'bead') return { part, way, rear: 'behind-eye', front: 'front' };
     if (part.to === 'collar') return { part, way, rear: last ? `part:${last.id}` : 'front', front: `part:${part.id}` };
     if (way.lies === 'over') {
-      const over = under(part);
+      const over = under(part, way);
       return { part, way, rear: part.from ?? (over ? `part:${over.id}/rear` : 'tie-down'), front: part.to ?? (over ? `part:${over.id}` : 'front') };
     }
     const mark = part.from ?? (AT_REAR.has(part.what) ? 'tie-down' : part.what === 'wing' || part.what === 'post' || part.what === 'tuft' || part.what === 'hair-wing' ? 'one-third' : part.what === 'weight' ? 'mid-shank' : thorax ? `part:${thorax.id}/rear` : 'one-third');
@@ -343,6 +342,7 @@ class Steps {
     switch (phase.at) {
       case 'rear': return laid.rear;
       case 'front': return laid.front;
+      case 'face': return 'front';
       case 'bead': case 'eye': return 'behind-eye';
       case 'span': return laid.rear;
       case 'butts': return this.buttsAt(laid);

@@ -11,7 +11,8 @@ export interface Phase {
   do: VerbId;
   /** `own` is the slot of the part it makes, `next` that of the phase after it. */
   slot: Slot | 'own' | 'next';
-  at: 'rear' | 'front' | 'mark' | 'span' | 'butts' | 'bead' | 'eye';
+  /** `face` is the rear of the bead, or behind the eye. */
+  at: 'rear' | 'front' | 'face' | 'mark' | 'span' | 'butts' | 'bead' | 'eye';
   /** Only where the part asks for it: a field that is set, or `by-ball`. */
   when?: 'trim' | 'coat' | 'lock' | 'tint' | 'by-ball';
   as?: string;
@@ -46,6 +47,8 @@ export interface Way {
   /** Functions of material, one list for each it takes. */
   takes: FunctionId[][];
   lies: 'stretch' | 'over' | 'mark' | 'made' | 'on';
+  /** What a part over a stretch lies over when nothing says so: the thorax, else the body. */
+  over?: 'thorax';
   figure: string;
   phases: Phase[];
 }

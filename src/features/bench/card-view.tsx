@@ -1,9 +1,9 @@
 import { View } from 'react-native';
 import { NUMBER_STEP, SD_STEPS } from '@/core/constants';
-import type { Card, CardStep } from '@/core/tying';
+import type { Card, CardPart, CardStep } from '@/core/tying';
 import type { Quantity } from '@/core/quantity';
-import { Measured, useSpeech, useWords } from '@/features/shell';
-import { amountLines } from '@/speech';
+import { Measured, useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { amountLines, cardFacts, partColourLine, partCount } from '@/speech';
 import { Digits, Heading, Say } from '@/ui/primitives';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */
@@ -12,7 +12,26 @@ export function partQuantity(card: Card, mm: number): Quantity {
   return { value: mm, sd: mm * NUMBER_STEP * (about ? SD_STEPS.about : SD_STEPS.known), source: about ? 'model' : 'measured' };
 }
 
-/** Every part in millimetres, with its range and rule. */
+/** A part's colour: a swatch dry and one wet, and its name. Under the red lamp the name alone. */
+function PartColour({ part }: { part: CardPart }) {
+  const speech = useSpeech();
+  const red = useRedLamp();
+  const line = partColourLine(part, speech);
+  if (line === null || !part.colour) return null;
+  return (
+    <View className="flex-row items-center gap-2">
+      {red ? null : (
+        <View className="flex-row overflow-hidden rounded-control border border-line">
+          <View className="h-4 w-4" style={{ backgroundColor: part.colour.hex }} />
+          {part.colour.wet ? <View className="h-4 w-4" style={{ backgroundColor: part.colour.wet.hex }} /> : null}
+        </View>
+      )}
+      <Say size="small" tone="soft" className="min-w-0 flex-1">{line}</Say>
+    </View>
+  );
+}
+
+/** Every part in millimetres, with its range, rule and colour. */
 export function CardParts({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
@@ -25,10 +44,11 @@ export function CardParts({ card }: { card: Card }) {
       {card.parts.map((part) => (
         <View key={part.id} role="row" className="flex-row items-center justify-between gap-3 border-b border-line px-5 py-2">
           <View role="cell" className="min-w-0 flex-1">
-            <Say weight="medium">{`${speech.name('parts', part.part)}${part.count && part.mm !== null ? ` × ${part.count}` : ''}`}</Say>
+            <Say weight="medium">{[speech.name('parts', part.part), part.mm === null ? null : partCount(part, speech)].filter(Boolean).join(' ')}</Say>
             <Say size="small" tone="soft">
               {[part.material?.name, rule(part.base, part.factor), part.optional ? words('dressing.optional') : null].filter(Boolean).join(' · ')}
             </Say>
+            <PartColour part={part} />
             {amountLines(part, speech).map((line) => <Say key={line} size="small">{line}</Say>)}
           </View>
           <View role="cell" className="items-end">
@@ -108,7 +128,7 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
             <View className="min-w-0 flex-1 gap-1">
               <Say weight="strong">{speech.stepTitle(step)}</Say>
               <Say size="small" tone="soft">
-                {[step.mm !== null && step.do !== 'cut' && step.do !== 'free-eye' ? speech.length(step.mm) : null, ...speech.stepDetail(step), step.reversible ? null : speech.t('step.cannot-undo')].filter(Boolean).join(' · ')}
+                {[step.mm !== null && speech.showsLength(step) ? speech.length(step.mm) : null, ...speech.stepDetail(step), step.reversible ? null : speech.t('step.cannot-undo')].filter(Boolean).join(' · ')}
               </Say>
               <StepCheck step={step} />
               {step.mend.length > 0 ? (
@@ -128,21 +148,8 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
 export function CardExtras({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
-  const mg = (value: number) => value.toFixed(value < 10 ? 1 : 0);
-  const groups: [string, string[]][] = [
-    [words('bench.threads'), card.threads.map((thread) => [words('bench.thread', { name: thread.name, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }), ...thread.reasons.map((why) => speech.say(why))].join('; '))],
-    [words('bench.weights'), card.weights.map((weight) => {
-      const metal = weight.metal ? speech.name('metals', weight.metal) : '';
-      if (weight.kind === 'bead') return [words('bench.weight-bead', { metal, mm: speech.length(weight.diameter_mm!), kind: speech.plain('bead-kinds', weight.bead_kind!), bore: speech.length(weight.bore_needed_mm!, true), mass: mg(weight.mass_mg) }), ...weight.warnings.map((warning) => speech.say(warning))].join('; ');
-      if (weight.kind === 'wound') return words('bench.weight-wound', { metal, wire: speech.length(weight.wire_mm!, true), turns: weight.turns, length: speech.length(weight.length_mm!), mass: mg(weight.mass_mg) });
-      if (weight.kind === 'sides') return words('bench.weight-sides', { metal, wire: speech.length(weight.wire_mm!, true), length: speech.length(weight.length_mm!), mass: mg(weight.mass_mg) });
-      return words('bench.weight-hook', { mass: mg(weight.mass_mg) });
-    })],
-    [words('bench.ribs'), card.ribs.map((rib) => `${words('bench.rib', { material: nameOf(card, rib.part), turns: rib.turns, pitch: speech.length(rib.pitch_mm, true), cut: speech.length(rib.cut_mm) })}${rib.counter ? `, ${words('bench.counter')}` : ''}`)],
-    [words('bench.hackles'), card.hackles.map((hackle) => words(hackle.gauge === null ? 'bench.hackle-soft' : 'bench.hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) }))],
-    [words('bench.layers'), card.layers.map((layer) => words('bench.layer', { part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part), dry: speech.shade(layer.dry.shade), wet: speech.shade(layer.wet.shade) }))],
-    [words('bench.landmarks'), card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`)],
-  ];
+  const marks = card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`);
+  const groups: [string, string[]][] = [...cardFacts(card, speech).map(({ title, lines }): [string, string[]] => [title, lines]), [words('bench.landmarks'), marks]];
   return (
     <View className="gap-4 px-5">
       {groups.filter(([, lines]) => lines.length > 0).map(([title, lines]) => (
@@ -157,8 +164,4 @@ export function CardExtras({ card }: { card: Card }) {
       ))}
     </View>
   );
-}
-
-function nameOf(card: Card, partId: string): string {
-  return card.parts.find((part) => part.id === partId)?.material?.name ?? partId;
 }
