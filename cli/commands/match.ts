@@ -45,7 +45,8 @@ function text(result: Answer, top: number, speech: Speech): string {
     [`${Math.round(hook.probability! * 100)} %`, hook.pinned ? speech.t('cli.pinned') : '', hook.owned > 0 ? speech.t('cli.in-drawer', { count: hook.owned }) : ''].filter(Boolean).join(' '),
   ])));
   if (result.dressing) lines.push('', fold(speech.t('cli.dressing', { name: result.dressing.name, why: result.dressing.why.map((reason) => speech.say(reason)).join('; ') }), 2));
-  if (result.alternatives.length > 0) lines.push(fold(speech.t('cli.also', { names: result.alternatives.slice(0, 4).map((other) => other.name).join(', ') }), 2));
+  const others = result.alternatives.filter((other) => other.stage_match === 'same');
+  if (others.length > 0) lines.push(fold(speech.t('cli.also', { names: others.slice(0, 4).map((other) => other.name).join(', ') }), 2));
   for (const warning of result.warnings) lines.push(fold(speech.t('cli.note', { text: speech.say(warning) }), 2));
   if (result.card) lines.push('', cardText(result.card, speech));
   return lines.join('\n');

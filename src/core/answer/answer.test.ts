@@ -120,7 +120,9 @@ describe('naturals at the edges', () => {
   });
   test('a stage without a dressing takes the nearest of its order and says so', () => {
     const result = ask(sampleOf('caddis/spent', { lengthsMm: [11] }), {}, { ...SHIPPED, dressings: SHIPPED.dressings.filter((dressing) => !dressing.stages.includes('caddis/spent')) });
-    expect(result.dressing).toMatchObject({ stage_match: 'neighbour', id: 'low-roof-sedge' });
+    expect(result.dressing).toMatchObject({ stage_match: 'neighbour' });
+    expect(SHIPPED.dressings.find((dressing) => dressing.id === result.dressing!.id)!.stages).toContain('caddis/egg-layer');
+    expect(result.dressing!.why.map((why) => why.code)).toContain('no-second-fly');
     expect(result.warnings.map((item) => item.code)).toContain('dressing-of-neighbour');
   });
   test('an order without any dressing still gets a fly and a runner-up', () => {

@@ -1,7 +1,7 @@
 import { CRANE_FLY_WHOLE_BELOW_MM, LENGTH_RANGE_MM, RAFT_MM, SUIT } from '../constants';
 import { reason, type Reason } from '../code';
 import { colourOf, labOfHex, shadeOf } from '../colour';
-import { askedFor, NO_PICKING, rankDressings, readiness, type Asked, type Dressing, type RankedDressing } from '../dressings';
+import { askedFor, beforeSecond, NO_PICKING, rankDressings, readiness, type Asked, type Dressing, type RankedDressing } from '../dressings';
 import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, xOf, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
 import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
@@ -80,6 +80,8 @@ interface Chosen {
   first: RankedDressing | null;
   ready: Dressed['ready'];
   pinned: boolean;
+  /** The next best, before any pin. */
+  second: RankedDressing | null;
   alternatives: Dressed[];
   warnings: Reason[];
 }
@@ -107,7 +109,15 @@ function chooseDressing(sample: Sample, catalogue: Catalogue, choices: Choices, 
   const outside = rest.length > 0 ? [] : [reason('pinned-hook-outside', { within: SUIT.pinnedWithin })];
   const fill = offered.length > 0 ? offered : otherOrders(catalogue, asked).filter((item) => item.dressing.id !== first?.dressing.id);
   const readyOf = (item: RankedDressing) => readiness(item.dressing, choices.picking.stash, catalogue.materials).ready;
-  return { first, ready: first ? readyOf(first) : 'unknown', pinned: pin !== undefined, alternatives: fill.map((item) => dressed(item, false, readyOf(item), pinnedHook ? outside : [])), warnings };
+  return { first, ready: first ? readyOf(first) : 'unknown', pinned: pin !== undefined, second: fill[0] ?? null, alternatives: fill.map((item) => dressed(item, false, readyOf(item), pinnedHook ? outside : [])), warnings };
+}
+
+/** What is said of the first beyond its score: its claim as it is graded, and what parts it from the second, or that its stage has no second. */
+function saidOf({ first, second, pinned }: Chosen): Reason[] {
+  const claim = first?.dressing.claims[0];
+  const said = claim ? [reason('claim-of', { text: claim.text.replace(/\.$/, '') }, { evidence: claim.evidence })] : [];
+  if (!first || pinned) return said;
+  return [...said, second?.stageMatch === 'same' ? beforeSecond(first, second) : reason('no-second-fly', {}, { evidence: 'theory' })];
 }
 
 function otherOrders(catalogue: Catalogue, asked: Asked): RankedDressing[] {
@@ -278,7 +288,7 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     ladder,
     none_fits: noneFits(nearest, targetMm),
     holds: first ? holdsOf(first, rungsOf(columns, asked, keeps(columns, asked), columns.model[columns.at.get(first.id)!]!), style, choices.offset.sizes) : null,
-    dressing: chosen.first ? dressed(chosen.first, chosen.pinned, chosen.ready) : null,
+    dressing: chosen.first ? dressed(chosen.first, chosen.pinned, chosen.ready, saidOf(chosen)) : null,
     alternatives: chosen.alternatives,
     card,
     warnings,

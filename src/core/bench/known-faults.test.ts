@@ -19,7 +19,7 @@ test.each(known.map((item) => [item.class, item] as const))('%s: at least nine i
 
 test('over all classes more than nineteen in twenty', () => {
   const all = known.flatMap(({ rules, in: ids }) => ids.map((id) => rules.some((rule) => found.get(id)!.has(rule as never))));
-  expect(all.length).toBeGreaterThan(160);
+  expect(all.length).toBeGreaterThan(150);
   expect(all.filter(Boolean).length / all.length).toBeGreaterThan(0.95);
 });
 

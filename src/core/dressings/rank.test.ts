@@ -1,7 +1,7 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { labOfHex } from '../colour';
 import { askedFor, CRITERIA, type Asked, type Criterion } from './picking';
-import { rankDressings, whyNot, type RankedDressing } from './rank';
+import { beforeSecond, rankDressings, whyNot, type RankedDressing } from './rank';
 
 type More = Parameters<typeof askedFor>[1];
 const ask = (stage: Asked['stage'], more: More = {}) => rankDressings(SHIPPED.dressings, askedFor(stage, more), SHIPPED);
@@ -77,7 +77,7 @@ describe('weights are the tier\'s', () => {
     expect(did(at(2), 'water')).toBeCloseTo(did(at(1), 'water')! ** 2, 12);
   });
   test('a heavier wish for quick flies changes the first', () => {
-    const quick = ask('mayfly/dun', { picking: { minutes: 3, weights: { minutes: 3, ride: 0 } } })[0]!;
+    const quick = ask('mayfly/dun', { picking: { minutes: 6, weights: { minutes: 3, ride: 0 } } })[0]!;
     expect(quick.dressing.minutes!).toBeLessThan(9);
   });
   test('every criterion has a name of its own', () => expect(new Set(CRITERIA).size).toBe(CRITERIA.length));
@@ -107,4 +107,52 @@ test('why not another: what cost it most comes first, and the first has nothing 
   expect(against.map((why) => why.code)).toContain('length-outside');
   expect(against.map((why) => why.weight)).toEqual([...against.map((why) => why.weight)].sort((a, b) => a! - b!));
   expect(whyNot(ranked[0]!, ranked[0]!)).toEqual([]);
+});
+
+describe('made for the insect, at its length, before any other', () => {
+  const dark = { 'abdomen-belly': labOfHex('#1c1712') } as const;
+  test('a colour lifts no fly of another insect over the one made for it', () => {
+    const ranked = ask('alderfly/adult', { lengthMm: 12, water: 'still', colours: dark });
+    expect(ranked[0]!.dressing.id).toBe('slate-roof-alder');
+    expect(of(ranked, 'low-roof-sedge').score).toBeGreaterThan(0.9 * ranked[0]!.score);
+  });
+  test('own flies stand before neighbours, whatever the score; after a refusal the score alone counts', () => {
+    const stands = (more: More) => ask('mayfly/nymph', { lengthMm: 24, ...more }).map((item) => item.stageMatch);
+    const exact = stands({});
+    expect(exact.lastIndexOf('same')).toBeLessThan(exact.indexOf('neighbour'));
+    const scores = ask('mayfly/dun', { lengthMm: 24, intent: 'different-after-refusal' }).map((item) => item.score);
+    expect(scores).toEqual([...scores].sort((a, b) => b - a));
+  });
+  test('inside its lengths before outside them', () => {
+    const ranked = ask('mayfly/dun', { lengthMm: 30, water: 'fast' }).filter((item) => item.stageMatch === 'same');
+    const inside = ranked.map(({ dressing }) => dressing.length_mm[0] <= 30 && dressing.length_mm[1] >= 30);
+    expect(inside[0]).toBe(true);
+    expect(inside.lastIndexOf(true)).toBeLessThan(inside.indexOf(false));
+  });
+  test('only regions that were measured are spoken of', () => {
+    const why = reasonOf(of(ask('alderfly/adult', { colours: { wing: labOfHex('#55504a') } }), 'slate-roof-alder'), 'colour')!;
+    expect(why.params.parts).toEqual({ list: [{ kind: 'parts', id: 'wing' }] });
+  });
+});
+
+describe('what parts the first from the second', () => {
+  const parted = (stage: Asked['stage'], more: More, id: string) => {
+    const ranked = ask(stage, more);
+    return beforeSecond(ranked[0]!, of(ranked, id)).code;
+  };
+  test('what cost the second most', () => {
+    expect(parted('mayfly/dun', { lengthMm: 8, water: 'fast' }, 'ellanmere-long-dun')).toBe('before-second-length');
+    expect(parted('mayfly/dun', { lengthMm: 8, water: 'fast' }, 'slack-pool-dun')).toBe('before-second-water');
+  });
+  test('of equals, the handier', () => {
+    expect(parted('mayfly/dun', { lengthMm: 8, water: 'fast' }, 'auldry-two-wing-dun')).toBe('before-second-waters');
+    const dun = SHIPPED.dressings.find((item) => item.id === 'first-light-dun')!;
+    const twin = (more: Partial<typeof dun>) => {
+      const [first, second] = rankDressings([{ ...dun, ...more, id: 'a-twin' }, dun], askedFor('mayfly/dun'), SHIPPED);
+      return [first!.dressing.id, beforeSecond(first!, second!).code];
+    };
+    expect(twin({})).toEqual(['a-twin', 'before-second-equal']);
+    expect(twin({ minutes: dun.minutes! - 1 })).toEqual(['a-twin', 'before-second-sooner']);
+    expect(twin({ length_mm: [4.5, 12] })).toEqual(['first-light-dun', 'before-second-lengths']);
+  });
 });

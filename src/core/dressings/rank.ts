@@ -156,7 +156,8 @@ function judgeColour(dressing: Dressing, { colours, surface }: Asked, materials:
   });
   if (off.length === 0) return [];
   const worst = off.reduce((most, item) => (item.de > most.de ? item : most));
-  return [{ criterion: 'colour', fit: Math.exp(-worst.de / COLOUR_SPREAD), why: reason(worst.de === 0 ? 'colour-reached' : 'colour-off', { part: { kind: 'parts', id: worst.part.part }, material: worst.material.name, de: Math.round(worst.de) }, { evidence: 'theory' }) }];
+  const parts = { list: [...new Set(off.map(({ part }) => part.part))].map((id) => ({ kind: 'parts', id })) };
+  return [{ criterion: 'colour', fit: Math.exp(-worst.de / COLOUR_SPREAD), why: reason(worst.de === 0 ? 'colour-reached' : 'colour-off', { parts, part: { kind: 'parts', id: worst.part.part }, material: worst.material.name, de: Math.round(worst.de) }, { evidence: 'theory' }) }];
 }
 
 function judgeTier(dressing: Dressing, asked: Asked, catalogue: RankCatalogue): Judged[] {
@@ -198,9 +199,24 @@ function judge(dressing: Dressing, asked: Asked, away: number, row: StageRow, ca
   return [...judged, ...judgeGroup(dressing, asked), ...judgeRide(dressing, asked, rides), ...judgeLevel(dressing, levels), ...judgeColour(dressing, asked, materials), ...judgeTier(dressing, asked, catalogue)];
 }
 
+/** Where a dressing stands before any score: 0 made for the insect and its length, 1 made for another and ties it too, 2 its own at another length, 3 a neighbour's. Another fly on purpose is chosen by score alone. */
+function standing(dressing: Dressing, { stage, intent, lengthMm }: Asked): number {
+  if (intent === 'different-after-refusal') return 0;
+  const wanted = intent === 'easier-prey' ? (EASIER[stage] ?? [stage]) : [stage];
+  const own = dressing.stages.filter((id) => wanted.includes(id));
+  if (own.length === 0) return 3;
+  if (lengthMm !== null && stepsOutside(lengthMm, dressing.length_mm) > 0) return 2;
+  return dressing.stages[0]!.split('/')[0] === stage.split('/')[0] ? 0 : 1;
+}
+
+/** Of two that do equally well: the one for more waters, then for more lengths, then the sooner tied. */
+const breadth = ({ length_mm: [low, high] }: Dressing) => Math.round(1000 * Math.log(high / low));
+const handier = (a: Dressing, b: Dressing) => b.waters.length - a.waters.length || breadth(b) - breadth(a) || (a.minutes ?? Infinity) - (b.minutes ?? Infinity) || a.id.localeCompare(b.id);
+
 /**
- * Dressings for a stage, best first, ties by rows away and id. The score is the product of every criterion's fit (0–1; own results up to 1.5),
- * each raised to the tier's weight. A stage that has none takes the nearest stage's of its order; where the order holds fewer than two, the rest of the library follows.
+ * Dressings for a stage, best first: made for the insect and its length before any neighbour, then by score, ties by `handier`. The score is the product of every
+ * criterion's fit (0–1; own results up to 1.5), each raised to the tier's weight. A stage that has none takes the nearest stage's of its order; where the order
+ * holds fewer than two, the rest of the library follows.
  */
 export function rankDressings(library: readonly Dressing[], asked: Asked, catalogue: RankCatalogue): RankedDressing[] {
   const row = catalogue.stages.find((item) => item.id === asked.stage)!;
@@ -209,14 +225,24 @@ export function rankDressings(library: readonly Dressing[], asked: Asked, catalo
     const same = dressing.stages.includes(asked.stage);
     const away = same ? 0 : rowsAway(dressing, asked.stage, catalogue.stages);
     const judged = judge(dressing, asked, away, row, catalogue, materials).map((item) => ({ ...item, did: item.fit ** (asked.picking.weights[item.criterion] ?? 1) }));
-    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), criteria: judged.map(({ criterion }) => criterion), away };
+    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), criteria: judged.map(({ criterion }) => criterion), away, stands: standing(dressing, asked) };
   });
   const hasSame = scored.some((item) => item.away === 0);
-  const ofOrder = scored
-    .filter((item) => item.away !== Infinity)
-    .sort((a, b) => (hasSame ? b.score - a.score || a.away - b.away : a.away - b.away || b.score - a.score) || a.dressing.id.localeCompare(b.dressing.id));
-  const rest = ofOrder.length >= 2 ? [] : scored.filter((item) => item.away === Infinity).sort((a, b) => b.score - a.score || a.dressing.id.localeCompare(b.dressing.id));
-  return [...ofOrder, ...rest].map(({ away: _away, ...item }) => item);
+  const byScore = (a: (typeof scored)[number], b: (typeof scored)[number]) => Math.round((b.score - a.score) * 1e9) || a.away - b.away || handier(a.dressing, b.dressing);
+  const ofOrder = scored.filter((item) => item.away !== Infinity).sort((a, b) => a.stands - b.stands || (hasSame ? 0 : a.away - b.away) || byScore(a, b));
+  const rest = ofOrder.length >= 2 ? [] : scored.filter((item) => item.away === Infinity).sort(byScore);
+  return [...ofOrder, ...rest].map(({ away: _away, stands: _stands, ...item }) => item);
+}
+
+/** What parts the first from the second: the criterion that cost the second most against it, or that it is as good and only less handy. */
+export function beforeSecond(first: RankedDressing, second: RankedDressing): Reason {
+  const gaps = second.why.map((why, at) => ({ why, criterion: second.criteria[at]!, lost: (first.why[first.criteria.indexOf(second.criteria[at]!)]?.weight ?? 1) - (why.weight ?? 1) }));
+  const most = gaps.reduce<(typeof gaps)[number] | null>((best, gap) => (gap.lost > (best?.lost ?? 1e-9) ? gap : best), null);
+  const name = { second: second.dressing.name };
+  if (most) return reason(`before-second-${most.criterion}`, name, { evidence: 'theory' });
+  if (first.dressing.waters.length > second.dressing.waters.length) return reason('before-second-waters', name, { evidence: 'theory' });
+  if (breadth(first.dressing) > breadth(second.dressing)) return reason('before-second-lengths', name, { evidence: 'theory' });
+  return reason((first.dressing.minutes ?? 0) < (second.dressing.minutes ?? 0) ? 'before-second-sooner' : 'before-second-equal', name, { evidence: 'theory' });
 }
 
 /** Why one dressing is not the one chosen: what cost it most against the first, dearest first. Empty for the first itself. */

@@ -61,9 +61,9 @@ describe('a card on paper', () => {
     expect(foldLine('', fits)).toEqual(['']);
   });
   test('its sections name parts in millimetres, thread, steps and tools', () => {
-    expect(sheet.sections.map((section) => section.title)).toEqual(['Parts', 'Thread, turns to finish', 'Order of work', 'Tools']);
+    expect(sheet.sections.map((section) => section.title)).toEqual(['Parts', 'To take and cut', 'Thread', 'Hackle', 'What is seen', 'Order of work', 'Care', 'Tools']);
     expect(sheet.sections[0]!.lines[0]).toMatch(/^Tail: 7\.0.mm \(/);
-    expect(sheet.sections[3]!.lines).toContain('bobbin holder');
+    expect(sheet.sections[7]!.lines).toContain('bobbin holder');
   });
 });
 

@@ -39,6 +39,8 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     own(draft).offset = { sizes: intent === 'bigger' ? Math.max(1, offset.sizes) : intent === 'smaller' ? Math.min(-1, offset.sizes) : intent === 'exact' ? 0 : offset.sizes, intent };
   }));
   const all = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
+  // A neighbour's fly is no second for this stage; it still answers when it is asked for.
+  const others = answer.alternatives.filter((item) => item.stage_match === 'same' || record.offset.intent === 'easier-prey' || record.offset.intent === 'different-after-refusal').slice(0, OFFERED);
   const compare = (id: string) => setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
   const catalogue = useApp(selectCatalogue);
   const settings = useApp(selectSettings);
@@ -67,7 +69,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
       <View className="gap-1">
         <Heading className="px-5 pb-1">{words('dressing.others')}</Heading>
         {pair.length === 1 ? <Say live size="small" tone="soft" className="px-5">{words('compare.one-more', { name: pair[0]!.name })}</Say> : null}
-        {answer.alternatives.slice(0, OFFERED).map((dressing) => offer(dressing))}
+        {others.length === 0 ? <Say size="small" tone="soft" className="px-5">{words('dressing.no-second')}</Say> : others.map((dressing) => offer(dressing))}
       </View>
       <View className="gap-2 px-5">
         <View className="max-w-96 flex-row"><Field label={words('dressing.why-not')} value={asked} onType={setAsked} hint={words('dressing.why-not-hint', { count: catalogue.dressings.length })} /></View>
