@@ -109,13 +109,13 @@ test('a school chosen once is worked into the card', async ({ page }) => {
 
 test('the bench goes by the space bar and a pedal, and comes back to the card', async ({ page }) => {
   await page.goto(`${DUN}/tie`);
-  await expect(page.getByText('Step 1 of 16', { exact: false })).toBeVisible();
+  await expect(page.getByText('Step 1 of 17', { exact: false })).toBeVisible();
   await page.keyboard.press('PageDown');
-  await expect(page.getByText('Step 2 of 16', { exact: false })).toBeVisible();
+  await expect(page.getByText('Step 2 of 17', { exact: false })).toBeVisible();
   await page.keyboard.press(' ');
-  await expect(page.getByText('Step 3 of 16', { exact: false })).toBeVisible();
+  await expect(page.getByText('Step 3 of 17', { exact: false })).toBeVisible();
   await page.keyboard.press('PageUp');
-  await expect(page.getByText('Step 2 of 16', { exact: false })).toBeVisible();
+  await expect(page.getByText('Step 2 of 17', { exact: false })).toBeVisible();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(/wing/i);
   await page.getByRole('button', { name: 'Leave the bench' }).click();
   await expect(page).toHaveURL(/\/bench$/);

@@ -31,7 +31,7 @@ function inColour(part: CardPart, speech: Speech): string | null {
 /** One part: its length and range, where it lies, thickness and width, how many, of what, in which colour. */
 function partLine(part: CardPart, speech: Speech): string {
   const { t } = speech;
-  const range = part.range_mm ? ` (${t('cli.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })})` : '';
+  const range = part.range_mm && speech.length(part.range_mm[0]) !== speech.length(part.range_mm[1]) ? ` (${t('cli.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })})` : '';
   const lies = part.from_mm === null ? null : part.to_mm === null || Math.abs(part.from_mm - part.to_mm) < 0.05 ? t('card-sheet.at', { at: speech.length(part.from_mm) }) : t('card-sheet.lies', { from: speech.length(part.from_mm), to: speech.length(part.to_mm) });
   const words = [
     part.mm === null ? null : `${speech.length(part.mm)}${range}`,

@@ -129,6 +129,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       if (flatten(step)) return t('step.flatten-barb');
       if (step.as !== null) return t(`act.${step.as}`, { part: partWord(step) });
       if (step.do === 'cut' && step.kind === 'head') return t('step.cut-thread');
+      if (step.do === 'cut' && step.bench?.cuts === 'waste' && step.kind) return t('step.cut-waste', { part: partWord(step) });
       const material = step.material ? inSentence(step.material.name) : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },

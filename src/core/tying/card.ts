@@ -137,7 +137,7 @@ export function buildCard(input: CardInput): Card {
       to_mm: item.toMm,
       thick_mm: item.thickMm,
       wide_mm: item.wideMm,
-      count: item.part.count,
+      count: countOf(item),
       spare: item.part.spare,
       material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function } : null,
       colour: colourOfPart(item.part),
@@ -216,8 +216,9 @@ function ribOf(item: LaidPart, laid: LayOut): (Card['ribs'][number]) | null {
   const { part } = item;
   if (part.part !== 'rib' || part.count === null || part.count === 0 || item.fromMm === null || item.toMm === null || part.material === null) return null;
   const body = bodyOf(item, laid);
-  const pitch = Math.abs(item.fromMm - item.toMm) / part.count;
-  return { part: part.id, material: part.material, turns: part.count, pitch_mm: pitch, cut_mm: woundCut(part.count, body?.thickMm ?? 1, pitch), counter: part.counter };
+  const turns = turnsLaid(item) ?? part.count;
+  const pitch = Math.abs(item.fromMm - item.toMm) / turns;
+  return { part: part.id, material: part.material, turns, pitch_mm: pitch, cut_mm: woundCut(turns, body?.thickMm ?? 1, pitch), counter: part.counter };
 }
 
 const HACKLES: ReadonlySet<string> = new Set(['hackle', 'second-hackle', 'stacked-hackle']);
@@ -266,10 +267,18 @@ const numbered = (steps: readonly CardStep[]): CardStep[] => steps.map((step, in
 const COUNTED: ReadonlySet<string> = new Set(['rib', 'gills', 'hackle', 'second-hackle', 'stacked-hackle', 'halo']);
 
 /** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */
+/** Turns that fit where a part made by a way is counted in turns; null where it is not. */
+function turnsLaid({ part, turns }: LaidPart): number | null {
+  return part.way && (COUNTED.has(part.part) || LOOPED.has(part.way)) ? turns : null;
+}
+
+/** How many, of turns as they fit or of pieces; a loop counts what is loaded in it. */
+const countOf = (item: LaidPart) => (LOOPED.has(item.part.way ?? '') ? null : turnsLaid(item)) ?? item.part.count;
+
 function turnsOf(step: DressingStep, part: CardPart | undefined, laid: LaidPart | undefined): number | null {
   if (step.turns !== null || step.do !== 'wind' || !part) return step.turns;
-  // What is made by a way has as many turns as its figures say: counted ones where they are counted.
-  if (laid?.part.way && laid.turns !== null && (COUNTED.has(part.part) || LOOPED.has(laid.part.way))) return laid.turns;
+  const turns = laid === undefined ? null : turnsLaid(laid);
+  if (turns !== null) return turns;
   return part.amount.wound === null ? part.count : Math.max(1, Math.round(part.amount.wound.turns));
 }
 
@@ -298,7 +307,7 @@ function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<Landm
       at: place,
       mm: item?.mm ?? null,
       turns,
-      count: item?.part.count ?? null,
+      count: item ? countOf(item) : null,
       side: step.side,
       frame: step.frame,
       vise: step.vise,

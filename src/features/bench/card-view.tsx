@@ -52,8 +52,8 @@ export function CardParts({ card }: { card: Card }) {
             {amountLines(part, speech).map((line) => <Say key={line} size="small">{line}</Say>)}
           </View>
           <View role="cell" className="items-end">
-            {part.mm === null ? <Digits size="lead">{part.count === null ? '' : `×${part.count}`}</Digits> : <Measured what={speech.name('parts', part.part)} quantity={partQuantity(card, part.mm)} size="lead" strong />}
-            {part.range_mm ? (
+            {part.mm === null ? <Digits size="lead">{partCount(part, speech) ?? ''}</Digits> : <Measured what={speech.name('parts', part.part)} quantity={partQuantity(card, part.mm)} size="lead" strong />}
+            {part.range_mm && speech.length(part.range_mm[0]) !== speech.length(part.range_mm[1]) ? (
               <Say size="small" tone="soft">
                 {words('dressing.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })}
               </Say>

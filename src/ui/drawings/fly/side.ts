@@ -348,8 +348,8 @@ function head(part: CardPart, draw: Draw): Mark[] {
   const bead = draw.find('bead');
   if (bead) {
     // Behind a bead the thread fills what the style reserves.
-    const rear = Math.min(...draw.card.parts.filter((item) => item.to_mm !== null && item.from_mm !== null && item.to_mm < item.from_mm && item.part !== 'rib' && item.part !== 'back').map((item) => item.to_mm!));
-    const front = (bead.from_mm ?? 0) + (bead.mm ?? 0);
+    const rear = part.from_mm ?? Math.min(...draw.card.parts.filter((item) => item.to_mm !== null && item.from_mm !== null && item.to_mm < item.from_mm && item.part !== 'rib' && item.part !== 'back').map((item) => item.to_mm!));
+    const front = part.to_mm ?? (bead.from_mm ?? 0) + (bead.mm ?? 0);
     if (!Number.isFinite(rear) || rear - front < 0.1) return [];
     const neck = Math.max(draw.card.hook.wire_mm, draw.thick('thorax') * 0.38);
     return bodyMarks({ at: along(draw.hook.curve), from: rear, to: front, half: () => neck }, 'body.thread', draw.colour(part), null);
