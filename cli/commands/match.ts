@@ -1,4 +1,6 @@
+import { GROUPS } from '../../src/catalogue';
 import { answer, type Answer } from '../../src/core/answer';
+import { groupsThatFit } from '../../src/core/naturals';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
 import { catalogueFor, ownedFrom } from '../catalogue';
@@ -89,7 +91,9 @@ export const matchCommand: Command = {
     const dressing = dressingPin(read, read.one('dressing'));
     const top = read.number('top', [1, 100000], true) ?? TOP;
     if (read.faults.length > 0 || sample === null) return null;
-    const answered = answer(sample, { ...choices, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
+    // A measured length tells which groups it can be, here as in the app.
+    const picking = { ...choices.picking, groups: groupsThatFit(GROUPS, sample.stage, sample.lengthsMm, null) };
+    const answered = answer(sample, { ...choices, picking, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
     const result = { ...answered, warnings: [...answered.warnings, ...unusedSchools(answered.card)] };
     return { json: matchOut(result, top, speech), text: text(result, top, speech), exit: 0 };
   },

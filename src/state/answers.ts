@@ -1,8 +1,9 @@
 import { catalogueOf, GROWING_ON, labOfShade } from '@/catalogue';
 import { unshrunk, type NaturalGroup } from '@/core/belief';
+import { groupsThatFit } from '@/core/naturals';
 import type { Eye } from '@/core/naturals';
 import { hexOfLab } from '@/core/colour';
-import type { FaunaId, LevelId, RegionId, StageId } from '@/catalogue/ids';
+import type { LevelId, RegionId, StageId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Answer, type Catalogue, type Sample, type Schools } from '@/core/answer';
 import { columnsOf } from '@/core/hooks';
 import { NO_PICKING, type Picking } from '@/core/dressings';
@@ -100,20 +101,6 @@ const LEVELS: Partial<Record<string, LevelId>> = {
 };
 
 const MONTHS = 12;
-/** A natural may be this much outside the lengths a group is known by: their ends are less certain than their middle. */
-const LENGTH_SLACK = 1.1;
-
-/** Groups that a natural of this stage and length can be, in the tier's part of the world. */
-function groupsThatFit(groups: readonly NaturalGroup[], stage: StageId, lengthsMm: readonly number[], fauna: FaunaId | null): string[] {
-  if (lengthsMm.length === 0) return [];
-  const mean = lengthsMm.reduce((sum, mm) => sum + mm, 0) / lengthsMm.length;
-  return groups.filter((group) => {
-    if (fauna !== null && group.regions.length > 0 && !group.regions.includes(fauna)) return false;
-    const own = group.stages.find((entry) => entry.stage === stage)?.length_mm;
-    return own != null && mean >= own[0] / LENGTH_SLACK && mean <= own[2] * LENGTH_SLACK;
-  }).map((group) => group.id);
-}
-
 /** What is known of the tier and the moment, for choosing a dressing. */
 export function pickingFor(sample: SampleRecord, settings: SettingsRecord, stage: StageId | null = null, groups: readonly NaturalGroup[] = []): Picking {
   const levels = [sample.found, sample.doing].flatMap((word) => LEVELS[word ?? ''] ?? []);
