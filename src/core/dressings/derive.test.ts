@@ -139,6 +139,12 @@ describe('switches', () => {
     const own = of('clipped-palmer-wet');
     expect(leftOut(own)).toEqual(['tag']);
     expect(leftOut(own, { without: [], added: ['tag'] })).toEqual([]);
+    const ant = of('two-lump-ant');
+    expect(leftOut(ant, { without: [], added: [] }, 'ant/winged')).toEqual([]);
+    const wings = leftOut(ant, { without: [], added: [] }, 'ant/worker');
+    expect(wings).toEqual(ant.switches.find((item) => item.id === 'wings')!.parts);
+    expect(leftOut(ant, { without: [], added: ['wings'] }, 'ant/worker')).toEqual([]);
+    expect(leftOut(ant, { without: ['wings'], added: [] }, 'ant/winged')).toEqual(wings);
     expect(leftOut(of('cheeked-quill-nymph'), { without: ['cheeks'], added: [] })).toEqual(['cheeks']);
     expect(leftOut(of('first-light-dun'), { without: ['tail', 'none'], added: [] })).toEqual(['tail']);
   });

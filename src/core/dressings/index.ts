@@ -6,7 +6,7 @@ export { readiness } from './readiness';
 export { referenceRangeOf, type RangeHook } from './hook-range';
 export { completeDressing, PART_DEFAULTS, STEP_DEFAULTS, writtenDressing, type WrittenDressing } from './complete-dressing';
 export type { Tool } from './tool';
-export { AS_A_RULE, leftOut, type Switched } from './left-out';
+export { AS_A_RULE, leftOut, onAsRule, type Switched } from './left-out';
 export { derive, differences, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
 export { addPart, donorOf, setOptional } from './add-part';
 export { addAssembly, setThread, addWeight, dropWeight, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type DressingBundle } from './shared-parts';

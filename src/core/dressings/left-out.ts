@@ -1,3 +1,4 @@
+import type { StageId } from '@/catalogue/ids';
 import type { Dressing } from './dressing';
 
 /** What a tier switched: `without` holds switches (or parts) turned off by hand, `added` switches turned on that are off as a rule. */
@@ -8,8 +9,13 @@ export interface Switched {
 
 export const AS_A_RULE: Switched = { without: [], added: [] };
 
-/** Parts left out of a dressing: those of switches that are off, and parts named. */
-export function leftOut(dressing: Dressing, { without, added }: Switched = AS_A_RULE): string[] {
-  const off = dressing.switches.filter((item) => without.includes(item.id) || (!item.on && !added.includes(item.id))).flatMap((item) => item.parts);
+/** Whether a switch is on as a rule for a natural: by its stages where it names any and the stage is known. */
+export function onAsRule(item: Dressing['switches'][number], stage: StageId | null): boolean {
+  return item.stages.length > 0 && stage !== null ? item.stages.includes(stage) : item.on;
+}
+
+/** Parts left out of a dressing for a natural: those of switches that are off, and parts named. */
+export function leftOut(dressing: Dressing, { without, added }: Switched = AS_A_RULE, stage: StageId | null = null): string[] {
+  const off = dressing.switches.filter((item) => without.includes(item.id) || (!onAsRule(item, stage) && !added.includes(item.id))).flatMap((item) => item.parts);
   return [...new Set([...off, ...without.filter((id) => dressing.parts.some((part) => part.id === id))])];
 }

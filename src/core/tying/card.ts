@@ -92,7 +92,7 @@ function inColours(stack: readonly Material[], outer: CardPart['colour'], wanted
 /** A card to tie from: the dressing laid out on one hook, in millimetres. Source: domain §4, §12; formulas §5–§8. */
 export function buildCard(input: CardInput): Card {
   const { hook, use, catalogue, natural, choices } = input;
-  const without = leftOut(input.dressing, choices);
+  const without = leftOut(input.dressing, choices, natural?.stage ?? null);
   const { dressing, unused } = inSchool(input.dressing, choices.schools, catalogue.materials);
   const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;

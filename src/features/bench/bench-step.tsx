@@ -63,7 +63,7 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
         </View>
         <Button kind="main" label={words('bench.start')} onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })} className="self-start" />
         {dressing ? (
-          <SwitchRow dressing={dressing} without={record.without} added={record.added} onChange={(without, added) => dispatch(change('part', (draft) => {
+          <SwitchRow dressing={dressing} stage={record.stage ?? null} without={record.without} added={record.added} onChange={(without, added) => dispatch(change('part', (draft) => {
             const own = draft.match[matchId]!.answers.find((item) => item.id === record.id)!;
             own.without = without;
             own.added = added;

@@ -72,7 +72,7 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
         <Chips compact label={words('dressing.shown-for')} choices={(['least', 'middle', 'most'] as const).map((item) => ({ id: item, label: words(`dressing.size.${item}`, { mm: speech.length(sampleOf(dressing, item).lengthsMm[0]!) }) }))} value={size} onChange={(next) => setSize(next)} />
         <Say size="small" tone="soft">{words('dressing.on-hook', { hook: hookName(card.hook) })}</Say>
         {card.fits ? null : <Say size="small" tone="dawn">{words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? ''), mm: speech.length(card.over!.mm) })}</Say>}
-        <SwitchRow dressing={dressing} without={switched.without} added={switched.added} onChange={(without, added) => setSwitched({ without, added })} />
+        <SwitchRow dressing={dressing} stage={dressing.stages[0]!} without={switched.without} added={switched.added} onChange={(without, added) => setSwitched({ without, added })} />
       </View>
     </View>
   ) : <Say className="px-5">{words('dressing.no-card')}</Say>;

@@ -53,8 +53,8 @@ describe('the step', () => {
   test('why not another: any dressing of the order answers by its name', async () => {
     await open();
     fireEvent.change(screen.getByRole('textbox', { name: 'Why not another?' }), { target: { value: 'long-bodied' } });
-    expect(screen.getByRole('heading', { level: 3, name: 'Ellanmere long-bodied dun' })).toBeInTheDocument();
-    expect(screen.getByText(/meant for 14\.0.mm to 34\.0.mm/)).toBeInTheDocument();
+    expect(screen.getAllByRole('heading', { level: 3, name: 'Ellanmere long-bodied dun' }).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/meant for 14\.0.mm to 34\.0.mm/).length).toBeGreaterThan(0);
     fireEvent.change(screen.getByRole('textbox', { name: 'Why not another?' }), { target: { value: 'looping strip' } });
     expect(screen.getByText(/made for leech, another order than mayfly dun/)).toBeInTheDocument();
     fireEvent.change(screen.getByRole('textbox', { name: 'Why not another?' }), { target: { value: 'no such fly' } });
