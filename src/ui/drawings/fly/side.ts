@@ -187,6 +187,9 @@ function tuft(part: CardPart, draw: Draw): Mark[] {
   return [...plumeWing(base, angle, length, colour), ...plumeWing(base, angle + 0.28, length * 0.94, colour)];
 }
 
+/** Half-thickness of wound soft hackle at its root, as a share of the thorax. */
+const STEM_OF_THORAX = 0.4;
+
 function hackle(part: CardPart, draw: Draw): Mark[] {
   const length = part.mm ?? 1;
   const start = part.from_mm ?? 0;
@@ -222,7 +225,11 @@ function hackle(part: CardPart, draw: Draw): Mark[] {
     const ends = Array.from({ length: 26 }, (_, index) => strand(p, rear + (scatter(index) - 0.5) * 1.5 + (index % 2 === 0 ? 0 : Math.PI), length * (0.18 + 0.34 * scatter(index, 0.382)))).join('');
     return [...fibres(lines, colour, 1.1, 0.5), ...fibres(ends, colour, 1.3, 0.5)];
   }
-  return fibres(lines, colour, soft || cdc ? 1.6 : 1.1, soft || cdc ? 0.35 : 0.5);
+  const wound = fibres(lines, colour, soft || cdc ? 1.6 : 1.1, soft || cdc ? 0.35 : 0.5);
+  if (part.to_mm === null || palmered || !soft) return wound;
+  // The stem and its down hide the wire that they are wound on.
+  const neck = Math.max(draw.card.hook.wire_mm, draw.thick('thorax') * STEM_OF_THORAX);
+  return [...bodyMarks({ at: along(draw.hook.curve), from: start, to: reach, half: (u) => neck * (1 - 0.3 * u) }, 'body.thread', colour, null), ...wound];
 }
 
 /** Barbs stacked on a loop: a flat brush over the thorax. */
