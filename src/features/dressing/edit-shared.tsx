@@ -38,15 +38,16 @@ function usePartNames(dressing: Dressing): (id: string) => string {
 
 function Beforehand({ dressing, onChange }: EditProps) {
   const words = useWords();
+  const speech = useSpeech();
   const nameOf = usePartNames(dressing);
   const open = dressing.parts.filter((part) => !dressing.assemblies.some((item) => item.part === part.id));
   return (
     <Fold title={words('edit-dressing.beforehand')} line={dressing.assemblies.map((item) => item.name).join('; ') || words('edit-dressing.nothing')}>
       <Say size="small" tone="soft">{words('edit-dressing.beforehand-hint')}</Say>
       {dressing.assemblies.map((assembly) => (
-        <View key={assembly.id} role="group" aria-label={assembly.name} className="gap-3 rounded-control border border-edge bg-ground py-3">
+        <View key={assembly.id} role="group" aria-label={speech.worded(assembly.name)} className="gap-3 rounded-control border border-edge bg-ground py-3">
           <View className="gap-3 px-3">
-            <NeededField label={words('edit-dressing.beforehand-name')} value={assembly.name} onType={(name) => onChange(setAssembly(dressing, assembly.id, { name }))} />
+            <NeededField label={words('edit-dressing.beforehand-name')} value={speech.worded(assembly.name)} onType={(name) => onChange(setAssembly(dressing, assembly.id, { name }))} />
             <Say size="small" tone="soft">{words('edit-dressing.beforehand-of', { part: nameOf(assembly.part) })}</Say>
             <View className="flex-row flex-wrap gap-3">
               <View className="w-24"><NumberField whole label={words('edit-dressing.a-fly')} value={assembly.count} range={A_FLY} onChange={(count) => count !== null && onChange(setAssembly(dressing, assembly.id, { count }))} /></View>
@@ -54,10 +55,10 @@ function Beforehand({ dressing, onChange }: EditProps) {
             </View>
           </View>
           <View className="border-t border-line">
-            <StepList dressing={dressing} steps={assembly.steps} of={assembly.name} onChange={(steps, tools) => onChange({ ...setAssembly(dressing, assembly.id, { steps }), tools })} />
+            <StepList dressing={dressing} steps={assembly.steps} of={speech.worded(assembly.name)} onChange={(steps, tools) => onChange({ ...setAssembly(dressing, assembly.id, { steps }), tools })} />
           </View>
           <View className="flex-row px-3">
-            <Button label={words('edit-dressing.beforehand-drop')} spoken={words('edit-dressing.beforehand-drop-what', { name: assembly.name })} onPress={() => onChange(dropAssembly(dressing, assembly.id))} />
+            <Button label={words('edit-dressing.beforehand-drop')} spoken={words('edit-dressing.beforehand-drop-what', { name: speech.worded(assembly.name) })} onPress={() => onChange(dropAssembly(dressing, assembly.id))} />
           </View>
         </View>
       ))}

@@ -97,7 +97,7 @@ function StepRow({ dressing, step, index, of, last, alone, open, faults, onOpen,
         <View className="w-8"><Digits tone="soft">{String(index + 1)}</Digits></View>
         <View className="min-w-0 flex-1">
           <Say weight="medium">{`${speech.name('verbs', step.do)}${kind ? ` · ${speech.plain('parts', kind)}` : ''}`}</Say>
-          {step.check ? <Say size="small" tone="soft">{step.check}</Say> : null}
+          {step.check ? <Say size="small" tone="soft">{speech.worded(step.check)}</Say> : null}
         </View>
         {faults.length > 0 ? <Say size="small" tone="dawn" weight="strong">{words('edit-dressing.faults', { count: faults.length })}</Say> : null}
       </Pressable>
@@ -133,8 +133,8 @@ function StepRow({ dressing, step, index, of, last, alone, open, faults, onOpen,
               <Chips compact label={words('edit-dressing.uses')} choices={[{ id: NONE, label: words('edit-dressing.uses-none') }, ...dressing.assemblies.map((item) => ({ id: item.id, label: item.name }))]} value={step.assembly ?? NONE} onChange={(id) => onPut({ assembly: id === NONE ? null : id })} />
             </Labelled>
           ) : null}
-          <Field label={words('edit-dressing.check')} value={step.check ?? ''} onType={(check) => onPut({ check: check.trim() === '' ? null : check })} />
-          <Field label={words('edit-dressing.mend')} value={step.mend.join('; ')} onType={(mend) => onPut({ mend: mend.split(';').map((item) => item.trim()).filter(Boolean) })} />
+          <Field label={words('edit-dressing.check')} value={speech.worded(step.check ?? '')} onType={(check) => onPut({ check: check.trim() === '' ? null : check })} />
+          <Field label={words('edit-dressing.mend')} value={step.mend.map(speech.worded).join('; ')} onType={(mend) => onPut({ mend: mend.split(';').map((item) => item.trim()).filter(Boolean) })} />
           <View className="flex-row">
             <Toggle label={words('edit-dressing.cannot-undo')} on={!step.reversible} onChange={(on) => onPut({ reversible: !on })} />
           </View>

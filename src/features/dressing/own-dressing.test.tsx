@@ -165,6 +165,14 @@ describe('a dressing of one\'s own', () => {
     expect(screen.getByText(/^wing: Slips of wing quill in place of /)).toBeInTheDocument();
   });
 
+  test('what a way says is read in words, never by its code', async () => {
+    const { now } = await editor();
+    const at = now().steps.findIndex((step) => step.check?.startsWith('say:'));
+    fireEvent.click(screen.getAllByLabelText(new RegExp(`^${at + 1}: |[Ss]tep ${at + 1}: `))[0]!);
+    const said = [document.body.textContent, ...screen.getAllByRole('textbox').map((field) => (field as HTMLInputElement).value)].join(' ');
+    expect(said).not.toContain('say:');
+  });
+
   test('a part is made beforehand with steps of its own, used by the step that ties it in, and tied on the hook again', async () => {
     const { now } = await editor();
     fireEvent.click(screen.getByLabelText('Made beforehand: nothing yet'));
