@@ -16,7 +16,8 @@ async function natural() {
   return opened.store;
 }
 const rough = (store: Store) => store.getState().records.entities.sample.s!.rough;
-const laidOut = () => act(async () => new Promise((done) => setTimeout(done, 30)));
+/** The outline is there as soon as its room is measured, however busy the machine is. */
+const laidOut = () => screen.findByLabelText('Length of the outline', {}, { timeout: 10_000 });
 
 describe('the size of a screen', () => {
   test('a card of 53.98 mm gives the pixels of a millimetre, kept for this screen', async () => {
