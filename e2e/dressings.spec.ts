@@ -56,5 +56,5 @@ test('the library by natural and stage draws only what comes near the screen', a
   await page.getByRole('radio', { name: 'Stonefly' }).click();
   await expect(page.getByRole('link', { name: /Flat-sided stone nymph/ })).toBeVisible();
   await page.getByRole('textbox', { name: 'Search' }).fill('peacock herl');
-  await expect(page.getByRole('link', { name: /Ellanmere ringed pupa/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Curved shell-back pupa/ })).toBeVisible();
 });
