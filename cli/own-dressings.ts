@@ -17,8 +17,8 @@ export function libraryFor(read: Reader): readonly Dressing[] {
   for (const path of read.many('dressings')) {
     const text = read.file('dressings', path);
     if (text === null) continue;
-    const { dressings, problems, fault } = readDressings(text, KNOWN, WORKS);
-    if (fault) read.fault(inputFault('dressings', fault, null, { params: { version: text.match(/"version":\s*(\d+)/)?.[1] ?? '' } }));
+    const { dressings, problems, fault, version } = readDressings(text, KNOWN, WORKS);
+    if (fault) read.fault(inputFault('dressings', fault, null, { params: { version } }));
     for (const { record, path: column, message } of problems) read.fault(inputFault('dressings', 'dressing-misshapen', record, { params: { record, what: message }, column }));
     for (const dressing of dressings) byId.set(dressing.id, dressing);
   }

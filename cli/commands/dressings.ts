@@ -116,8 +116,8 @@ function check(read: Reader, speech: Speech): Answered | null {
     return null;
   }
   const text = path === null ? null : read.file('file', path);
-  const found = path === null ? { dressings: [...DRESSINGS], problems: [], count: DRESSINGS.length, fault: null } : text === null ? null : readDressings(text, KNOWN, WORKS);
-  if (found?.fault) read.fault(inputFault('file', found.fault, found.fault === 'file-newer' ? text!.match(/"version":\s*(\d+)/)?.[1] ?? null : null, { params: { version: text?.match(/"version":\s*(\d+)/)?.[1] ?? '' } }));
+  const found = path === null ? { dressings: [...DRESSINGS], problems: [], count: DRESSINGS.length, fault: null, version: null } : text === null ? null : readDressings(text, KNOWN, WORKS);
+  if (found?.fault) read.fault(inputFault('file', found.fault, found.version === null ? null : String(found.version), { params: { version: found.version } }));
   if (found === null || read.faults.length > 0) return null;
   const misshapen: Problem[] = found.problems.map(({ record, path: column, message }) => ({ line: null, column, record, rule: 'schema', message, got: null, accepted: null }));
   const perRecord = found.dressings.map((dressing) => faultsOf(dressing, speech));

@@ -1,5 +1,5 @@
 import { GROUPS } from '../../src/catalogue';
-import { answer, type Answer } from '../../src/core/answer';
+import { answer, secondsTo, type Answer } from '../../src/core/answer';
 import { groupsThatFit } from '../../src/core/naturals';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
@@ -47,7 +47,7 @@ function text(result: Answer, top: number, speech: Speech): string {
     [`${Math.round(hook.probability! * 100)} %`, hook.pinned ? speech.t('cli.pinned') : '', hook.owned > 0 ? speech.t('cli.in-drawer', { count: hook.owned }) : ''].filter(Boolean).join(' '),
   ])));
   if (result.dressing) lines.push('', fold(speech.t('cli.dressing', { name: result.dressing.name, why: result.dressing.why.map((reason) => speech.say(reason)).join('; ') }), 2));
-  const others = result.alternatives.filter((other) => other.stage_match === 'same');
+  const others = secondsTo(result);
   if (others.length > 0) lines.push(fold(speech.t('cli.also', { names: others.slice(0, 4).map((other) => other.name).join(', ') }), 2));
   for (const warning of result.warnings) lines.push(fold(speech.t('cli.note', { text: speech.say(warning) }), 2));
   if (result.card) lines.push('', cardText(result.card, speech));

@@ -1,4 +1,4 @@
-import type { Card, CardPart } from '@/core/tying';
+import { countsTurns, type Card, type CardPart } from '@/core/tying';
 import type { Speech } from './speech';
 
 export interface Fact {
@@ -32,12 +32,10 @@ function weightLine(weight: Card['weights'][number], speech: Speech): string {
   return word('weight-hook', { mass: mg(weight.mass_mg) });
 }
 
-const TURNED: ReadonlySet<string> = new Set(['rib', 'hackle', 'second-hackle', 'stacked-hackle', 'gills']);
-
 /** How many, in what they are counted: turns of what is wound, pieces of what is bound. */
 export function partCount(part: CardPart, speech: Speech): string | null {
   if (part.count === null || part.count === 0) return null;
-  return TURNED.has(part.part) ? speech.t('step.turns', { count: part.count }) : `× ${part.count}`;
+  return countsTurns(part.part, part.material?.function ?? null) ? speech.t('step.turns', { count: part.count }) : `× ${part.count}`;
 }
 
 /** A part's colour by name, dry and wet, and what it stays where its material comes in no such shade. */

@@ -7,6 +7,7 @@ import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type Len
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample } from './answer-shape';
 import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
+import { isSecond } from './seconds';
 import { carryOn, placeOf, scoreHook, styleUse, type StyleInUse } from './score-hook';
 
 /** Hooks listed in full. */
@@ -113,11 +114,11 @@ function chooseDressing(sample: Sample, catalogue: Catalogue, choices: Choices, 
 }
 
 /** What is said of the first beyond its score: its claim as it is graded, and what parts it from the second, or that its stage has no second. */
-function saidOf({ first, second, pinned }: Chosen): Reason[] {
+function saidOf({ first, second, pinned }: Chosen, intent: Choices['offset']['intent']): Reason[] {
   const claim = first?.dressing.claims[0];
   const said = claim ? [reason('claim-of', { text: claim.text.replace(/\.$/, '') }, { evidence: claim.evidence })] : [];
   if (!first || pinned) return said;
-  return [...said, second?.stageMatch === 'same' ? beforeSecond(first, second) : reason('no-second-fly', {}, { evidence: 'theory' })];
+  return [...said, second && isSecond(second.stageMatch, intent) ? beforeSecond(first, second) : reason('no-second-fly', {}, { evidence: 'theory' })];
 }
 
 function otherOrders(catalogue: Catalogue, asked: Asked): RankedDressing[] {
@@ -288,7 +289,7 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     ladder,
     none_fits: noneFits(nearest, targetMm),
     holds: first ? holdsOf(first, rungsOf(columns, asked, keeps(columns, asked), columns.model[columns.at.get(first.id)!]!), style, choices.offset.sizes) : null,
-    dressing: chosen.first ? dressed(chosen.first, chosen.pinned, chosen.ready, saidOf(chosen)) : null,
+    dressing: chosen.first ? dressed(chosen.first, chosen.pinned, chosen.ready, saidOf(chosen, choices.offset.intent)) : null,
     alternatives: chosen.alternatives,
     card,
     warnings,

@@ -172,11 +172,11 @@ function costAll(columns: HookColumns, terms: Float64Array, { use, targetMm, bod
       const now = shape[row]!;
       if (now !== last) {
         last = now;
-        path = terms[now * 5]!;
-        head = terms[now * 5 + 1]!;
-        jig = terms[now * 5 + 2]!;
-        fixed = terms[now * 5 + 3]!;
-        outside = terms[now * 5 + 4]!;
+        path = terms[now * TERMS]!;
+        head = terms[now * TERMS + 1]!;
+        jig = terms[now * TERMS + 2]!;
+        fixed = terms[now * TERMS + 3]!;
+        outside = terms[now * TERMS + 4]!;
       }
       if (path === 0 || (keep !== null && keep[row] === 0)) {
         steps[row] = Infinity;

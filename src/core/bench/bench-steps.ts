@@ -4,6 +4,7 @@ import type { Material } from '../materials';
 import type { Card, CardPart, CardStep } from '../tying/card-shape';
 import { BENCH } from '../constants';
 import { layOnHook } from '../tying/lay';
+import { SAY } from '../ways';
 import { WIRE, type BenchHook, type BenchStep, type Cover, type Points, type Stretch } from './bench-shape';
 
 /** Seconds an act takes a practised hand; what waits comes on top. Typical; the tier's own record replaces the sum. */
@@ -25,7 +26,7 @@ const SAYS = {
 };
 
 function pointsOf(part: CardPart | undefined, step: Pick<DressingStep, 'orientation' | 'check'>, does: FunctionId | null): Points {
-  const said = step.orientation?.startsWith('say:') ? '' : `${step.orientation ?? ''}`;
+  const said = step.orientation?.startsWith(SAY) ? '' : `${step.orientation ?? ''}`;
   if (part === undefined) return 'out';
   if (part.part === 'post') return 'up';
   if (does !== null && UPRIGHT.has(does) && part.part !== 'gills') return SAYS.rear.test(said) ? 'rear' : 'up';

@@ -135,58 +135,36 @@ class Bench {
     thread.x = x;
   }
 
+  /** What each verb does to what stands on the hook; a verb that is not here changes nothing. */
+  private readonly acts: Partial<Record<BenchStep['do'], (step: BenchStep, index: number) => void>> = {
+    'seat-bead': (step) => this.seatBead(step),
+    'lay-weight': (step) => this.layWeight(step),
+    'start-thread': (step, index) => this.startThread(step, index),
+    bind: (step, index) => this.bind(step, index),
+    'catch-in': (step, index) => this.catchIn(step, index),
+    loop: (step, index) => this.catchIn(step, index),
+    wind: (step, index) => this.wind(step, index),
+    dub: (step, index) => this.wind(step, index),
+    fold: (step) => this.fold(step),
+    'tie-off': (step, index) => this.tieOff(step, index),
+    cut: (step) => this.cut(step),
+    coat: (step) => this.coat(step),
+    divide: (step, index) => this.raise(step, index),
+    post: (step, index) => this.raise(step, index),
+    finish: (step, index) => this.finish(step, index),
+    'free-eye': (step) => (this.inspected ? undefined : this.inspect(step)),
+  };
+
   private act(step: BenchStep, index: number) {
     if (BEGINS.has(step.do)) this.tiedBefore(step);
-    switch (step.do) {
-      case 'seat-bead':
-        if (this.skins.length > 0 || this.threads.length > 0) this.refuse('O1', step);
-        this.bead = { frontMm: this.hook.bead?.frontMm ?? 0, rearMm: this.hook.bead?.rearMm ?? 0, locked: step.lock };
-        break;
-      case 'lay-weight':
-        this.layWeight(step);
-        break;
-      case 'start-thread':
-        this.startThread(step, index);
-        break;
-      case 'bind':
-        this.bind(step, index);
-        break;
-      case 'catch-in':
-      case 'loop':
-        this.catchIn(step, index);
-        break;
-      case 'wind':
-      case 'dub':
-        this.wind(step, index);
-        break;
-      case 'fold':
-        this.fold(step);
-        break;
-      case 'tie-off':
-        this.tieOff(step, index);
-        break;
-      case 'cut':
-        this.cut(step);
-        break;
-      case 'coat':
-        this.coat(step);
-        break;
-      case 'divide':
-      case 'post':
-        if (step.at !== null) this.lead(step, index, step.at);
-        this.raise(step);
-        break;
-      case 'finish':
-        this.finish(step, index);
-        break;
-      case 'free-eye':
-        if (!this.inspected) this.inspect(step);
-        break;
-      default:
-        break;
-    }
+    this.acts[step.do]?.(step, index);
     if (step.lock && this.bead) this.bead.locked = true;
     if (NEEDS_THREAD.has(step.do) && step.heldBy === null) this.thread(step);
+  }
+
+  private seatBead(step: BenchStep) {
+    if (this.skins.length > 0 || this.threads.length > 0) this.refuse('O1', step);
+    this.bead = { frontMm: this.hook.bead?.frontMm ?? 0, rearMm: this.hook.bead?.rearMm ?? 0, locked: step.lock };
   }
 
   /** What was wound is tied off before the next part begins. */
@@ -407,7 +385,8 @@ class Bench {
     if (span && step.waitS > 0) this.wet.push({ ...span, part: step.part ?? '', untilS: this.clockS + step.waitS });
   }
 
-  private raise(step: BenchStep) {
+  private raise(step: BenchStep, index: number) {
+    if (step.at !== null) this.lead(step, index, step.at);
     for (const end of this.ends) if (end.part === step.part && end.for === 'show') end.points = step.do === 'post' || end.points === 'front' ? 'up' : end.points;
   }
 

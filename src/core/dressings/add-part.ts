@@ -11,6 +11,13 @@ export function donorOf(kind: PartId, style: StyleId, library: readonly Dressing
 /** Kinds that may stand in a dressing once only. */
 const SINGLE: ReadonlySet<PartId> = new Set(['bead', 'weight', 'head', 'abdomen', 'thorax', 'case']);
 
+/** Id for a further part of a kind; null where one is there and may stand once only. */
+export function newPartId(dressing: Dressing, kind: PartId): string | null {
+  const taken = dressing.parts.filter((part) => part.part === kind).length;
+  if (taken > 0 && SINGLE.has(kind)) return null;
+  return dressing.parts.some((part) => part.id === kind) ? `${kind}-${taken + 1}` : kind;
+}
+
 const MAKES: ReadonlySet<string> = new Set(['wind', 'dub', 'fold']);
 
 /** Where the same work of a part ends: its step of that verb, or what makes the part where it is made in another way, and its tying off. */
@@ -24,8 +31,8 @@ function placeAfter(steps: readonly DressingStep[], part: string | null, verb: s
 /** Adds a part of a kind with its rule and its steps as the library makes it; each step goes after the one it follows there. The dressing itself where the kind cannot be added. */
 export function addPart(dressing: Dressing, kind: PartId, library: readonly Dressing[]): Dressing {
   const donor = donorOf(kind, dressing.style, library);
-  if (!donor || (SINGLE.has(kind) && dressing.parts.some((part) => part.part === kind))) return dressing;
-  const id = dressing.parts.some((part) => part.id === kind) ? `${kind}-${dressing.parts.filter((part) => part.part === kind).length + 1}` : kind;
+  const id = newPartId(dressing, kind);
+  if (!donor || id === null) return dressing;
   const kindOf = (part: string | null) => donor.dressing.parts.find((item) => item.id === part)?.part ?? null;
   const ownOf = (part: string) => dressing.parts.find((item) => item.part === kindOf(part))?.id ?? null;
   const station = (value: string | null): string | null => {

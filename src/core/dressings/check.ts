@@ -85,7 +85,7 @@ function checkWeights(dressing: Dressing, found: Findings): void {
 function checkRibs(dressing: Dressing, found: Findings): void {
   const all = steps(dressing);
   for (const rib of dressing.parts.filter((part) => part.part === 'rib')) {
-    const body = rib.to?.startsWith('part:') ? rib.to.slice(5).replace(/\/.*$/, '') : null;
+    const body = rib.to?.startsWith('part:') ? rib.to.slice(5) : null;
     const bodySteps = all.filter((step) => step.part === body && BODY_VERBS.has(step.do));
     const caught = all.find((step) => step.part === rib.id && (step.do === 'catch-in' || step.do === 'bind'));
     const wound = all.find((step) => step.part === rib.id && step.do === 'wind');

@@ -26,25 +26,37 @@ function completeStep(step: Pick<DressingStep, 'do'> & Partial<DressingStep>): D
   return { ...STEP_DEFAULTS, ...step, mend: [...(step.mend ?? [])] };
 }
 
+/** The lists of a dressing's head, whose entries may leave out what equals a default. */
+type Head = Pick<Dressing, 'threads' | 'switches' | 'bank' | 'changes' | 'hooks'>;
+export type WrittenHead = Partial<Pick<WrittenDressing, keyof Head>>;
+
+/** These lists with every default in its place. */
+export function completeHead(written: WrittenHead): Head {
+  return {
+    threads: (written.threads ?? []).map((thread) => ({ ...thread, optional: thread.optional ?? false })),
+    switches: (written.switches ?? []).map((item) => ({ ...item, attracts: item.attracts ?? false, stages: [...(item.stages ?? [])] })),
+    bank: (written.bank ?? []).map((item) => ({ ...item, ride: item.ride ?? null })),
+    changes: (written.changes ?? []).map((item) => ({ ...item, part: item.part ?? null })),
+    hooks: (written.hooks ?? []).map((item) => ({ ...item, x_long: item.x_long ?? null, wire: item.wire ?? [] })),
+  };
+}
+
 /** A written dressing with every default in its place; the same as casting it by the schema, without the cost. Not checked. */
 export function completeDressing(written: WrittenDressing): Dressing {
   return {
     ...dressingDefaults(),
     ...written,
-    threads: (written.threads ?? []).map((thread) => ({ ...thread, optional: thread.optional ?? false })),
+    ...completeHead(written),
     weights: (written.weights ?? []).map((weight) => ({ ...WEIGHT_DEFAULTS, ...weight })),
     bundles: (written.bundles ?? []).map((bundle) => ({ ...bundle, unit: bundle.unit ?? 'count', amount: bundle.amount ?? null })),
-    switches: (written.switches ?? []).map((item) => ({ ...item, attracts: item.attracts ?? false, stages: [...(item.stages ?? [])] })),
     assemblies: (written.assemblies ?? []).map((assembly) => ({ ...assembly, spare: assembly.spare ?? 0, steps: assembly.steps.map(completeStep) })),
-    bank: (written.bank ?? []).map((item) => ({ ...item, ride: item.ride ?? null })),
-    changes: (written.changes ?? []).map((item) => ({ ...item, part: item.part ?? null })),
-    hooks: (written.hooks ?? []).map((item) => ({ ...item, x_long: item.x_long ?? null, wire: item.wire ?? [] })),
     parts: written.parts.map((part) => ({ ...PART_DEFAULTS, ...part, also: [...(part.also ?? [])] })),
     steps: written.steps.map(completeStep),
   };
 }
 
-function without<T extends object>(value: T, defaults: object): Partial<T> {
+/** A value without what equals its default. */
+export function without<T extends object>(value: T, defaults: object): Partial<T> {
   return Object.fromEntries(Object.entries(value).filter(([key, item]) => !(key in defaults) || JSON.stringify(item) !== JSON.stringify(defaults[key as keyof typeof defaults]))) as Partial<T>;
 }
 
@@ -66,27 +78,34 @@ const ORDER = {
   changes: ['kind', 'part', 'text'],
 } as const;
 
-function ordered<T extends object>(value: T, keys: readonly string[]): T {
+export function ordered<T extends object>(value: T, keys: readonly string[]): T {
   return Object.fromEntries(keys.flatMap((key) => (key in value ? [[key, value[key as keyof T]]] : []))) as T;
 }
 
 const share = (value: DressingPart['thick']) => value && ordered(value, ORDER.share);
 const writtenStep = (step: DressingStep) => ordered(without(step, STEP_DEFAULTS), ORDER.step) as WrittenDressing['steps'][number];
 
-/** A dressing for a file: what equals its default left out. `completeDressing` gives it back. */
-export function writtenDressing(dressing: Dressing): WrittenDressing {
-  const all = {
-    ...dressing,
+/** The lists of a dressing's head as they are written; `completeHead` gives them back. */
+export function writtenHead(dressing: Head & Pick<Dressing, 'claims'>) {
+  return {
     threads: dressing.threads.map((item) => ordered(without(item, { optional: false }), ORDER.threads)),
-    weights: dressing.weights.map((item) => ordered(without({ ...item, cover: share(item.cover) }, WEIGHT_DEFAULTS), ORDER.weights)),
-    layers: dressing.layers.map((item) => ordered(item, ORDER.layers)),
-    bundles: dressing.bundles.map((item) => ordered(item, ORDER.bundles)),
     switches: dressing.switches.map((item) => ordered(without(item, { attracts: false, stages: [] }), ORDER.switches)),
-    assemblies: dressing.assemblies.map((item) => ordered({ ...without(item, { spare: 0 }), steps: item.steps.map(writtenStep) }, ORDER.assemblies)),
     hooks: dressing.hooks.map((item) => ordered(item, ORDER.hooks)),
     bank: dressing.bank.map((item) => ordered(without(item, { ride: null }), ORDER.bank)),
     claims: dressing.claims.map((item) => ordered(item, ORDER.claims)),
     changes: dressing.changes.map((item) => ordered(without(item, { part: null }), ORDER.changes)),
+  };
+}
+
+/** A dressing for a file: what equals its default left out. `completeDressing` gives it back. */
+export function writtenDressing(dressing: Dressing): WrittenDressing {
+  const all = {
+    ...dressing,
+    ...writtenHead(dressing),
+    weights: dressing.weights.map((item) => ordered(without({ ...item, cover: share(item.cover) }, WEIGHT_DEFAULTS), ORDER.weights)),
+    layers: dressing.layers.map((item) => ordered(item, ORDER.layers)),
+    bundles: dressing.bundles.map((item) => ordered(item, ORDER.bundles)),
+    assemblies: dressing.assemblies.map((item) => ordered({ ...without(item, { spare: 0 }), steps: item.steps.map(writtenStep) }, ORDER.assemblies)),
     parts: dressing.parts.map((item) => ordered(without({ ...item, thick: share(item.thick), wide: share(item.wide), at_least: share(item.at_least) }, PART_DEFAULTS), ORDER.part)),
     steps: dressing.steps.map(writtenStep),
   };

@@ -11,7 +11,8 @@ export function derive(parent: Dressing, id: string, name: string): Dressing {
 /** What in a part follows a rule. */
 const RULE: readonly (keyof DressingPart)[] = ['base', 'factor', 'low', 'high', 'at_least', 'thick', 'from', 'to', 'count', 'spare', 'unit', 'trim', 'counter', 'scaled', 'school'];
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+/** Whether two values are written alike. */
+export const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** What is not of one part, by what a tier calls it. */
 const WHOLE = { threads: ['threads'], weights: ['weights'], hooks: ['hooks'], season: ['months', 'size_by_water'], beforehand: ['assemblies'], bunches: ['bundles'], layers: ['layers'], built: ['taper', 'work_order', 'protection', 'finish', 'head_room'] } as const satisfies Record<string, readonly (keyof Dressing)[]>;

@@ -4,9 +4,9 @@ export { beforeSecond, rankDressings, whyNot, type RankCatalogue, type RankedDre
 export { checkDressing, orderFaults, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
 export { readiness } from './readiness';
 export { referenceRangeOf, type RangeHook } from './hook-range';
-export { completeDressing, PART_DEFAULTS, STEP_DEFAULTS, writtenDressing, type WrittenDressing } from './complete-dressing';
+export { completeDressing, completeHead, ordered, PART_DEFAULTS, STEP_DEFAULTS, without, writtenDressing, writtenHead, type WrittenDressing, type WrittenHead } from './complete-dressing';
 export type { Tool } from './tool';
 export { AS_A_RULE, leftOut, onAsRule, type Switched } from './left-out';
-export { derive, differences, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
-export { addPart, donorOf, setOptional } from './add-part';
+export { derive, differences, same, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
+export { addPart, donorOf, newPartId, setOptional } from './add-part';
 export { addAssembly, setThread, addWeight, dropWeight, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type DressingBundle } from './shared-parts';

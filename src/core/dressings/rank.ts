@@ -1,9 +1,8 @@
 import type { LevelId, RideId, StageId, StageMatch } from '@/catalogue/ids';
 import { NUMBER_STEP } from '../constants';
 import { reason, type Reason } from '../code';
-import { deltaE, labOfHex, wetHex, type Lab } from '../colour';
 import type { StageRow } from '../hooks';
-import type { Material } from '../materials';
+import { staysOff, type Material } from '../materials';
 import type { Dressing } from './dressing';
 import type { Asked, Criterion } from './picking';
 import { readiness } from './readiness';
@@ -32,8 +31,7 @@ const FIT = {
   toolWithout: 0.95, substitutes: 0.9, short: 0.6, easierPrey: 1, exactPrey: 0.8, noAttraction: 0.9, sameRide: 0.8, otherGroup: 0.8, anyGroup: 0.95,
 } as const;
 const LENGTH_SPREAD_STEPS = 2;
-/** Shades that a material can be had in, as the distance they bridge, and how far a colour may be off until it counts for 1/e. */
-const REACH = { few: 15, one: 0 } as const;
+/** How far a colour may be off until it counts for 1/e. */
 const COLOUR_SPREAD = 40;
 /** A dressing starts with as many takes as refusals, and its own record moves it. */
 const PRIOR_FISH = 4;
@@ -136,23 +134,13 @@ function judgeLevel(dressing: Dressing, levels: readonly LevelId[]): Judged[] {
   return judged;
 }
 
-/** Lab of a material's colour, dry or wet: the same few are asked for at every key. */
-const labs = new Map<string, Lab>();
-
-function labOfMaterial(material: Material, surface: 'dry' | 'wet'): Lab {
-  const key = `${material.hex} ${surface}`;
-  const known = labs.get(key) ?? labOfHex(surface === 'wet' ? wetHex(material.hex) : material.hex);
-  labs.set(key, known);
-  return known;
-}
-
 /** How near the materials of a dressing come to the colours of the natural: what is dyed to match reaches all, what grew so only itself. */
 function judgeColour(dressing: Dressing, { colours, surface }: Asked, materials: ReadonlyMap<string, Material>): Judged[] {
   const off = dressing.parts.flatMap((part) => {
     const wanted = part.region === null ? undefined : colours[part.region];
     const material = part.material === null ? undefined : materials.get(part.material);
     if (!wanted || !material) return [];
-    return [{ part, material, de: material.shades === 'any' ? 0 : Math.max(0, deltaE(wanted, labOfMaterial(material, surface)) - REACH[material.shades]) }];
+    return [{ part, material, de: staysOff(material, wanted, surface) }];
   });
   if (off.length === 0) return [];
   const worst = off.reduce((most, item) => (item.de > most.de ? item : most));

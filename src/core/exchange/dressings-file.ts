@@ -1,4 +1,4 @@
-import { dressingSchema, writtenDressing, type Dressing, type KnownIds } from '../dressings';
+import { dressingSchema, same, writtenDressing, type Dressing, type KnownIds } from '../dressings';
 import { isWritten, readWays, recordOf, workOut, writeWays, type WaysCatalogue } from '../ways';
 
 /** Version of the format that is written. 1 knew no switches, bundles, assemblies, tools or ancestry; 2 knew parts and steps written apart, and no ways. */
@@ -18,6 +18,8 @@ export interface DressingsRead {
   count: number;
   /** Why the file as a whole cannot be read; null when it can. */
   fault: 'file-unread' | 'file-newer' | 'file-empty' | null;
+  /** Its version where that is newer than is known. */
+  version: number | null;
 }
 
 /** The JSON block of a Markdown card, and where there is none the text itself. */
@@ -32,7 +34,7 @@ function fromVersion1(item: unknown): unknown {
   return { ...old, switches: old.parts.filter((part) => part.optional === true).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, why: part.id })) };
 }
 
-function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['fault'] } {
+function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['fault']; version?: number } {
   let parsed: unknown;
   try {
     parsed = JSON.parse(jsonIn(text.replace(/^\uFEFF/, '')));
@@ -44,7 +46,7 @@ function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['faul
   const { aubade, version, items } = parsed as { aubade?: unknown; version?: unknown; items?: unknown };
   if (Array.isArray(items)) {
     if (aubade !== undefined && aubade !== 'dressings') return { items: [], fault: 'file-unread' };
-    if (typeof version === 'number' && version > DRESSINGS_VERSION) return { items: [], fault: 'file-newer' };
+    if (typeof version === 'number' && version > DRESSINGS_VERSION) return { items: [], fault: 'file-newer', version };
     return { items: items.map(fromVersion1), fault: items.length === 0 ? 'file-empty' : null };
   }
   return 'parts' in parsed || 'steps' in parsed || 'id' in parsed ? { items: [fromVersion1(parsed)], fault: null } : { items: [], fault: 'file-unread' };
@@ -52,7 +54,7 @@ function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['faul
 
 /** Dressings of a file: JSON (one, a list, or the envelope) or a Markdown card by its JSON block. Good records are kept, bad ones named. Source: docs/formats/dressings.md. */
 export function readDressings(text: string, ids: KnownIds, works: WaysCatalogue): DressingsRead {
-  const { items, fault } = recordsOf(text);
+  const { items, fault, version = null } = recordsOf(text);
   const schema = dressingSchema(ids);
   const dressings: Dressing[] = [];
   const problems: DressingProblem[] = [];
@@ -66,7 +68,7 @@ export function readDressings(text: string, ids: KnownIds, works: WaysCatalogue)
       for (const { path, message } of inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }]) problems.push({ record, path: path || null, message });
     }
   });
-  return { dressings, problems, count: items.length, fault };
+  return { dressings, problems, count: items.length, fault, version };
 }
 
 /** A record of parts and ways, worked out; null where a line or a way cannot be read, which is named. */
@@ -81,13 +83,8 @@ function fromLines(item: Parameters<typeof readWays>[0], record: string, works: 
 /** A dressing for a file: by its parts and ways where they give it back whole, else with its steps as they stand. */
 function writtenItem(dressing: Dressing, works: WaysCatalogue): unknown {
   const record = recordOf(dressing);
-  const whole = record !== null && canonical(workOut(record, works).dressing) === canonical(dressing);
-  return whole ? writeWays(record) : writtenDressing(dressing);
-}
-
-/** Same keys in the same order, so that two dressings can be told alike. */
-function canonical(value: unknown): string {
-  return JSON.stringify(value, (_, item: unknown) => (item !== null && typeof item === 'object' && !Array.isArray(item) ? Object.fromEntries(Object.entries(item).sort(([a], [b]) => (a < b ? -1 : 1))) : item));
+  const written = writtenDressing(dressing);
+  return record !== null && same(writtenDressing(workOut(record, works).dressing), written) ? writeWays(record) : written;
 }
 
 /** Dressings as a file that `readDressings` gives back the same; what equals a default is left out. */

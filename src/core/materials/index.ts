@@ -1,1 +1,2 @@
 export type { Material } from './material';
+export { staysOff } from './stays-off';

@@ -1,10 +1,10 @@
 import type { CautionId, LandmarkId, RegionId, StageId } from '@/catalogue/ids';
 import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
-import { colourOf, deltaE, labOfHex, shadeOf, stackColour, wetHex, type LayerMaterial } from '../colour';
+import { colourOf, shadeOf, stackColour, wetHex, type LayerMaterial } from '../colour';
 import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight } from '../dressings';
 import { barbAllowed, beadMass, beadPlace, beadRange, boreNeeded, hookLength, landmarks, nearestWire, pinnedPathFactor, placeReasons, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass, xOf } from '../hooks';
-import type { Material } from '../materials';
+import { staysOff, type Material } from '../materials';
 import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
 import { placeOf, type StyleInUse } from '../answer/score-hook';
 import { threadDiameter, woundCut } from './amounts';
@@ -12,7 +12,7 @@ import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
 import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
 import { baseLength } from './bases';
-import { LOOPED, layOnHook } from './lay';
+import { countsTurns, LOOPED, layOnHook } from './lay';
 import { figuresOf } from './figures';
 import { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';
 import { inSchool } from './in-school';
@@ -60,8 +60,7 @@ function layers(materials: readonly Material[]): LayerMaterial[] {
   return materials.map(({ hex, transmittance, absorbency }) => ({ hex, transmittance, absorbency }));
 }
 
-/** How far a material that comes in a few shades reaches, and what is clear enough for what lies beneath to be the colour. */
-const FEW_REACH_DE = 15;
+/** Clear enough for what lies beneath to be the colour. */
 const CLEAR = 0.5;
 
 function wantedColour(partId: string, dressing: Dressing, natural: CardNatural | null): NamedColour | null {
@@ -73,9 +72,9 @@ function wantedColour(partId: string, dressing: Dressing, natural: CardNatural |
 function partColour(part: DressingPart, own: Material | null, natural: CardNatural | null): CardPart['colour'] {
   const wanted = part.region ? natural?.colours[part.region] : undefined;
   if (!own) return wanted ? { ...wanted, region: part.region, stays: null, wet: null } : null;
-  const off = wanted ? deltaE(wanted.lab, labOfHex(own.hex)) : null;
+  const off = wanted ? staysOff(own, wanted.lab, wanted.surface) : null;
   const clear = own.transmittance >= CLEAR && own.functions.some((does) => does === 'body.tubing' || does === 'wing.spent');
-  const reached = wanted !== undefined && !clear && (own.shades === 'any' || (own.shades === 'few' && off! <= FEW_REACH_DE));
+  const reached = wanted !== undefined && !clear && off === 0;
   const colour = reached ? wanted : named(own.hex, 'default');
   return { ...colour, region: wanted ? part.region : null, stays: wanted && !reached && !clear ? off : null, wet: named(wetHex(colour.hex, own.absorbency), 'model', 'wet') };
 }
@@ -264,17 +263,15 @@ function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, cove
 
 const numbered = (steps: readonly CardStep[]): CardStep[] => steps.map((step, index) => ({ ...step, n: index + 1 }));
 
-const COUNTED: ReadonlySet<string> = new Set(['rib', 'gills', 'hackle', 'second-hackle', 'stacked-hackle', 'halo']);
-
-/** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */
 /** Turns that fit where a part made by a way is counted in turns; null where it is not. */
 function turnsLaid({ part, turns }: LaidPart): number | null {
-  return part.way && (COUNTED.has(part.part) || LOOPED.has(part.way)) ? turns : null;
+  return part.way && (countsTurns(part.part, part.function) || LOOPED.has(part.way)) ? turns : null;
 }
 
 /** How many, of turns as they fit or of pieces; a loop counts what is loaded in it. */
-const countOf = (item: LaidPart) => (LOOPED.has(item.part.way ?? '') ? null : turnsLaid(item)) ?? item.part.count;
+const countOf = (item: LaidPart) => (countsTurns(item.part.part, item.part.function) ? turnsLaid(item) : null) ?? item.part.count;
 
+/** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */
 function turnsOf(step: DressingStep, part: CardPart | undefined, laid: LaidPart | undefined): number | null {
   if (step.turns !== null || step.do !== 'wind' || !part) return step.turns;
   const turns = laid === undefined ? null : turnsLaid(laid);
@@ -321,7 +318,7 @@ function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<Landm
       method: step.method,
       assembly: step.assembly,
       as: step.as,
-      figures: figuresOf({ card: step.part === null ? undefined : cardPart.get(step.part), laid: item, atMm: place?.mm ?? null, turns, hook, tieDownMm, faceMm: laid.at('front') ?? 0, hookPointMm: marks['hook-point'] }),
+      figures: figuresOf({ card: step.part === null ? undefined : cardPart.get(step.part), laid: item, atMm: place?.mm ?? null, turns, hook, faceMm: laid.at('front') ?? 0, hookPointMm: marks['hook-point'] }),
       note: step.note,
       bench: item?.part.way || step.as !== null || step.cuts !== null ? { points: step.points, waits_for: step.waits_for, cuts: step.cuts, leaves_waste: step.leaves_waste, stays: step.stays, held_by: step.held_by, locks: step.locks } : null,
     };

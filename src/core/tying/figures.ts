@@ -9,12 +9,11 @@ export interface FiguresInput {
   atMm: number | null;
   turns: number | null;
   hook: HookAnswer;
-  tieDownMm: number;
   faceMm: number;
   hookPointMm: number;
 }
 
-/** Share of the hook within which a tip counts as standing at a mark, mm. */
+/** A tip this near a mark stands at it, mm. */
 const AT_MM = 0.15;
 
 /**

@@ -1,4 +1,4 @@
-import type { FunctionId } from '@/catalogue/ids';
+import type { FunctionId, PartId } from '@/catalogue/ids';
 import { REFERENCE, STEM } from '../constants';
 import type { Material } from '../materials';
 
@@ -16,6 +16,14 @@ export function layOnHook(material: Pick<Material, 'lay_mm'> | null, does: Funct
 
 /** Turns of a loop of plume round the hook: it is as dense as its load, not as its turns. Source: ways of work. */
 export const LOOP_TURNS = 2;
+
+/** Kinds that are counted in turns of what is wound. */
+const IN_TURNS: ReadonlySet<PartId> = new Set(['rib', 'gills', 'hackle', 'second-hackle', 'stacked-hackle', 'halo']);
+
+/** Whether a part's count is turns; a loop of plume is counted in plumes, what is bound in pieces. */
+export function countsTurns(kind: PartId, does: FunctionId | null): boolean {
+  return IN_TURNS.has(kind) && does !== 'hackle.cdc-loop';
+}
 
 /** Ways whose count is what is loaded or bound, not turns. */
 export const LOOPED: ReadonlySet<string> = new Set(['plume-loop']);

@@ -65,7 +65,6 @@ export function workOut(given: WayDressing, { ways, materials }: WaysCatalogue):
   const dressing: Dressing = {
     ...head,
     head_room: null,
-    switches: record.switches.map((item) => ({ ...item, stages: item.stages ?? [] })),
     parts: laid.map((item) => partOf(item, does.get(item.part.id) ?? null)),
     steps: steps.steps,
     assemblies: steps.assemblies,

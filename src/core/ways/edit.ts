@@ -1,6 +1,6 @@
 import type { PartId } from '@/catalogue/ids';
-import type { Dressing, DressingPart, DressingStep } from '../dressings';
-import { workOut, type WaysCatalogue } from './compile';
+import { donorOf, newPartId, same, type Dressing, type DressingPart, type DressingStep } from '../dressings';
+import { SAY, workOut, type WaysCatalogue } from './compile';
 import type { WayDressing, WayPart } from './way';
 
 /** A dressing as parts, ways and one order, from its parts and steps; null where a part was made by hand. */
@@ -57,7 +57,6 @@ function orderOf(dressing: Dressing): string[] {
 /** What of a step a hand may change; it goes with the step when the dressing is worked out anew. */
 const BY_HAND = ['at', 'turns', 'side', 'vise', 'orientation', 'tool', 'check', 'mend', 'caution', 'reversible', 'wait_s'] as const satisfies readonly (keyof DressingStep)[];
 
-const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 const keyOf = (step: DressingStep) => `${step.part}.${step.phase}`;
 
 /** A dressing worked out anew after its parts were changed; what was written into its steps by hand stays. Null where it is not made of ways. */
@@ -80,7 +79,7 @@ export function reworked(dressing: Dressing, change: (record: WayDressing) => Wa
 function withHandSteps(before: readonly DressingStep[], after: readonly DressingStep[]): DressingStep[] {
   const all = [...after];
   before.forEach((step, index) => {
-    const coded = step.phase !== null || step.do === 'start-thread' || step.do === 'free-eye' || step.as !== null || step.check?.startsWith('say:');
+    const coded = step.phase !== null || step.do === 'start-thread' || step.do === 'free-eye' || step.as !== null || step.check?.startsWith(SAY);
     if (coded) return;
     const previous = before.slice(0, index).findLast((other) => other.phase !== null);
     const at = previous ? all.findIndex((other) => other.phase !== null && keyOf(other) === keyOf(previous)) : -1;
@@ -89,23 +88,12 @@ function withHandSteps(before: readonly DressingStep[], after: readonly Dressing
   return all;
 }
 
-/** Kinds that may stand in a dressing once only. */
-const SINGLE: ReadonlySet<PartId> = new Set(['bead', 'weight', 'head', 'abdomen', 'thorax', 'case']);
-
-/** The library's own way of a kind of part: from a dressing of the same style where there is one. */
-export function donorPart(kind: PartId, style: Dressing['style'], library: readonly Dressing[]): WayPart | null {
-  const having = library.filter((item) => item.parts.some((part) => part.part === kind && part.way !== null));
-  const donor = having.find((item) => item.style === style) ?? having[0];
-  const part = donor?.parts.find((item) => item.part === kind && item.way !== null);
-  return donor && part ? wayPart(part, donor) : null;
-}
-
 /** Adds a part by its way: its steps come in at their places. Null where the dressing is not made of ways or takes no such part. */
 export function addByWay(dressing: Dressing, kind: PartId, library: readonly Dressing[], catalogue: WaysCatalogue): Dressing | null {
-  const donor = donorPart(kind, dressing.style, library);
-  if (!donor || (SINGLE.has(kind) && dressing.parts.some((part) => part.part === kind))) return null;
-  const taken = dressing.parts.filter((part) => part.part === kind).length;
-  const id = dressing.parts.some((part) => part.id === kind) ? `${kind}-${taken + 1}` : kind;
+  const id = newPartId(dressing, kind);
+  const found = donorOf(kind, dressing.style, library);
+  if (!found || found.part.way === null || id === null) return null;
+  const donor = wayPart(found.part, found.dressing);
   const has = (station: string | null) => station === null || !station.startsWith('part:') || dressing.parts.some((part) => part.id === /^part:([a-z0-9-]+)/.exec(station)![1]);
   const own = (base: string) => !base.startsWith('part:') || dressing.parts.some((part) => `part:${part.id}` === base);
   const part: WayPart = {

@@ -2,4 +2,4 @@ export { SAY, workOut, type WaysCatalogue, type WorkedOut } from './compile';
 export { printPart, readPart, type LineFault } from './text';
 export { SLOTS, type Phase, type Slot, type Way, type WayDressing, type WayPart, type WayRule, type WayShare } from './way';
 export { isWritten, readWays, writeWays, type WrittenWayDressing } from './read';
-export { addByWay, bareByWay, donorPart, recordOf, reworked } from './edit';
+export { addByWay, bareByWay, recordOf, reworked } from './edit';

@@ -1,5 +1,5 @@
 import type { Coded } from '../code';
-import type { Dressing } from '../dressings';
+import { completeHead, ordered, without, writtenHead, type Dressing } from '../dressings';
 import { printPart, readPart } from './text';
 import type { WayDressing } from './way';
 
@@ -31,11 +31,7 @@ export function readWays(written: WrittenWayDressing): { record: WayDressing; fa
     faults,
     record: {
       ...filled,
-      threads: (filled.threads ?? []).map((thread) => ({ ...thread, optional: thread.optional ?? false })),
-      hooks: (filled.hooks ?? []).map((hook) => ({ ...hook, x_long: hook.x_long ?? null, wire: hook.wire ?? [] })),
-      bank: (filled.bank ?? []).map((item) => ({ ...item, ride: item.ride ?? null })),
-      changes: (filled.changes ?? []).map((item) => ({ ...item, part: item.part ?? null })),
-      switches: (filled.switches ?? []).map((item) => ({ ...item, attracts: item.attracts ?? false })),
+      ...completeHead(written),
       parts,
       order: written.order.split(',').map((token) => token.trim()).filter((token) => token !== ''),
     },
@@ -44,7 +40,5 @@ export function readWays(written: WrittenWayDressing): { record: WayDressing; fa
 
 /** A dressing of ways as it is written; `readWays` gives it back. */
 export function writeWays(record: WayDressing): WrittenWayDressing {
-  const empty = defaults() as Record<string, unknown>;
-  const all: Record<string, unknown> = { ...record, parts: record.parts.map(printPart), order: record.order.join(', ') };
-  return Object.fromEntries(ORDER.flatMap((key) => (key in all && !(key in empty && JSON.stringify(all[key]) === JSON.stringify(empty[key])) ? [[key, all[key]]] : []))) as unknown as WrittenWayDressing;
+  return ordered(without({ ...record, ...writtenHead(record), parts: record.parts.map(printPart), order: record.order.join(', ') }, defaults()), ORDER) as unknown as WrittenWayDressing;
 }

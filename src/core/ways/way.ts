@@ -1,4 +1,4 @@
-import type { AmountUnit, BeadLock, CautionId, FrameId, FunctionId, LengthMethod, PartId, RegionId, SchoolOption, SideId, StageId, VerbId, VisePosition } from '@/catalogue/ids';
+import type { AmountUnit, BeadLock, CautionId, FrameId, FunctionId, LengthMethod, PartId, RegionId, SchoolOption, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import type { BaseSpec, Dressing, Station } from '../dressings';
 
 /** Where a phase goes in the order when nothing says so, first to last. */
@@ -95,11 +95,10 @@ export interface WayPart {
 }
 
 /** A dressing as it is thought of: its head, its parts, and one order. Steps come out of it. */
-export interface WayDressing extends Omit<Dressing, 'parts' | 'steps' | 'assemblies' | 'weights' | 'layers' | 'bundles' | 'tools' | 'cautions' | 'head_room' | 'switches'> {
+export interface WayDressing extends Omit<Dressing, 'parts' | 'steps' | 'assemblies' | 'weights' | 'layers' | 'bundles' | 'tools' | 'cautions' | 'head_room'> {
   parts: WayPart[];
   /** Tokens: `part`, `part.phase`, `thread`, `t2`, `t1.end`. What is not named goes in by its slot. */
   order: string[];
-  switches: (Omit<Dressing['switches'][number], 'stages'> & { stages?: StageId[] })[];
   /** A word of the dressing's own at `part.phase`, where the way has none. */
   notes: Record<string, string>;
 }

@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { IntentId } from '@/catalogue/ids';
-import { considered, NO_CHOICES, type Answer, type Dressed } from '@/core/answer';
+import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { change, libraryCard, pickingFor, sampleFor, selectCatalogue, selectDressing, selectGroups, selectSettings, useApp, useAppDispatch, type AnswerRecord, type Entities, type SampleRecord } from '@/state';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
@@ -39,8 +39,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     own(draft).offset = { sizes: intent === 'bigger' ? Math.max(1, offset.sizes) : intent === 'smaller' ? Math.min(-1, offset.sizes) : intent === 'exact' ? 0 : offset.sizes, intent };
   }));
   const all = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
-  // A neighbour's fly is no second for this stage; it still answers when it is asked for.
-  const others = answer.alternatives.filter((item) => item.stage_match === 'same' || record.offset.intent === 'easier-prey' || record.offset.intent === 'different-after-refusal').slice(0, OFFERED);
+  const others = secondsTo(answer).slice(0, OFFERED);
   const compare = (id: string) => setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
   const catalogue = useApp(selectCatalogue);
   const settings = useApp(selectSettings);

@@ -42,7 +42,7 @@ function Beforehand({ dressing, onChange }: EditProps) {
   const nameOf = usePartNames(dressing);
   const open = dressing.parts.filter((part) => !dressing.assemblies.some((item) => item.part === part.id));
   return (
-    <Fold title={words('edit-dressing.beforehand')} line={dressing.assemblies.map((item) => item.name).join('; ') || words('edit-dressing.nothing')}>
+    <Fold title={words('edit-dressing.beforehand')} line={dressing.assemblies.map((item) => speech.worded(item.name)).join('; ') || words('edit-dressing.nothing')}>
       <Say size="small" tone="soft">{words('edit-dressing.beforehand-hint')}</Say>
       {dressing.assemblies.map((assembly) => (
         <View key={assembly.id} role="group" aria-label={speech.worded(assembly.name)} className="gap-3 rounded-control border border-edge bg-ground py-3">

@@ -130,7 +130,7 @@ function StepRow({ dressing, step, index, of, last, alone, open, faults, onOpen,
           </Labelled>
           {of === undefined && dressing.assemblies.length > 0 ? (
             <Labelled title={words('edit-dressing.uses')}>
-              <Chips compact label={words('edit-dressing.uses')} choices={[{ id: NONE, label: words('edit-dressing.uses-none') }, ...dressing.assemblies.map((item) => ({ id: item.id, label: item.name }))]} value={step.assembly ?? NONE} onChange={(id) => onPut({ assembly: id === NONE ? null : id })} />
+              <Chips compact label={words('edit-dressing.uses')} choices={[{ id: NONE, label: words('edit-dressing.uses-none') }, ...dressing.assemblies.map((item) => ({ id: item.id, label: speech.worded(item.name) }))]} value={step.assembly ?? NONE} onChange={(id) => onPut({ assembly: id === NONE ? null : id })} />
             </Labelled>
           ) : null}
           <Field label={words('edit-dressing.check')} value={speech.worded(step.check ?? '')} onType={(check) => onPut({ check: check.trim() === '' ? null : check })} />
