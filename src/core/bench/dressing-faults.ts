@@ -1,29 +1,23 @@
 import { checkDressing, type Dressing, type DressingFault, type LaysOut } from '../dressings';
-import { scoreHook, styleUse } from '../answer/score-hook';
-import { buildCard } from '../tying';
 import { WARNS } from './bench-shape';
-import { benchFaults, type BenchCatalogue } from './run';
+import { benchFaults, cardOnHook, type BenchCatalogue } from './run';
 
 /** Marks a fault that the bench found: speech words it by its rule. */
 export const BENCH_CODE = 'bench-';
 
 /** Every fault of a dressing: what its record lacks, and what hands cannot tie on reference hooks over its whole range. Source: formulas §12. */
 export function dressingFaults(dressing: Dressing, catalogue: BenchCatalogue): DressingFault[] {
-  const style = catalogue.styles.find((item) => item.id === dressing.style)!;
-  const use = styleUse(style, dressing);
   const laysOut: LaysOut = (item, hook, naturalMm, switched) => {
-    const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
-    const stage = catalogue.stages.find((row) => row.id === item.stages[0])!;
-    const card = buildCard({ dressing: item, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', ...switched }, count: null });
+    const card = cardOnHook(item, { hook, naturalMm }, catalogue, {}, switched);
     return {
       fits: card.fits,
       overMm: card.over?.mm ?? 0,
       part: card.over?.part ?? null,
       sizes: new Map(card.parts.flatMap((part) => (part.mm === null ? [] : [[part.id, part.mm] as const]))),
-      gapeMm: scored.gape_mm,
-      eyeMm: scored.eye_mm,
+      gapeMm: card.hook.gape_mm,
+      eyeMm: card.hook.eye_mm,
       abdomenMm: card.parts.find((part) => part.part === 'abdomen')?.mm ?? null,
-      carryMm: scored.carry_mm,
+      carryMm: card.hook.carry_mm,
     };
   };
   const record = checkDressing(dressing, catalogue, laysOut);

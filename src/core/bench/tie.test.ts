@@ -133,6 +133,30 @@ describe('states', () => {
   });
 });
 
+describe('how near is the same place', () => {
+  const headFrom = (rear: number) => fly.map((step) => (step === end[0] ? { ...step, span: { rear, front: 0 } } : step));
+  test('a quarter of a millimetre of bare wire passes, more does not', () => {
+    expect(has(headFrom(1.16), 'P5')).toBe(false);
+    expect(has(headFrom(1.14), 'P5')).toBe(true);
+  });
+  test('a tenth off a place is that place', () => {
+    const caught = (at: number) => fly.map((step) => (step === hackle[0] ? { ...step, at } : step));
+    expect(has(caught(3.39), 'E2')).toBe(false);
+    expect(has(caught(3.41), 'E2')).toBe(true);
+  });
+  test('glue is kept a millimetre from a plume', () => {
+    const glued = (front: number) => before(fly, hackle[0]!, { do: 'bind', part: 'tuft', kind: 'tuft', does: 'wing.tuft', at: 3, points: 'up' }, { do: 'coat', part: 'abdomen', kind: 'abdomen', does: 'coat.glue', span: { rear: 7, front } });
+    expect(has(glued(4.01), 'O5')).toBe(false);
+    expect(has(glued(3.99), 'O5')).toBe(true);
+  });
+  test('one cut takes one stub: the strand that locked a bead and its end are cut apart', () => {
+    const strand: Made = { do: 'bind', part: 'strand', kind: 'rib', at: 1.6, points: 'rear', leavesWaste: true };
+    const twice = before(fly, hackle[0]!, { do: 'catch-in', part: 'strand', kind: 'thorax', at: 3, waits: 'wind' }, { do: 'wind', part: 'strand', kind: 'tag', at: 3, span: { rear: 3, front: 2.9 }, cover: 'open' }, { do: 'tie-off', part: 'strand', at: 2.9 }, { do: 'cut', part: 'strand', cuts: 'waste', at: 2.9, never: true });
+    expect(rules(before(twice, rib, strand)).some((rule) => rule.startsWith('E6') && rule.endsWith('strand'))).toBe(true);
+    expect(rules(before(twice, rib, strand, { do: 'cut', part: 'strand', cuts: 'waste', at: 1.6, never: true })).some((rule) => rule.startsWith('E6') && rule.endsWith('strand'))).toBe(false);
+  });
+});
+
 test('gaps and overlaps of stretches', () => {
   expect(gaps({ rear: 7, front: 0 }, [{ rear: 7, front: 3 }, { rear: 2, front: 1 }])).toEqual([{ front: 0, rear: 1 }, { front: 2, rear: 3 }]);
   expect(gaps({ rear: 7, front: 0 }, [{ rear: 9, front: -1 }])).toEqual([]);

@@ -359,7 +359,8 @@ class Bench {
       if (step.at !== null && own.length > 0) for (const skin of this.skins) {
         if (this.shows(skin) && skin.part !== step.part && inside(step.at, skin)) this.refuse('E8', step, { over: skin.part });
       }
-      this.waste = this.waste.filter((left) => left.part !== step.part);
+      // One cut takes one stub: the last that was left.
+      this.waste = this.waste.filter((left) => left !== own[own.length - 1]);
       return;
     }
     const kind = step.kind;

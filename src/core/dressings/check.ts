@@ -4,7 +4,7 @@ import type { Hook, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
 import type { Dressing, DressingPart, DressingStep } from './dressing';
 import { referenceRangeOf } from './hook-range';
-import { AS_A_RULE, type Switched } from './left-out';
+import { switchedWays, type Switched } from './left-out';
 
 /** One failure: which dressing, which step (from 1) or part, which rule. */
 export interface DressingFault extends Coded {
@@ -210,9 +210,7 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
     seen.add(`${code}:${part}`);
     found.add(code, { part }, params);
   };
-  const all = dressing.switches.map((item) => item.id);
-  const ways: Switched[] = all.length === 0 ? [AS_A_RULE] : [AS_A_RULE, { without: [], added: all }, { without: all, added: [] }];
-  for (const { hook, naturalMm, way } of referenceRangeOf(dressing, style).flatMap((range) => ways.map((way) => ({ ...range, way })))) {
+  for (const { hook, naturalMm, way } of referenceRangeOf(dressing, style).flatMap((range) => switchedWays(dressing).map((way) => ({ ...range, way })))) {
     const laid = layOut(dressing, hook, naturalMm, way);
     if (!laid.fits) once('no-room', laid.part ?? '', { mm: { mm: laid.overMm }, shank: { mm: hook.shank.value } });
     for (const part of dressing.parts) {

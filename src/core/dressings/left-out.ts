@@ -9,6 +9,12 @@ export interface Switched {
 
 export const AS_A_RULE: Switched = { without: [], added: [] };
 
+/** The ways a dressing is checked in: with its switches as a rule, all on and all off. */
+export function switchedWays(dressing: Dressing): Switched[] {
+  const all = dressing.switches.map((item) => item.id);
+  return all.length === 0 ? [AS_A_RULE] : [AS_A_RULE, { without: [], added: all }, { without: all, added: [] }];
+}
+
 /** Whether a switch is on as a rule for a natural: by its stages where it names any and the stage is known. */
 export function onAsRule(item: Dressing['switches'][number], stage: StageId | null): boolean {
   return item.stages.length > 0 && stage !== null ? item.stages.includes(stage) : item.on;

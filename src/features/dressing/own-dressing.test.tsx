@@ -165,11 +165,13 @@ describe('a dressing of one\'s own', () => {
     expect(screen.getByText(/^wing: Slips of wing quill in place of /)).toBeInTheDocument();
   });
 
-  test('what a way says is read in words, never by its code', async () => {
-    const { now } = await editor();
+  test.each(['first-light-dun', 'ellanmere-long-dun'])('what a way says of %s is read in words, never by its code', async (id) => {
+    const made = DRESSINGS.find((item) => item.id === id)!;
+    const { now } = await editor((own) => ({ ...structuredClone(made), id: own.id, name: own.name, parent: id }));
     const at = now().steps.findIndex((step) => step.check?.startsWith('say:'));
-    fireEvent.click(screen.getAllByLabelText(new RegExp(`^${at + 1}: |[Ss]tep ${at + 1}: `))[0]!);
-    const said = [document.body.textContent, ...screen.getAllByRole('textbox').map((field) => (field as HTMLInputElement).value)].join(' ');
+    fireEvent.click(screen.getAllByLabelText(new RegExp(`^Step ${at + 1}: `))[0]!);
+    fireEvent.click(screen.getByLabelText(/^Made beforehand: /));
+    const said = [document.body.innerHTML, ...screen.getAllByRole('textbox').map((field) => (field as HTMLInputElement).value)].join(' ');
     expect(said).not.toContain('say:');
   });
 
