@@ -23,6 +23,8 @@ describe('the card', () => {
     expect(tail).toHaveTextContent(/Stiff grey fibres|fibres/i);
     expect(tail).toHaveTextContent(/1\.0 × shank/);
     expect(tail).toHaveTextContent(/\d\.\d mm to \d\.\d mm/);
+    expect(screen.getByRole('row', { name: /^Thorax/ })).toHaveTextContent(/· what is left of the room/);
+    expect(screen.getByRole('row', { name: /^Hackle 4 turns/ })).toHaveTextContent(/stays grey, \d+ off the natural/);
   });
   test('room, used and left, and the sentence whether it fits', async () => {
     await open();

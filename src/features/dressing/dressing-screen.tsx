@@ -52,10 +52,12 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
   }, [dressing, size, hand, schools, dressingSchools, switched, catalogue]);
   const parent = useApp((state) => selectDressing(state, dressing.parent));
   const bySize = Object.entries(dressing.size_by_water).filter(([, steps]) => steps !== 0);
+  // What rides in the film is taken there: said once.
+  const levels = dressing.levels.filter((level) => level !== (dressing.ride as string));
   const facts: [string, string][] = [
     [words('dressing.for'), dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')],
     [words('dressing.lengths'), words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })],
-    [words('dressing.ride'), `${speech.plain('rides', dressing.ride)}${dressing.levels.length > 0 ? ` · ${dressing.levels.map((level) => speech.plain('levels', level)).join(', ')}` : ''}`],
+    [words('dressing.ride'), `${speech.plain('rides', dressing.ride)}${levels.length > 0 ? ` · ${levels.map((level) => speech.plain('levels', level)).join(', ')}` : ''}`],
     [words('dressing.waters'), [dressing.waters.map((water) => speech.plain('waters', water)).join(', '), ...bySize.map(([water, steps]) => words(steps! > 0 ? 'dressing.larger-in' : 'dressing.smaller-in', { water: speech.plain('waters', water), count: Math.abs(steps!) }))].join('; ')],
     [words('dressing.hooks'), dressing.hooks.map((hook) => `${speech.plain('bends', hook.bend)}${hook.x_long && (hook.x_long[0] > 0 || hook.x_long[1] > 1) ? ` ${words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] })}` : ''}`).join(', ')],
     ...(dressing.months.length > 0 ? [[words('dressing.months'), dressing.months.map((month) => words(`dressing.month.${month}`)).join(', ')] as [string, string]] : []),
