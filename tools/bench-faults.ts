@@ -13,7 +13,7 @@ const DRESSINGS = from === undefined ? SHIPPED : readdirSync(from).flatMap((file
   for (const fault of [...faults, ...worked.faults]) console.log(`WAY ${written.id} ${fault.code} ${JSON.stringify(fault.params)}`);
   return worked.dressing;
 }));
-const catalogue: BenchCatalogue = { styles: STYLES, stages: STAGES, materials: MATERIALS, tailsOf: (dressing) => tailsFor(dressing.stages, dressing.groups, GROUPS) };
+const catalogue: BenchCatalogue = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways, tailsOf: (dressing) => tailsFor(dressing.stages, dressing.groups, GROUPS) };
 const found: { id: string; refusal: Refusal }[] = DRESSINGS.flatMap((dressing) => benchFaults(dressing, catalogue).map((refusal) => ({ id: dressing.id, refusal })));
 const rules = [...new Set(found.map(({ refusal }) => refusal.rule))].sort();
 for (const rule of rules) {

@@ -1,4 +1,4 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS, WORKS } from '../../src/catalogue';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS, WAYS, WORKS } from '../../src/catalogue';
 import type { StageId, WaterId } from '../../src/catalogue/ids';
 import ids from '../../src/catalogue/ids.json';
 import { askedFor, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
@@ -26,7 +26,7 @@ const FLAGS: readonly Flag[] = [
   DRESSINGS_FLAG,
 ];
 
-const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS, tailsOf };
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tools: TOOLS, tailsOf };
 
 interface Summarised {
   json: unknown;

@@ -81,5 +81,5 @@ export function demoRows(hooksCsv: string): HookRow[] {
 
 /** A catalogue of the given hooks with the shipped styles, stages, dressings and materials. */
 export function catalogueOf(hooks: readonly Hook[]): Catalogue {
-  return { styles: STYLES, stages: STAGES, hooks, dressings: DRESSINGS, materials: MATERIALS, tools: TOOLS };
+  return { styles: STYLES, stages: STAGES, hooks, dressings: DRESSINGS, materials: MATERIALS, ways: WAYS, tools: TOOLS };
 }

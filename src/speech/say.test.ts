@@ -65,7 +65,7 @@ test.each(DRESSINGS.map((dressing) => [dressing.id, dressing] as const))('%s: at
   const looked = new Set<string>();
   for (const range of referenceRangeOf(dressing, style)) {
     for (const schools of SCHOOLS) {
-      const card = cardOnHook(dressing, range, { styles: STYLES, stages: STAGES, materials: MATERIALS }, schools);
+      const card = cardOnHook(dressing, range, { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS }, schools);
       // Most schools change nothing here: what was looked at once is not looked at again.
       const key = JSON.stringify([card.steps, card.assemblies]);
       if (looked.has(key)) continue;

@@ -5,6 +5,7 @@ import type { Card, NamedColour } from '../tying/card-shape';
 import type { Criterion, Dressing, Picking, Tool } from '../dressings';
 import type { Hook, HookColumns, HookDimension, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
+import type { Way } from '../ways';
 import type { HooksAsked } from './rank-hooks';
 
 /** Everything the answer is drawn from: data only. */
@@ -14,6 +15,7 @@ export interface Catalogue {
   hooks: readonly Hook[];
   dressings: readonly Dressing[];
   materials: readonly Material[];
+  ways: readonly Way[];
   tools: readonly Tool[];
 }
 

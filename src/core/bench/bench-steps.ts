@@ -125,7 +125,7 @@ function cutsOf(step: CardStep, part: CardPart | undefined, words: string): Benc
 /** What a step covers: its part's stretch; a feather from where it is wound to where it is tied off; the head; a coat its part. */
 function spanOf(step: CardStep, index: number, part: CardPart | undefined, does: FunctionId | null, card: Card, hook: BenchHook): Stretch | null {
   // Turns of thread that only hold something cover nothing.
-  if (step.do === 'wind' && step.as !== null) return null;
+  if ((step.do === 'wind' && step.as !== null) || step.as === 'ball') return null;
   if (step.do === 'finish' && part && part.from_mm !== null && part.to_mm !== null && step.bench) return { rear: part.from_mm, front: part.to_mm };
   if (step.do === 'finish') {
     const length = part?.mm ?? hook.eyeMm;

@@ -1,11 +1,11 @@
-import { GROUPS, MATERIALS, STAGES, STYLES } from '@/catalogue';
+import { GROUPS, MATERIALS, STAGES, STYLES, WAYS } from '@/catalogue';
 import { completeDressing, type WrittenDressing } from '../dressings';
 import { tailsFor } from '../naturals';
 import known from './__tests__/known-faults.json';
 import library from './__tests__/library-v2.json';
 import { benchFaults } from '.';
 
-const catalogue = { styles: STYLES, stages: STAGES, materials: MATERIALS, tailsOf: (dressing: { stages: Parameters<typeof tailsFor>[0]; groups: string[] }) => tailsFor(dressing.stages, dressing.groups, GROUPS) };
+const catalogue = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tailsOf: (dressing: { stages: Parameters<typeof tailsFor>[0]; groups: string[] }) => tailsFor(dressing.stages, dressing.groups, GROUPS) };
 
 /** The library as it stood when readers went through it, and what they found: a bench that does not see these is no bench. */
 const found = new Map((library as unknown as WrittenDressing[]).map((written) => [written.id, new Set(benchFaults(completeDressing(written), catalogue).map((refusal) => refusal.rule))]));

@@ -1,8 +1,8 @@
-import { DRESSINGS, MATERIALS, STAGES, STYLES, tailsOf } from '@/catalogue';
+import { DRESSINGS, MATERIALS, STAGES, STYLES, tailsOf, WAYS } from '@/catalogue';
 import { referenceRangeOf, switchedWays, type Dressing } from '../dressings';
 import { benchFaults, cardOnHook, tieCard } from '.';
 
-const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tailsOf };
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tailsOf };
 const of = (id: string) => DRESSINGS.find((dressing) => dressing.id === id)!;
 const styleOf = (dressing: Dressing) => STYLES.find((style) => style.id === dressing.style)!;
 const rulesOf = (dressing: Dressing) => benchFaults(dressing, CATALOGUE).map(({ rule }) => rule);

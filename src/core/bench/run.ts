@@ -2,6 +2,7 @@ import type { Schools } from '../answer/answer-shape';
 import { scoreHook, styleUse } from '../answer/score-hook';
 import { AS_A_RULE, referenceRangeOf, switchedWays, type CheckCatalogue, type Dressing, type RangeHook, type Switched } from '../dressings';
 import { buildCard, type Card } from '../tying';
+import type { Way } from '../ways';
 import type { BenchHook, Refusal, Tied } from './bench-shape';
 import { benchSteps, madeBeforehand } from './bench-steps';
 import { laws } from './laws';
@@ -9,6 +10,7 @@ import { contradictions } from './sentences';
 import { tie } from './tie';
 
 export interface BenchCatalogue extends CheckCatalogue {
+  ways: readonly Way[];
   /** For each natural a dressing is made for the tails it may have; empty where nothing says so. */
   tailsOf?: (dressing: Dressing) => readonly (readonly number[])[];
 }

@@ -122,13 +122,20 @@ class Bench {
     return skin.cover === 'closed' && !skin.ofThread && skin.kind !== 'underbody' && skin.kind !== 'weight';
   }
 
+  /** Fur under a hackle that lies flat round a post: thread sinks into it and the hackle hides it. */
+  private underHackle(step: BenchStep, skin: Skin): boolean {
+    const before = this.steps.filter((other) => other.n <= step.n);
+    const posts = before.filter((other) => other.do === 'post');
+    return before.some((other) => other.part === skin.part && other.do === 'dub') && posts.some((post) => before.some((other) => other.kind === 'hackle' && other.do === 'wind' && other.at === post.at && other.at !== null && inside(other.at, skin)));
+  }
+
   /** Leads the thread to a place; over a finished body only where something later hides it. */
   private lead(step: BenchStep, index: number, x: number) {
     const thread = this.thread(step);
     if (!thread) return;
     const way: Stretch = { rear: Math.max(thread.x, x), front: Math.min(thread.x, x) };
     for (const skin of this.skins) {
-      if (!this.shows(skin) || skin.part === step.part) continue;
+      if (!this.shows(skin) || skin.part === step.part || this.underHackle(step, skin)) continue;
       const common: Stretch = { rear: Math.min(way.rear, skin.rear), front: Math.max(way.front, skin.front) };
       if (common.rear - common.front > BENCH.slackMm && !this.hiddenLater(common, index)) this.refuse('T2', step, { over: skin.part, from: mm(common.rear), to: mm(common.front) });
     }
@@ -264,7 +271,7 @@ class Bench {
       if (thread && tied && tied.heldBy === null && tied.at !== null) this.leadUnder(step, index, tied.at);
     } else if (span) this.lead(step, index, span.rear);
     // Turns of thread that only hold something: the thread stands where they are.
-    if (step.as !== null && step.byThread && span === null) {
+    if (step.as !== null && (step.byThread || step.do === 'dub') && span === null) {
       if (step.at !== null) this.lead(step, index, step.at);
       return;
     }
@@ -372,6 +379,8 @@ class Bench {
 
   private coat(step: BenchStep) {
     const { span } = step;
+    // Glue under a body is wound into while it is wet.
+    if (step.as === 'glue-under') return;
     if (span && step.kind !== 'head') {
       for (const end of this.ends) if (end.part === step.part && end.for !== 'show') this.refuse('O3', step, { end: end.part });
       for (const left of this.waste) if (left.part === step.part && !left.stays) this.refuse('O3', step, { end: left.part });

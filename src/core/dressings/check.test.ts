@@ -1,9 +1,9 @@
-import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS } from '@/catalogue';
+import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS, WAYS } from '@/catalogue';
 import { dressingFaults } from '../bench';
 import { dressingSchema, type Dressing } from './dressing';
 import { readiness } from './readiness';
 
-const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, tools: TOOLS, tailsOf };
+const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tools: TOOLS, tailsOf };
 const faults = (dressing: Dressing) => dressingFaults(dressing, CATALOGUE).map((fault) => fault.code);
 const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const stepOf = (dressing: Dressing, verb: string, part: string) => dressing.steps.findIndex((step) => step.do === verb && step.part === part);

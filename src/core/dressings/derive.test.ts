@@ -104,13 +104,13 @@ describe('a part is added as the library makes it', () => {
     expect(donorOf('coat', 'upright-dun', [])).toBeNull();
   });
   test.each([['auldry-flat-spinner', 'tag'], ['first-light-dun', 'tag'], ['rough-herl-nymph', 'beard'], ['any-grub', 'rib'], ['dark-pad-nymph', 'legs'], ['hair-roof-adult', 'antennae'], ['cheeked-quill-nymph', 'wing-case']] as const)('%s with a %s passes the checker', (id, kind) => {
-    const own = addByWay(of(id), kind, DRESSINGS, WORKS)!;
+    const own = addByWay(of(id), { what: kind }, DRESSINGS, WORKS)!;
     expect(own.parts.map((part) => part.part)).toContain(kind);
     expect(own.parts[own.parts.length - 1]!.part).toBe('head');
     expect(faults(own)).toEqual([]);
   });
   test('a bead comes first in the work and brings its weight', () => {
-    const own = addByWay(of('rough-herl-nymph'), 'bead', DRESSINGS, WORKS)!;
+    const own = addByWay(of('rough-herl-nymph'), { what: 'bead' }, DRESSINGS, WORKS)!;
     expect(own.steps[0]!.do).toBe('seat-bead');
     expect(own.weights.map((weight) => weight.kind)).toContain('bead');
   });

@@ -1,7 +1,7 @@
 export { CHANGE_KINDS, dressingSchema, PLUS, type BaseSpec, type ChangeKind, type Dressing, type DressingAssembly, type DressingPart, type DressingSwitch, type DressingStep, type DressingWeight, type KnownIds, type Station } from './dressing';
 export { askedFor, CRITERIA, NO_PICKING, type Asked, type Criterion, type Picking, type Results } from './picking';
 export { beforeSecond, rankDressings, whyNot, type RankCatalogue, type RankedDressing } from './rank';
-export { checkDressing, orderFaults, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
+export { checkDressing, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
 export { readiness } from './readiness';
 export { referenceRangeOf, type RangeHook } from './hook-range';
 export { completeDressing, completeHead, ordered, PART_DEFAULTS, STEP_DEFAULTS, without, writtenDressing, writtenHead, type WrittenDressing, type WrittenHead } from './complete-dressing';

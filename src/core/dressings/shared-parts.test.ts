@@ -1,11 +1,11 @@
-import { DRESSINGS, MATERIALS, STAGES, STYLES } from '@/catalogue';
+import { DRESSINGS, MATERIALS, STAGES, STYLES, WAYS } from '@/catalogue';
 import { dressingFaults } from '../bench';
 import type { Dressing } from './dressing';
 import { addAssembly, addBundle, addWeight, dropAssembly, dropWeight, setAssembly, setBundle, setLayers, setThread } from './shared-parts';
 
 const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const partOf = (dressing: Dressing, id: string) => dressing.parts.find((part) => part.id === id)!;
-const faults = (dressing: Dressing) => dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS }).map((fault) => fault.code);
+const faults = (dressing: Dressing) => dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS }).map((fault) => fault.code);
 const plain = () => of('first-light-dun');
 
 describe('one bunch for several parts', () => {

@@ -31,7 +31,7 @@ export interface CardInput {
   dressing: Dressing;
   hook: HookAnswer;
   use: StyleInUse;
-  catalogue: Pick<Catalogue, 'stages' | 'materials'>;
+  catalogue: Pick<Catalogue, 'stages' | 'materials' | 'ways'>;
   natural: CardNatural | null;
   choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without' | 'added'>;
   /** Flies to tie; null for a card without a batch. */
@@ -92,7 +92,7 @@ function inColours(stack: readonly Material[], outer: CardPart['colour'], wanted
 export function buildCard(input: CardInput): Card {
   const { hook, use, catalogue, natural, choices } = input;
   const without = leftOut(input.dressing, choices, natural?.stage ?? null);
-  const { dressing, unused } = inSchool(input.dressing, choices.schools, catalogue.materials);
+  const { dressing, unused } = inSchool(input.dressing, choices.schools, catalogue);
   const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const naturalMm = natural?.measuredMm ?? hook.carry_mm / use.style.share;

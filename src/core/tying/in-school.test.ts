@@ -1,12 +1,13 @@
-import type { SchoolOption } from '@/catalogue/ids';
+import { tailsOf } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES, type Schools } from '../answer';
-import { orderFaults, type Dressing } from '../dressings';
+import { benchFaults } from '../bench';
+import type { Dressing } from '../dressings';
 import { inSchool, SCHOOL_CODE } from './in-school';
 
 const dressing = (id: string): Dressing => SHIPPED.dressings.find((item) => item.id === id)!;
-const worked = (id: string, schools: Schools) => inSchool(dressing(id), schools, SHIPPED.materials);
+const worked = (id: string, schools: Schools) => inSchool(dressing(id), schools, SHIPPED);
 const verbs = (item: Dressing) => item.steps.map((step) => `${step.do}:${step.part ?? ''}`);
 const stepOf = (item: Dressing, verb: string, part: string) => item.steps.find((step) => step.do === verb && step.part === part);
 const cardIn = (schools: Schools, dressingPin: string, hookPin: string) => answer(sampleOf(dressing(dressingPin).stages[0]!), { ...NO_CHOICES, schools, dressingPin, hookPin }, SHIPPED).card!;
@@ -42,8 +43,9 @@ describe('materials of a school', () => {
 describe('the split of a tail', () => {
   test.each(['ball', 'figure-eight', 'thread-loop'] as const)('%s is said at the step that divides', (option) => {
     const { dressing: split } = worked('first-light-dun', { 'tail-split': option });
-    expect(stepOf(split, 'divide', 'tail')!.orientation).toBe(`${SCHOOL_CODE}tail-split-${option}`);
+    expect(stepOf(split, 'divide', 'tail')!.as).toBe(`split-${option}`);
     expect(verbs(split).indexOf('divide:tail')).toBe(verbs(split).indexOf('bind:tail') + 1);
+    expect(verbs(split).includes('dub:tail')).toBe(option === 'ball');
   });
   test('none leaves the tails together', () => {
     expect(verbs(worked('first-light-dun', { 'tail-split': 'none' }).dressing)).not.toContain('divide:tail');
@@ -75,13 +77,24 @@ describe('the order of work', () => {
     const order = verbs(worked('first-light-dun', { 'work-order': 'tail-first' }).dressing);
     expect(order.slice(0, 5)).toEqual(['start-thread:', 'bind:tail', 'divide:tail', 'cut:tail', 'bind:wing']);
   });
-  test('an order that breaks what the fly needs is given up', () => {
-    for (const id of SHIPPED.dressings.map((item) => item.id)) {
-      for (const option of ids.schools.find((school) => school.id === 'work-order')!.options) {
-        const result = worked(id, { 'work-order': option.id as SchoolOption['work-order'] });
-        expect(orderFaults(result.dressing).map((fault) => fault.code)).toEqual([]);
-      }
-    }
+  test('a wing that would lie back over the body is not bound first', () => {
+    expect(worked('silver-diver', { 'work-order': 'wing-first' }).unused).toEqual(['work-order']);
+    expect(worked('first-light-dun', { 'work-order': 'hackle-first' }).unused).toEqual([]);
+  });
+});
+
+describe('hands can tie what a school makes', () => {
+  const options = ids.schools.flatMap((school) => school.options.map((option) => [school.id, option.id] as const));
+  test.each(options)('%s: %s', (school, option) => {
+    const refused = SHIPPED.dressings.flatMap((item) => {
+      const result = inSchool(item, { [school]: option } as Schools, SHIPPED);
+      return result.dressing === item ? [] : benchFaults(result.dressing, { ...SHIPPED, tailsOf }).map((refusal) => `${item.id} ${refusal.rule} ${refusal.step}`);
+    });
+    expect(refused).toEqual([]);
+  });
+  test('steps made by hand are left to the hand: such a school has no place there', () => {
+    const own = { ...dressing('auldry-flat-spinner'), parts: dressing('auldry-flat-spinner').parts.map((part) => ({ ...part, way: null })) };
+    expect(inSchool(own, { protection: 'resin-over', 'tail-split': 'ball', finish: 'rough' }, SHIPPED)).toMatchObject({ unused: ['tail-split', 'protection'] });
   });
 });
 
@@ -89,18 +102,18 @@ describe('protection, finish and taper', () => {
   test('resin over a wound body comes after it, with its caution', () => {
     const { dressing: coated } = worked('auldry-flat-spinner', { protection: 'resin-over' });
     const order = verbs(coated);
-    expect(order.indexOf('coat:abdomen')).toBe(order.indexOf('tie-off:abdomen') + 1);
+    expect(order.indexOf('coat:abdomen')).toBe(order.indexOf('cut:abdomen') + 1);
     expect(stepOf(coated, 'coat', 'abdomen')).toMatchObject({ material: 'thin-resin', caution: 'uv-resin' });
   });
   test('glue under comes before the winding, with its caution', () => {
     const { dressing: glued } = worked('auldry-flat-spinner', { protection: 'glue-under' });
     const order = verbs(glued);
     expect(order.indexOf('coat:abdomen')).toBe(order.indexOf('wind:abdomen') - 1);
-    expect(stepOf(glued, 'coat', 'abdomen')!.caution).toBe('varnish');
+    expect(stepOf(glued, 'coat', 'abdomen')!.caution).toBe('solvent');
   });
   test('no glue where the colour of the thread must show, none on fur', () => {
     const showing = { ...dressing('auldry-flat-spinner'), threads: [{ role: 'show-through' as const, material: 'silk-yellow', finish_turns: 3, optional: false }] };
-    expect(inSchool(showing, { protection: 'glue-under' }, SHIPPED.materials).unused).toEqual(['protection']);
+    expect(inSchool(showing, { protection: 'glue-under' }, SHIPPED).unused).toEqual(['protection']);
     expect(worked('first-light-dun', { protection: 'glue-under' }).unused).toEqual(['protection']);
   });
   test('a counter-wound rib is said on the card', () => {

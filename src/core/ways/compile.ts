@@ -237,7 +237,7 @@ class Steps {
     }
     this.thread = own;
     const beaded = this.laid.some((item) => item.part.what === 'bead');
-    const at: Station = index > 0 ? (this.steps.findLast((step) => step.at !== null)?.at ?? 'mid-shank') : beaded ? 'front' : 'mid-shank';
+    const at: Station = index > 0 ? (this.steps.findLast((step) => step.at !== null && step.do !== 'coat')?.at ?? 'mid-shank') : beaded ? 'front' : 'mid-shank';
     this.add({ do: 'start-thread', material: own, at, frame: 'thread', check: `${SAY}thread-flat`, mend: [`${SAY}waste-at-angle`], caution: index === 0 ? 'hook-point' : null });
   }
 

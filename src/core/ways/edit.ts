@@ -1,7 +1,9 @@
 import type { PartId } from '@/catalogue/ids';
-import { donorOf, newPartId, same, type Dressing, type DressingPart, type DressingStep } from '../dressings';
-import { SAY, workOut, type WaysCatalogue } from './compile';
-import type { WayDressing, WayPart } from './way';
+import { dropPart, newPartId, type Dressing, type DressingPart } from '../dressings';
+import type { Material } from '../materials';
+import { workOut, type WaysCatalogue } from './compile';
+import { mergeDressings } from './merge';
+import type { Way, WayDressing, WayPart } from './way';
 
 /** A dressing as parts, ways and one order, from its parts and steps; null where a part was made by hand. */
 export function recordOf(dressing: Dressing): WayDressing | null {
@@ -54,51 +56,101 @@ function orderOf(dressing: Dressing): string[] {
   return tokens;
 }
 
-/** What of a step a hand may change; it goes with the step when the dressing is worked out anew. */
-const BY_HAND = ['at', 'turns', 'side', 'vise', 'orientation', 'tool', 'check', 'mend', 'caution', 'reversible', 'wait_s'] as const satisfies readonly (keyof DressingStep)[];
-
-const keyOf = (step: DressingStep) => `${step.part}.${step.phase}`;
-
-/** A dressing worked out anew after its parts were changed; what was written into its steps by hand stays. Null where it is not made of ways. */
+/** A dressing worked out anew after its parts were changed; what was written into it by hand stays. Null where it is not made of ways. */
 export function reworked(dressing: Dressing, change: (record: WayDressing) => WayDressing, catalogue: WaysCatalogue): Dressing | null {
   const record = recordOf(dressing);
   if (record === null) return null;
-  const was = new Map(workOut(record, catalogue).dressing.steps.map((step) => [keyOf(step), step]));
-  const is = new Map(dressing.steps.filter((step) => step.phase !== null).map((step) => [keyOf(step), step]));
-  const next = workOut(change(record), catalogue).dressing;
-  const kept = next.steps.map((step): DressingStep => {
-    const [before, now] = [was.get(keyOf(step)), is.get(keyOf(step))];
-    if (step.phase === null || !before || !now) return step;
-    const own = Object.fromEntries(BY_HAND.flatMap((key) => (same(before[key], now[key]) ? [] : [[key, now[key]]])));
-    return { ...step, ...own };
-  });
-  return { ...next, steps: withHandSteps(dressing.steps, kept) };
+  return mergeDressings(workOut(record, catalogue).dressing, dressing, workOut(change(record), catalogue).dressing);
 }
 
-/** Steps that a hand put in stand behind the one they stood behind. */
-function withHandSteps(before: readonly DressingStep[], after: readonly DressingStep[]): DressingStep[] {
-  const all = [...after];
-  before.forEach((step, index) => {
-    const coded = step.phase !== null || step.do === 'start-thread' || step.do === 'free-eye' || step.as !== null || step.check?.startsWith(SAY);
-    if (coded) return;
-    const previous = before.slice(0, index).findLast((other) => other.phase !== null);
-    const at = previous ? all.findIndex((other) => other.phase !== null && keyOf(other) === keyOf(previous)) : -1;
-    all.splice(at + 1, 0, step);
-  });
-  return all;
+/** One part with other fields, its steps worked out anew. Null where the dressing is not made of ways. */
+export function withWayPart(dressing: Dressing, id: string, more: Partial<WayPart>, catalogue: WaysCatalogue): Dressing | null {
+  return reworked(dressing, (record) => withFields(record, id, more), catalogue);
+}
+
+/** A record with other fields for one part. Phases that come with them begin where the part began. */
+export function withFields(record: WayDressing, id: string, more: Partial<WayPart>): WayDressing {
+  const first = record.order.find((token) => token === id || token.startsWith(`${id}.`));
+  return { ...record, parts: record.parts.map((part) => (part.id === id ? { ...part, ...more } : part)), order: record.order.map((token) => (token === first ? id : token)) };
+}
+
+/** A part that was taken out of a dressing, and all that went with it. */
+export interface TakenOut {
+  id: string;
+  what: PartId;
+  before: Dressing;
+  after: Dressing;
+}
+
+/** Takes a part out: its steps go with it, what lay by it lies where it would without. */
+export function takeOut(dressing: Dressing, id: string, catalogue: WaysCatalogue): TakenOut | null {
+  const part = dressing.parts.find((item) => item.id === id);
+  return part ? { id, what: part.part, before: dressing, after: reworked(dressing, (record) => withoutPart(record, id), catalogue) ?? dropPart(dressing, id) } : null;
+}
+
+/** Puts a part back as it was; what was changed since stays changed. */
+export function putBack(dressing: Dressing, taken: TakenOut): Dressing {
+  return mergeDressings(taken.after, dressing, taken.before);
+}
+
+function withoutPart(record: WayDressing, id: string): WayDressing {
+  const gone = record.parts.find((part) => part.id === id)!;
+  const names = (text: string | null | undefined) => text != null && new RegExp(`^(part|reach):${id}(?![a-z0-9-])`).test(text);
+  const parts = record.parts.filter((part) => part.id !== id).map((part): WayPart => ({
+    ...part,
+    of: part.of.map((of) => (of === id ? gone.of[0]! : of)),
+    from: names(part.from) ? null : part.from,
+    to: names(part.to) ? null : part.to,
+    long: names(part.long?.base) ? null : part.long,
+    least: names(part.least?.base) ? null : part.least,
+    thick: names(part.thick?.base) ? null : part.thick,
+    wide: names(part.wide?.base) ? null : part.wide,
+  }));
+  const owns = (token: string) => token === id || token.startsWith(`${id}.`);
+  return {
+    ...record, parts, order: record.order.filter((token) => !owns(token)), notes: Object.fromEntries(Object.entries(record.notes).filter(([token]) => !owns(token))),
+    switches: record.switches.map((item) => ({ ...item, parts: item.parts.filter((part) => part !== id) })).filter((item) => item.parts.length > 0),
+  };
+}
+
+/** The ways that make a kind of part, the style's usual one first, then the library's. */
+export function waysOf(kind: PartId, style: Dressing['style'], library: readonly Dressing[], ways: readonly Way[]): Way[] {
+  const uses = (way: Way, some: readonly Dressing[]) => some.reduce((sum, dressing) => sum + dressing.parts.filter((part) => part.part === kind && part.way === way.id).length, 0);
+  const inStyle = library.filter((dressing) => dressing.style === style);
+  return ways.filter((way) => way.makes.includes(kind)).map((way) => ({ way, here: uses(way, inStyle), all: uses(way, library) })).sort((a, b) => b.here - a.here || b.all - a.all).map(({ way }) => way);
+}
+
+/** The materials a way can be worked in, one list for each it takes. */
+export function materialsOf(way: Way, materials: readonly Material[]): Material[][] {
+  return way.takes.map((functions) => materials.filter((material) => material.functions.some((does) => functions.includes(does))));
+}
+
+/** How a new part is to be made, of what and where; what is left out is as the library does it. */
+export interface NewPart {
+  what: PartId;
+  way?: string;
+  of?: string[];
+  from?: WayPart['from'];
+}
+
+/** A part of the library made in this way, of this style where there is one. */
+function modelFor({ what, way }: NewPart, style: Dressing['style'], library: readonly Dressing[]): WayPart | null {
+  const made = library.flatMap((dressing) => dressing.parts.filter((part) => part.way !== null && (way === undefined ? part.part === what : part.way === way)).map((part) => ({ dressing, part })));
+  const near = (test: (item: (typeof made)[number]) => boolean) => made.find(test);
+  const found = near((item) => item.part.part === what && item.dressing.style === style) ?? near((item) => item.part.part === what) ?? made[0];
+  return found ? { ...wayPart(found.part, found.dressing), what, of: [found.part.material ?? '', ...found.part.also] } : null;
 }
 
 /** Adds a part by its way: its steps come in at their places. Null where the dressing is not made of ways or takes no such part. */
-export function addByWay(dressing: Dressing, kind: PartId, library: readonly Dressing[], catalogue: WaysCatalogue): Dressing | null {
-  const id = newPartId(dressing, kind);
-  const found = donorOf(kind, dressing.style, library);
-  if (!found || found.part.way === null || id === null) return null;
-  const donor = wayPart(found.part, found.dressing);
+export function addByWay(dressing: Dressing, given: NewPart, library: readonly Dressing[], catalogue: WaysCatalogue): Dressing | null {
+  const id = newPartId(dressing, given.what);
+  const model = modelFor(given, dressing.style, library);
+  if (!model || id === null) return null;
   const has = (station: string | null) => station === null || !station.startsWith('part:') || dressing.parts.some((part) => part.id === /^part:([a-z0-9-]+)/.exec(station)![1]);
   const own = (base: string) => !base.startsWith('part:') || dressing.parts.some((part) => `part:${part.id}` === base);
   const part: WayPart = {
-    ...donor, id, optional: false, from: has(donor.from) && donor.to !== 'forward' ? donor.from : null, to: has(donor.to) ? donor.to : null,
-    long: donor.long && !own(donor.long.base) ? { base: 'gape', factor: 1, low: 0.9, high: 1.1 } : donor.long, least: donor.least && own(donor.least.base) ? donor.least : null,
+    ...model, id, optional: false, way: given.way ?? model.way, of: given.of ?? model.of, from: given.from ?? (has(model.from) && model.to !== 'forward' ? model.from : null), to: has(model.to) ? model.to : null,
+    long: model.long && !own(model.long.base) ? { base: 'gape', factor: 1, low: 0.9, high: 1.1 } : model.long, least: model.least && own(model.least.base) ? model.least : null,
   };
   return reworked(dressing, (record) => {
     // Along the hook a new part stands behind the one that fills what is left.

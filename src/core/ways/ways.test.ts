@@ -7,7 +7,7 @@ import { hookFromRow, referenceEye, referenceGape, referenceShank, referenceWire
 import { buildCard, type Card } from '../tying';
 import { addByWay, bareByWay, printPart, readPart, readWays, recordOf, reworked, SLOTS, workOut, writeWays, type WayPart } from '.';
 
-const CHECKS = { styles: STYLES, stages: STAGES, materials: MATERIALS, tailsOf };
+const CHECKS = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tailsOf };
 const of = (id: string) => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const verbs = (id: string) => of(id).steps.map((step) => `${step.as ?? step.do}:${step.part ?? step.material}`);
 
@@ -116,7 +116,7 @@ describe('a dressing is changed as its parts', () => {
     const wind = own.steps.find((step) => step.part === 'rib' && step.do === 'wind')!;
     Object.assign(wind, { check: 'bright against the dark', side: 'far' });
     own.steps.splice(own.steps.indexOf(wind) + 1, 0, { ...structuredClone(wind), phase: null, as: null, do: 'check', check: 'count them' });
-    const next = addByWay(own, 'legs', DRESSINGS, WORKS)!;
+    const next = addByWay(own, { what: 'legs' }, DRESSINGS, WORKS)!;
     expect(next.parts.map((part) => part.part)).toContain('legs');
     const kept = next.steps.findIndex((step) => step.part === 'rib' && step.do === 'wind');
     expect(next.steps[kept]).toMatchObject({ check: 'bright against the dark', side: 'far' });
@@ -138,7 +138,7 @@ describe('a dressing is changed as its parts', () => {
     const own = of('first-light-dun');
     own.parts[0]!.way = null;
     expect(recordOf(own)).toBeNull();
-    expect(addByWay(own, 'legs', DRESSINGS, WORKS)).toBeNull();
+    expect(addByWay(own, { what: 'legs' }, DRESSINGS, WORKS)).toBeNull();
     expect(bareByWay('bare', 'Bare', 'mayfly/dun', 'upright-dun', [own], WORKS)).toBeNull();
   });
 });
@@ -148,7 +148,7 @@ describe('the bright-ring pupa on a curved 12, worked through by hand', () => {
   const row: HookRow = { maker: 'reference', makerName: '', model: 'curve', modelName: '', size: '12', bend: 'curved-shank', eye: 'down', point: 'straight', barb: 'barbed', wire: 'standard', xLong: 0, xHeavy: 0, labels: 'bigger-smaller', shankMm: shank, gapeMm: referenceGape(shank), biteMm: null, wireMm: referenceWire(shank), eyeMm: referenceEye(shank), massMg: null, source: 'model' };
   const dressing = of('auldry-bright-ring-pupa');
   const use = styleUse(STYLES.find((style) => style.id === dressing.style)!, dressing);
-  const card: Card = buildCard({ dressing, hook: scoreHook(hookFromRow(row, 'number')!, use, { targetMm: null, bodyWidthMm: null }, 0, true)!, use, catalogue: { stages: STAGES, materials: MATERIALS }, natural: { stage: 'caddis/pupa', measuredMm: 11, bodyWidthMm: 2.42, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [] }, count: null });
+  const card: Card = buildCard({ dressing, hook: scoreHook(hookFromRow(row, 'number')!, use, { targetMm: null, bodyWidthMm: null }, 0, true)!, use, catalogue: { stages: STAGES, materials: MATERIALS, ways: WAYS }, natural: { stage: 'caddis/pupa', measuredMm: 11, bodyWidthMm: 2.42, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [] }, count: null });
   const part = (id: string) => card.parts.find((item) => item.id === id)!;
   const round = (value: number | null) => (value === null ? null : Number(value.toFixed(1)));
   test('room and bead', () => {

@@ -112,7 +112,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
       <View className="gap-2 px-5 pt-3">
         <Say size="small" tone="soft">{words('edit-dressing.add-part')}</Say>
         <View className="flex-row flex-wrap gap-2">
-          {kinds.map((kind) => <Button key={kind.id} label={kind.name} spoken={words('edit-dressing.add', { part: kind.name })} onPress={() => put(addByWay(dressing, kind.id as PartId, DRESSINGS, WORKS) ?? addPart(dressing, kind.id as PartId, DRESSINGS))} />)}
+          {kinds.map((kind) => <Button key={kind.id} label={kind.name} spoken={words('edit-dressing.add', { part: kind.name })} onPress={() => put(addByWay(dressing, { what: kind.id as PartId }, DRESSINGS, WORKS) ?? addPart(dressing, kind.id as PartId, DRESSINGS))} />)}
         </View>
       </View>
     </View>
