@@ -195,6 +195,20 @@ describe('dressings', () => {
     const first = json('dressings', '--stage', 'mayfly/dun', '--stash', stash).value.dressings[0];
     expect(first.why.map((reason: { code: string }) => reason.code)).toContain('ready-short');
   });
+  test('a card, a match and a box are worked from the stash', () => {
+    const stash = file('stash.csv', 'material\nthread-brown-70\nstiff-fibres-grey\nrust-fur\nwing-yarn-grey\ncock-hackle-grey\n');
+    const hook = ['--hook', 'reference:standard-dry:14'];
+    const materials = (value: { parts: { part: string; material: { id: string } }[] }) => Object.fromEntries(value.parts.map((part) => [part.part, part.material.id]));
+    const card = json('card', '--dressing', 'first-light-dun', ...hook, '--stash', stash).value;
+    expect(materials(card)).toMatchObject({ abdomen: 'rust-fur', head: 'thread-brown-70', wing: 'wing-yarn-grey' });
+    expect(card.ready).toBe('substitutes');
+    expect(run(['card', '--dressing', 'first-light-dun', ...hook, '--stash', stash]).stdout).toMatch(/From your stash\n[^]*stands in for/);
+    expect(materials(json(...DUN, '--length', '8', '--dressing', 'first-light-dun', '--stash', stash).value.card)).toMatchObject({ abdomen: 'rust-fur' });
+    expect(materials(json('card', '--dressing', 'first-light-dun', ...hook).value)).toMatchObject({ abdomen: 'fine-fur' });
+    const box = file('box.csv', 'id,name,dressing,hook,count\na,Dun,first-light-dun,reference:standard-dry:14,1\n');
+    expect(json('box', 'match', '--box', box, '--stage', 'mayfly/dun', '--length', '8', '--stash', stash).value.flies[0].reasons.map((why: { code: string }) => why.code)).toContain('ready-substitutes');
+    expect(json('card', '--dressing', 'first-light-dun', ...hook, '--stash', file('odd.csv', 'material\nmoonlight\n')).value.error.field).toBe('stash');
+  });
 });
 
 describe('help and ids', () => {

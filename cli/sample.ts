@@ -1,9 +1,12 @@
 import ids from '../src/catalogue/ids.json';
 import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, WaterId } from '../src/catalogue/ids';
+import { GROUPS } from '../src/catalogue';
+import { groupsThatFit, tailsOfNatural } from '../src/core/naturals';
 import { NO_CHOICES, type Choices, type Sample, type Schools } from '../src/core/answer';
 import { inputFault, type Flag } from './args';
 import { DRESSINGS_FLAG } from './own-dressings';
 import type { Reader } from './read';
+import { STASH_FLAG, stashFrom } from './stash';
 
 export const NATURAL_FLAGS: readonly Flag[] = [
   { name: 'order', takes: 'one', value: 'ID', help: 'order of the natural' },
@@ -21,6 +24,7 @@ export const CHOICE_FLAGS: readonly Flag[] = [
   { name: 'hand', takes: 'one', value: 'right|left', help: 'hand that winds' },
   { name: 'catalogue', takes: 'many', value: 'FILE', help: 'hooks added to the shipped ones' },
   DRESSINGS_FLAG,
+  STASH_FLAG,
 ];
 
 const COUNT_RANGE = [1, 200] as const;
@@ -82,6 +86,12 @@ export function sampleFrom(read: Reader): Sample | null {
   return { ...sample, stage: stage as StageId };
 }
 
+/** The groups a measured length tells, here as in the app, and the tails these have. */
+export function withGroups(choices: Choices, sample: Sample): Choices {
+  const fits = groupsThatFit(GROUPS, sample.stage, sample.lengthsMm, null);
+  return { ...choices, picking: { ...choices.picking, groups: fits }, tails: tailsOfNatural({ stage: sample.stage, counted: [], fits, groups: GROUPS }) };
+}
+
 const SIZE_OFFSET = { exact: 0, 'one-up': 1, 'one-down': -1 } as const;
 
 export function choicesFrom(read: Reader, owned: Record<string, number>): Choices {
@@ -100,6 +110,7 @@ export function choicesFrom(read: Reader, owned: Record<string, number>): Choice
     makers: read.many('maker').map((maker) => maker.toLowerCase()),
     schools: chosen,
     hand: hand ?? chosen.hand ?? 'right',
+    picking: { ...NO_CHOICES.picking, stash: stashFrom(read) },
   };
 }
 

@@ -1,7 +1,9 @@
 import { MATERIALS } from '../src/catalogue';
 import { readTable, slug } from '../src/core/exchange';
-import { inputFault } from './args';
+import { inputFault, type Flag } from './args';
 import type { Reader } from './read';
+
+export const STASH_FLAG: Flag = { name: 'stash', takes: 'one', value: 'FILE', help: 'materials to hand: a CSV with a column material' };
 
 /** Materials to hand from `--stash`: a CSV with a `material` column of ids or names. Null when none was given. */
 export function stashFrom(read: Reader): ReadonlySet<string> | null {

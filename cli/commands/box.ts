@@ -1,12 +1,12 @@
 import ids from '../../src/catalogue/ids.json';
 import type { StageId } from '../../src/catalogue/ids';
-import { COLOUR_WORDS, labOfShade, STAGES } from '../../src/catalogue';
+import { COLOUR_WORDS, labOfShade, MATERIALS, STAGES } from '../../src/catalogue';
 import { KEY } from '../../src/catalogue/key';
 import { believe, byStage, INSECT_SD_MM, NOTHING_SEEN, type Sighting } from '../../src/core/belief';
-import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
+import { carriedFly, matchBox, wantedLength, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
 import { colourWord, hexOfLab, labOfHex, type Lab } from '../../src/core/colour';
+import { readiness } from '../../src/core/dressings';
 import { readBoxFile } from '../../src/core/exchange';
-import { methodHalfWidth } from '../../src/core/naturals';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
@@ -15,13 +15,13 @@ import type { Command } from '../command';
 import { worded } from '../json';
 import { DRESSINGS_FLAG } from '../own-dressings';
 import type { Reader } from '../read';
+import { STASH_FLAG, stashFrom } from '../stash';
 import { signsOf } from '../signs';
 import { columns, fold } from '../text';
 
 const TOP = 12;
 const LEAST = 0.01;
 const TONES = ['dark', 'mid', 'pale'];
-const Z95 = 1.96;
 
 /** "pale olive" or "olive" as a colour word of the list. */
 function shadeOfWords(text: string): Lab | null {
@@ -57,14 +57,17 @@ function wantedOf(read: Reader): BoxWanted {
   if (words !== null && named === null) read.fault(inputFault('words', 'not-one-of', words, { params: { allowed: Object.keys(COLOUR_WORDS.hues).join(', ') }, allowed: Object.keys(COLOUR_WORDS.hues) }));
   const belly = colour ? labOfHex(colour.hex) : named;
   const sighting: Sighting = { ...NOTHING_SEEN, signs: Object.fromEntries(heard) as Sighting['signs'], month, water, lengthMm: mm === null ? null : { mm, sd: INSECT_SD_MM }, belly };
+  const belief = stage ? [{ stage, p: 1 }] : byStage(KEY, believe(KEY, sighting)).filter(({ p }) => p >= LEAST);
   return {
-    belief: stage ? [{ stage, p: 1 }] : byStage(KEY, believe(KEY, sighting)).filter(({ p }) => p >= LEAST),
-    length: mm === null ? null : { mm, seMm: methodHalfWidth('typed', mm) / Z95 },
+    belief,
+    length: mm === null || !belief[0] ? null : wantedLength({ lengthsMm: [mm], overallMm: null, caseMm: null, method: 'typed' }, belief[0].stage, STAGES),
     belly,
   };
 }
 
-function flyOut(answer: BoxAnswer, speech: Speech) {
+function flyOut(answer: BoxAnswer, stash: ReadonlySet<string> | null, speech: Speech) {
+  // Whether another can be tied when the last is gone.
+  const again = answer.fly.dressing && readiness(answer.fly.dressing, stash, MATERIALS).reason;
   return {
     fly: answer.fly.id,
     name: answer.fly.name,
@@ -75,7 +78,7 @@ function flyOut(answer: BoxAnswer, speech: Speech) {
     steps: answer.steps,
     colour_words: answer.deltaE === null ? null : colourWord(answer.deltaE),
     trims: answer.trims.map(({ id, gain }) => ({ id, text: speech.t(`trim-on-bank.${id}`), gain })),
-    reasons: worded(answer.reasons, speech),
+    reasons: worded(again ? [...answer.reasons, again] : answer.reasons, speech),
   };
 }
 
@@ -94,6 +97,7 @@ export const boxCommand: Command = {
     { name: 'water', takes: 'one', value: 'ID', help: 'fast, slow, still' },
     { name: 'top', takes: 'one', value: 'N', help: 'flies to list (12)' },
     { name: 'catalogue', takes: 'many', value: 'FILE', help: 'hooks of your own' },
+    STASH_FLAG,
   ],
   words: ['match'],
   example: 'aubade box match --box box.csv --stage mayfly/dun --length 8.2',
@@ -106,12 +110,13 @@ export const boxCommand: Command = {
     read.needed('box');
     const flies = fliesOf(read);
     const wanted = wantedOf(read);
+    const stash = stashFrom(read);
     const top = read.number('top', [1, 100000], true) ?? TOP;
     if (read.faults.length > 0) return null;
     const result = matchBox(flies, wanted, STAGES);
     const json = {
       belief: wanted.belief.map(({ stage, p }) => ({ order: stage.split('/')[0], stage: stage.split('/')[1], p })),
-      flies: result.flies.slice(0, top).map((answer) => flyOut(answer, speech)),
+      flies: result.flies.slice(0, top).map((answer) => flyOut(answer, stash, speech)),
       none_close: result.noneClose ? speech.say(result.noneClose) : null,
       next_look: result.nextLook ? { what: result.nextLook.what, could_change: result.nextLook.couldChange } : null,
     };

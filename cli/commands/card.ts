@@ -2,9 +2,8 @@ import { cardFor } from '../../src/core/answer';
 import { catalogueFor } from '../catalogue';
 import { cardText } from '../card-text';
 import type { Command } from '../command';
-import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom } from '../sample';
+import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom, withGroups } from '../sample';
 import { cardOut } from '../shapes';
-import { stashFrom } from '../stash';
 import { inputFault } from '../args';
 import { dressingPin, hookPin } from './match';
 
@@ -15,7 +14,6 @@ export const cardCommand: Command = {
     { name: 'dressing', takes: 'one', value: 'ID', help: 'the dressing' },
     { name: 'hook', takes: 'one', value: 'MAKER:MODEL:SIZE', help: 'the hook' },
     { name: 'count', takes: 'one', value: 'N', help: 'flies to tie' },
-    { name: 'stash', takes: 'one', value: 'FILE', help: 'materials to hand, one id a line' },
     ...NATURAL_FLAGS,
     ...CHOICE_FLAGS,
   ],
@@ -32,11 +30,10 @@ export const cardCommand: Command = {
     const hookId = hookPin(read, catalogue.hooks);
     const dressingId = dressingPin(read, read.one('dressing'));
     const count = read.number('count', [1, 1000], true);
-    stashFrom(read);
     if (read.faults.length > 0 || hookId === null || dressingId === null) return null;
     const hook = catalogue.hooks.find((item) => item.id === hookId)!;
     const dressing = catalogue.dressings.find((item) => item.id === dressingId)!;
-    const card = cardFor({ dressing, hook, sample, choices: { ...choices, hookPin: hookId, dressingPin: dressingId }, catalogue, count });
+    const card = cardFor({ dressing, hook, sample, choices: { ...(sample ? withGroups(choices, sample) : choices), hookPin: hookId, dressingPin: dressingId }, catalogue, count });
     return { json: cardOut(card, speech), text: cardText(card, speech), exit: 0 };
   },
 };

@@ -11,7 +11,7 @@ import type { Answered, Command } from '../command';
 import { worded } from '../json';
 import { DRESSINGS_FLAG, libraryFor } from '../own-dressings';
 import type { Reader } from '../read';
-import { stashFrom } from '../stash';
+import { STASH_FLAG, stashFrom } from '../stash';
 import { columns, fold } from '../text';
 import { dressingPin } from './match';
 
@@ -21,7 +21,7 @@ const FLAGS: readonly Flag[] = [
   { name: 'length', takes: 'one', value: 'LEN', help: 'body of the natural' },
   { name: 'water', takes: 'one', value: 'fast|slow|still', help: 'water to fish' },
   { name: 'ride', takes: 'one', value: 'ID', help: 'only this ride' },
-  { name: 'stash', takes: 'one', value: 'FILE', help: 'materials to hand' },
+  STASH_FLAG,
   { name: 'all', takes: 'nothing', help: 'check the shipped library' },
   DRESSINGS_FLAG,
 ];

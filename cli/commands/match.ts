@@ -1,6 +1,4 @@
-import { GROUPS } from '../../src/catalogue';
 import { answer, secondsTo, type Answer } from '../../src/core/answer';
-import { groupsThatFit } from '../../src/core/naturals';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
 import { catalogueFor, ownedFrom } from '../catalogue';
@@ -8,7 +6,7 @@ import { cardText } from '../card-text';
 import type { Command } from '../command';
 import { libraryFor } from '../own-dressings';
 import type { Reader } from '../read';
-import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom } from '../sample';
+import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom, withGroups } from '../sample';
 import { matchOut, unusedSchools } from '../shapes';
 import { columns, fold } from '../text';
 
@@ -91,9 +89,7 @@ export const matchCommand: Command = {
     const dressing = dressingPin(read, read.one('dressing'));
     const top = read.number('top', [1, 100000], true) ?? TOP;
     if (read.faults.length > 0 || sample === null) return null;
-    // A measured length tells which groups it can be, here as in the app.
-    const picking = { ...choices.picking, groups: groupsThatFit(GROUPS, sample.stage, sample.lengthsMm, null) };
-    const answered = answer(sample, { ...choices, picking, makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
+    const answered = answer(sample, { ...withGroups(choices, sample), makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
     const result = { ...answered, warnings: [...answered.warnings, ...unusedSchools(answered.card)] };
     return { json: matchOut(result, top, speech), text: text(result, top, speech), exit: 0 };
   },

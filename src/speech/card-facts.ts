@@ -2,7 +2,7 @@ import { countsTurns, type Card, type CardPart } from '@/core/tying';
 import type { Speech } from './speech';
 
 export interface Fact {
-  id: 'threads' | 'weights' | 'ribs' | 'hackles' | 'layers';
+  id: 'threads' | 'weights' | 'ribs' | 'hackles' | 'layers' | 'stash';
   title: string;
   lines: string[];
 }
@@ -20,6 +20,7 @@ export function cardFacts(card: Card, speech: Speech): Fact[] {
     { id: 'hackles', title: word('hackles'), lines: card.hackles.map((hackle) => word(hackle.gauge === null ? 'hackle-soft' : 'hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) })) },
     { id: 'layers', title: word('layers'), lines: card.layers.map((layer) => word('layer', { part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part), dry: speech.shade(layer.dry.shade), wet: speech.shade(layer.wet.shade) })) },
   ];
+  facts.push({ id: 'stash', title: word('stash'), lines: card.stash.map((why) => speech.say(why)) });
   return facts.filter((fact) => fact.lines.length > 0);
 }
 

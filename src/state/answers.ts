@@ -1,6 +1,6 @@
 import { catalogueOf, GROWING_ON, labOfShade } from '@/catalogue';
 import { unshrunk, type NaturalGroup } from '@/core/belief';
-import { groupsThatFit } from '@/core/naturals';
+import { groupsThatFit, tailsOfNatural } from '@/core/naturals';
 import type { Eye } from '@/core/naturals';
 import { hexOfLab } from '@/core/colour';
 import type { LevelId, RegionId, StageId } from '@/catalogue/ids';
@@ -145,6 +145,7 @@ function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, 
   const asked = sampleFor(sample, record.stage, eye);
   if (asked.lengthsMm.length === 0 && asked.overallMm === null && asked.caseMm === null) return { status: 'waiting', missing: 'length' };
   const known = columnsOf(catalogue.hooks).at;
+  const picking = pickingFor(sample, settings, record.stage, groups);
   const result = answer(asked, {
     ...NO_CHOICES,
     offset: record.offset,
@@ -160,7 +161,8 @@ function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, 
     hand,
     without: record.without,
     added: record.added,
-    picking: pickingFor(sample, settings, record.stage, groups),
+    picking,
+    tails: tailsOfNatural({ stage: record.stage, counted: [Number(sample.signs.tails ?? NaN)].filter(Number.isInteger), fits: picking.groups, groups }),
   }, catalogue);
   return { status: 'answered', answer: result, old: hasUnread(sample) };
 }

@@ -2,9 +2,8 @@ import { createSelector } from '@reduxjs/toolkit';
 import { labOfShade, STAGES } from '@/catalogue';
 import type { MoveId } from '@/catalogue/ids';
 import { byStage } from '@/core/belief';
-import { carriedFly, freeSlot, heldBy, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
+import { carriedFly, freeSlot, heldBy, leftIn, matchBox, wantedLength, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
 import { hexOfLab, labOfHex } from '@/core/colour';
-import { bodyFrom, lengthStats, type Eye } from '@/core/naturals';
 import { sampleFor, selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
@@ -55,22 +54,12 @@ export function wantedBy(state: State, match: MatchRecord, sample: SampleRecord)
   const total = among.reduce((sum, { p }) => sum + p, 0);
   const belief = kept.length === 0 ? odds.filter(({ p }) => p >= LEAST) : kept.length === 1 || total === 0 ? kept.map((stage) => ({ stage, p: 1 / kept.length })) : among.map(({ stage, p }) => ({ stage, p: p / total }));
   const stage = belief[0]?.stage ?? null;
-  return { belief, length: stage ? lengthOf(sample, stage, selectEye(state)) : null, belly: bellyOf(sample) };
+  return { belief, length: stage ? wantedLength(sampleFor(sample, stage, selectEye(state)), stage, STAGES) : null, belly: bellyOf(sample) };
 }
 
 function bellyOf(sample: SampleRecord): BoxWanted['belly'] {
   const hex = sample.colours[BELLY];
   return hex ? labOfHex(hex) : sample.shades[BELLY] ? labOfShade(sample.shades[BELLY]) : null;
-}
-
-/** The length a fly is compared with: the case of a cased larva, else the body from whatever was measured. */
-function lengthOf(record: SampleRecord, stage: BoxWanted['belief'][number]['stage'], eye: Eye | null): BoxWanted['length'] {
-  const sample = sampleFor(record, stage, eye);
-  const row = STAGES.find((item) => item.id === stage)!;
-  const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order);
-  if (!body) return null;
-  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, stage, sample.halfWidthMm ?? null);
-  return stage === 'caddis/cased-larva' && sample.caseMm !== null ? { mm: sample.caseMm, seMm: stats.seMm } : { mm: stats.meanMm, seMm: stats.seMm };
 }
 
 let last: { inputs: readonly unknown[]; result: BoxMatch } | null = null;

@@ -59,6 +59,8 @@ export interface Choices {
   added: readonly string[];
   /** What is known of the tier and the moment. */
   picking: Picking;
+  /** Tails the natural may have; empty where nothing says so. */
+  tails: readonly number[];
 }
 
 /** A hook against a style and a natural: the shape of docs/cli.md, codes in place of words. */

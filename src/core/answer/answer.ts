@@ -29,6 +29,7 @@ export const NO_CHOICES: Choices = {
   without: [],
   added: [],
   picking: NO_PICKING,
+  tails: [],
 };
 
 /** Length that a style compares with the fly, mm. */
@@ -277,7 +278,7 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     colours[region as keyof typeof colours] = { ...base, lab, shade: shadeOf(lab) };
   }
   const card = first && dressing
-    ? buildCard({ dressing, hook: first, use, catalogue, natural: { stage: sample.stage, measuredMm: measured, bodyWidthMm, colours }, choices: { ...choices, schools: schoolsFor(choices, dressing.id) }, count: null })
+    ? buildCard({ dressing, hook: first, use, catalogue, natural: { stage: sample.stage, measuredMm: measured, bodyWidthMm, colours, tails: choices.tails }, choices: { ...choices, schools: schoolsFor(choices, dressing.id) }, count: null })
     : null;
   return {
     natural: { stage: sample.stage, length: stats, lengthSource: sample.lengthsMm.length > 0 ? (sample.method === 'typed' ? 'typed' : sample.method === 'eye' ? 'estimated' : 'measured') : 'estimated', case_mm: sample.caseMm, overall_mm: sample.overallMm, colours, water: sample.water, offset: choices.offset },

@@ -25,7 +25,7 @@ export function cardFor({ dressing, hook, sample, choices, catalogue, count }: C
     hook: answered?.hooks[0] ?? scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!,
     use,
     catalogue,
-    natural: answered && sample && stage ? { stage: sample.stage, measuredMm: answered.measured_mm, bodyWidthMm: sample.widthMm ?? stage.girth * answered.natural.length.meanMm, colours: answered.natural.colours } : null,
+    natural: answered && sample && stage ? { stage: sample.stage, measuredMm: answered.measured_mm, bodyWidthMm: sample.widthMm ?? stage.girth * answered.natural.length.meanMm, colours: answered.natural.colours, tails: choices.tails } : null,
     choices: { ...choices, schools: schoolsFor(choices, dressing.id) },
     count,
   });

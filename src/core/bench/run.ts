@@ -38,7 +38,7 @@ export function cardOnHook(dressing: Dressing, { hook, naturalMm }: RangeHook, c
   const use = styleUse(style, dressing, schools);
   const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
   const stage = catalogue.stages.find((row) => row.id === dressing.stages[0])!;
-  return buildCard({ dressing, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {} }, choices: { schools, hand: 'right', barbRule: 'any', ...switched }, count: null });
+  return buildCard({ dressing, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {}, tails: [] }, choices: { schools, hand: 'right', barbRule: 'any', ...switched }, count: null });
 }
 
 /** Everything the bench refuses in a dressing over its hooks: each rule, step and part once, as it was first found. */

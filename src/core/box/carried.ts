@@ -1,6 +1,7 @@
 import type { RideId, StageId } from '@/catalogue/ids';
 import { scoreHook, styleUse, type Catalogue, type StyleInUse } from '../answer';
 import { labOfHex, type Lab } from '../colour';
+import type { Dressing } from '../dressings';
 
 /** A fly in a box, as it is kept: tied from a dressing on a hook, or one whose making is not known. Lengths mm. */
 export interface BoxFly {
@@ -33,6 +34,8 @@ export interface CarriedFly {
   /** It has a hackle that can be clipped, or a shuck or tuft that can be wetted. */
   hackled: boolean;
   soakable: boolean;
+  /** The dressing it was tied from, where that is known. */
+  dressing: Dressing | null;
 }
 
 const BODY_PARTS: ReadonlySet<string> = new Set(['abdomen', 'case', 'extended-body', 'thorax']);
@@ -59,6 +62,7 @@ export function carriedFly(fly: BoxFly, catalogue: Catalogue): CarriedFly {
     belly: hex ? labOfHex(hex) : null,
     ride: fly.ride ?? dressing?.ride ?? null,
     hackled: dressing?.parts.some((part) => part.function === 'hackle.stiff') ?? false,
+    dressing,
     soakable: dressing?.parts.some((part) => part.part === 'shuck' || part.part === 'tuft') ?? false,
   };
 }

@@ -1,5 +1,5 @@
 import type {
-  BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
+  BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, Readiness, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
 } from '@/catalogue/ids';
 import type { Param, Reason } from '../code';
 import type { DressingStep } from '../dressings';
@@ -26,6 +26,8 @@ export interface CardPart {
   /** Width to cut it to; null for what has none, or none given. */
   wide_mm: number | null;
   count: number | null;
+  /** Of a part counted as the natural's own: the counts it may have, empty where nothing says so. */
+  tails: number[] | null;
   spare: number | null;
   material: { id: string; name: string; function: FunctionId } | null;
   /** Dry, as its material comes; `stays` is how far off the natural it remains (CIEDE2000), null where it is reached or nothing was measured; `wet` what it becomes. */
@@ -154,6 +156,9 @@ export interface Card {
   tools: string[];
   /** Schools that were asked for and have no place in this dressing. */
   schools_unused: (keyof SchoolOption)[];
+  /** Whether it can be tied from the materials to hand, and what stands in for what. */
+  ready: Readiness;
+  stash: Reason[];
 }
 
 export type { BaseId };

@@ -104,3 +104,9 @@ test('a left-handed card catches in on the far side what a right-handed one has 
   const caught = (card: typeof right) => card.steps.find((step) => step.do === 'catch-in' && step.side === (card === right ? 'near' : 'far'));
   expect(caught(left)!.n).toBe(caught(right)!.n);
 });
+
+describe('a tail that is counted as the natural’s own', () => {
+  const tail = (tails: readonly number[]) => part(answer(sampleOf('mayfly/diver', { lengthsMm: [8] }), { ...NO_CHOICES, dressingPin: 'silver-diver', hookPin: 'reference:standard-dry:14', tails }, SHIPPED).card!, 'tail');
+  test.each([[[2], 2, [2]], [[3], 3, [3]], [[2, 3], 3, [2, 3]], [[], 3, []]])('of %j tails', (tails, count, said) => expect(tail(tails)).toMatchObject({ count, tails: said }));
+  test('one that is a bunch has no such count', () => expect(part(cardOf('mayfly/dun', 8, 'reference:standard-dry:14', 'first-light-dun'), 'tail')).toMatchObject({ count: 7, tails: null }));
+});

@@ -15,6 +15,7 @@ import { baseLength } from './bases';
 import { countsTurns, LOOPED, layOnHook } from './lay';
 import { figuresOf } from './figures';
 import { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';
+import { fromStash } from './from-stash';
 import { inSchool } from './in-school';
 import { schoolRules } from './schools';
 import { batchOf } from './batch';
@@ -25,6 +26,8 @@ export interface CardNatural {
   measuredMm: number;
   bodyWidthMm: number;
   colours: Partial<Record<RegionId, NamedColour>>;
+  /** Tails it may have; empty where nothing says so. */
+  tails: readonly number[];
 }
 
 export interface CardInput {
@@ -33,7 +36,7 @@ export interface CardInput {
   use: StyleInUse;
   catalogue: Pick<Catalogue, 'stages' | 'materials' | 'ways'>;
   natural: CardNatural | null;
-  choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without' | 'added'>;
+  choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without' | 'added'> & { picking?: Pick<Choices['picking'], 'stash'> };
   /** Flies to tie; null for a card without a batch. */
   count: number | null;
 }
@@ -92,7 +95,8 @@ function inColours(stack: readonly Material[], outer: CardPart['colour'], wanted
 export function buildCard(input: CardInput): Card {
   const { hook, use, catalogue, natural, choices } = input;
   const without = leftOut(input.dressing, choices, natural?.stage ?? null);
-  const { dressing, unused } = inSchool(input.dressing, choices.schools, catalogue);
+  const schooled = inSchool(input.dressing, choices.schools, catalogue);
+  const { dressing, ready, reasons: stash } = fromStash(schooled.dressing, choices.picking?.stash ?? null, catalogue);
   const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const naturalMm = natural?.measuredMm ?? hook.carry_mm / use.style.share;
@@ -136,7 +140,8 @@ export function buildCard(input: CardInput): Card {
       to_mm: item.toMm,
       thick_mm: item.thickMm,
       wide_mm: item.wideMm,
-      count: countOf(item),
+      count: follows(item.part) ? tailsOn(item.part, natural) : countOf(item),
+      tails: follows(item.part) ? [...(natural?.tails ?? [])] : null,
       spare: item.part.spare,
       material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function } : null,
       colour: colourOfPart(item.part),
@@ -190,7 +195,9 @@ export function buildCard(input: CardInput): Card {
     taper: dressing.taper,
     minutes: dressing.minutes,
     tools: dressing.tools,
-    schools_unused: unused,
+    schools_unused: schooled.unused,
+    ready,
+    stash,
   };
   if (input.count !== null) card.batch = batchOf(card, input.count);
   return choices.hand === 'left' ? mirrorCard(card) : card;
@@ -269,6 +276,15 @@ function turnsLaid({ part, turns }: LaidPart): number | null {
 }
 
 /** How many, of turns as they fit or of pieces; a loop counts what is loaded in it. */
+/** Whether a part is counted as the natural's own. */
+const follows = (part: DressingPart) => part.follows === 'natural';
+
+/** The natural's tails; where it may have so many or so many, as the dressing says if that is one of them. */
+function tailsOn(part: DressingPart, natural: CardNatural | null): number | null {
+  const tails = natural?.tails ?? [];
+  return tails.length === 0 || tails.includes(part.count ?? 0) ? part.count : Math.max(...tails);
+}
+
 const countOf = (item: LaidPart) => (countsTurns(item.part.part, item.part.function) ? turnsLaid(item) : null) ?? item.part.count;
 
 /** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */

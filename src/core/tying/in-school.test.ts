@@ -4,7 +4,7 @@ import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES, type Schools } from '../answer';
 import { benchFaults } from '../bench';
 import type { Dressing } from '../dressings';
-import { inSchool, SCHOOL_CODE } from './in-school';
+import { inSchool, placesFor, SCHOOL_CODE } from './in-school';
 
 const dressing = (id: string): Dressing => SHIPPED.dressings.find((item) => item.id === id)!;
 const worked = (id: string, schools: Schools) => inSchool(dressing(id), schools, SHIPPED);
@@ -166,4 +166,12 @@ test('every option of every school changes the card of some dressing in the libr
       }));
     expect([school.id, idle.map((option) => option.id)]).toEqual([school.id, []]);
   }
+});
+
+test('what has no place in a dressing is known before it is chosen', () => {
+  const places = placesFor(dressing('first-light-dun'), ids.schools, SHIPPED);
+  expect([...places.get('protection')!]).toEqual(['none']);
+  expect([...places.get('bead-seat')!]).toEqual([]);
+  expect([...places.get('tail-split')!]).toEqual(['ball', 'figure-eight', 'thread-loop', 'none']);
+  expect([...places.get('work-order')!]).toContain('tail-first');
 });

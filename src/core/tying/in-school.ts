@@ -143,6 +143,11 @@ const ELSEWHERE: { [K in keyof SchoolOption]?: (dressing: Dressing) => boolean }
   'bead-seat': (dressing) => dressing.weights.some((weight) => weight.kind === 'bead'),
 };
 
+/** Of each school the options that have a place in a dressing. */
+export function placesFor(dressing: Dressing, schools: readonly { id: string; options: readonly { id: string }[] }[], catalogue: WaysCatalogue): ReadonlyMap<string, ReadonlySet<string>> {
+  return new Map(schools.map(({ id, options }) => [id, new Set(options.filter((option) => inSchool(dressing, { [id]: option.id } as Schools, catalogue).unused.length === 0).map((option) => option.id))]));
+}
+
 /** A dressing as the tier's schools work it, and the schools that have no place in it; where a hand made its steps, only schools that leave them as they are have one. The dressing given is not changed. Source: domain §4. */
 export function inSchool(dressing: Dressing, schools: Schools, catalogue: WaysCatalogue): { dressing: Dressing; unused: UnusedSchool[] } {
   const unused: UnusedSchool[] = [];

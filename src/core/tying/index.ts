@@ -2,6 +2,6 @@ export { bundleDiameter, dubbingMass, fibresTaken, flatThickness, loopFor, threa
 export { batchOf } from './batch';
 export { buildCard, mirrorCard, type CardInput, type CardNatural } from './card';
 export type { BatchLine, Card, CardPart, CardStep, CardThread, CardWeight, NamedColour } from './card-shape';
-export { inSchool, SCHOOL_CODE, type UnusedSchool } from './in-school';
+export { inSchool, SCHOOL_CODE, placesFor, type UnusedSchool } from './in-school';
 export { countsTurns } from './lay';
 export { isAlong, layOut, type LaidPart, type LayOut } from './lay-out';

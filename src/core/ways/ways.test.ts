@@ -148,7 +148,7 @@ describe('the bright-ring pupa on a curved 12, worked through by hand', () => {
   const row: HookRow = { maker: 'reference', makerName: '', model: 'curve', modelName: '', size: '12', bend: 'curved-shank', eye: 'down', point: 'straight', barb: 'barbed', wire: 'standard', xLong: 0, xHeavy: 0, labels: 'bigger-smaller', shankMm: shank, gapeMm: referenceGape(shank), biteMm: null, wireMm: referenceWire(shank), eyeMm: referenceEye(shank), massMg: null, source: 'model' };
   const dressing = of('auldry-bright-ring-pupa');
   const use = styleUse(STYLES.find((style) => style.id === dressing.style)!, dressing);
-  const card: Card = buildCard({ dressing, hook: scoreHook(hookFromRow(row, 'number')!, use, { targetMm: null, bodyWidthMm: null }, 0, true)!, use, catalogue: { stages: STAGES, materials: MATERIALS, ways: WAYS }, natural: { stage: 'caddis/pupa', measuredMm: 11, bodyWidthMm: 2.42, colours: {} }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [] }, count: null });
+  const card: Card = buildCard({ dressing, hook: scoreHook(hookFromRow(row, 'number')!, use, { targetMm: null, bodyWidthMm: null }, 0, true)!, use, catalogue: { stages: STAGES, materials: MATERIALS, ways: WAYS }, natural: { stage: 'caddis/pupa', measuredMm: 11, bodyWidthMm: 2.42, colours: {}, tails: [] }, choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [] }, count: null });
   const part = (id: string) => card.parts.find((item) => item.id === id)!;
   const round = (value: number | null) => (value === null ? null : Number(value.toFixed(1)));
   test('room and bead', () => {

@@ -27,7 +27,7 @@ function CardSchools({ matchId, record, card }: { matchId: string; record: Answe
         <Button label={words(open ? 'bench.schools-close' : 'bench.schools')} onPress={() => setOpen(!open)} />
         <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(record.schools).length })}</Say>
       </View>
-      {open ? <SchoolsPanel value={record.schools} inherited={{ ...schools, ...dressingSchools[card.dressing.id] }} onChange={choose} /> : null}
+      {open ? <SchoolsPanel dressing={card.dressing.id} value={record.schools} inherited={{ ...schools, ...dressingSchools[card.dressing.id] }} onChange={choose} /> : null}
     </View>
   );
 }

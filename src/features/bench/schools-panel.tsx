@@ -1,5 +1,8 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
+import { placesFor } from '@/core/tying';
+import { selectCatalogue, selectDressing, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Chips, Heading, Say } from '@/ui/primitives';
 
@@ -12,15 +15,21 @@ interface SchoolsPanelProps {
   value: Readonly<Record<string, string>>;
   /** What holds where nothing is chosen here; null for the tier's own settings, where the dressing's way holds. */
   inherited: Readonly<Record<string, string>> | null;
-  /** Schools that have no place here are left out. */
-  without?: readonly string[];
+  /** The dressing they are for: what has no place in it is said and not offered. */
+  dressing?: string;
   onChange: (next: Record<string, string>) => void;
 }
 
 /** Where good benches disagree: one choice a school, with what it changes. */
-export function SchoolsPanel({ value, inherited, without = [], onChange }: SchoolsPanelProps) {
+export function SchoolsPanel({ value, inherited, dressing: id, onChange }: SchoolsPanelProps) {
   const words = useWords();
   const speech = useSpeech();
+  const catalogue = useApp(selectCatalogue);
+  const dressing = useApp((state) => selectDressing(state, id));
+  const places = useMemo(() => (dressing ? placesFor(dressing, ids.schools, catalogue) : null), [dressing, catalogue]);
+  const has = (school: string, option: string) => places?.get(school)?.has(option) ?? true;
+  const asked = ids.schools.filter((school) => !ELSEWHERE.has(school.id));
+  const without = asked.filter((school) => !school.options.some((option) => has(school.id, option.id)));
   const choose = (id: string, option: string) => {
     const next = { ...value, [id]: option };
     if (option === AS_WRITTEN) delete next[id];
@@ -28,17 +37,20 @@ export function SchoolsPanel({ value, inherited, without = [], onChange }: Schoo
   };
   return (
     <View className="gap-6">
-      {ids.schools.filter((school) => !ELSEWHERE.has(school.id) && !without.includes(school.id)).map((school) => {
+      {asked.filter((school) => !without.includes(school)).map((school) => {
+        const idle = school.options.filter((option) => !has(school.id, option.id));
         const above = inherited?.[school.id];
         const named = school.options.find((option) => option.id === above)?.name;
         return (
           <View key={school.id} className="gap-2">
             <Heading size="small" level={3}>{speech.name('schools', school.id)}</Heading>
             <Say size="small" tone="soft">{words(`settings.school.${school.id}`)}</Say>
-            <Chips compact label={speech.name('schools', school.id)} choices={[{ id: AS_WRITTEN, label: named ? words('settings.as-set', { option: named }) : words('settings.as-written') }, ...school.options.map((option) => ({ id: option.id, label: option.name }))]} value={value[school.id] ?? AS_WRITTEN} onChange={(option) => choose(school.id, option)} />
+            <Chips compact label={speech.name('schools', school.id)} choices={[{ id: AS_WRITTEN, label: named ? words('settings.as-set', { option: named }) : words('settings.as-written') }, ...school.options.filter((option) => !idle.includes(option)).map((option) => ({ id: option.id, label: option.name }))]} value={value[school.id] ?? AS_WRITTEN} onChange={(option) => choose(school.id, option)} />
+            {idle.length > 0 ? <Say size="small" tone="straw">{words('bench.no-place', { what: idle.map((option) => option.name).join(', ') })}</Say> : null}
           </View>
         );
       })}
+      {without.length > 0 ? <Say size="small" tone="straw">{words('bench.no-place', { what: without.map((school) => speech.plain('schools', school.id)).join(', ') })}</Say> : null}
     </View>
   );
 }

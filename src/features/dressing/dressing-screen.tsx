@@ -98,7 +98,7 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
           <Button label={words(schooling ? 'bench.schools-close' : 'dressing.schools')} onPress={() => setSchooling(!schooling)} />
           <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(dressingSchools[dressing.id] ?? {}).length })}</Say>
         </View>
-        {schooling ? <SchoolsPanel value={dressingSchools[dressing.id] ?? {}} inherited={schools} onChange={(next) => dispatch(change('schools', (draft) => {
+        {schooling ? <SchoolsPanel dressing={dressing.id} value={dressingSchools[dressing.id] ?? {}} inherited={schools} onChange={(next) => dispatch(change('schools', (draft) => {
           const own = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID] };
           draft.settings[SETTINGS_ID] = { ...own, dressingSchools: { ...own.dressingSchools, [dressing.id]: next } };
         }))} /> : null}
