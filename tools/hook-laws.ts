@@ -46,7 +46,7 @@ const HABITS = {
 type Shape = Pick<ModelLaw, 'model' | 'name' | 'bend' | 'eye' | 'wire' | 'xLong' | 'xHeavy' | 'sizes'> & Partial<ModelLaw>;
 const of = (habit: Habit, shapes: Shape[]): ModelLaw[] => shapes.map((shape) => ({ ...habit, ...shape }));
 
-/** Thirty-six models of six made-up makers. */
+/** Forty-two models of six made-up makers. */
 export const MODEL_LAWS: readonly ModelLaw[] = [
   ...of(HABITS.ravelin, [
     { model: 'plain-dry', name: 'Plain Dry', bend: 'round', eye: 'down', wire: 'light', xLong: 0, xHeavy: -2, sizes: numbers(6, 26) },
@@ -55,6 +55,7 @@ export const MODEL_LAWS: readonly ModelLaw[] = [
     { model: 'long-nymph', name: 'Long Nymph', bend: 'round', eye: 'down', wire: 'heavy', xLong: 3, xHeavy: 2, sizes: numbers(4, 16) },
     { model: 'emerger-bend', name: 'Emerger Bend', bend: 'curved-shank', eye: 'down', wire: 'standard', xLong: 0, xHeavy: 0, sizes: numbers(6, 24) },
     { model: 'grub-bend', name: 'Grub Bend', bend: 'continuous-curve', eye: 'down', wire: 'heavy', xLong: 0, xHeavy: 2, sizes: numbers(6, 22) },
+    { model: 'long-six', name: 'Long Six', bend: 'round', eye: 'ring', wire: 'heavy', xLong: 6, xHeavy: 2, sizes: numbers(2, 10) },
   ]),
   ...of(HABITS.osmere, [
     { model: 'lark', name: 'Lark', bend: 'round', eye: 'down', wire: 'light', xLong: 0, xHeavy: -2, sizes: numbers(8, 24) },
@@ -63,6 +64,7 @@ export const MODEL_LAWS: readonly ModelLaw[] = [
     { model: 'heron-long', name: 'Heron Long', bend: 'round', eye: 'down', wire: 'heavy', xLong: 4, xHeavy: 2, sizes: numbers(6, 16) },
     { model: 'wren', name: 'Wren', bend: 'curved-shank', eye: 'down', wire: 'standard', xLong: 0, xHeavy: 0, sizes: numbers(8, 24) },
     { model: 'swift', name: 'Swift', bend: 'wide', eye: 'ring', wire: 'light', xLong: 0, xHeavy: -2, sizes: numbers(8, 20), gape: 1.14 },
+    { model: 'egret', name: 'Egret', bend: 'round', eye: 'down', wire: 'heavy', xLong: 5, xHeavy: 2, sizes: numbers(2, 8) },
   ]),
   ...of(HABITS.tholeby, [
     { model: 'short-wide', name: 'Short Wide', bend: 'wide', eye: 'down', wire: 'light', xLong: 0, xHeavy: -2, sizes: numbers(6, 20), gape: 1.16 },
@@ -71,6 +73,8 @@ export const MODEL_LAWS: readonly ModelLaw[] = [
     { model: 'deep-curve', name: 'Deep Curve', bend: 'curved-shank', eye: 'down', wire: 'heavy', xLong: 0, xHeavy: 2, sizes: numbers(6, 20) },
     { model: 'full-curve', name: 'Full Curve', bend: 'continuous-curve', eye: 'ring', wire: 'standard', xLong: 0, xHeavy: 0, sizes: numbers(6, 22) },
     { model: 'stone-long', name: 'Stone Long', bend: 'round', eye: 'ring', wire: 'heavy', xLong: 4, xHeavy: 2, sizes: numbers(4, 14) },
+    { model: 'bare-dry', name: 'Bare Dry', bend: 'round', eye: 'down', wire: 'light', xLong: 0, xHeavy: -2, sizes: numbers(8, 24), gape: 1.04 },
+    { model: 'bare-nymph', name: 'Bare Nymph', bend: 'round', eye: 'down', wire: 'heavy', xLong: 1, xHeavy: 2, sizes: numbers(6, 18), gape: 1.04 },
   ]),
   ...of(HABITS.kyrewood, [
     { model: 'dry-1x', name: 'Dry 1X', bend: 'round', eye: 'down', wire: 'light', xLong: 1, xHeavy: -2, sizes: numbers(10, 26) },
@@ -79,6 +83,8 @@ export const MODEL_LAWS: readonly ModelLaw[] = [
     { model: 'stone-4x', name: 'Stone 4X', bend: 'round', eye: 'down', wire: 'heavy', xLong: 4, xHeavy: 2, sizes: numbers(8, 16), level: 0.985 },
     { model: 'hatch-curve', name: 'Hatch Curve', bend: 'curved-shank', eye: 'down', wire: 'standard', xLong: 0, xHeavy: 0, sizes: numbers(8, 22) },
     { model: 'jig-forty-five', name: 'Jig Forty-five', bend: 'jig', eye: 'jig-45', wire: 'heavy', xLong: 0, xHeavy: 2, sizes: numbers(8, 18), barb: 'none' },
+    { model: 'smooth-dry', name: 'Smooth Dry', bend: 'round', eye: 'ring', wire: 'light', xLong: 1, xHeavy: -2, sizes: numbers(10, 24), barb: 'none' },
+    { model: 'smooth-nymph', name: 'Smooth Nymph', bend: 'round', eye: 'down', wire: 'heavy', xLong: 2, xHeavy: 2, sizes: numbers(8, 18), barb: 'none' },
   ]),
   ...of(HABITS.bessock, [
     { model: 'fine', name: 'Fine', bend: 'round', eye: 'down', wire: 'light', xLong: 0, xHeavy: -3, sizes: numbers(9, 22, 1) },

@@ -28,17 +28,24 @@ describe('ids', () => {
 });
 
 describe('hooks of the six makers', () => {
-  test('36 models, at least 300 sizes, every row of the file good', () => {
-    expect(models.size).toBe(36);
+  test('42 models, at least 300 sizes, every row of the file good', () => {
+    expect(models.size).toBe(42);
     expect(demoRows(readFileSync(join(root, 'src/catalogue/hooks.csv'), 'utf8')).length).toBe(demo.length);
     expect(demo.length).toBeGreaterThanOrEqual(300);
     expect(new Set(demo.map((hook) => hook.maker)).size).toBe(6);
   });
-  test('shanks from 2.5 to 23 mm', () => {
+  test('two makers have a long shank over 26 mm', () => {
+    const long = [...models.values()].filter((hooks) => hooks.some((hook) => hook.shank.value > 26));
+    expect(new Set(long.map((hooks) => hooks[0]!.maker)).size).toBeGreaterThanOrEqual(2);
+  });
+  test('round hooks without a barb, of light and of heavy wire, from two makers', () => {
+    for (const wire of ['light', 'heavy']) expect(new Set(demo.filter((hook) => hook.bend === 'round' && hook.barb === 'none' && hook.wire === wire && hook.shank.value < 12).map((hook) => hook.maker)).size).toBeGreaterThanOrEqual(2);
+  });
+  test('shanks from 2.5 to 33 mm', () => {
     const shanks = demo.map((hook) => hook.shank.value);
     expect(Math.min(...shanks)).toBeGreaterThanOrEqual(2.5);
-    expect(Math.max(...shanks)).toBeLessThanOrEqual(23);
-    expect(Math.max(...shanks)).toBeGreaterThan(22);
+    expect(Math.max(...shanks)).toBeLessThanOrEqual(33);
+    expect(Math.max(...shanks)).toBeGreaterThan(26);
   });
   test('labels run the way their model says', () => {
     for (const hooks of models.values()) {

@@ -76,9 +76,11 @@ describe('choices', () => {
     expect(result).toMatchObject({ hooks: [], none_fits: { nearest: null }, holds: null, card: null });
   });
   test('where a barbless rule leaves no hook of the fly’s list, the first with a flattened barb is named', () => {
-    const said = (barbRule: 'barbless' | 'any', dressingPin: string) => ask(sampleOf('caddis/emerging-pupa', { lengthsMm: [9] }), { barbRule, dressingPin }).warnings.find((why) => why.code === 'flatten-instead');
+    const barbed = { ...SHIPPED, hooks: SHIPPED.hooks.filter((hook) => hook.bend !== 'round' || hook.barb !== 'none') };
+    const said = (barbRule: 'barbless' | 'any', dressingPin: string, catalogue: typeof SHIPPED = barbed) => ask(sampleOf('caddis/emerging-pupa', { lengthsMm: [9] }), { barbRule, dressingPin }, catalogue).warnings.find((why) => why.code === 'flatten-instead');
     expect(said('barbless', 'clipped-palmer-wet')?.params.hook).toEqual(expect.stringMatching(/\S+ \S+/));
     expect(said('any', 'clipped-palmer-wet')).toBeUndefined();
+    expect(said('barbless', 'clipped-palmer-wet', SHIPPED)).toBeUndefined();
     expect(said('barbless', 'half-way-pupa')).toBeUndefined();
   });
   test('a card on a hook its dressing is not made for says in what', () => {

@@ -24,7 +24,7 @@ describe('what is that in mine', () => {
     }
   });
   test('differences are its own minus the other, and the first reason is the largest part', () => {
-    const { to } = ask(lark);
+    const { to } = ask(lark, 'length', {}, SHIPPED.hooks.filter((item) => item.model === 'short-wide'));
     const nearest = to.tholeby!;
     const own = hook(nearest.hook.id);
     expect(nearest.length_mm).toBeCloseTo(own.shank.value - lark.shank.value, 9);

@@ -113,5 +113,5 @@ test('all hooks are written to one file', async () => {
   await openScreen(<ImportScreen />);
   fireEvent.click(screen.getByText('Write all hooks to a file'));
   expect(mockFiles.saved[0]!.name).toBe('aubade-hooks.csv');
-  expect(readHooksFile(mockFiles.saved[0]!.text, KNOWN)).toMatchObject({ count: 306 + 8, problems: [] });
+  expect(readHooksFile(mockFiles.saved[0]!.text, KNOWN)).toMatchObject({ count: 345 + 8, problems: [] });
 });
