@@ -1,5 +1,5 @@
 const esm = [
-  '(jest-)?react-native', '@react-native(-community)?', '@react-native-async-storage', 'expo(nent)?', '@expo(nent)?', 'nativewind', 'react-native-css-interop', 'react-redux', '@reduxjs/toolkit', 'redux.*', 'reselect', 'immer',
+  '(jest-)?react-native', '@react-native(-community)?', '@react-native-async-storage', '@react-native-picker', 'expo(nent)?', '@expo(nent)?', 'nativewind', 'react-native-css-interop', 'react-redux', '@reduxjs/toolkit', 'redux.*', 'reselect', 'immer',
   'lucide-react-native', 'culori', 'd3-.*', 'internmap', 'uuid', 'standard-navigation', 'react-navigation', '@react-navigation', '@tanstack',
 ].join('|');
 

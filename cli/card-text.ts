@@ -16,7 +16,7 @@ export function cardText(card: Card, speech: Speech): string {
   ];
   if (card.batch) {
     lines.push('', speech.t(card.batch.minutes ? 'cli.batch-minutes' : 'cli.batch', { count: card.batch.count, minutes: Math.round(card.batch.minutes ?? 0) }));
-    lines.push(columns(card.batch.lines.map((line) => [materialName(line.material), line.each === null ? speech.t('batch.by-eye') : `${Number(line.all!.toPrecision(3))}${line.unit === 'count' ? '' : ` ${line.unit}`}`])));
+    lines.push(columns(card.batch.lines.map((line) => [materialName(line.material, card), line.each === null ? speech.t('batch.by-eye') : `${Number(line.all!.toPrecision(3))}${line.unit === 'count' ? '' : ` ${line.unit}`}`])));
   }
   return lines.join('\n');
 }

@@ -5,7 +5,7 @@ import type { Catalogue } from '../src/core/answer';
 import { readDrawerFile, readHooksFile, type CellProblem } from '../src/core/exchange';
 import { hookId, type HookRow, type XLabelSchool } from '../src/core/hooks';
 import { inputFault, type InputFault } from './args';
-import { libraryFor } from './own-dressings';
+import { ownLibrary } from './own-dressings';
 import type { Reader } from './read';
 
 /** A cell that cannot be used, as a fault of its file. */
@@ -31,7 +31,7 @@ export function shippedAndOwn(read: Reader): HookRow[] {
 
 /** Shipped hooks and dressings, and those of `--catalogue` and `--dressings`; the same one twice keeps the later. */
 export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Catalogue {
-  return { ...catalogueOf(hooksFromRows(shippedAndOwn(read), (maker) => school ?? shippedSchool(maker))), dressings: libraryFor(read) };
+  return { ...catalogueOf(hooksFromRows(shippedAndOwn(read), (maker) => school ?? shippedSchool(maker))), ...ownLibrary(read) };
 }
 
 export function ownedFrom(read: Reader): Record<string, number> {

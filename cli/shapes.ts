@@ -73,7 +73,7 @@ export function matchOut(answer: Answer, top: number, speech: Speech): unknown {
   };
 }
 
-/** Name of a material by id. */
-export function materialName(id: string): string {
-  return MATERIALS.find((material) => material.id === id)?.name ?? id;
+/** Name of a material of a card by id. */
+export function materialName(id: string, card: Card): string {
+  return card.parts.find((part) => part.material?.id === id)?.material?.name ?? MATERIALS.find((material) => material.id === id)?.name ?? id;
 }

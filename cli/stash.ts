@@ -1,6 +1,6 @@
-import { MATERIALS } from '../src/catalogue';
 import { readTable, slug } from '../src/core/exchange';
 import { inputFault, type Flag } from './args';
+import { ownLibrary } from './own-dressings';
 import type { Reader } from './read';
 
 export const STASH_FLAG: Flag = { name: 'stash', takes: 'one', value: 'FILE', help: 'materials to hand: a CSV with a column material' };
@@ -16,12 +16,13 @@ export function stashFrom(read: Reader): ReadonlySet<string> | null {
     read.fault(inputFault('stash', 'column-missing', null, { params: { column: 'material' }, line: 1, column: 'material' }));
     return null;
   }
+  const { materials } = ownLibrary(read);
   const have = new Set<string>();
   for (const { line, cells } of table.rows) {
     const wanted = cells.material ?? '';
-    const found = MATERIALS.find((material) => material.id === slug(wanted) || material.name.toLowerCase() === wanted.toLowerCase());
+    const found = materials.find((material) => material.id === slug(wanted) || material.name.toLowerCase() === wanted.toLowerCase());
     if (found) have.add(found.id);
-    else read.fault(inputFault('stash', 'cell-not-one-of', wanted, { params: { column: 'material', allowed: read.nearest(slug(wanted), MATERIALS.map((material) => material.id)) }, line, column: 'material' }));
+    else read.fault(inputFault('stash', 'cell-not-one-of', wanted, { params: { column: 'material', allowed: read.nearest(slug(wanted), materials.map((material) => material.id)) }, line, column: 'material' }));
   }
   return have;
 }

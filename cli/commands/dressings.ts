@@ -3,13 +3,14 @@ import type { StageId, WaterId } from '../../src/catalogue/ids';
 import ids from '../../src/catalogue/ids.json';
 import { askedFor, rankDressings, readiness, type Dressing, type RankedDressing } from '../../src/core/dressings';
 import { reason } from '../../src/core/code';
+import type { Material } from '../../src/core/materials';
 import { readDressings } from '../../src/core/exchange';
 import { dressingFaults } from '../../src/core/bench';
 import type { Speech } from '../../src/speech';
 import { inputFault, type Flag } from '../args';
 import type { Answered, Command } from '../command';
 import { worded } from '../json';
-import { DRESSINGS_FLAG, libraryFor } from '../own-dressings';
+import { DRESSINGS_FLAG, ownLibrary } from '../own-dressings';
 import type { Reader } from '../read';
 import { STASH_FLAG, stashFrom } from '../stash';
 import { columns, fold } from '../text';
@@ -28,14 +29,17 @@ const FLAGS: readonly Flag[] = [
 
 const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tools: TOOLS, tailsOf };
 
+/** What dressings are judged by, with the materials of the tier's own. */
+const withMaterials = (materials: readonly Material[]) => ({ ...CATALOGUE, materials });
+
 interface Summarised {
   json: unknown;
   dressing: Dressing;
   score: number | null;
 }
 
-function summary(dressing: Dressing, ranked: RankedDressing | null, have: ReadonlySet<string> | null, speech: Speech): Summarised {
-  const ready = readiness(dressing, have, MATERIALS);
+function summary(dressing: Dressing, ranked: RankedDressing | null, have: ReadonlySet<string> | null, materials: readonly Material[], speech: Speech): Summarised {
+  const ready = readiness(dressing, have, materials);
   const why = ranked?.why ?? (ready.reason ? [ready.reason] : []);
   return {
     dressing,
@@ -55,10 +59,11 @@ function list(read: Reader, speech: Speech): Answered | null {
   const ride = read.flagId<string>('ride', ids.rides);
   const have = stashFrom(read);
   if (read.faults.length > 0) return null;
-  const library = libraryFor(read).filter((dressing) => ride === null || dressing.ride === ride);
+  const { dressings, materials } = ownLibrary(read);
+  const library = dressings.filter((dressing) => ride === null || dressing.ride === ride);
   const rows = stage
-    ? rankDressings(library, askedFor(stage, { lengthMm: length, water, picking: { stash: have } }), CATALOGUE).map((ranked) => summary(ranked.dressing, ranked, have, speech))
-    : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, speech));
+    ? rankDressings(library, askedFor(stage, { lengthMm: length, water, picking: { stash: have } }), withMaterials(materials)).map((ranked) => summary(ranked.dressing, ranked, have, materials, speech))
+    : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, materials, speech));
   return {
     json: { dressings: rows.map((row) => row.json) },
     text: rows.length === 0 ? speech.t('cli.no-dressing') : columns(rows.map(({ dressing, score }) => [dressing.id, score === null ? '' : score.toFixed(2), `${speech.length(dressing.length_mm[0])}–${speech.length(dressing.length_mm[1])}`, dressing.stages.map((id) => speech.plain('stages', id)).join(', ')])),
@@ -76,8 +81,10 @@ function why(read: Reader, speech: Speech): Answered | null {
   const have = stashFrom(read);
   if (read.faults.length > 0 || id === null || stage === null) return null;
   const asked = askedFor(stage, { lengthMm: length, water, picking: { stash: have } });
-  const ranked = rankDressings(libraryFor(read), asked, CATALOGUE);
-  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(libraryFor(read).filter((dressing) => dressing.id === id), asked, CATALOGUE)[0]!;
+  const { dressings, materials } = ownLibrary(read);
+  const catalogue = withMaterials(materials);
+  const ranked = rankDressings(dressings, asked, catalogue);
+  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(dressings.filter((dressing) => dressing.id === id), asked, catalogue)[0]!;
   const chosen = ranked[0]?.dressing.id === id;
   return {
     json: worded({ id, chosen, score: own.score, reasons: own.why }, speech),
@@ -97,8 +104,8 @@ interface Problem {
 }
 
 /** What the checker finds in a dressing that has the right shape. */
-function faultsOf(dressing: Dressing, speech: Speech): Problem[] {
-  return dressingFaults(dressing, CATALOGUE).map((fault) => ({
+function faultsOf(dressing: Dressing, materials: readonly Material[], speech: Speech): Problem[] {
+  return dressingFaults(dressing, withMaterials(materials)).map((fault) => ({
     line: null,
     column: fault.step === null ? (fault.part === null ? null : `parts.${fault.part}`) : `steps[${fault.step - 1}]`,
     record: dressing.id,
@@ -116,11 +123,11 @@ function check(read: Reader, speech: Speech): Answered | null {
     return null;
   }
   const text = path === null ? null : read.file('file', path);
-  const found = path === null ? { dressings: [...DRESSINGS], problems: [], count: DRESSINGS.length, fault: null, version: null } : text === null ? null : readDressings(text, KNOWN, WORKS);
+  const found = path === null ? { dressings: [...DRESSINGS], problems: [], materials: [], count: DRESSINGS.length, fault: null, version: null } : text === null ? null : readDressings(text, KNOWN, WORKS);
   if (found?.fault) read.fault(inputFault('file', found.fault, found.version === null ? null : String(found.version), { params: { version: found.version } }));
   if (found === null || read.faults.length > 0) return null;
   const misshapen: Problem[] = found.problems.map(({ record, path: column, message }) => ({ line: null, column, record, rule: 'schema', message, got: null, accepted: null }));
-  const perRecord = found.dressings.map((dressing) => faultsOf(dressing, speech));
+  const perRecord = found.dressings.map((dressing) => faultsOf(dressing, [...MATERIALS, ...found.materials], speech));
   const bad = new Set(misshapen.map((problem) => problem.record)).size + perRecord.filter((problems) => problems.length > 0).length;
   const problems = [...misshapen, ...perRecord.flat()];
   const file = path ?? 'src/catalogue/dressings';

@@ -11,20 +11,23 @@ import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
+import { selectMaterials } from './own-materials';
 import type { State } from './store';
 import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
 export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
 
-let catalogueCache: { hooks: Catalogue['hooks']; dressings: Catalogue['dressings']; catalogue: Catalogue } | null = null;
+let catalogueCache: { inputs: readonly unknown[]; catalogue: Catalogue } | null = null;
 
 /** Hooks of the tier's makers and the maker-less range, with the tier's own dressings and the shipped library. */
 export function selectCatalogue(state: State): Catalogue {
   const hooks = selectHooks(state);
   const dressings = selectDressings(state);
-  if (catalogueCache?.hooks !== hooks || catalogueCache.dressings !== dressings) catalogueCache = { hooks, dressings, catalogue: { ...catalogueOf(hooks), dressings } };
-  return catalogueCache!.catalogue;
+  const materials = selectMaterials(state);
+  const inputs = [hooks, dressings, materials];
+  if (!catalogueCache || !inputs.every((input, index) => input === catalogueCache!.inputs[index])) catalogueCache = { inputs, catalogue: { ...catalogueOf(hooks), dressings, materials } };
+  return catalogueCache.catalogue;
 }
 
 const NO_SETTINGS = settingsSchema.cast({});

@@ -1,5 +1,6 @@
 export { bodiesOf, counts, hasUnread, sampleFor, pickingFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { heldOf, movesOf, NO_KIND, noteTied, putFly, sameKind, selectBoxMatch, selectCarried, selectFlyName, slotFor, wantedBy, type FlyKind } from './box';
+export { dropMaterial, putMaterial, selectMaterials, selectOwnMaterials } from './own-materials';
 export { groupRecords, ownGroups, selectGroups, selectKey, spanOf } from './own-groups';
 export { selectBelief, sightingFor } from './belief';
 export { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';

@@ -3,7 +3,7 @@ import { SHIPPED } from '../../../tools/test-catalogue';
 import { dressingFaults } from '../bench';
 import { addByWay, bareByWay } from '../ways';
 import { addPart, donorOf, setOptional } from './add-part';
-import { derive, differences, dropPart, moved, recheckCounts, rechecks, scaleDressing, setMaterial } from './derive';
+import { derive, differences, dropPart, movedRun, recheckCounts, rechecks, runOf, scaleDressing, setMaterial } from './derive';
 import type { Dressing } from './dressing';
 import { leftOut } from './left-out';
 
@@ -35,7 +35,7 @@ test('every kind of change is named with its part', () => {
   expect(said(own)).toEqual([['rule', 'tail'], ['recoloured', 'abdomen']]);
   expect(said(dropPart(mine('first-light-dun'), 'tail'))).toEqual([['dropped', 'tail']]);
   expect(said(addPart(mine('first-light-dun'), 'egg-mass', DRESSINGS))).toEqual([['added', 'egg-mass']]);
-  expect(said({ ...mine('first-light-dun'), steps: moved(mine('first-light-dun').steps, 1, 1) })).toEqual([['order', null]]);
+  expect(said({ ...mine('first-light-dun'), steps: movedRun(mine('first-light-dun').steps, 1, 4) })).toEqual([['order', null]]);
   const whole: [Partial<Dressing>, string][] = [[{ threads: [] }, 'threads'], [{ weights: [{ ...of('herl-bead-nymph').weights[0]! }] }, 'weights'], [{ hooks: [] }, 'hooks'], [{ months: [12] }, 'season'], [{ size_by_water: { fast: 2 } }, 'season'], [{ assemblies: of('ellanmere-long-dun').assemblies }, 'beforehand'], [{ bundles: of('cheeked-quill-nymph').bundles }, 'bunches'], [{ layers: [] }, 'layers'], [{ finish: 'rough' }, 'built']];
   for (const [more, kind] of whole) expect(said({ ...mine('first-light-dun'), ...more })).toEqual([[kind, null]]);
   expect(said({ ...dropPart(mine('cheeked-quill-nymph'), 'beard'), threads: [], id: 'x' }).map(([kind]) => kind)).toContain('threads');
@@ -76,9 +76,14 @@ test('scaling multiplies lengths and beads, and leaves shares as they are', () =
 
 test('a step moves by one place and not beyond the ends', () => {
   const own = of('first-light-dun');
-  expect(moved(own.steps, 0, -1)).toBe(own.steps);
-  expect(moved(own.steps, own.steps.length - 1, 1)).toBe(own.steps);
-  expect(moved(own.steps, 1, 1)[2]).toBe(own.steps[1]);
+  const parts = (steps: typeof own.steps) => steps.map((step) => step.part).join(' ');
+  const at = own.steps.findIndex((step) => step.part === 'tail');
+  expect([movedRun(own.steps, 0, -1), movedRun(own.steps, at, at + 1), movedRun(own.steps, 0, own.steps.length)]).toEqual([own.steps, own.steps, own.steps]);
+  expect(runOf(own.steps, at)).toBe(3);
+  expect(runOf(own.steps, 0)).toBe(1);
+  expect(parts(movedRun(own.steps, at, 1)).split(' ').slice(1, 7)).toEqual(['tail', 'tail', 'tail', 'wing', 'wing', 'wing']);
+  expect(movedRun(own.steps, at + 1, at + 4).slice(at, at + 4)).toEqual([own.steps[at], own.steps[at + 3], own.steps[at + 4], own.steps[at + 1]]);
+  expect(movedRun(movedRun(own.steps, at, at + 3), at + 1, at)).toEqual(own.steps);
 });
 
 test('what does not scale is named at the end where it fails', () => {

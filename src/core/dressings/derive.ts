@@ -94,13 +94,21 @@ export function setMaterial(dressing: Dressing, id: string, material: string): D
   };
 }
 
-/** A list with one item moved by a place; the list itself where it cannot go there. */
-export function moved<T>(list: T[], index: number, by: 1 | -1): T[] {
-  const other = index + by;
-  if (other < 0 || other >= list.length) return list;
-  const next = [...list];
-  [next[index], next[other]] = [next[other]!, next[index]!];
-  return next;
+/** How many steps of one part follow one another from this one on. */
+export function runOf(steps: readonly Dressing['steps'][number][], from: number): number {
+  const part = steps[from]?.part ?? null;
+  let length = 1;
+  while (part !== null && steps[from + length]?.part === part) length++;
+  return length;
+}
+
+/** Steps with one of them, and those of its part that follow it at once, put in the place of another; as they were where they cannot go there. */
+export function movedRun<S extends Dressing['steps'][number]>(steps: readonly S[], from: number, to: number): S[] {
+  const length = runOf(steps, from);
+  if (to < 0 || to >= steps.length || (to >= from && to < from + length)) return [...steps];
+  const rest = [...steps.slice(0, from), ...steps.slice(from + length)];
+  const at = to < from ? to : to - length + 1;
+  return [...rest.slice(0, at), ...steps.slice(from, from + length), ...rest.slice(at)];
 }
 
 /** What a scaled dressing has to be looked at again for: what its ends ask of bead, thread, gauge and counts. */

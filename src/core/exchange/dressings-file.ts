@@ -1,3 +1,4 @@
+import { materialOf, ownMaterialSchema, type Material } from '../materials';
 import { dressingSchema, same, writtenDressing, type Dressing, type KnownIds } from '../dressings';
 import { isWritten, readWays, recordOf, workOut, writeWays, type WaysCatalogue } from '../ways';
 
@@ -13,6 +14,8 @@ export interface DressingProblem {
 
 export interface DressingsRead {
   dressings: Dressing[];
+  /** Materials of the tier's own that came with them. */
+  materials: Material[];
   problems: DressingProblem[];
   /** Records of the file, good and bad. */
   count: number;
@@ -34,7 +37,7 @@ function fromVersion1(item: unknown): unknown {
   return { ...old, switches: old.parts.filter((part) => part.optional === true).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, why: part.id })) };
 }
 
-function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['fault']; version?: number } {
+function recordsOf(text: string): { items: unknown[]; materials?: unknown[]; fault: DressingsRead['fault']; version?: number } {
   let parsed: unknown;
   try {
     parsed = JSON.parse(jsonIn(text.replace(/^\uFEFF/, '')));
@@ -43,21 +46,23 @@ function recordsOf(text: string): { items: unknown[]; fault: DressingsRead['faul
   }
   if (Array.isArray(parsed)) return { items: parsed.map(fromVersion1), fault: parsed.length === 0 ? 'file-empty' : null };
   if (parsed === null || typeof parsed !== 'object') return { items: [], fault: 'file-unread' };
-  const { aubade, version, items } = parsed as { aubade?: unknown; version?: unknown; items?: unknown };
+  const { aubade, version, items, materials } = parsed as { aubade?: unknown; version?: unknown; items?: unknown; materials?: unknown };
   if (Array.isArray(items)) {
     if (aubade !== undefined && aubade !== 'dressings') return { items: [], fault: 'file-unread' };
     if (typeof version === 'number' && version > DRESSINGS_VERSION) return { items: [], fault: 'file-newer', version };
-    return { items: items.map(fromVersion1), fault: items.length === 0 ? 'file-empty' : null };
+    return { items: items.map(fromVersion1), materials: Array.isArray(materials) ? materials : [], fault: items.length === 0 ? 'file-empty' : null };
   }
   return 'parts' in parsed || 'steps' in parsed || 'id' in parsed ? { items: [fromVersion1(parsed)], fault: null } : { items: [], fault: 'file-unread' };
 }
 
 /** Dressings of a file: JSON (one, a list, or the envelope) or a Markdown card by its JSON block. Good records are kept, bad ones named. Source: docs/formats/dressings.md. */
-export function readDressings(text: string, ids: KnownIds, works: WaysCatalogue): DressingsRead {
-  const { items, fault, version = null } = recordsOf(text);
+export function readDressings(text: string, ids: KnownIds, shipped: WaysCatalogue): DressingsRead {
+  const { items, fault, version = null, materials: brought = [] } = recordsOf(text);
   const schema = dressingSchema(ids);
   const dressings: Dressing[] = [];
   const problems: DressingProblem[] = [];
+  const materials = brought.flatMap((item, index) => materialIn(item, index, shipped.materials, problems) ?? []);
+  const works: WaysCatalogue = { ...shipped, materials: [...shipped.materials.filter((material) => !materials.some((own) => own.id === material.id)), ...materials] };
   items.forEach((item, index) => {
     const record = typeof (item as { id?: unknown })?.id === 'string' ? (item as { id: string }).id : `#${index + 1}`;
     try {
@@ -68,7 +73,21 @@ export function readDressings(text: string, ids: KnownIds, works: WaysCatalogue)
       for (const { path, message } of inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }]) problems.push({ record, path: path || null, message });
     }
   });
-  return { dressings, problems, count: items.length, fault, version };
+  return { dressings, materials, problems, count: items.length, fault, version };
+}
+
+/** A material of the tier's own in a file; null where it is misshapen, or like nothing that is known, which is named. */
+function materialIn(item: unknown, index: number, materials: readonly Material[], problems: DressingProblem[]): Material | null {
+  const record = typeof (item as { id?: unknown })?.id === 'string' ? (item as { id: string }).id : `#${index + 1}`;
+  try {
+    const own = ownMaterialSchema.validateSync(item);
+    const made = materials.some((material) => material.id === own.id && material.like === undefined) ? null : materialOf(own, materials);
+    if (!made) problems.push({ record, path: 'materials', message: `material-unknown ${own.like}` });
+    return made;
+  } catch (error) {
+    problems.push({ record, path: 'materials', message: (error as Error).message });
+    return null;
+  }
 }
 
 /** A record of parts and ways, worked out; null where a line or a way cannot be read, which is named. */
@@ -87,7 +106,9 @@ function writtenItem(dressing: Dressing, works: WaysCatalogue): unknown {
   return record !== null && same(writtenDressing(workOut(record, works).dressing), written) ? writeWays(record) : written;
 }
 
-/** Dressings as a file that `readDressings` gives back the same; what equals a default is left out. */
+/** Dressings as a file that `readDressings` gives back the same, with the materials of the tier's own that they take; what equals a default is left out. */
 export function writeDressings(dressings: readonly Dressing[], works: WaysCatalogue): string {
-  return `${JSON.stringify({ aubade: 'dressings', version: DRESSINGS_VERSION, items: dressings.map((dressing) => writtenItem(dressing, works)) }, null, 1)}\n`;
+  const used = new Set(dressings.flatMap((dressing) => [...dressing.parts.flatMap((part) => [part.material, part.coat, part.tint, ...part.also]), ...dressing.threads.map((thread) => thread.material), ...dressing.steps.map((step) => step.material)]));
+  const materials = works.materials.flatMap(({ id, name, like, hex }) => (like !== undefined && used.has(id) ? [{ id, name, like, hex }] : []));
+  return `${JSON.stringify({ aubade: 'dressings', version: DRESSINGS_VERSION, ...(materials.length > 0 ? { materials } : {}), items: dressings.map((dressing) => writtenItem(dressing, works)) }, null, 1)}\n`;
 }

@@ -1,2 +1,3 @@
 export type { Material } from './material';
 export { staysOff } from './stays-off';
+export { materialOf, ownMaterialSchema, type OwnMaterial } from './own-material';

@@ -22,4 +22,6 @@ export interface Material {
   usable_mm: number | null;
   /** Whether it can be had in any shade, in a few, or only as it grew. */
   shades: 'any' | 'few' | 'one';
+  /** The shipped material that one of the tier's own behaves like. */
+  like?: string;
 }

@@ -1,6 +1,6 @@
 import { DRESSINGS, MATERIALS, WAYS, WORKS } from '@/catalogue';
 import { materialsOf, mergeDressings, putBack, reworked, takeOut, waysOf, withWayPart } from '.';
-import { moved } from '../dressings';
+import { movedRun } from '../dressings';
 
 const of = (id: string) => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 
@@ -41,7 +41,7 @@ describe('what a hand wrote stays when the parts change', () => {
     own.layers = own.layers.map((layer) => ({ ...layer, from_under: [...layer.from_under, 'thin-resin'] }));
     own.steps[4]!.turns = 7;
     own.tools.push('magnifier');
-    own.steps = moved(own.steps, own.steps.findIndex((step) => step.do === 'free-eye'), -1);
+    own.steps = movedRun(own.steps, own.steps.length - 1, own.steps.length - 2);
     return own;
   };
   test('head room, layers, a turn, a tool, the order', () => {

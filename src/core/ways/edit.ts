@@ -74,6 +74,55 @@ export function withFields(record: WayDressing, id: string, more: Partial<WayPar
   return { ...record, parts: record.parts.map((part) => (part.id === id ? { ...part, ...more } : part)), order: record.order.map((token) => (token === first ? id : token)) };
 }
 
+/** A field of a part that its way asks for. */
+export type AskedField = 'from' | 'to' | 'long' | 'least' | 'thick' | 'wide' | 'count' | 'by' | 'trim' | 'lock' | 'kind' | 'metal' | 'counter' | 'coat' | 'tint';
+
+/** Figures of which nothing is counted. */
+const UNCOUNTED: ReadonlySet<string> = new Set(['noodle', 'layers', 'none', 'head', 'bead', 'wire', 'coat']);
+const WIDTHS: ReadonlySet<string> = new Set(['strip', 'pair', 'made']);
+
+/** What can be said of a part made in this way; a field that would reach nothing is not asked. */
+export function asksOf(way: Way, what: PartId): ReadonlySet<AskedField> {
+  const when = (test: (phase: Way['phases'][number]) => boolean, ...fields: AskedField[]) => (way.phases.some(test) ? fields : []);
+  const placed = what !== 'head' && what !== 'bead' && way.lies !== 'on';
+  const wound = way.figure === 'barb' || way.figure === 'loop';
+  return new Set<AskedField>([
+    ...(placed || what === 'weight' ? ['from' as const, 'long' as const] : what === 'head' ? ['long' as const] : []),
+    ...(placed && (way.lies === 'over' || wound) ? ['to' as const] : []),
+    ...(placed ? ['least' as const] : []),
+    ...(way.lies === 'stretch' || way.lies === 'made' || way.figure === 'strip' ? ['thick' as const] : []),
+    ...(WIDTHS.has(way.figure) ? ['wide' as const] : []),
+    ...(placed && !UNCOUNTED.has(way.figure) ? ['count' as const] : []),
+    ...when((phase) => phase.as?.includes('BY') ?? false, 'by'),
+    ...when((phase) => phase.when === 'trim', 'trim'),
+    ...when((phase) => phase.when === 'coat', 'coat'),
+    ...when((phase) => phase.when === 'tint', 'tint'),
+    ...(what === 'bead' ? (['lock', 'kind', 'metal'] as const) : what === 'weight' ? (['metal'] as const) : []),
+    ...(what === 'rib' ? ['counter' as const] : []),
+  ]);
+}
+
+/** One part as its way has it; null for a part made by hand. */
+export function wayPartOf(dressing: Dressing, id: string): WayPart | null {
+  const part = dressing.parts.find((item) => item.id === id);
+  return part?.way ? wayPart(part, dressing) : null;
+}
+
+/** Fields of a part changed: by its way where the dressing is made of ways, else in the part alone. */
+export function setPart(dressing: Dressing, id: string, more: Partial<WayPart>, catalogue: WaysCatalogue): Dressing {
+  return withWayPart(dressing, id, more, catalogue) ?? { ...dressing, parts: dressing.parts.map((part) => (part.id === id ? inPart(part, more) : part)) };
+}
+
+function inPart(part: DressingPart, { long, least, thick, wide, count, ...more }: Partial<WayPart>): DressingPart {
+  const same = Object.fromEntries((['from', 'to', 'spare', 'unit', 'by', 'trim', 'counter', 'coat', 'tint', 'region'] as const).flatMap((key) => (more[key] === undefined ? [] : [[key, more[key]]])));
+  return {
+    ...part, ...same,
+    ...(long === undefined ? {} : { base: long?.base ?? 'eye-judged', factor: long?.factor ?? null, low: long?.low ?? null, high: long?.high ?? null }),
+    ...(least === undefined ? {} : { at_least: least }), ...(thick === undefined ? {} : { thick }), ...(wide === undefined ? {} : { wide }),
+    ...(count === undefined ? {} : { count: count === 'natural' ? part.count : count, follows: count === 'natural' ? ('natural' as const) : null }),
+  };
+}
+
 /** A part that was taken out of a dressing, and all that went with it. */
 export interface TakenOut {
   id: string;

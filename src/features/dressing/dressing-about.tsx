@@ -1,14 +1,10 @@
 import { Link } from 'expo-router';
 import { View } from 'react-native';
-import { MATERIALS, TOOLS } from '@/catalogue';
+import { TOOLS } from '@/catalogue';
 import { differences, type Dressing } from '@/core/dressings';
-import { selectDressings, useApp } from '@/state';
+import { selectCatalogue, selectDressings, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Heading, Say } from '@/ui/primitives';
-
-function nameOf(id: string | null): string {
-  return MATERIALS.find((material) => material.id === id)?.name ?? id ?? '';
-}
 
 /** What is said for a dressing, and what each word rests on. */
 export function Claims({ dressing }: { dressing: Dressing }) {
@@ -32,6 +28,8 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
   const words = useWords();
   const speech = useSpeech();
   const dressings = useApp(selectDressings);
+  const { materials } = useApp(selectCatalogue);
+  const nameOf = (id: string | null) => materials.find((material) => material.id === id)?.name ?? id ?? '';
   const parent = dressings.find((item) => item.id === dressing.parent);
   const children = dressings.filter((item) => item.parent === dressing.id);
   if (!parent && children.length === 0) return null;

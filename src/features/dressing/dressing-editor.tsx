@@ -1,20 +1,21 @@
 import { useRouter } from 'expo-router';
-import { useDeferredValue, useMemo } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { DRESSINGS, STYLES, tailsOf, WORKS } from '@/catalogue';
-import type { LevelId, PartId, RideId, StyleId, WaterId } from '@/catalogue/ids';
+import { STYLES, tailsOf } from '@/catalogue';
+import type { LevelId, RideId, StyleId, WaterId } from '@/catalogue/ids';
 import { answer, NO_CHOICES, type Catalogue } from '@/core/answer';
-import { addPart, donorOf, recheckCounts, rechecks, type Dressing } from '@/core/dressings';
+import { recheckCounts, rechecks, type Dressing } from '@/core/dressings';
 import { dressingFaults } from '@/core/bench';
 import type { Card } from '@/core/tying';
-import { addByWay } from '@/core/ways';
+import { putBack, takeOut, type TakenOut } from '@/core/ways';
 import { change, dropDressing, middleSample, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
-import { Button, Chips, Heading, Say } from '@/ui/primitives';
+import { Button, Chips, Heading, Pick, Say } from '@/ui/primitives';
 import { Ancestry } from './dressing-about';
+import { AddPart } from './edit-add';
 import { CheckLines } from './check-lines';
 import { DressingPlate } from './dressing-plate';
 import { EditBuild } from './edit-build';
@@ -67,7 +68,16 @@ function Editing({ dressing }: { dressing: Dressing }) {
   const faults = useMemo(() => dressingFaults(drawn, { ...catalogue, tailsOf }), [drawn, catalogue]);
   const parent = useApp((state) => selectDressing(state, dressing.parent));
   const ends = useMemo(() => [...drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), ...((parent && recheckCounts(parent, drawn)) ? [recheckCounts(parent, drawn)!] : [])], [drawn, catalogue, parent]);
-  const kinds = ids.parts.filter((kind) => donorOf(kind.id as PartId, dressing.style, DRESSINGS) && !['coat', 'underbody'].includes(kind.id));
+  const [taken, setTaken] = useState<readonly TakenOut[]>([]);
+  const has = (id: string) => dressing.parts.some((part) => part.id === id);
+  // What was taken out here, and what the one it was made from has beside.
+  const out = [...taken, ...(parent?.parts ?? []).flatMap((part) => (taken.some((item) => item.id === part.id) ? [] : (has(part.id) ? [] : (takeOut(parent!, part.id, catalogue) ?? []))))].filter((item) => !has(item.id));
+  const away = (id: string) => {
+    const gone = takeOut(dressing, id, catalogue);
+    if (!gone) return;
+    setTaken([...taken.filter((item) => item.id !== id), gone]);
+    put(gone.after);
+  };
   const picture = (
     <View className="gap-4">
       {card ? <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={middleSample(dressing).lengthsMm[0]!} maxHeight={wide ? 380 : 300} /> : <Say className="px-5">{words('dressing.no-card')}</Say>}
@@ -90,9 +100,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
         <View className="w-40"><LengthField label={words('edit-dressing.most')} mm={dressing.length_mm[1]} rangeMm={[dressing.length_mm[0] + 0.1, 120]} onChange={(mm) => mm !== null && set({ length_mm: [dressing.length_mm[0], mm] })} /></View>
         <View className="w-32"><NumberField label={words('edit-dressing.minutes')} value={dressing.minutes} range={MINUTES} onChange={(minutes) => set({ minutes })} /></View>
       </View>
-      <Labelled title={words('edit-dressing.style')}>
-        <Chips compact label={words('edit-dressing.style')} choices={STYLES.map((style) => ({ id: style.id as StyleId, label: speech.name('styles', style.id) }))} value={dressing.style} onChange={(style) => set({ style, hooks: [], head_room: STYLES.find((item) => item.id === style)!.reserve })} />
-      </Labelled>
+      <View className="flex-row"><Pick label={words('edit-dressing.style')} choices={STYLES.map((style) => ({ id: style.id as StyleId, label: speech.name('styles', style.id) }))} value={dressing.style} onChange={(style) => style && set({ style, hooks: [], head_room: STYLES.find((item) => item.id === style)!.reserve })} /></View>
       <Labelled title={words('dressing.ride')}>
         <Chips compact label={words('dressing.ride')} choices={ids.rides.map((ride) => ({ id: ride.id as RideId, label: ride.name }))} value={dressing.ride} onChange={(ride) => set({ ride })} />
       </Labelled>
@@ -107,21 +115,22 @@ function Editing({ dressing }: { dressing: Dressing }) {
     <View className="pb-6">
       <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
       <View className="border-t border-line">
-        {dressing.parts.map((part) => <EditPart key={part.id} dressing={dressing} part={part} card={card} faults={faults} onChange={put} />)}
+        {dressing.parts.map((part) => <EditPart key={part.id} dressing={dressing} part={part} card={card} faults={faults} onChange={put} onTakeOut={() => away(part.id)} />)}
       </View>
-      <View className="gap-2 px-5 pt-3">
-        <Say size="small" tone="soft">{words('edit-dressing.add-part')}</Say>
-        <View className="flex-row flex-wrap gap-2">
-          {kinds.map((kind) => <Button key={kind.id} label={kind.name} spoken={words('edit-dressing.add', { part: kind.name })} onPress={() => put(addByWay(dressing, { what: kind.id as PartId }, DRESSINGS, WORKS) ?? addPart(dressing, kind.id as PartId, DRESSINGS))} />)}
+      {out.length > 0 ? (
+        <View className="flex-row flex-wrap items-center gap-3 px-5 pt-3">
+          <Say size="small" tone="soft">{words('edit-dressing.taken')}</Say>
+          {out.map((item) => <Button key={item.id} label={words('edit-dressing.put-back', { part: speech.plain('parts', item.what) })} onPress={() => { setTaken(taken.filter((own) => own.id !== item.id)); put(putBack(dressing, item)); }} />)}
         </View>
-      </View>
+      ) : null}
+      <AddPart dressing={dressing} onChange={put} />
     </View>
   );
   const steps = (
     <View className="pb-6">
       <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
       <View className="border-t border-line">
-        <EditSteps dressing={dressing} faults={faults} onChange={put} />
+        <EditSteps dressing={dressing} shown={card && drawn === dressing ? card.steps : null} faults={faults} onChange={put} />
       </View>
     </View>
   );

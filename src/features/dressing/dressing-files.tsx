@@ -1,10 +1,9 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DRESSINGS, KNOWN, WORKS } from '@/catalogue';
+import { DRESSINGS, KNOWN } from '@/catalogue';
 import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
-import type { Dressing } from '@/core/dressings';
 import { dressingFaults } from '@/core/bench';
-import { change, putDressing, selectCatalogue, selectOwnDressings, useApp, useAppDispatch, type Entities } from '@/state';
+import { change, putDressing, putMaterial, selectCatalogue, selectOwnDressings, useApp, useAppDispatch, type Entities } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -18,15 +17,16 @@ export function DressingFiles() {
   const catalogue = useApp(selectCatalogue);
   const [read, setRead] = useState<DressingsRead | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
-  const faulty = read ? read.dressings.filter((dressing) => dressingFaults(dressing, catalogue).length > 0).length : 0;
+  const faulty = read ? read.dressings.filter((dressing) => dressingFaults(dressing, { ...catalogue, materials: [...read.materials, ...catalogue.materials] }).length > 0).length : 0;
   const open = async () => {
     const text = await openText('.json,.md,application/json,text/markdown');
     if (text === null) return;
     setTaken(null);
-    setRead(readDressings(text, KNOWN, WORKS));
+    setRead(readDressings(text, KNOWN, catalogue));
   };
-  const take = (dressings: readonly Dressing[]) => {
+  const take = ({ dressings, materials }: DressingsRead) => {
     dispatch(change('dressings-in', (draft: Entities) => {
+      for (const material of materials) putMaterial(draft, material);
       for (const dressing of dressings) {
         // A shipped one is never written over: it comes in beside it, as made from it.
         const shipped = DRESSINGS.some((item) => item.id === dressing.id);
@@ -41,7 +41,7 @@ export function DressingFiles() {
       <Heading>{words('dressing.files')}</Heading>
       <View className="flex-row flex-wrap gap-3">
         <Button label={words('dressing.read-file')} onPress={() => void open()} />
-        {own.length > 0 ? <Button label={words('dressing.write-own', { count: own.length })} onPress={() => saveFile('aubade-dressings.json', writeDressings(own, WORKS))} /> : null}
+        {own.length > 0 ? <Button label={words('dressing.write-own', { count: own.length })} onPress={() => saveFile('aubade-dressings.json', writeDressings(own, catalogue))} /> : null}
       </View>
       {read?.fault ? <Say live tone="dawn">{words(`dressing.file-fault.${read.fault}`)}</Say> : null}
       {read && !read.fault ? (
@@ -51,7 +51,7 @@ export function DressingFiles() {
           {faulty > 0 ? <Say size="small" tone="straw">{words('dressing.file-faulty', { count: faulty })}</Say> : null}
           {read.problems.map((problem) => <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">{`${problem.record}${problem.path ? ` · ${problem.path}` : ''}: ${problem.message}`}</Say>)}
           <View className="flex-row flex-wrap gap-3">
-            {read.dressings.length > 0 ? <Button kind="main" label={words('dressing.take', { count: read.dressings.length })} onPress={() => take(read.dressings)} /> : null}
+            {read.dressings.length > 0 ? <Button kind="main" label={words('dressing.take', { count: read.dressings.length })} onPress={() => take(read)} /> : null}
             <Button kind="quiet" label={words('dressing.leave')} onPress={() => setRead(null)} />
           </View>
         </View>

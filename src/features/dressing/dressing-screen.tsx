@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { MATERIALS } from '@/catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
 import { change, middleSample, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
@@ -64,7 +63,7 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
     [words('dressing.skill'), `${words(`dressing.skill-n.${dressing.skill}`)}${dressing.minutes ? `, ${words('dressing.minutes', { minutes: dressing.minutes })}` : ''}`],
     [words('dressing.taper'), speech.t(`ui.taper.${dressing.taper}`)],
     [words('dressing.guard'), words(`dressing.protect.${dressing.protection}`)],
-    ...dressing.bundles.map((bundle): [string, string] => [words('dressing.bundle'), words('dressing.bundle-line', { material: MATERIALS.find((item) => item.id === bundle.material)?.name ?? bundle.material, parts: bundle.parts.map((part) => speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part)).join(', ') })]),
+    ...dressing.bundles.map((bundle): [string, string] => [words('dressing.bundle'), words('dressing.bundle-line', { material: catalogue.materials.find((item) => item.id === bundle.material)?.name ?? bundle.material, parts: bundle.parts.map((part) => speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part)).join(', ') })]),
     [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],
   ];
   const picture = card ? (

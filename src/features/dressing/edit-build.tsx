@@ -1,10 +1,13 @@
 import { View } from 'react-native';
-import { DRESSINGS, MATERIALS, STYLES } from '@/catalogue';
+import { DRESSINGS, STYLES } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { BeadKindId, BeadLock, BendId, MetalId, SchoolOption, ThreadRole, WaterId, WeightKind, WireId } from '@/catalogue/ids';
 import { addWeight, dropWeight, setThread, type Dressing, type DressingWeight } from '@/core/dressings';
+import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
+import { reworked, addByWay, setPart, takeOut } from '@/core/ways';
+import { MaterialPick } from './edit-material';
 import { Fold, Many, One, put, without, type EditProps } from './edit-fold';
 import { NumberField } from './number-field';
 
@@ -13,7 +16,6 @@ const BEAD_MM = [0.5, 12] as const;
 const ROOM = [0, 3] as const;
 const X_LONG = [-4, 8] as const;
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
-const THREADS = MATERIALS.filter((material) => material.functions.includes('thread'));
 /** Packet steps that a water may ask for. */
 const BY_WATER = ['-2', '-1', '0', '1', '2'] as const;
 
@@ -57,19 +59,28 @@ function Hooks({ dressing, onChange }: EditProps) {
 
 function Threads({ dressing, onChange }: EditProps) {
   const words = useWords();
+  const catalogue = useApp(selectCatalogue);
+  const { materials } = catalogue;
+  const threads = materials.filter((material) => material.functions.includes('thread'));
   const change = (at: number, more: Partial<Dressing['threads'][number]>) => onChange({ ...dressing, threads: put(dressing.threads, at, more) });
-  const nameOf = (id: string) => MATERIALS.find((material) => material.id === id)?.name ?? id;
+  // Parts and steps that were made with it take the new one too.
+  const withThread = (at: number, material: string) => reworked(dressing, (record) => {
+    const before = record.threads[at]!.material;
+    const swap = (id: string) => (id === before ? material : id);
+    return { ...record, threads: put(record.threads, at, { material }), parts: record.parts.map((part) => ({ ...part, of: part.of.map(swap) })) };
+  }, catalogue) ?? setThread(dressing, at, material);
+  const nameOf = (id: string) => materials.find((material) => material.id === id)?.name ?? id;
   return (
     <Fold title={words('edit-dressing.threads')} line={dressing.threads.map((thread) => nameOf(thread.material)).join('; ') || words('edit-dressing.no-thread')}>
       {dressing.threads.map((thread, index) => (
         <View key={index} role="group" aria-label={nameOf(thread.material)} className="gap-3 rounded-control border border-edge bg-ground p-3">
-          <One title={words('edit-dressing.thread')} choices={THREADS} value={thread.material} onChange={(material) => material && onChange(setThread(dressing, index, material))} />
+          <MaterialPick label={words('edit-dressing.thread')} fits={(material) => threads.includes(material)} value={thread.material} onChange={(material) => onChange(withThread(index, material))} />
           <One title={words('edit-dressing.thread-role')} choices={ids['thread-roles']} value={thread.role} onChange={(role: ThreadRole | null) => role && change(index, { role })} />
           <View className="w-32"><NumberField whole label={words('edit-dressing.finish-turns')} value={thread.finish_turns} range={TURNS} onChange={(turns) => turns !== null && change(index, { finish_turns: turns })} /></View>
           <View className="flex-row"><Button label={words('edit-dressing.thread-drop')} onPress={() => onChange({ ...dressing, threads: without(dressing.threads, index) })} /></View>
         </View>
       ))}
-      <View className="flex-row"><Button label={words('edit-dressing.thread-add')} onPress={() => onChange({ ...dressing, threads: [...dressing.threads, { role: dressing.threads.length === 0 ? 'foundation' : 'head', material: THREADS[0]!.id, finish_turns: dressing.threads.length === 0 ? 5 : 0, optional: false }] })} /></View>
+      <View className="flex-row"><Button label={words('edit-dressing.thread-add')} onPress={() => onChange({ ...dressing, threads: [...dressing.threads, { role: dressing.threads.length === 0 ? 'foundation' : 'head', material: threads[0]!.id, finish_turns: dressing.threads.length === 0 ? 5 : 0, optional: false }] })} /></View>
     </Fold>
   );
 }
@@ -77,12 +88,20 @@ function Threads({ dressing, onChange }: EditProps) {
 function Weights({ dressing, onChange }: EditProps) {
   const words = useWords();
   const speech = useSpeech();
+  const catalogue = useApp(selectCatalogue);
+  const part = dressing.parts.find((item) => item.part === 'weight' && item.way !== null);
+  const on = (kind: WeightKind) => (kind === 'hook-wire' ? null : addByWay(dressing, kind === 'bead' ? { what: 'bead' } : { what: 'weight', way: kind }, DRESSINGS, catalogue)) ?? addWeight(dressing, kind, DRESSINGS);
+  const off = (index: number) => {
+    const { kind } = dressing.weights[index]!;
+    const own = kind === 'hook-wire' ? undefined : dressing.parts.find((item) => item.part === (kind === 'bead' ? 'bead' : 'weight'));
+    return own ? takeOut(dressing, own.id, catalogue)!.after : dropWeight(dressing, index);
+  };
   const change = (at: number, more: Partial<DressingWeight>) => onChange({ ...dressing, weights: put(dressing.weights, at, more) });
   return (
     <Fold title={words('edit-dressing.weights')} line={dressing.weights.map((weight) => [speech.plain('weight-kinds', weight.kind), weight.metal ? speech.plain('metals', weight.metal) : ''].filter(Boolean).join(', ')).join('; ') || words('edit-dressing.unweighted')}>
       {dressing.weights.map((weight, index) => (
         <View key={index} role="group" aria-label={speech.name('weight-kinds', weight.kind)} className="gap-3 rounded-control border border-edge bg-ground p-3">
-          {weight.kind === 'wound' || weight.kind === 'sides' ? <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds'].filter((kind) => kind.id === 'wound' || kind.id === 'sides')} value={weight.kind} onChange={(kind: WeightKind | null) => kind && change(index, { kind })} /> : <Say weight="medium">{speech.name('weight-kinds', weight.kind)}</Say>}
+          {weight.kind === 'wound' || weight.kind === 'sides' ? <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds'].filter((kind) => kind.id === 'wound' || kind.id === 'sides')} value={weight.kind} onChange={(kind: WeightKind | null) => kind && (part ? onChange(setPart(dressing, part.id, { way: kind === 'sides' ? 'sides' : 'wound' }, catalogue)) : change(index, { kind }))} /> : <Say weight="medium">{speech.name('weight-kinds', weight.kind)}</Say>}
           <One title={words('edit-dressing.metal')} choices={ids.metals} value={weight.metal ?? null} none={words('edit-dressing.none')} onChange={(metal: MetalId | null) => change(index, { metal })} />
           {weight.kind === 'bead' ? (
             <>
@@ -93,12 +112,12 @@ function Weights({ dressing, onChange }: EditProps) {
           ) : (
             <View className="w-28"><NumberField whole label={words('edit-dressing.turns')} value={weight.turns} range={TURNS} onChange={(turns) => change(index, { turns })} /></View>
           )}
-          <View className="flex-row"><Button label={words('edit-dressing.weight-drop')} onPress={() => onChange(dropWeight(dressing, index))} /></View>
+          <View className="flex-row"><Button label={words('edit-dressing.weight-drop')} onPress={() => onChange(off(index))} /></View>
         </View>
       ))}
       <View className="flex-row flex-wrap gap-2">
         {ids['weight-kinds'].filter((kind) => !dressing.weights.some((weight) => weight.kind === kind.id)).map((kind) => (
-          <Button key={kind.id} label={words('edit-dressing.weight-add', { kind: kind.name })} onPress={() => onChange(addWeight(dressing, kind.id as WeightKind, DRESSINGS))} />
+          <Button key={kind.id} label={words('edit-dressing.weight-add', { kind: kind.name })} onPress={() => onChange(on(kind.id as WeightKind))} />
         ))}
       </View>
     </Fold>

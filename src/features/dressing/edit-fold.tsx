@@ -2,7 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
-import { Chips, Field, Say, Toggle } from '@/ui/primitives';
+import { Chips, Field, Pick, Say, Toggle } from '@/ui/primitives';
 import { Labelled } from './edit-part';
 
 export interface EditProps {
@@ -52,8 +52,12 @@ interface OneProps<T extends string> {
 
 const NONE = 'none-at-all';
 
-/** One of a few under its title, or none of them. */
+/** So many stand side by side; more are a list. */
+const FEW = 5;
+
+/** One of a few under its title, or none of them; of many, from a list. */
 export function One<T extends string>({ title, choices, value, none, onChange }: OneProps<T>) {
+  if (choices.length > FEW) return <View className="flex-row"><Pick label={title} choices={choices.map(({ id, name }) => ({ id: id as T, label: name }))} value={value} none={none} onChange={onChange} /></View>;
   return (
     <Labelled title={title}>
       <Chips compact label={title} choices={[...(none === undefined ? [] : [{ id: NONE, label: none }]), ...choices.map(({ id, name }) => ({ id, label: name }))]} value={value ?? NONE} onChange={(id) => onChange(id === NONE ? null : (id as T))} />

@@ -1,18 +1,23 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { MATERIALS } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
-import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type Dressing } from '@/core/dressings';
+import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers } from '@/core/dressings';
+import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { Fold, Many, NeededField, One, type EditProps } from './edit-fold';
 import { StepList } from './edit-steps';
+import { usePartNames } from './edit-where';
 import { NumberField } from './number-field';
 
 const AMOUNT = [0, 500] as const;
 const A_FLY = [1, 12] as const;
 
-const materialName = (id: string) => MATERIALS.find((material) => material.id === id)?.name ?? id;
+/** Materials by name, the tier's own among them. */
+function useMaterialNames(): (id: string) => string {
+  const { materials } = useApp(selectCatalogue);
+  return (id) => materials.find((material) => material.id === id)?.name ?? id;
+}
 
 /** What is made beforehand, what is tied from one bunch, and what shows through what. */
 export function EditShared(props: EditProps) {
@@ -23,17 +28,6 @@ export function EditShared(props: EditProps) {
       <Layers {...props} />
     </View>
   );
-}
-
-/** The parts by what a tier calls them; two of a kind by number. */
-function usePartNames(dressing: Dressing): (id: string) => string {
-  const speech = useSpeech();
-  return (id) => {
-    const part = dressing.parts.find((item) => item.id === id);
-    if (!part) return id;
-    const same = dressing.parts.filter((item) => item.part === part.part);
-    return same.length === 1 ? speech.plain('parts', part.part) : `${speech.plain('parts', part.part)} ${same.indexOf(part) + 1}`;
-  };
 }
 
 function Beforehand({ dressing, onChange }: EditProps) {
@@ -74,6 +68,7 @@ function Beforehand({ dressing, onChange }: EditProps) {
 
 function Bunches({ dressing, onChange }: EditProps) {
   const words = useWords();
+  const materialName = useMaterialNames();
   const nameOf = usePartNames(dressing);
   const [chosen, setChosen] = useState<string[]>([]);
   const named = (parts: readonly string[]) => parts.map(nameOf).join(', ');
@@ -105,6 +100,7 @@ function Bunches({ dressing, onChange }: EditProps) {
 
 function Layers({ dressing, onChange }: EditProps) {
   const words = useWords();
+  const materialName = useMaterialNames();
   const nameOf = usePartNames(dressing);
   const used = [...new Set([...dressing.threads.map((thread) => thread.material), ...dressing.parts.flatMap((part) => part.material ?? [])])];
   const named = (list: readonly string[]) => list.map(materialName).join(', ');

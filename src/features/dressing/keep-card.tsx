@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { WORKS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import type { PrintPage } from '@/core/hooks/drawn';
 import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
+import { selectCatalogue, useApp } from '@/state';
 import { cardMarkdown, cardSheet } from '@/speech';
 import { saveFile } from '@/features/files';
 import { useSpeech, useWords } from '@/features/shell';
@@ -19,10 +19,11 @@ const PAGES: readonly PrintPage[] = ['a4', 'letter'];
 export function KeepCard({ card, dressing }: { card: Card; dressing: Dressing }) {
   const words = useWords();
   const speech = useSpeech();
+  const catalogue = useApp(selectCatalogue);
   const [page, setPage] = useState<PrintPage>('a4');
   const [failed, setFailed] = useState(false);
   const sheet = cardSheet(card, speech);
-  const json = () => writeDressings([dressing], WORKS);
+  const json = () => writeDressings([dressing], catalogue);
   const pdf = () => {
     const { marks, bounds } = flyMarks(card);
     const resolved = marks.map((mark) => ({ ...mark, fill: mark.fill && inTheme(mark.fill, 'morning'), stroke: mark.stroke && inTheme(mark.stroke, 'morning') }));

@@ -2,10 +2,10 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { DRESSINGS, WORKS } from '@/catalogue';
+import { DRESSINGS } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
 import { bareByWay } from '@/core/ways';
-import { change, libraryCard, putDressing, selectDressings, useApp, useAppDispatch } from '@/state';
+import { change, libraryCard, putDressing, selectCatalogue, selectDressings, useApp, useAppDispatch } from '@/state';
 import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Heading, InView, Say } from '@/ui/primitives';
@@ -22,13 +22,14 @@ export function NewDressingScreen() {
   const dispatch = useAppDispatch();
   const derive = useDerive();
   const dressings = useApp(selectDressings);
+  const catalogue = useApp(selectCatalogue);
   const [stage, setStage] = useState<StageId>('mayfly/dun');
   const order = stage.split('/')[0] as OrderId;
   const style = ids.stages.find((item) => item.id === stage)!.style as StyleId;
   const bare = () => {
     const name = words('dressing.my-new', { stage: speech.plain('stages', stage) });
     const id = freeId(name, dressings);
-    const made = bareByWay(id, name, stage, style, DRESSINGS, WORKS);
+    const made = bareByWay(id, name, stage, style, DRESSINGS, catalogue);
     if (!made) return;
     dispatch(change('dressing', (draft) => putDressing(draft, made)));
     router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });

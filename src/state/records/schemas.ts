@@ -242,7 +242,8 @@ export const packetSchema = object({
   moves: packetMoves(),
 });
 
-export const materialSchema = object({ demo: demo(), base: text(), name: string().required(), functions: array(string().oneOf(KNOWN.functions).required()).required(), hex: string().matches(/^#[0-9a-f]{6}$/).required() });
+/** A material of the tier's own: `like` is the shipped one that it behaves like. */
+export const materialSchema = object({ demo: demo(), base: text(), name: string().required(), functions: array(string().oneOf(KNOWN.functions).required()).default([]), like: text(), hex: string().matches(/^#[0-9a-f]{6}$/).required() });
 
 export const dressingRecordSchema = dressingSchema(KNOWN).concat(object({ demo: demo(), base: text() }));
 

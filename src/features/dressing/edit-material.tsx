@@ -1,0 +1,79 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { slug } from '@/core/exchange';
+import { parseColour } from '@/core/colour';
+import { materialOf, type Material } from '@/core/materials';
+import { change, dropMaterial, putMaterial, selectCatalogue, selectOwnDressings, useApp, useAppDispatch } from '@/state';
+import { useWords } from '@/features/shell';
+import { Button, Field, Pick, Say } from '@/ui/primitives';
+
+interface MaterialPickProps {
+  label: string;
+  /** Whether a material can do the work. */
+  fits: (material: Material) => boolean;
+  value: string | null;
+  onChange: (id: string) => void;
+}
+
+/** What the list offers beside materials. */
+const OWN = '+own';
+
+/** A material that can do the work, the tier's own first; one that is not there yet can be made. */
+export function MaterialPick({ label, fits, value, onChange }: MaterialPickProps) {
+  const words = useWords();
+  const { materials } = useApp(selectCatalogue);
+  const [making, setMaking] = useState(false);
+  const fitting = materials.filter(fits);
+  const chosen = materials.find((material) => material.id === value);
+  return (
+    <View className="gap-3">
+      <Pick
+        label={label}
+        choices={[...fitting.map((material) => ({ id: material.id, label: material.like === undefined ? material.name : words('edit-dressing.own-named', { name: material.name }) })), { id: OWN, label: words('edit-dressing.own-material') }]}
+        value={value}
+        none={value === null ? words('edit-dressing.no-material') : undefined}
+        onChange={(id) => {
+          setMaking(id === OWN);
+          if (id !== null && id !== OWN) onChange(id);
+        }}
+      />
+      {making || chosen?.like !== undefined ? <OwnMaterial key={making ? OWN : chosen!.id} was={making ? null : chosen!} fitting={fitting.filter((material) => material.like === undefined)} onPut={(id) => { setMaking(false); onChange(id); }} /> : null}
+    </View>
+  );
+}
+
+/** A material of the tier's own: its name, what it behaves like, its colour. */
+function OwnMaterial({ was, fitting, onPut }: { was: Material | null; fitting: readonly Material[]; onPut: (id: string) => void }) {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const { materials } = useApp(selectCatalogue);
+  const used = useApp(selectOwnDressings).some((dressing) => was !== null && JSON.stringify(dressing).includes(`"${was.id}"`));
+  const [name, setName] = useState(was?.name ?? '');
+  const [like, setLike] = useState<string | null>(was?.like ?? fitting[0]?.id ?? null);
+  const [colour, setColour] = useState(was?.hex ?? fitting[0]?.hex ?? '');
+  const [tried, setTried] = useState(false);
+  const parsed = parseColour(colour);
+  const free = (stem: string) => { for (let n = 1; ; n++) { const id = n === 1 ? stem : `${stem}-${n}`; if (!materials.some((material) => material.id === id)) return id; } };
+  const keep = () => {
+    setTried(true);
+    const made = name.trim() === '' || like === null || parsed === null ? null : materialOf({ id: was?.id ?? free(`own-${slug(name).replace(/[^a-z0-9-]/g, '') || 'material'}`), name: name.trim(), like, hex: parsed.hex }, materials);
+    if (!made) return;
+    dispatch(change('material', (draft) => putMaterial(draft, made)));
+    onPut(made.id);
+  };
+  return (
+    <View role="group" aria-label={words('edit-dressing.own-material')} className="gap-3 rounded-control border border-edge bg-ground p-3">
+      <View className="flex-row"><Field label={words('edit-dressing.own-name')} value={name} onType={setName} error={tried && name.trim() === '' ? words('edit-dressing.needed') : null} /></View>
+      <View className="flex-row"><Pick label={words('edit-dressing.own-like')} choices={fitting.map((material) => ({ id: material.id, label: material.name }))} value={like} onChange={setLike} /></View>
+      <View className="flex-row items-end gap-3">
+        <View aria-hidden className="h-12 w-12 rounded-control border border-edge" style={{ backgroundColor: parsed?.hex }} />
+        <Field label={words('edit-dressing.own-colour')} value={colour} onType={setColour} error={tried && parsed === null ? words('edit-dressing.own-colour-wrong') : null} hint={words('edit-dressing.own-colour-hint')} />
+      </View>
+      <View className="flex-row flex-wrap gap-3">
+        <Button label={words(was ? 'edit-dressing.own-change' : 'edit-dressing.own-put')} onPress={keep} />
+        {was && !used ? <Button kind="quiet" label={words('edit-dressing.own-forget')} onPress={() => dispatch(change('material', (draft) => dropMaterial(draft, was.id)))} /> : null}
+      </View>
+      {was ? <Say size="small" tone="soft">{words('edit-dressing.own-everywhere')}</Say> : null}
+    </View>
+  );
+}

@@ -1,0 +1,58 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import GripVertical from 'lucide-react-native/icons/grip-vertical';
+import { createContext, useContext, type ReactNode } from 'react';
+import { token } from '../tokens';
+
+interface DragListProps {
+  /** An id for each row, in order. */
+  ids: readonly string[];
+  onMove: (from: number, to: number) => void;
+  children: ReactNode;
+}
+
+interface Taken extends Pick<ReturnType<typeof useSortable>, 'attributes' | 'listeners'> {
+  take: (node: HTMLElement | null) => void;
+}
+
+const Handle = createContext<Taken | null>(null);
+
+/** Pixels a pointer goes before a tap becomes a drag. */
+const START_PX = 6;
+
+/** Rows that can be moved by a handle: by pointer, or by keys (space takes it, arrows move it, space lets it go). */
+export function DragList({ ids, onMove, children }: DragListProps) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  const end = ({ active, over }: DragEndEvent) => {
+    const [from, to] = [ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : -1];
+    if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
+  };
+  return (
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>{children}</SortableContext>
+    </DndContext>
+  );
+}
+
+/** One row of a drag list; its handle is a `DragHandle` somewhere in it. */
+export function DragRow({ id, children }: { id: string; children: ReactNode }) {
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id });
+  return (
+    <div ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition, position: 'relative', zIndex: isDragging ? 1 : undefined, opacity: isDragging ? 0.85 : undefined }}>
+      <Handle.Provider value={{ take: setActivatorNodeRef, attributes, listeners }}>{children}</Handle.Provider>
+    </div>
+  );
+}
+
+/** What a row is taken by. */
+export function DragHandle({ label }: { label: string }) {
+  const handle = useContext(Handle);
+  if (!handle) return null;
+  const { take, attributes, listeners } = handle;
+  return (
+    <div ref={take} {...attributes} {...listeners} aria-label={label} className="flex min-h-target min-w-target cursor-grab items-center justify-center" style={{ touchAction: 'none' }}>
+      <GripVertical size={20} color={token('soft')} aria-hidden />
+    </div>
+  );
+}

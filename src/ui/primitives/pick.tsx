@@ -1,0 +1,35 @@
+import { Picker } from '@react-native-picker/picker';
+import { cssInterop } from 'nativewind';
+import { View } from 'react-native';
+import type { Choice } from './controls';
+import { Say } from './text';
+
+cssInterop(Picker, { className: 'style' });
+
+interface PickProps<T extends string> {
+  label: string;
+  choices: readonly Choice<T>[];
+  value: T | null;
+  /** What no choice is called; where it is left out there is always one. */
+  none?: string;
+  onChange: (id: T | null) => void;
+  disabled?: boolean;
+}
+
+/** No choice, as the value of an option. */
+const NONE = '';
+
+/** One of many on one line, under its name: the browser's own list, so that keys, typing ahead and a phone's wheel work. */
+export function Pick<T extends string>({ label, choices, value, none, onChange, disabled = false }: PickProps<T>) {
+  return (
+    <View className="min-w-0 flex-1 gap-1">
+      <Say size="small" tone="soft">
+        {label}
+      </Say>
+      <Picker aria-label={label} enabled={!disabled} selectedValue={value ?? NONE} onValueChange={(id: string) => onChange(id === NONE ? null : (id as T))} className={`min-h-target w-full min-w-0 rounded-control border border-edge bg-plane px-2 font-sans text-body text-ink ${disabled ? 'opacity-60' : ''}`}>
+        {none === undefined ? null : <Picker.Item label={none} value={NONE} />}
+        {choices.map((choice) => <Picker.Item key={choice.id} label={choice.label} value={choice.id} />)}
+      </Picker>
+    </View>
+  );
+}
