@@ -201,12 +201,30 @@ export function addByWay(dressing: Dressing, given: NewPart, library: readonly D
     ...model, id, optional: false, way: given.way ?? model.way, of: given.of ?? model.of, from: given.from ?? (has(model.from) && model.to !== 'forward' ? model.from : null), to: has(model.to) ? model.to : null,
     long: model.long && !own(model.long.base) ? { base: 'gape', factor: 1, low: 0.9, high: 1.1 } : model.long, least: model.least && own(model.least.base) ? model.least : null,
   };
-  return reworked(dressing, (record) => {
-    // Along the hook a new part stands behind the one that fills what is left.
-    const before = record.parts.findIndex((item) => item.what === 'head' || (part.to === 'forward' && item.to === 'forward'));
-    const at = before < 0 ? record.parts.length : before;
-    return { ...record, parts: [...record.parts.slice(0, at), part, ...record.parts.slice(at)].map((item) => (item.to === 'forward' ? { ...item, from: null } : item)) };
-  }, catalogue);
+  return reworked(dressing, (record) => ({ ...record, parts: placed(record.parts, part, dressing.style, library).map((item) => (item.to === 'forward' ? { ...item, from: null } : item)) }), catalogue);
+}
+
+const REST: WayPart['long'] = { base: 'rest', factor: 1, low: 0.9, high: 1 };
+/** A body before a thorax where the library holds none of the style. */
+const BODY_SHARE: WayPart['long'] = { base: 'shank', factor: 0.6, low: 0.54, high: 0.66 };
+
+/** The parts with a new one in its place: before the head, and of those along the hook a thorax in front of the body, which then takes its share in place of all the room; another behind the one that fills what is left. */
+function placed(parts: readonly WayPart[], part: WayPart, style: Dressing['style'], library: readonly Dressing[]): WayPart[] {
+  const insert = (list: readonly WayPart[], at: number, item: WayPart) => [...list.slice(0, at), item, ...list.slice(at)];
+  const head = parts.findIndex((item) => item.what === 'head');
+  const end = head < 0 ? parts.length : head;
+  if (part.to !== 'forward') return insert(parts, end, part);
+  const along = parts.filter((item) => item.to === 'forward');
+  if (part.what !== 'thorax' || along.length === 0) return insert(parts, Math.min(end, Math.max(0, along.length === 0 ? end : parts.indexOf(along[0]!))), part);
+  // A bead takes its room off the body: as it is in the library with one.
+  const beaded = (list: readonly { what?: PartId; part?: PartId }[]) => list.some((item) => (item.what ?? item.part) === 'bead');
+  const inStyle = library.filter((item) => item.style === style);
+  const alike = inStyle.filter((item) => beaded(item.parts) === beaded(parts));
+  const shares = (alike.length > 0 ? alike : inStyle).flatMap((item) => item.parts.filter((own) => own.to === 'forward' && own.part !== 'thorax' && own.base === 'shank' && own.factor !== null && item.parts.some((other) => other.part === 'thorax')));
+  const usual = [...shares].sort((a, b) => a.factor! - b.factor!)[shares.length >> 1];
+  const long: WayPart['long'] = usual ? { base: usual.base, factor: usual.factor!, low: usual.low ?? usual.factor!, high: usual.high ?? usual.factor! } : BODY_SHARE;
+  const body = parts.map((item) => (item.to === 'forward' && item.long?.base === 'rest' ? { ...item, long, thick: item.thick ?? usual?.thick ?? null } : item));
+  return insert(body, body.indexOf(body.findLast((item) => item.to === 'forward')!) + 1, { ...part, long: REST });
 }
 
 const SPOOLED: ReadonlySet<string> = new Set(['noodle', 'layers', 'floss', 'tubing', 'yarn']);
@@ -219,13 +237,16 @@ export function bareByWay(id: string, name: string, stage: Dressing['stages'][nu
   const made = library.filter((item) => item.style === style && item.parts.every((part) => part.way !== null));
   // A body off a spool reaches over any hook; quills and biots are short.
   const spooled = (item: Dressing) => item.parts.some((part) => part.to === 'forward' && part.part !== 'thorax' && SPOOLED.has(part.way!));
-  const model = made.find((item) => item.stages.includes(stage) && spooled(item)) ?? made.find(spooled) ?? made[0];
+  // One that ties over many lengths leaves the tier the most room.
+  const spread = ({ length_mm: [low, high] }: Dressing) => high / low;
+  const widest = [...made].sort((a, b) => spread(b) - spread(a));
+  const model = widest.find((item) => item.stages.includes(stage) && spooled(item)) ?? widest.find(spooled) ?? widest[0];
   const record = model && recordOf(model);
   if (!model || !record) return null;
   const along = record.parts.some((part) => BARE.has(part.what) && part.to === 'forward');
   const parts = record.parts.filter((part) => BARE.has(part.what) || (!along && part.to === 'forward')).map((part): WayPart => ({ ...part, of: [model.parts.find((item) => item.id === part.id)?.material ?? part.of[0]!, ...part.of.slice(1)], optional: false, least: null, from: part.to === 'forward' ? null : part.from }));
   const front = parts.findLast((part) => part.to === 'forward');
-  const wayParts = parts.map((part) => (part === front ? { ...part, long: { base: 'rest', factor: 1, low: 0.9, high: 1 } } : part));
+  const wayParts = parts.map((part) => (part === front ? { ...part, long: REST } : part));
   const threads = record.threads.filter((thread) => thread.role === 'sewing' || thread === record.threads[record.threads.length - 1]);
   const bare = workOut({ ...record, id, name, rev: 1, stages: [stage], parts: wayParts, order: [], notes: {}, threads, taper: 'none', evidence: 'theory', claims: [], bank: [], parent: null, changes: [], switches: [] }, catalogue);
   return bare.dressing;

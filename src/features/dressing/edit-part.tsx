@@ -118,9 +118,9 @@ function Fields({ dressing, part, asks, onChange }: FieldsProps) {
   const doing = (does: 'coat.' | 'marker') => catalogue.materials.filter((material) => material.functions.some((other) => other.startsWith(does))).map((material) => ({ id: material.id, label: material.name }));
   return (
     <View className="gap-3">
+      {asks.has('long') ? <RuleFields dressing={dressing} value={long} along={along} onChange={(next) => set({ long: next })} /> : null}
       {asks.has('from') ? <WherePick dressing={dressing} label={words('edit-dressing.from')} value={record ? record.from : part.from} none={words('edit-dressing.where-usual')} onChange={(from) => set({ from })} /> : null}
       {asks.has('to') && !along ? <WherePick dressing={dressing} label={words('edit-dressing.to')} value={part.to} none={words('edit-dressing.where-usual')} more={[{ id: 'collar', label: words('edit-dressing.as-collar') }]} onChange={(to) => set({ to })} /> : null}
-      {asks.has('long') ? <RuleFields dressing={dressing} value={long} along={along} onChange={(next) => set({ long: next })} /> : null}
       {asks.has('least') ? <ShareFields dressing={dressing} label={words('edit-dressing.at-least')} value={part.at_least} usual="shank" onChange={(least) => set({ least })} /> : null}
       {asks.has('thick') ? <ShareFields dressing={dressing} label={words('edit-dressing.thick')} value={part.thick} usual="girth" onChange={(thick) => set({ thick })} /> : null}
       {asks.has('wide') ? <ShareFields dressing={dressing} label={words('edit-dressing.wide')} value={part.wide} usual="girth" onChange={(wide) => set({ wide })} /> : null}

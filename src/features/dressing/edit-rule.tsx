@@ -76,7 +76,7 @@ export function ShareFields({ dressing, label, value, usual, onChange }: SharePr
   const words = useWords();
   const bases = useBases(dressing, value?.base, false).filter((base) => base.id !== 'rest');
   return (
-    <View className="min-w-0 flex-row gap-3">
+    <View className="min-w-0 flex-row items-end gap-3">
       <View className="w-28"><NumberField label={label} value={value?.factor ?? null} range={FACTOR} onChange={(factor) => onChange(factor === null ? null : { base: value?.base ?? usual, factor })} /></View>
       {value ? <Pick label={words('edit-dressing.share-of', { what: label })} choices={bases} value={value.base} onChange={(base) => base && onChange({ ...value, base })} /> : null}
     </View>

@@ -7,7 +7,7 @@ import { movedRun, runOf, STEP_DEFAULTS, type Dressing, type DressingFault, type
 import type { CardStep } from '@/core/tying';
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Digits, DragHandle, DragList, DragRow, Field, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Digits, DragHandle, DragList, DragRow, Field, Pick, Say, Toggle, type DragWords } from '@/ui/primitives';
 import { CheckLines } from './check-lines';
 import { usePartNames, WherePick } from './edit-where';
 import { NumberField } from './number-field';
@@ -65,10 +65,12 @@ function keysOf(steps: readonly DressingStep[]): string[] {
 /** Steps that can be moved by handle, button and key, changed and taken out: of the dressing, or of what is made beforehand. */
 export function StepList({ dressing, steps, shown = null, faultsOf, onChange, of }: StepListProps) {
   const [open, setOpen] = useState<string | null>(null);
+  const words = useWords();
   const keys = useMemo(() => keysOf(steps), [steps]);
+  const said: DragWords = { how: words('edit-dressing.drag-how'), taken: (n) => words('edit-dressing.drag-taken', { n }), over: (n) => words('edit-dressing.drag-over', { n }), put: (n) => words('edit-dressing.drag-put', { n }), left: words('edit-dressing.drag-left') };
   const put = (next: DressingStep[], tool: string | null = null) => onChange(next, tool && !dressing.tools.includes(tool) ? [...dressing.tools, tool] : dressing.tools);
   return (
-    <DragList ids={keys} onMove={(from, to) => put(movedRun(steps, from, to))}>
+    <DragList ids={keys} said={said} onMove={(from, to) => put(movedRun(steps, from, to))}>
       {steps.map((step, index) => (
         <DragRow key={keys[index]} id={keys[index]!}>
           <StepRow

@@ -53,7 +53,7 @@ export function WherePick({ dressing, label, value, none, more = [], onChange }:
   const known = mark === null || marks.some((item) => item.id === mark) ? marks : [...marks, { id: mark, label: mark.replace(/^part:/, '') }];
   const moved = (factor: number | null) => onChange(mark === null ? null : factor ? `${mark}${factor < 0 ? '' : '+'}${factor}${base}` : mark);
   return (
-    <View className="min-w-0 flex-row gap-3">
+    <View className="min-w-0 flex-row items-end gap-3">
       <Pick label={label} choices={known} value={mark} none={none} onChange={(id) => onChange(id === null ? null : found && /^(part:|tie-down|front)/.test(id) === /^(part:|tie-down|front)/.test(mark ?? '') ? `${id}${found[0]}` : id)} />
       {mark !== null && mark !== 'collar' ? <View className="w-24"><NumberField label={words('edit-dressing.moved-by')} value={found ? Number(found[1]) : null} range={OFFSET} onChange={moved} /></View> : null}
     </View>

@@ -1,14 +1,24 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type DragEndEvent } from '@dnd-kit/core';
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type DragEndEvent, type UniqueIdentifier } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import GripVertical from 'lucide-react-native/icons/grip-vertical';
 import { createContext, useContext, type ReactNode } from 'react';
 import { token } from '../tokens';
 
+/** What is said while a row is moved; places count from 1. */
+export interface DragWords {
+  how: string;
+  taken: (n: number) => string;
+  over: (n: number) => string;
+  put: (n: number) => string;
+  left: string;
+}
+
 interface DragListProps {
   /** An id for each row, in order. */
   ids: readonly string[];
   onMove: (from: number, to: number) => void;
+  said: DragWords;
   children: ReactNode;
 }
 
@@ -22,14 +32,21 @@ const Handle = createContext<Taken | null>(null);
 const START_PX = 6;
 
 /** Rows that can be moved by a handle: by pointer, or by keys (space takes it, arrows move it, space lets it go). */
-export function DragList({ ids, onMove, children }: DragListProps) {
+export function DragList({ ids, onMove, said, children }: DragListProps) {
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
   const end = ({ active, over }: DragEndEvent) => {
     const [from, to] = [ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : -1];
     if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
   };
+  const place = (id: UniqueIdentifier) => ids.indexOf(String(id)) + 1;
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => said.taken(place(active.id)),
+    onDragOver: ({ over }) => (over ? said.over(place(over.id)) : undefined),
+    onDragEnd: ({ active, over }) => said.put(place(over?.id ?? active.id)),
+    onDragCancel: () => said.left,
+  };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end}>
+    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end} accessibility={{ announcements, screenReaderInstructions: { draggable: said.how } }}>
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>{children}</SortableContext>
     </DndContext>
   );
