@@ -3,6 +3,9 @@ import type { BendId, StageId } from '@/catalogue/ids';
 import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES } from '@/core/answer';
 import { at, band, curveOf, pathOf, smooth, walk, type Point } from '@/core/hooks/drawn';
+import { cardOnCommonHook } from '../../../tools/plate-pixels';
+import { nosed } from './fly/bodies';
+import { boundsOf } from './fly/brush';
 import { flyMarks } from './fly/fly-marks';
 import { partStates } from './fly/progress';
 import { fitInto, svgPicture } from './to-svg';
@@ -168,4 +171,42 @@ describe('a drawing as a file', () => {
     expect([x - 10 * scale, x + 2 * scale]).toEqual([40, 160]);
     expect([y - 3 * scale, y + 5 * scale]).toEqual([10, 90]);
   });
+});
+
+describe('a hackle as its turns lie', () => {
+  const card = (id: string) => cardOnCommonHook(SHIPPED.dressings.find((dressing) => dressing.id === id)!);
+  const of = (id: string, trim: 'full' | 'flat-below' | 'both', kind = 'hackle') => {
+    const shown = card(id);
+    const trimmed = { ...shown, hackles: shown.hackles.map((item) => ({ ...item, trim })), parts: shown.parts.filter((part) => part.part === kind || part.thick_mm !== null) };
+    const { marks } = flyMarks(trimmed);
+    const bare = flyMarks({ ...trimmed, parts: trimmed.parts.filter((part) => part.part !== kind) }).marks;
+    return boundsOf(marks.filter((mark) => !bare.some((other) => other.d === mark.d)));
+  };
+  test('stands over the whole of its stretch, one barb high and low', () => {
+    const shown = card('first-light-dun');
+    const hackle = shown.parts.find((part) => part.part === 'hackle')!;
+    const { left, right, top, bottom } = of('first-light-dun', 'full');
+    expect(right - left).toBeGreaterThan(hackle.from_mm! - hackle.to_mm!);
+    expect(top - bottom).toBeGreaterThan(1.8 * hackle.mm!);
+    expect(top - bottom).toBeLessThan(2.6 * hackle.mm!);
+  });
+  test('clipped flat below it keeps its barbs above and a stub below; above and below, neither', () => {
+    const hackle = card('first-light-dun').parts.find((part) => part.part === 'hackle')!;
+    const flat = of('first-light-dun', 'flat-below');
+    expect(flat.top).toBeGreaterThan(0.8 * hackle.mm!);
+    expect(-flat.bottom).toBeLessThan(0.4 * hackle.mm!);
+    const both = of('first-light-dun', 'both');
+    expect(Math.max(both.top, -both.bottom)).toBeLessThan(0.6 * hackle.mm!);
+  });
+  test('a palmer stands along the body, not from one point', () => {
+    const second = card('ellanmere-hatching-wet').parts.find((part) => part.part === 'second-hackle')!;
+    const { left, right } = of('ellanmere-hatching-wet', 'full', 'second-hackle');
+    expect(right - left).toBeGreaterThan(0.9 * (second.from_mm! - second.to_mm!));
+  });
+});
+
+test('a body with nothing in front of it runs down to the head, one behind a thorax does not', () => {
+  const plain = () => 1;
+  expect([nosed(plain)(0), nosed(plain)(0.7)]).toEqual([1, 1]);
+  expect(nosed(plain)(1)).toBeLessThan(0.5);
 });

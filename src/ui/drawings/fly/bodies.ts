@@ -12,6 +12,14 @@ export const PROFILE = {
   spindle: (u: number) => 0.5 + 0.5 * Math.sin(Math.PI * (0.12 + 0.76 * u)),
 } as const;
 
+/** Where a body begins to run down to its head, and how far. */
+const NOSE = { from: 0.72, down: 0.62 } as const;
+
+/** A profile that ends at a head, not at a wall. */
+export function nosed(profile: (u: number) => number): (u: number) => number {
+  return (u) => profile(u) * (1 - NOSE.down * Math.max(0, (u - NOSE.from) / (1 - NOSE.from)) ** 2);
+}
+
 const lengthOf = ({ from, to }: Stretch) => Math.abs(from - to);
 
 /** How a body of each material looks: wash, outline and the texture a tier knows it by. `wound` is its number of turns where that is known. */

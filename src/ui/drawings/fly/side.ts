@@ -1,6 +1,6 @@
 import type { CardPart } from '@/core/tying';
 import { at, curveOf, smooth, type Mark, type Point } from '@/core/hooks/drawn';
-import { bodyMarks, PROFILE } from './bodies';
+import { bodyMarks, nosed, PROFILE } from './bodies';
 import { along, anglesAt, fan, fibres, hairs, INK, leaf, on, outlineOf, path, scatter, strand, towards, turns, type Stretch } from './brush';
 import { trimOf, type Draw } from './draw';
 
@@ -189,6 +189,21 @@ function tuft(part: CardPart, draw: Draw): Mark[] {
 
 /** Half-thickness of wound soft hackle at its root, as a share of the thorax. */
 const STEM_OF_THORAX = 0.4;
+/** Barbs that stand round one turn, by how they are wound; and how far they lean before and behind it, radians. */
+const BARBS = { collar: 24, palmer: 16, soft: 11, plume: 12 } as const;
+const SPLAY = 0.3;
+/** The least of a barb that is seen, where it points at the reader. */
+const SEEN = 0.55;
+/** Lean of a soft barb to the rear. */
+const SWEPT = { least: 0.5, more: 0.5 } as const;
+/** What scissors leave of a barb beyond the body, as a share of its length. */
+const STUB = 0.1;
+
+/** The body that a hackle stands on at a place, half its thickness. */
+function surfaceAt(draw: Draw, mm: number): number {
+  const halves = draw.card.parts.flatMap((part) => (part.thick_mm !== null && part.from_mm !== null && part.to_mm !== null && mm <= part.from_mm + 1e-6 && mm >= part.to_mm - 1e-6 && draw.state(part).there === 'yes' ? [part.thick_mm / 2] : []));
+  return Math.max(draw.card.hook.wire_mm / 2, ...halves.map((half) => half * 0.85));
+}
 
 function hackle(part: CardPart, draw: Draw): Mark[] {
   const length = part.mm ?? 1;
@@ -205,19 +220,25 @@ function hackle(part: CardPart, draw: Draw): Mark[] {
     return fibres(fan(origin, 0, 0.34, length, 9, 0.03) + fan(origin, Math.PI, 0.34, length, 9, -0.03), colour, 1.2, 0.45);
   }
   const reach = part.to_mm !== null ? part.to_mm : Math.max(0.25, start - Math.max(0.35, (part.count ?? 3) * 0.16));
+  const wound = Math.max(1, Math.round(draw.card.hackles.find((item) => item.part === part.id)?.turns ?? part.count ?? 3));
   const palmered = Math.abs(reach - start) > 2.2;
-  const amount = soft || cdc ? 16 : palmered ? 44 : 30 + 2 * (part.count ?? 3);
-  const below = draw.thick('thorax') * 0.55;
-  const lines = Array.from({ length: amount }, (_, index) => {
-    const { p, rear } = placeOf(draw, start + (reach - start) * scatter(index));
-    const side = index % 2 === 0 ? 1 : -1;
-    const lean = soft || cdc ? 0.3 + 0.7 * scatter(index, 0.382) : Math.PI / 2 + (scatter(index, 0.382) - 0.5) * (palmered ? 0.8 : 0.95);
-    let l = length * (0.86 + 0.14 * scatter(index, 0.755));
+  const barbs = soft ? BARBS.soft : cdc ? BARBS.plume : palmered ? BARBS.palmer : BARBS.collar;
+  // Each turn has its barbs all round: those toward the reader and away from him are seen short.
+  const lines = Array.from({ length: wound * barbs }, (_, index) => {
+    const mm = start + (reach - start) * ((Math.floor(index / barbs) + 0.5) / wound);
+    const { p, rear } = placeOf(draw, mm);
+    const surface = surfaceAt(draw, mm);
+    const round = 2 * Math.PI * scatter(index);
+    const height = Math.cos(round);
+    const side = height >= 0 ? -1 : 1;
     const low = side > 0;
-    if (low && (trim === 'flat-below' || trim === 'both')) l = Math.min(l, below);
-    if (!low && trim === 'both') l = Math.min(l, below);
-    if (low && trim === 'v-below' && Math.abs(lean - Math.PI / 2) < 0.3) l = Math.min(l, below);
-    return strand(p, rear + side * lean, l, side * (soft ? -0.18 : cdc ? -0.1 : 0.02));
+    const aside = Math.abs(Math.sin(round));
+    const cut = (low && (trim === 'flat-below' || trim === 'both')) || (!low && trim === 'both') || (low && trim === 'v-below' && aside < 0.55);
+    const full = length * (0.88 + 0.12 * scatter(index, 0.57)) * (SEEN + (1 - SEEN) * Math.abs(height));
+    const l = cut ? Math.min(full, length * STUB) : full;
+    const lean = soft || cdc ? SWEPT.least + SWEPT.more * scatter(index, 0.755) : Math.PI / 2 + (scatter(index, 0.755) - 0.5) * 2 * SPLAY;
+    const base = towards(p, rear + side * (Math.PI / 2), surface * Math.abs(height));
+    return strand(base, rear + side * lean, l, side * (soft ? -0.18 : cdc ? -0.1 : 0.02));
   }).join('');
   // Cut above and below, the barbs that are left point at the reader: seen end on, they are short.
   if (trim === 'both' && !palmered) {
@@ -225,11 +246,11 @@ function hackle(part: CardPart, draw: Draw): Mark[] {
     const ends = Array.from({ length: 26 }, (_, index) => strand(p, rear + (scatter(index) - 0.5) * 1.5 + (index % 2 === 0 ? 0 : Math.PI), length * (0.18 + 0.34 * scatter(index, 0.382)))).join('');
     return [...fibres(lines, colour, 1.1, 0.5), ...fibres(ends, colour, 1.3, 0.5)];
   }
-  const wound = fibres(lines, colour, soft || cdc ? 1.6 : 1.1, soft || cdc ? 0.35 : 0.5);
-  if (part.to_mm === null || palmered || !soft) return wound;
-  // The stem and its down hide the wire that they are wound on.
+  const marks = fibres(lines, colour, soft || cdc ? 1.6 : 1.1, soft || cdc ? 0.35 : 0.5);
+  if (part.to_mm === null || palmered || (!soft && !cdc)) return marks;
+  // The stem and its down, or the loop, hide the wire that they are wound on.
   const neck = Math.max(draw.card.hook.wire_mm, draw.thick('thorax') * STEM_OF_THORAX);
-  return [...bodyMarks({ at: along(draw.hook.curve), from: start, to: reach, half: (u) => neck * (1 - 0.3 * u) }, 'body.thread', colour, null), ...wound];
+  return [...bodyMarks({ at: along(draw.hook.curve), from: start, to: reach, half: (u) => neck * (1 - 0.3 * u) }, 'body.thread', colour, null), ...marks];
 }
 
 /** Barbs stacked on a loop: a flat brush over the thorax. */
@@ -299,8 +320,12 @@ function back(part: CardPart, draw: Draw, kind: 'abdomen' | 'thorax'): Mark[] {
   const colour = draw.colour(part);
   const to = part.to_mm ?? under.to_mm;
   const from = part.from_mm ?? under.from_mm;
-  const stretch: Stretch = { ...draw.stretch(under, kind === 'thorax' ? PROFILE.round : PROFILE.taper), from, to };
-  if (fnOf(part) === 'tail.webby') return bodyMarks({ ...stretch, half: (u) => stretch.half(u) * 1.05 }, 'tail.webby', colour, null);
+  const stretch: Stretch = { ...draw.stretch(under, kind === 'thorax' ? PROFILE.round : draw.find('thorax') || draw.find('bead') ? PROFILE.taper : nosed(PROFILE.taper)), from, to };
+  // A strip of hide lies on the back; the flank stays seen.
+  if (fnOf(part) === 'tail.webby') {
+    const strip: Stretch = { ...stretch, half: (u) => stretch.half(u) * 0.45, at: (s) => { const place = stretch.at(s); return { ...place, p: above(place.p, place.n, stretch.half((s - from) / (to - from || 1)) * 0.72) }; } };
+    return bodyMarks(strip, 'tail.webby', colour, null);
+  }
   const lift = foam ? 1.55 : 1.14;
   const shares = Array.from({ length: 17 }, (_, index) => index / 16);
   const dome = (u: number) => (foam ? 0.45 + (lift - 0.45) * Math.sin(Math.PI * Math.min(1, Math.max(0, 0.06 + 0.9 * u))) : lift);
@@ -402,13 +427,19 @@ function isStout(part: CardPart): boolean {
   return part.thick_mm !== null && part.mm !== null && part.thick_mm > 0.6 * part.mm;
 }
 
+/** How a body swells: by its kind of fly; one with nothing in front of it runs down to the head. */
+function profileOf(part: CardPart, draw: Draw): (u: number) => number {
+  const own = draw.style === 'grub' || draw.style === 'shrimp' ? PROFILE.spindle : draw.style === 'wide-terrestrial' ? PROFILE.ball : isStout(part) ? PROFILE.spindle : PROFILE.taper;
+  return draw.find('thorax') || draw.find('bead') ? own : nosed(own);
+}
+
 /** A part from the side, at the stage its fly has reached. */
 export function sideMarks(part: CardPart, draw: Draw): Mark[] {
   const { there } = draw.state(part);
   if (there === 'no') return [];
   if (there === 'waiting') return waiting(part, draw);
   switch (part.part) {
-    case 'abdomen': return body(part, draw, draw.style === 'grub' || draw.style === 'shrimp' ? PROFILE.spindle : draw.style === 'wide-terrestrial' ? PROFILE.ball : isStout(part) ? PROFILE.spindle : PROFILE.taper);
+    case 'abdomen': return body(part, draw, profileOf(part, draw));
     case 'thorax': return body(part, draw, draw.style === 'wide-terrestrial' ? PROFILE.ball : PROFILE.round);
     case 'case': return body(part, draw, PROFILE.even);
     case 'underbody': return part.to_mm === null || part.thick_mm === null ? [] : body(part, draw, PROFILE.even);
@@ -418,7 +449,7 @@ export function sideMarks(part: CardPart, draw: Draw): Mark[] {
     case 'larva-head': return larvaHead(part, draw);
     case 'egg-mass': return band(part, draw, draw.thick('abdomen') * 1.25, PROFILE.ball, 0.2);
     case 'tag': return fnOf(part) === 'tail.webby' || fnOf(part) === 'legs.fibre' ? tail(part, draw) : fnOf(part) === 'body.foam' ? spot(part, draw) : band(part, draw, draw.thick('abdomen') * 1.06, PROFILE.ball, 0.4);
-    case 'collar': return fnOf(part) === 'hackle.soft' ? hackle(part, draw) : band(part, draw, draw.thick('thorax') * 1.06, PROFILE.even, 0);
+    case 'collar': return fnOf(part)?.startsWith('hackle.') ? hackle(part, draw) : part.to_mm !== null ? body({ ...part, thick_mm: part.thick_mm ?? draw.thick('thorax') * 1.06 }, draw, PROFILE.even) : band(part, draw, draw.thick('thorax') * 1.06, PROFILE.even, 0);
     case 'wing': return wing(part, draw);
     case 'hair-wing': {
       const { p, n, rear } = placeOf(draw, part.from_mm ?? 0);
