@@ -17,7 +17,7 @@ module.exports = [
   ...expo,
   { rules: { 'import/no-named-as-default': 'off', 'import/no-named-as-default-member': 'off', 'import/first': 'off' } },
   { files: ['**/*.js'], languageOptions: { globals: { __dirname: 'readonly', require: 'readonly', module: 'readonly', exports: 'writable' } } },
-  { ignores: ['dist/**', 'node_modules/**', '.expo/**', 'test-results/**', 'expo-env.d.ts', 'public/*-worker.js'] },
+  { ignores: ['dist/**', '.stryker-tmp/**', 'node_modules/**', '.expo/**', 'test-results/**', 'expo-env.d.ts', 'public/*-worker.js'] },
   { files: ['**/*.{ts,tsx}'], rules: { 'no-restricted-properties': ['error', ...impure], 'no-restricted-syntax': noClock } },
   { files: ['src/state/ports.ts', 'tools/**', 'e2e/**', 'benchmarks/**'], rules: { 'no-restricted-properties': 'off', 'no-restricted-syntax': 'off' } },
   {

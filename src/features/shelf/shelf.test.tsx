@@ -43,7 +43,7 @@ describe('data', () => {
   test('what is stored is counted in plain words', async () => {
     await openScreen(<DataScreen />);
     expect(screen.getByText('8 matches')).toBeInTheDocument();
-    expect(screen.getByText('37 hook models')).toBeInTheDocument();
+    expect(screen.getByText('43 hook models')).toBeInTheDocument();
     expect(screen.queryByText(/settings/)).toBeNull();
   });
   test('a clean store says where things will be kept', async () => {
