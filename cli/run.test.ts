@@ -187,6 +187,10 @@ describe('dressings', () => {
     expect(json('match', '--order', 'mayfly', '--stage', 'dun', '--length', '3', '--dressing', 'my-dun', '--dressings', own).value.dressing).toMatchObject({ id: 'my-dun', pinned: true });
     expect(json('dressings', 'why', 'my-dun', '--stage', 'mayfly/dun', '--dressings', own).value.id).toBe('my-dun');
     expect(json('card', '--dressing', 'my-dun', '--hook', 'reference:standard-dry:18').value.error.field).toBe('dressing');
+    const furred = file('furred.json', JSON.stringify({ aubade: 'dressings', version: 3, materials: [{ id: 'own-dusk-fur', name: 'Dusk fur', like: 'fine-fur', hex: '#4a3f52' }], items: [{ ...library[0], id: 'dusk-dun', name: 'Dusk dun', parts: library[0].parts.map((part: string) => part.replace('fine-fur', 'own-dusk-fur')) }] }));
+    expect(json('dressings', 'check', furred).value).toMatchObject({ good: 1, bad: 0 });
+    const dusk = json('card', '--dressing', 'dusk-dun', '--hook', 'reference:standard-dry:14', '--dressings', furred).value.parts.find((part: { part: string }) => part.part === 'abdomen');
+    expect(dusk).toMatchObject({ material: { id: 'own-dusk-fur', name: 'Dusk fur', function: 'body.dubbed' }, colour: { hex: '#4a3f52' } });
     const broken = file('broken.json', JSON.stringify([{ ...library[0], id: 'odd', parts: ['tail braid stiff-fibres-grey'] }]));
     expect(json('card', '--dressing', 'odd', '--hook', 'reference:standard-dry:18', '--dressings', broken)).toMatchObject({ exit: 2, value: { error: { field: 'dressings', message: expect.stringMatching(/odd/) } } });
   });

@@ -22,6 +22,15 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   { name: 'hook-phone', path: `${DUN}/hook`, size: PHONE },
   { name: 'match-wide', path: `${DUN}/hook`, size: WIDE },
   { name: 'dressing-phone', path: `${DUN}/dressing`, size: PHONE },
+  {
+    name: 'editor-wide', path: '/dressings/first-light-dun', size: WIDE, act: async (page) => {
+      await page.getByRole('button', { name: 'Make your own from this' }).click();
+      await page.getByRole('heading', { name: /: change$/ }).waitFor();
+      await page.getByRole('combobox', { name: 'What it is' }).selectOption({ label: 'Rib' });
+      await page.getByRole('button', { name: 'Add rib' }).waitFor();
+      await page.getByRole('group', { name: 'Add a part' }).evaluate((element) => element.scrollIntoView({ block: 'end' }));
+    },
+  },
   { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
   { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
   { name: 'bench-wide', path: `${DUN}/tie`, size: WIDE, theme: 'dusk', act: async (page) => { for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown'); } },

@@ -67,7 +67,7 @@ function OwnMaterial({ was, fitting, onPut }: { was: Material | null; fitting: r
       <View className="flex-row"><Pick label={words('edit-dressing.own-like')} choices={fitting.map((material) => ({ id: material.id, label: material.name }))} value={like} onChange={setLike} /></View>
       <View className="flex-row items-end gap-3">
         <View aria-hidden className="h-12 w-12 rounded-control border border-edge" style={{ backgroundColor: parsed?.hex }} />
-        <Field label={words('edit-dressing.own-colour')} value={colour} onType={setColour} error={tried && parsed === null ? words('edit-dressing.own-colour-wrong') : null} hint={words('edit-dressing.own-colour-hint')} />
+        <Field label={words('edit-dressing.own-hex')} value={colour} onType={setColour} error={tried && parsed === null ? words('edit-dressing.own-colour-wrong') : null} hint={words('edit-dressing.own-colour-hint')} />
       </View>
       <View className="flex-row flex-wrap gap-3">
         <Button label={words(was ? 'edit-dressing.own-change' : 'edit-dressing.own-put')} onPress={keep} />

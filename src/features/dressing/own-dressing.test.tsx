@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { DRESSINGS, WORKS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
-import { putDressing, selectDressing, selectOwnDressings, change } from '@/state';
+import { putDressing, selectDressing, selectOwnDressings, selectOwnMaterials, change } from '@/state';
 import { opened, saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { openScreen } from '../__tests__/screen';
@@ -57,6 +57,17 @@ describe('one dressing', () => {
     await openScreen(<DressingScreen id="first-light-dun" />);
     expect(screen.getByText(/: this is the first choice$/)).toBeInTheDocument();
     screen.getByRole('heading', { name: 'For your matches' });
+  });
+
+  test('schools that have no place in it are said and not offered', async () => {
+    await openScreen(<DressingScreen id="first-light-dun" />);
+    fireEvent.click(screen.getByText('Schools for this dressing'));
+    expect(screen.getByRole('radiogroup', { name: 'Tail split' })).toBeInTheDocument();
+    expect(screen.queryByRole('radiogroup', { name: 'Bead seat' })).toBeNull();
+    expect(screen.getAllByText(/^No place in this dressing: .*bead seat/)).toHaveLength(1);
+    expect(screen.getByText(/^No place in this dressing: .*Resin over/)).toBeInTheDocument();
+    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Tail split' })).getByText('None'));
+    expect(screen.queryByText(/^Divide the tail/)).toBeNull();
   });
 
   test('what is made beforehand stands before the steps', async () => {
@@ -168,6 +179,57 @@ describe('a dressing of one\'s own', () => {
     choose('Of', 'Slips of wing quill');
     expect(now().steps.find((step) => step.part === 'wing' && step.do === 'bind')).toMatchObject({ material: 'wing-slips', caution: 'plumage' });
     expect(screen.getByText(/^wing: Slips of wing quill in place of /)).toBeInTheDocument();
+  });
+
+  test('how a part is made is chosen: its materials, fields and steps follow', async () => {
+    const { now } = await editor();
+    const hackle = () => now().parts.find((part) => part.id === 'hackle')!;
+    fireEvent.click(screen.getByLabelText(/^Hackle, /));
+    choose('Trimmed', 'Flat below');
+    expect(now().steps.some((step) => step.do === 'clip' && step.part === 'hackle')).toBe(true);
+    choose('How it is made', 'plume in a thread loop');
+    expect(hackle()).toMatchObject({ way: 'plume-loop', function: 'hackle.cdc-loop' });
+    expect(now().steps.some((step) => step.do === 'loop' && step.part === 'hackle')).toBe(true);
+    fireEvent.click(screen.getByLabelText(/^Tail, /));
+    press('As many as the natural');
+    expect(now().parts.find((part) => part.id === 'tail')!.follows).toBe('natural');
+    expect(screen.queryByLabelText('Thickness')).toBeNull();
+  });
+
+  test('a part taken out is put back as it was, with what was changed since', async () => {
+    const { now } = await editor();
+    const before = now();
+    fireEvent.click(screen.getByLabelText(/^Hackle, /));
+    press('Take the hackle out');
+    expect(now().steps.some((step) => step.part === 'hackle')).toBe(false);
+    fireEvent.change(screen.getByLabelText('Name'), { target: { value: 'Late dun' } });
+    press('Put hackle back');
+    expect(now()).toEqual({ ...before, name: 'Late dun' });
+    expect(screen.queryByText('Put hackle back')).toBeNull();
+  });
+
+  test('a material of one’s own is made, used, changed in every dressing that takes it, and goes out with them', async () => {
+    const { now, store } = await editor();
+    fireEvent.click(screen.getByLabelText(/^Abdomen, /));
+    choose('Of', 'A material of your own');
+    const form = () => within(screen.getByRole('group', { name: 'A material of your own' }));
+    fireEvent.click(form().getByText('Use it'));
+    expect(form().getByText('this cannot be empty')).toBeInTheDocument();
+    fireEvent.change(form().getByLabelText('What you call it'), { target: { value: 'Dusk fur' } });
+    fireEvent.change(form().getByLabelText('Its colour'), { target: { value: 'dusk' } });
+    fireEvent.click(form().getByText('Use it'));
+    expect(form().getByText('a colour such as #7a6a3c')).toBeInTheDocument();
+    fireEvent.change(form().getByLabelText('Its colour'), { target: { value: '#4a3f52' } });
+    fireEvent.click(form().getByText('Use it'));
+    expect(now().parts.find((part) => part.id === 'abdomen')!.material).toBe('own-dusk-fur');
+    expect(selectOwnMaterials(store.getState())).toMatchObject([{ id: 'own-dusk-fur', name: 'Dusk fur', hex: '#4a3f52', like: 'fine-fur' }]);
+    expect(screen.getByText(/^abdomen: Dusk fur in place of /)).toBeInTheDocument();
+    expect(form().queryByText('Forget it')).toBeNull();
+    fireEvent.change(form().getByLabelText('Its colour'), { target: { value: '#554466' } });
+    fireEvent.click(form().getByText('Change it'));
+    expect(selectOwnMaterials(store.getState())[0]!.hex).toBe('#554466');
+    choose('Of', 'Fine water-shedding fur, dyed to match');
+    expect(now().parts.find((part) => part.id === 'abdomen')!.material).toBe('fine-fur');
   });
 
   test.each(['first-light-dun', 'ellanmere-long-dun'])('what a way says of %s is read in words, never by its code', async (id) => {
