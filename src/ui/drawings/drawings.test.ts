@@ -8,6 +8,7 @@ import { nosed } from './fly/bodies';
 import { boundsOf } from './fly/brush';
 import { flyMarks } from './fly/fly-marks';
 import { partStates } from './fly/progress';
+import { cardInWater } from './in-water';
 import { fitInto, svgPicture } from './to-svg';
 import { hookMarks } from '@/core/hooks/drawn';
 import { naturalMarks } from './natural-marks';
@@ -209,4 +210,13 @@ test('a body with nothing in front of it runs down to the head, one behind a tho
   const plain = () => 1;
   expect([nosed(plain)(0), nosed(plain)(0.7)]).toEqual([1, 1]);
   expect(nosed(plain)(1)).toBeLessThan(0.5);
+});
+
+test('through a clear body its thread is seen, dry and wet', () => {
+  const card = cardOnCommonHook(SHIPPED.dressings.find((dressing) => dressing.id === 'glass-head-worm')!);
+  const layer = card.layers.find((item) => item.part === 'abdomen')!;
+  const fills = (shown: typeof card) => flyMarks(shown).marks.map((mark) => mark.fill);
+  expect(layer.dry.hex).not.toBe(card.parts.find((part) => part.id === 'abdomen')!.colour!.hex);
+  expect(fills(card)).toContain(layer.dry.hex);
+  expect(fills(cardInWater(card))).toContain(layer.wet.hex);
 });

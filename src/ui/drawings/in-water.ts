@@ -9,6 +9,7 @@ export function cardInWater(card: Card): Card {
   const layered = new Map(card.layers.map((layer) => [layer.part, layer]));
   return {
     ...card,
+    layers: card.layers.map((layer) => ({ ...layer, dry: layer.wet })),
     parts: card.parts.map((part) => (part.colour === null ? part : { ...part, colour: { ...part.colour, hex: part.colour.region ? wetHex(part.colour.hex) : (layered.get(part.id)?.wet.hex ?? wetHex(part.colour.hex, LOOSE)) } })),
   };
 }

@@ -59,7 +59,8 @@ export function flyMarks(card: Card, { view = 'side', upTo, plain = false }: Fly
     hook,
     state,
     find,
-    colour: (part: CardPart) => (plain ? undefined : part.colour?.hex) ?? 'var(--plane)',
+    // Through a clear body its thread is seen: what the card says of the layers is what is drawn.
+    colour: (part: CardPart) => (plain ? undefined : (card.layers.find((layer) => layer.part === part.id)?.dry.hex ?? part.colour?.hex)) ?? 'var(--plane)',
     thick: (kind) => find(kind)?.thick_mm ?? find('case')?.thick_mm ?? find('abdomen')?.thick_mm ?? 0.8,
     stretch: (part, profile, thickMm = part.thick_mm ?? 0.6) => ({ at: along(hook.curve), from: part.from_mm ?? 0, to: part.to_mm ?? 0, half: (u) => (thickMm / 2) * profile(u) }),
     rearEnd: null,
