@@ -13,7 +13,8 @@ describe('amounts: golden figures of formulas §8', () => {
     expect(threadDiameter(70, 'nylon')).toBeCloseTo(0.0932031, 6);
     expect(threadDiameter(30, 'gel-spun')).toBeCloseTo(0.0661468, 6);
     expect(bundleDiameter(70, 'nylon')).toBeCloseTo(0.0932031 / Math.sqrt(0.65), 6);
-    expect(flatThickness(70, 'nylon')).toBeLessThan(threadDiameter(70, 'nylon'));
+    // As wide as four of its diameters, so that the section stays: pi/4 of d² over 4 d.
+    expect(flatThickness(70, 'nylon')).toBeCloseTo((0.0932031 * Math.PI) / 16, 6);
   });
   test('winding, loop, dubbing and loss', () => {
     expect(woundCut(5, 1.6, 0.9)).toBeCloseTo(85.5324, 4);

@@ -18,7 +18,7 @@ describe('width of a turn on a hook', () => {
   });
   test('what is wound open lies as far apart as it is said to', () => expect(layOnHook(HERL, 'body.herl', 7, true)!).toBeCloseTo(0.25, 2));
   test('and is finer on a smaller hook too', () => expect(layOnHook(HERL, 'body.herl', 3.5, true)! / layOnHook(HERL, 'body.herl', 7, true)!).toBeCloseTo(Math.SQRT1_2, 9));
-  test('what has no function here lies as its material does', () => expect([layOnHook({ lay_mm: 0.4 }, null, 7), layOnHook(null, null, 7)]).toEqual([0.4, null]));
+  test('what has no function here lies as its material does', () => expect([layOnHook({ lay_mm: 0.4 }, null, 7), layOnHook(null, null, 7), layOnHook({ lay_mm: null }, 'body.herl', 7)]).toEqual([0.4, null, null]));
 });
 
 test('hackles and ribs are counted in turns, plumes of a loop and pieces by themselves', () => {

@@ -220,3 +220,24 @@ test('through a clear body its thread is seen, dry and wet', () => {
   expect(fills(card)).toContain(layer.dry.hex);
   expect(fills(cardInWater(card))).toContain(layer.wet.hex);
 });
+
+describe('naturals as they hold themselves', () => {
+  const of = (stage: StageId) => naturalMarks(stage, 10, {});
+  test.each(['caddis/free-larva', 'caddis/pupa', 'midge/pupa', 'shrimp/adult'] as const)('%s curls down, its back the outside of the curve', (stage) => {
+    const body = of(stage).marks.filter((mark) => mark.fill !== undefined);
+    const { top } = boundsOf(body);
+    expect(top).toBeGreaterThan(-boundsOf(body).bottom);
+  });
+  test('a raft is several insects, wider than one and no larger each', () => {
+    const [raft, adult] = [of('midge/cluster'), of('crane-fly/adult')];
+    expect(raft.marks.length).toBeGreaterThan(2 * adult.marks.length);
+    expect(raft.bounds.right - raft.bounds.left).toBeGreaterThan(1.5 * 10);
+    expect(raft.marks.every((mark) => finite(mark.d))).toBe(true);
+  });
+  test('a leech has no eye, a grasshopper a leg to jump with, a boatman one to row', () => {
+    const strong = (stage: StageId) => of(stage).marks.filter((mark) => mark.width === 3).length;
+    expect([strong('grasshopper/adult'), strong('water-boatman/adult'), strong('caddis/adult')]).toEqual([1, 1, 0]);
+    expect(of('leech/adult').marks.filter((mark) => mark.fill === 'var(--ink)')).toEqual([]);
+  });
+  test('one that is spent has both wings spread, neither hanging below by its length', () => expect(-of('mayfly/spent').bounds.bottom).toBeLessThan(0.45 * 10));
+});

@@ -31,6 +31,10 @@ interface Form {
   gills: boolean;
   case: boolean;
   plumes: boolean;
+  /** A leg that is built for more than walking: to jump, or to row. */
+  strong: 'none' | 'jump' | 'row';
+  /** Air sacs that show through a clear body. */
+  sacs: boolean;
 }
 
 const SLIM = [[0, 0.05], [0.06, 0.075], [0.14, 0.07], [0.22, 0.1], [0.36, 0.11], [0.5, 0.085], [0.75, 0.065], [0.95, 0.035], [1, 0.015]] as const;
@@ -38,11 +42,13 @@ const STOUT = [[0, 0.06], [0.07, 0.1], [0.16, 0.11], [0.28, 0.13], [0.42, 0.125]
 const GRUB = [[0, 0.05], [0.06, 0.075], [0.16, 0.09], [0.35, 0.105], [0.6, 0.11], [0.82, 0.09], [0.97, 0.05], [1, 0.02]] as const;
 const WORM = [[0, 0.03], [0.05, 0.045], [0.3, 0.045], [0.6, 0.045], [0.9, 0.04], [1, 0.02]] as const;
 const COMMA = [[0, 0.06], [0.08, 0.13], [0.2, 0.16], [0.33, 0.13], [0.45, 0.075], [0.7, 0.06], [0.92, 0.045], [1, 0.02]] as const;
-const OVAL = [[0, 0.08], [0.1, 0.15], [0.3, 0.21], [0.55, 0.23], [0.8, 0.18], [0.96, 0.07], [1, 0.02]] as const;
+const DOME = [[0, 0.06], [0.1, 0.11], [0.3, 0.16], [0.55, 0.17], [0.8, 0.13], [0.96, 0.05], [1, 0.02]] as const;
+const KEEL = [[0, 0.07], [0.1, 0.11], [0.3, 0.125], [0.6, 0.11], [0.85, 0.07], [1, 0.02]] as const;
+const FLAT = [[0, 0.035], [0.1, 0.055], [0.3, 0.07], [0.6, 0.07], [0.85, 0.05], [0.97, 0.03], [1, 0.015]] as const;
 const THREE = [[0, 0.06], [0.08, 0.1], [0.17, 0.08], [0.24, 0.03], [0.34, 0.085], [0.44, 0.06], [0.5, 0.025], [0.62, 0.13], [0.78, 0.15], [0.94, 0.08], [1, 0.02]] as const;
 const NEEDLE = [[0, 0.03], [0.05, 0.045], [0.12, 0.05], [0.25, 0.055], [0.4, 0.03], [0.7, 0.025], [0.95, 0.022], [1, 0.01]] as const;
 
-const BASE: Form = { profile: SLIM, arch: 0, rings: 9, waist: 0.36, eye: 0.028, wing: 'none', wingLength: 0, tails: 0, tailLength: 0, legs: 3, legLength: 0.3, antennae: 0.08, gills: false, case: false, plumes: false };
+const BASE: Form = { profile: SLIM, arch: 0, rings: 9, waist: 0.36, eye: 0.028, wing: 'none', wingLength: 0, tails: 0, tailLength: 0, legs: 3, legLength: 0.3, antennae: 0.08, gills: false, case: false, plumes: false, strong: 'none', sacs: false };
 
 const FORMS: Record<string, Partial<Form>> = {
   'mayfly/nymph': { profile: STOUT, tails: 3, tailLength: 0.55, wing: 'pads', gills: true, antennae: 0.2 },
@@ -55,9 +61,9 @@ const FORMS: Record<string, Partial<Form>> = {
   'mayfly/diver': { wing: 'flat', wingLength: 0.95, tails: 2, tailLength: 1.5 },
   'mayfly/spent': { wing: 'spent', wingLength: 1, tails: 2, tailLength: 1.5 },
   'caddis/cased-larva': { profile: GRUB, case: true, legLength: 0.22, antennae: 0, waist: 0.28 },
-  'caddis/free-larva': { profile: GRUB, arch: -0.16, rings: 10, tails: 2, tailLength: 0.06, legLength: 0.17, antennae: 0, waist: 0.3 },
-  'caddis/pupa': { profile: COMMA, arch: -0.12, wing: 'buds', wingLength: 0.45, legLength: 0.5, antennae: 0.9 },
-  'caddis/emerging-pupa': { profile: COMMA, arch: -0.05, wing: 'buds', wingLength: 0.55, legLength: 0.45, antennae: 0.9 },
+  'caddis/free-larva': { profile: GRUB, arch: 0.16, rings: 10, tails: 2, tailLength: 0.06, legLength: 0.17, antennae: 0, waist: 0.3 },
+  'caddis/pupa': { profile: COMMA, arch: 0.12, wing: 'buds', wingLength: 0.45, legLength: 0.5, antennae: 0.9 },
+  'caddis/emerging-pupa': { profile: COMMA, arch: 0.05, wing: 'buds', wingLength: 0.55, legLength: 0.45, antennae: 0.9 },
   'caddis/adult': { wing: 'roof', wingLength: 1.28, antennae: 1.15, legLength: 0.4 },
   'caddis/egg-layer': { wing: 'roof', wingLength: 1.28, antennae: 1.15, legLength: 0.4 },
   'caddis/diver': { wing: 'roof', wingLength: 1.28, antennae: 1.15, legLength: 0.4 },
@@ -65,52 +71,62 @@ const FORMS: Record<string, Partial<Form>> = {
   'stonefly/nymph': { profile: STOUT, tails: 2, tailLength: 0.55, wing: 'pads', wingLength: 0.2, antennae: 0.38, legLength: 0.36, waist: 0.44 },
   'stonefly/adult': { profile: SLIM, wing: 'stone', wingLength: 1.22, tails: 2, tailLength: 0.18, antennae: 0.6, legLength: 0.36 },
   'stonefly/egg-layer': { profile: SLIM, wing: 'stone', wingLength: 1.22, tails: 2, tailLength: 0.18, antennae: 0.6, legLength: 0.36 },
-  'midge/larva': { profile: WORM, arch: -0.08, rings: 12, legs: 0, antennae: 0, waist: 0.2, eye: 0.014 },
-  'midge/pupa': { profile: COMMA, arch: -0.14, rings: 8, legs: 0, plumes: true, wing: 'buds', wingLength: 0.26, antennae: 0 },
-  'midge/emerger': { profile: COMMA, arch: -0.06, rings: 8, legs: 2, legLength: 0.2, plumes: true, wing: 'flat', wingLength: 0.4 },
+  'midge/larva': { profile: WORM, arch: 0.08, rings: 12, legs: 0, antennae: 0, waist: 0.2, eye: 0.014 },
+  'midge/pupa': { profile: COMMA, arch: 0.14, rings: 8, legs: 0, plumes: true, wing: 'buds', wingLength: 0.26, antennae: 0 },
+  'midge/emerger': { profile: COMMA, arch: 0.06, rings: 8, legs: 2, legLength: 0.2, plumes: true, wing: 'flat', wingLength: 0.4 },
   'midge/adult': { profile: NEEDLE, arch: 0.04, wing: 'stone', wingLength: 0.72, legLength: 0.55, antennae: 0.22 },
-  'midge/cluster': { profile: OVAL, wing: 'held-out', wingLength: 0.5, legLength: 0.35 },
+  'midge/cluster': { profile: NEEDLE, wing: 'held-out', wingLength: 0.5, legLength: 0.35 },
   'crane-fly/adult': { profile: NEEDLE, wing: 'held-out', wingLength: 0.95, legLength: 1.05, antennae: 0.12 },
   'crane-fly/drowned': { profile: NEEDLE, wing: 'flat', wingLength: 0.95, legLength: 1.05, antennae: 0.12 },
   'crane-fly/larva': { profile: GRUB, rings: 10, legs: 0, antennae: 0 },
   'black-fly/larva': { profile: [[0, 0.06], [0.1, 0.06], [0.4, 0.05], [0.7, 0.09], [0.9, 0.11], [1, 0.04]], legs: 0, antennae: 0.12 },
-  'black-fly/pupa': { profile: OVAL, legs: 0, plumes: true },
+  'black-fly/pupa': { profile: COMMA, legs: 0, plumes: true },
   'black-fly/adult': { profile: COMMA, wing: 'stone', wingLength: 1.05, legLength: 0.35 },
   'hawthorn-fly/adult': { profile: SLIM, wing: 'stone', wingLength: 0.95, legLength: 0.7 },
   'damselfly/nymph': { profile: NEEDLE, tails: 3, tailLength: 0.3, wing: 'pads', wingLength: 0.16, eye: 0.045, legLength: 0.3 },
   'damselfly/adult': { profile: NEEDLE, wing: 'stone', wingLength: 0.72, eye: 0.035 },
-  'dragonfly/nymph': { profile: OVAL, wing: 'pads', wingLength: 0.25, eye: 0.05, legLength: 0.4 },
+  'dragonfly/nymph': { profile: KEEL, wing: 'pads', wingLength: 0.25, eye: 0.05, legLength: 0.4 },
   'alderfly/larva': { profile: STOUT, tails: 1, tailLength: 0.35, gills: true },
   'alderfly/adult': { wing: 'roof', wingLength: 1.3, antennae: 0.6 },
-  'beetle/adult': { profile: OVAL, rings: 0, legLength: 0.3, antennae: 0.2, waist: 0.3 },
+  'beetle/adult': { profile: DOME, rings: 0, legLength: 0.3, antennae: 0.2, waist: 0.3 },
   'beetle/larva': { profile: STOUT, tails: 2, tailLength: 0.2 },
   'ant/worker': { profile: THREE, rings: 0, antennae: 0.22, legLength: 0.36 },
   'ant/winged': { profile: THREE, rings: 0, antennae: 0.22, legLength: 0.36, wing: 'flat', wingLength: 1 },
-  'water-boatman/adult': { profile: OVAL, rings: 0, legLength: 0.5 },
-  'water-boatman/nymph': { profile: OVAL, rings: 4, legLength: 0.5 },
-  'grasshopper/adult': { profile: STOUT, wing: 'roof', wingLength: 0.95, legLength: 0.6 },
+  'water-boatman/adult': { profile: KEEL, rings: 0, legs: 2, legLength: 0.25, antennae: 0, eye: 0.045, wing: 'stone', wingLength: 0.78, strong: 'row' },
+  'water-boatman/nymph': { profile: KEEL, rings: 4, legs: 2, legLength: 0.25, antennae: 0, eye: 0.045, strong: 'row' },
+  'grasshopper/adult': { profile: STOUT, wing: 'stone', wingLength: 0.95, legs: 2, legLength: 0.3, antennae: 0.3, strong: 'jump' },
   'caterpillar/larva': { profile: GRUB, rings: 11, arch: 0.08, legLength: 0.12 },
-  'shrimp/adult': { profile: [[0, 0.06], [0.08, 0.1], [0.3, 0.13], [0.55, 0.13], [0.8, 0.09], [1, 0.03]], arch: -0.3, rings: 11, legs: 7, legLength: 0.2, antennae: 0.3, waist: 0.55 },
-  'hog-louse/adult': { profile: OVAL, rings: 8, legs: 6, legLength: 0.28, antennae: 0.45, tails: 2, tailLength: 0.12 },
-  'leech/adult': { profile: WORM, rings: 14, legs: 0, antennae: 0, arch: 0.06 },
-  'phantom-midge/larva': { profile: WORM, rings: 9, legs: 0, antennae: 0 },
-  'phantom-midge/pupa': { profile: COMMA, arch: -0.1, legs: 0, plumes: true },
+  'shrimp/adult': { profile: [[0, 0.06], [0.08, 0.1], [0.3, 0.13], [0.55, 0.13], [0.8, 0.09], [1, 0.03]], arch: 0.26, rings: 11, legs: 7, legLength: 0.2, antennae: 0.3, waist: 0.55 },
+  'hog-louse/adult': { profile: FLAT, rings: 8, legs: 6, legLength: 0.28, antennae: 0.45, tails: 2, tailLength: 0.12 },
+  'leech/adult': { profile: [[0, 0.02], [0.05, 0.035], [0.3, 0.05], [0.7, 0.06], [0.92, 0.045], [0.97, 0.06], [1, 0.05]], rings: 16, legs: 0, antennae: 0, arch: 0.06, eye: 0, waist: 0.12 },
+  'phantom-midge/larva': { profile: WORM, rings: 9, legs: 0, antennae: 0, sacs: true },
+  'phantom-midge/pupa': { profile: COMMA, arch: 0.1, legs: 0, plumes: true },
   'phantom-midge/adult': { profile: NEEDLE, wing: 'stone', wingLength: 0.72, legLength: 0.5, antennae: 0.22 },
   'water-moth/larva': { profile: GRUB, rings: 11, legLength: 0.1 },
+  'other/larva': { profile: GRUB, arch: 0.1, rings: 10, legLength: 0.12, antennae: 0.05 },
+  'other/pupa': { profile: COMMA, arch: 0.1, rings: 7, legs: 0, antennae: 0, wing: 'buds', wingLength: 0.3 },
+  'other/adult': { profile: STOUT, wing: 'stone', wingLength: 0.95, legLength: 0.34, antennae: 0.14 },
   'water-moth/adult': { wing: 'roof', wingLength: 1.2, antennae: 0.6 },
 };
 
-/** A natural from the side, to scale: head at 0, the tip of the abdomen at −`bodyMm`. Parametric outlines; regions in their measured colours. */
+/** A natural from the side, to scale; of a raft several insects as they cling together. */
 export function naturalMarks(stage: StageId | null, bodyMm: number, colours: RegionColours, caseMm: number | null = null): NaturalDrawing {
+  const one = insectMarks(stage, bodyMm, colours, caseMm);
+  if (stage !== 'midge/cluster') return one;
+  const places = RAFT.map(([x, y]) => [x * bodyMm, y * bodyMm] as const);
+  const reach = (pick: 0 | 1) => places.map((place) => place[pick]);
+  return {
+    marks: places.flatMap(([dx, dy]) => one.marks.map((mark) => ({ ...mark, d: moved(mark.d, dx, dy) }))),
+    bounds: { left: one.bounds.left + Math.min(...reach(0)), right: one.bounds.right + Math.max(...reach(0)), top: one.bounds.top + Math.max(...reach(1)), bottom: one.bounds.bottom + Math.min(...reach(1)) },
+  };
+}
+
+/** A natural from the side, to scale: head at 0, the tip of the abdomen at −`bodyMm`. Parametric outlines; regions in their measured colours. */
+function insectMarks(stage: StageId | null, bodyMm: number, colours: RegionColours, caseMm: number | null = null): NaturalDrawing {
   const form: Form = { ...BASE, ...(stage ? FORMS[stage] : {}) };
   const L = bodyMm;
   const line = (u: number): number => form.arch * 4 * u * (1 - u) * L;
-  const half = (u: number): number => {
-    const i = form.profile.findIndex(([at]) => at >= u);
-    if (i <= 0) return form.profile[0]![1] * L;
-    const [a, b] = [form.profile[i - 1]!, form.profile[i]!];
-    return (a[1] + ((b[1] - a[1]) * (u - a[0])) / (b[0] - a[0])) * L;
-  };
+  const half = (u: number): number => profileAt(form.profile, u) * L;
   const top = (u: number, k = 1): Point => [-u * L, line(u) + half(u) * k];
   const bottom = (u: number, k = 1): Point => [-u * L, line(u) - half(u) * k];
   const spread = (from: number, to: number, count: number) => Array.from({ length: count + 1 }, (_, index) => from + ((to - from) * index) / count);
@@ -123,7 +139,8 @@ export function naturalMarks(stage: StageId | null, bodyMm: number, colours: Reg
   const put = (d: string, more: Omit<Mark, 'd'>) => marks.push({ d, ...more });
 
   for (let i = 0; i < form.tails; i++) {
-    const a = Math.PI + (form.arch > 0 ? -0.18 : 0.02) + (i - (form.tails - 1) / 2) * 0.16;
+    // A dun lifts its tails; the others follow the body.
+    const a = Math.PI + (form.wing === 'upright' ? -0.18 : Math.atan(4 * form.arch) + 0.02) + (i - (form.tails - 1) / 2) * 0.16;
     const start: Point = [-L, line(1)];
     const t = form.tailLength * L;
     put(smooth([start, [start[0] + Math.cos(a) * t * 0.5, start[1] + Math.sin(a) * t * 0.5 + 0.02 * L], [start[0] + Math.cos(a - 0.1) * t, start[1] + Math.sin(a - 0.1) * t + 0.06 * L]], false), { stroke: colours.tails ?? INK, width: 1.2 });
@@ -150,8 +167,8 @@ export function naturalMarks(stage: StageId | null, bodyMm: number, colours: Reg
     const tube: Point[] = [[-shown, 0.115 * c], [-shown - c * 0.5, 0.1 * c], [-shown - c, 0.06 * c], [-shown - c, -0.06 * c], [-shown - c * 0.5, -0.1 * c], [-shown, -0.115 * c]];
     put(pathOf(tube, true), { fill: colours.case ?? WASH, stroke: INK, width: 1.2 });
     const grains = Array.from({ length: 34 }, (_, index) => {
-      const u = ((index * 0.618) % 1) * 0.94 + 0.03;
-      const v = (((index * 0.381) % 1) - 0.5) * 1.7 * (0.105 - 0.045 * u);
+      const u = ((index * 0.5698) % 1) * 0.94 + 0.03;
+      const v = (((index * 0.7549) % 1) - 0.5) * 1.7 * (0.105 - 0.045 * u);
       const r = c * (0.012 + 0.008 * ((index * 0.27) % 1));
       const [x, y] = [-shown - u * c, v * c];
       return smooth([[x - r, y], [x, y + r * 0.8], [x + r, y], [x, y - r * 0.9]]);
@@ -165,14 +182,19 @@ export function naturalMarks(stage: StageId | null, bodyMm: number, colours: Reg
   if (form.rings > 0) put(spread(form.waist, 0.96, form.rings).slice(1).map((u) => pathOf([top(u, 0.96), [-(u - 0.012) * L, line(u)], bottom(u, 0.96)])).join(''), { stroke: INK, width: 0.8, opacity: 0.5 });
   if (form.gills) put(spread(form.waist + 0.05, 0.85, 6).map((u) => smooth([top(u, 0.6), [-(u + 0.03) * L, line(u) + half(u) * 1.25], [-(u + 0.06) * L, line(u) + half(u) * 0.9]], false)).join(''), { stroke: colours.gills ?? INK, width: 1.1, opacity: 0.8 });
   put(pathOf(piece(0.1, form.waist), true), { fill: thorax, stroke: INK, width: 1.1 });
-  put(pathOf(piece(0, 0.12), true), { fill: colours.head ?? thorax, stroke: INK, width: 1.1 });
+  const snout = 0.022 * L;
+  put(smooth([top(0.12), top(0.06), [snout * 0.7, line(0) + half(0) * 0.75], [snout, line(0)], [snout * 0.7, line(0) - half(0) * 0.75], bottom(0.06), bottom(0.12)]), { fill: colours.head ?? thorax, stroke: INK, width: 1.1 });
   if (form.wing === 'pads') {
     const w = Math.max(form.wingLength, 0.2);
     put(smooth([top(0.18, 0.95), top(0.2 + w * 0.6, 1.08), top(0.2 + w, 0.7), top(0.24 + w * 0.4, 0.35)]), { fill: form.wingLength >= 0.3 ? 'var(--ink)' : (colours['thorax-back'] ?? back), opacity: 0.8, stroke: INK, width: 0.9 });
   }
   if (form.wing === 'buds') put(smooth([bottom(0.16, 0.1), bottom(0.2 + form.wingLength * 0.5, 0.75), bottom(0.2 + form.wingLength, 1.1), bottom(0.22 + form.wingLength * 0.3, 0.95)]), { fill: colours.wing ?? back, stroke: INK, width: 0.9, opacity: 0.9 });
   if (form.wing === 'flat') wingLeaf(put, [-0.2 * L, line(0.2) + half(0.2) * 0.8], Math.PI - 0.28, form.wingLength * L, 0.13, wingColour, 0.7, 6);
-  if (form.wing === 'spent') wingLeaf(put, [-0.24 * L, line(0.24)], Math.PI + 0.62, form.wingLength * L, 0.16, wingColour, 0.7, 8);
+  // Spread flat on the water and seen along it: both wings are short, one beyond the body and one before it.
+  if (form.wing === 'spent') {
+    wingLeaf(put, [-0.24 * L, line(0.24) + half(0.24) * 0.5], Math.PI - 0.66, form.wingLength * L * 0.46, 0.2, wingColour, 0.4, 5);
+    wingLeaf(put, [-0.24 * L, line(0.24)], Math.PI + 0.5, form.wingLength * L * 0.55, 0.2, wingColour, 0.75, 7);
+  }
   if (form.wing === 'stone') wingLeaf(put, [-0.2 * L, line(0.2) + half(0.2) * 0.95], Math.PI - 0.05, form.wingLength * L, 0.07, wingColour, 0.8, 6);
   if (form.wing === 'roof') {
     const w = form.wingLength * L;
@@ -180,12 +202,40 @@ export function naturalMarks(stage: StageId | null, bodyMm: number, colours: Reg
     put(smooth(roof), { fill: wingColour, stroke: INK, width: 1.1, opacity: 0.95 });
     put([0.12, 0.06, 0.0, -0.05].map((y, index) => smooth([[-0.18 * L, half(0.2) * 0.8], [-0.13 * L - w * 0.5, y * L + 0.03 * L], [-0.12 * L - w * (0.95 - 0.06 * index), y * L]], false)).join(''), { stroke: INK, width: 0.7, opacity: 0.45 });
   }
+  if (form.sacs) put([0.16, 0.84].map((u) => smooth([[-(u - 0.035) * L, line(u)], [-u * L, line(u) + half(u) * 0.6], [-(u + 0.035) * L, line(u)], [-u * L, line(u) - half(u) * 0.6]])).join(''), { fill: INK, opacity: 0.75 });
+  if (form.strong !== 'none') {
+    const leg: Point[] = form.strong === 'jump' ? [bottom(0.42, 0.2), [-0.78 * L, 0.24 * L], [-0.98 * L, -0.26 * L], [-1.1 * L, -0.28 * L]] : [bottom(0.4, 0.6), [-0.5 * L, -0.26 * L], [-0.98 * L, -0.3 * L]];
+    put(pathOf(leg), { stroke: colours.legs ?? INK, width: 3 });
+    put(pathOf(leg), { stroke: INK, width: 1, opacity: 0.7 });
+  }
   if (form.plumes) put(Array.from({ length: 5 }, (_, index) => smooth([[-0.05 * L, half(0.05)], [0.02 * L + index * 0.012 * L, 0.13 * L], [(index - 2) * 0.035 * L + 0.03 * L, 0.2 * L]], false)).join(''), { stroke: colours.gills ?? INK, width: 1.2 });
   if (form.antennae > 0) put([0.35, 0.6].map((a) => smooth([[-0.02 * L, line(0) + half(0) * 0.6], [Math.cos(a) * form.antennae * L * 0.5, line(0) + Math.sin(a) * form.antennae * L * 0.55], [Math.cos(a * 0.8) * form.antennae * L, line(0) + Math.sin(a * 0.7) * form.antennae * L]], false)).join(''), { stroke: INK, width: 0.9 });
   eye(put, form, L, line);
   const wingTop = form.wing === 'upright' ? form.wingLength + 0.1 : form.wing === 'held-out' ? form.wingLength * 0.65 : 0.25;
-  return { marks, bounds: { left: -L * Math.max(1 + form.tailLength, form.wing === 'none' || form.wing === 'pads' || form.wing === 'buds' ? 1 : 0.2 + form.wingLength), right: L * Math.max(0.1, form.antennae), top: L * Math.max(wingTop, form.arch + 0.2, form.antennae * 0.5), bottom: -L * Math.max(0.15 + Math.max(0, -form.arch), form.legs > 0 ? 0.08 + form.legLength * 0.7 : 0.15, form.wing === 'spent' ? form.wingLength * 0.7 : 0) } };
+  return { marks, bounds: { left: -L * Math.max(form.strong === 'jump' ? 1.15 : 1 + form.tailLength, form.wing === 'none' || form.wing === 'pads' || form.wing === 'buds' ? 1 : 0.2 + form.wingLength), right: L * Math.max(0.1, form.antennae), top: L * Math.max(wingTop, form.arch + 0.2, form.antennae * 0.5), bottom: -L * Math.max(0.15 + Math.max(0, -form.arch), form.legs > 0 ? 0.08 + form.legLength * 0.7 : 0.15, form.wing === 'spent' ? form.wingLength * 0.32 : 0, form.strong === 'none' ? 0 : 0.34) } };
 }
+
+/** Half-height at a share, rounded between the points of a profile as a body is. */
+function profileAt(profile: Form['profile'], u: number): number {
+  const i = Math.max(1, profile.findIndex(([at]) => at >= u));
+  const [before, a, b, after] = [profile[Math.max(0, i - 2)]!, profile[i - 1]!, profile[i]!, profile[Math.min(profile.length - 1, i + 1)]!];
+  const t = Math.min(1, Math.max(0, (u - a[0]) / (b[0] - a[0])));
+  const slope = (from: readonly [number, number], to: readonly [number, number]) => (to[0] === from[0] ? 0 : ((to[1] - from[1]) / (to[0] - from[0])) * (b[0] - a[0]));
+  const [m0, m1] = [slope(before, b), slope(a, after)];
+  return Math.max(0.004, (2 * t ** 3 - 3 * t ** 2 + 1) * a[1] + (t ** 3 - 2 * t ** 2 + t) * m0 + (3 * t ** 2 - 2 * t ** 3) * b[1] + (t ** 3 - t ** 2) * m1);
+}
+
+/** A drawing beside itself: every place of a path moved. */
+function moved(d: string, dx: number, dy: number): string {
+  let x = false;
+  return d.replace(/-?\d*\.?\d+(?:e-?\d+)?/g, (number) => {
+    x = !x;
+    return String(Number((Number(number) + (x ? dx : -dy)).toFixed(4)));
+  });
+}
+
+/** Insects of a raft, beside and over one another: shares of the body's length. */
+const RAFT = [[-0.42, 0.16], [0.36, 0.1], [-0.05, -0.08]] as const;
 
 type Put = (d: string, more: Omit<Mark, 'd'>) => void;
 
@@ -202,6 +252,7 @@ function wingLeaf(put: Put, base: Point, angle: number, length: number, width: n
 }
 
 function eye(put: Put, form: Form, L: number, line: (u: number) => number): void {
+  if (form.eye === 0) return;
   const r = form.eye * L;
   const [x, y] = [-0.045 * L, line(0.04) + 0.02 * L];
   put(smooth([[x - r, y], [x, y + r], [x + r, y], [x, y - r]]), { fill: INK });
