@@ -1,5 +1,6 @@
 import { SHIPPED, sampleOf } from '../../tools/test-catalogue';
-import { answer, NO_CHOICES } from '@/core/answer';
+import { answer, cardFor, NO_CHOICES } from '@/core/answer';
+import { amountLines } from './amount-lines';
 import { createI18n, createSpeech, headlineParts } from './speech';
 
 const i18n = createI18n();
@@ -32,4 +33,10 @@ test('the flatten-barb step of a water\'s rule has its words', () => {
   const flattened = answer(sampleOf('mayfly/dun'), { ...NO_CHOICES, barbRule: 'flattened', hookPin: 'reference:standard-dry:14' }, SHIPPED).card!;
   expect(mm.stepTitle(flattened.steps[0]!)).toMatch(/barb/i);
   expect(mm.stepCheck(flattened.steps[0]!)).toMatch(/cloth/);
+});
+
+test('nothing is cut of thread, which hangs from its spool; what comes off another spool is', () => {
+  const lines = (dressing: string, part: string) => amountLines(cardFor({ dressing: SHIPPED.dressings.find((item) => item.id === dressing)!, hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!, sample: null, choices: NO_CHOICES, catalogue: SHIPPED, count: null }).parts.find((item) => item.id === part)!, mm);
+  expect(lines('first-light-speck-dun', 'abdomen').join()).not.toMatch(/cut/);
+  expect(lines('green-speck-hopper', 'abdomen').join()).toMatch(/cut \d/);
 });
