@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { ModuleKind, ScriptTarget, transpileModule } from 'typescript';
-import { goldenTable } from './__tests__/golden-table';
+import { goldenCards } from './__tests__/golden-table';
 import golden from './__tests__/golden.json';
 
 /** Declarations whose numbers fit a fly; those of hooks and matching are tested beside them. */
@@ -28,13 +28,13 @@ const literals = FILES.flatMap(([file, names]): Literal[] => {
   });
 });
 
-/** The table with one number of one file moved. */
-function movedTable({ file, at, text }: Literal, factor: number): unknown {
+/** Whether a card of the table is another with one number of one file moved. */
+function isSeen({ file, at, text }: Literal, factor: number): boolean {
   const path = join(__dirname, file);
   const source = readFileSync(path, 'utf8');
   const changed = `${source.slice(0, at)}${Number(text) * factor}${source.slice(at + text.length)}`;
   const code = transpileModule(changed, { compilerOptions: { module: ModuleKind.CommonJS, target: ScriptTarget.ES2022, esModuleInterop: true } }).outputText;
-  let moved: unknown;
+  let seen = false;
   jest.isolateModules(() => {
     jest.doMock(path, () => {
       const module = { exports: {} };
@@ -44,16 +44,18 @@ function movedTable({ file, at, text }: Literal, factor: number): unknown {
     });
     // eslint-disable-next-line @typescript-eslint/no-require-imports
     const answer = require('../answer') as typeof import('../answer');
-    moved = goldenTable(answer.cardFor, answer.NO_CHOICES);
+    let index = 0;
+    for (const card of goldenCards(answer.cardFor, answer.NO_CHOICES)) if (JSON.stringify(card) !== GOLDEN[index++]) { seen = true; break; }
     jest.dontMock(path);
   });
-  return moved;
+  return seen;
 }
+
+const GOLDEN = golden.map((card) => JSON.stringify(card));
 
 describe('a constant of fit moved by a tenth is seen in the golden table', () => {
   test('numbers are found in every file', () => expect(new Set(literals.map((literal) => literal.file)).size).toBe(FILES.length));
   test.each(literals.map((literal) => [`${literal.name} ${literal.text} at ${literal.at}`, literal] as const))('%s', (_name, literal) => {
-    const up = JSON.stringify(movedTable(literal, 1.1));
-    expect(up === JSON.stringify(golden) && JSON.stringify(movedTable(literal, 0.9)) === JSON.stringify(golden)).toBe(false);
+    expect(isSeen(literal, 1.1) || isSeen(literal, 0.9)).toBe(true);
   });
 });

@@ -41,25 +41,27 @@ const round = (value: unknown): unknown => {
   return value !== null && typeof value === 'object' ? Object.fromEntries(Object.entries(value).map(([key, item]) => [key, round(item)])) : value;
 };
 
-/** The millimetres, turns, milligrams and minutes of every card. */
-export function goldenTable(cardFor: CardFor, noChoices: Choices) {
-  return CARDS.map(({ dressing: id, hook: hookId, mm, schools = {}, bead }) => {
-    const shipped = SHIPPED.dressings.find((item) => item.id === id)!;
-    const dressing = bead ? { ...shipped, weights: shipped.weights.map((weight) => ({ ...weight, bead_kind: bead })) } : shipped;
-    const hook = SHIPPED.hooks.find((item) => item.id === hookId)!;
-    const sample = sampleOf(dressing.stages[0]!, { lengthsMm: [mm ?? Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1])], colours: { 'abdomen-belly': { hex: '#7a6a3c', lab: [45, 2, 26], source: 'typed' } } });
-    const card = cardFor({ dressing, hook, sample, choices: { ...noChoices, schools }, catalogue: SHIPPED, count: 12 });
-    return round({
-      id: `${id} ${hookId} ${JSON.stringify(schools)} ${bead ?? ''}`.trim(),
-      room: [card.room_mm, card.used_mm, card.face_mm],
-      parts: card.parts.map((part) => [part.id, part.mm, part.from_mm, part.to_mm, part.thick_mm, part.wide_mm, part.count, part.cut_mm, ...Object.values(part.amount)]),
-      threads: card.threads.map((thread) => [thread.diameter_mm, thread.head_turns, thread.reasons.map((why) => [why.code, why.params])]),
-      weights: card.weights.map((weight) => [weight.diameter_mm, weight.range_mm, weight.bore_mm, weight.bore_needed_mm, weight.wire_mm, weight.turns, weight.length_mm, weight.mass_mg, weight.warnings.map((why) => why.code)]),
-      ribs: card.ribs.map((rib) => [rib.turns, rib.pitch_mm, rib.cut_mm]),
-      hackles: card.hackles.map((hackle) => [hackle.barb_mm, hackle.gauge, hackle.turns, hackle.stem_mm]),
-      layers: card.layers.map((layer) => [layer.dry.hex, layer.wet.hex]),
-      steps: card.steps.map((step) => [step.do, step.at?.mm ?? null, step.mm, step.turns, step.wait_s]),
-      batch: [card.batch!.minutes, card.batch!.lines],
-    });
+/** The millimetres, turns, milligrams and minutes of every card, one card at a time. */
+export function* goldenCards(cardFor: CardFor, noChoices: Choices): Generator<unknown> {
+  for (const asked of CARDS) yield figuresOf(asked, cardFor, noChoices);
+}
+
+function figuresOf({ dressing: id, hook: hookId, mm, schools = {}, bead }: (typeof CARDS)[number], cardFor: CardFor, noChoices: Choices): unknown {
+  const shipped = SHIPPED.dressings.find((item) => item.id === id)!;
+  const dressing = bead ? { ...shipped, weights: shipped.weights.map((weight) => ({ ...weight, bead_kind: bead })) } : shipped;
+  const hook = SHIPPED.hooks.find((item) => item.id === hookId)!;
+  const sample = sampleOf(dressing.stages[0]!, { lengthsMm: [mm ?? Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1])], colours: { 'abdomen-belly': { hex: '#7a6a3c', lab: [45, 2, 26], source: 'typed' } } });
+  const card = cardFor({ dressing, hook, sample, choices: { ...noChoices, schools }, catalogue: SHIPPED, count: 12 });
+  return round({
+    id: `${id} ${hookId} ${JSON.stringify(schools)} ${bead ?? ''}`.trim(),
+    room: [card.room_mm, card.used_mm, card.face_mm],
+    parts: card.parts.map((part) => [part.id, part.mm, part.from_mm, part.to_mm, part.thick_mm, part.wide_mm, part.count, part.cut_mm, ...Object.values(part.amount)]),
+    threads: card.threads.map((thread) => [thread.diameter_mm, thread.head_turns, thread.reasons.map((why) => [why.code, why.params])]),
+    weights: card.weights.map((weight) => [weight.diameter_mm, weight.range_mm, weight.bore_mm, weight.bore_needed_mm, weight.wire_mm, weight.turns, weight.length_mm, weight.mass_mg, weight.warnings.map((why) => why.code)]),
+    ribs: card.ribs.map((rib) => [rib.turns, rib.pitch_mm, rib.cut_mm]),
+    hackles: card.hackles.map((hackle) => [hackle.barb_mm, hackle.gauge, hackle.turns, hackle.stem_mm]),
+    layers: card.layers.map((layer) => [layer.dry.hex, layer.wet.hex]),
+    steps: card.steps.map((step) => [step.do, step.at?.mm ?? null, step.mm, step.turns, step.wait_s]),
+    batch: [card.batch!.minutes, card.batch!.lines],
   });
 }
