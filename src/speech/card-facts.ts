@@ -56,6 +56,8 @@ export function careLines(card: Card, speech: Speech): string[] {
   return [...steps].map(([id, at]) => {
     const numbers = at.filter((step) => step !== null);
     const text = speech.t(`caution.${id}`);
-    return numbers.length === 0 ? text : speech.t('card-sheet.care-at', { text, steps: numbers.join(', '), count: numbers.length });
+    const made = card.assemblies.flatMap((assembly) => assembly.steps.filter((step) => step.caution === id).map((step) => speech.t('card-sheet.made-step', { name: speech.worded(assembly.name), n: step.n })));
+    if (numbers.length === 0) return made.length === 0 ? text : speech.t('card-sheet.care-made', { text, steps: made.join(', ') });
+    return speech.t('card-sheet.care-at', { text, steps: numbers.join(', '), count: numbers.length });
   });
 }

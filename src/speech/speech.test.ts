@@ -1,6 +1,7 @@
 import { SHIPPED, sampleOf } from '../../tools/test-catalogue';
 import { answer, cardFor, NO_CHOICES } from '@/core/answer';
 import { amountLines } from './amount-lines';
+import { careLines } from './card-facts';
 import { createI18n, createSpeech, headlineParts } from './speech';
 
 const i18n = createI18n();
@@ -39,4 +40,10 @@ test('nothing is cut of thread, which hangs from its spool; what comes off anoth
   const lines = (dressing: string, part: string) => amountLines(cardFor({ dressing: SHIPPED.dressings.find((item) => item.id === dressing)!, hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!, sample: null, choices: NO_CHOICES, catalogue: SHIPPED, count: null }).parts.find((item) => item.id === part)!, mm);
   expect(lines('first-light-speck-dun', 'abdomen').join()).not.toMatch(/cut/);
   expect(lines('green-speck-hopper', 'abdomen').join()).toMatch(/cut \d/);
+});
+
+test('a caution of what is made beforehand names the thing and its step', () => {
+  const stone = cardFor({ dressing: SHIPPED.dressings.find((item) => item.id === 'stitched-overhang-stone')!, hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:4')!, sample: null, choices: NO_CHOICES, catalogue: SHIPPED, count: null });
+  expect(careLines(stone, mm)).toContainEqual(expect.stringMatching(/^Stitched body, step 3: Solvent/));
+  expect(careLines(stone, mm).every((line) => /step|Step/.test(line))).toBe(true);
 });
