@@ -4,7 +4,7 @@ import type { SchoolOption } from '@/catalogue/ids';
 import { answer, NO_CHOICES } from '@/core/answer';
 import { cardOnHook, RULES } from '@/core/bench';
 import { referenceRangeOf } from '@/core/dressings';
-import type { Card } from '@/core/tying';
+import { inSchool, type Card } from '@/core/tying';
 import { sampleOf, SHIPPED } from '../../tools/test-catalogue';
 import says from './en-say.json';
 import { cardSheet, createI18n, createSpeech } from '.';
@@ -56,15 +56,17 @@ function said(card: Card): string[] {
   return steps.flatMap((step) => [speech.stepTitle(step), ...speech.stepDetail(step), speech.stepCheck(step) ?? '', ...speech.stepMends(step)].flatMap((text) => text.match(/\d+(\.\d+)?/g) ?? []));
 }
 
-/** As the dressing is written, and with each option of every school. */
-const SCHOOLS: Partial<SchoolOption>[] = [{}, ...ids.schools.flatMap((school) => school.options.map((option) => ({ [school.id]: option.id })))];
+/** As the dressing is written, and with each option of every school that reaches a card; the others choose hooks, or turn the card round. */
+const SCHOOLS: Partial<SchoolOption>[] = [{}, ...ids.schools.filter((school) => !['size', 'x-label', 'eye-reading', 'hand'].includes(school.id)).flatMap((school) => school.options.map((option) => ({ [school.id]: option.id })))];
 
 test.each(DRESSINGS.map((dressing) => [dressing.id, dressing] as const))('%s: at three sizes, under every school, no sentence names a number that its card does not hold', (_, dressing) => {
   const style = STYLES.find((item) => item.id === dressing.style)!;
   const wrong: string[] = [];
   const looked = new Set<string>();
+  // A school that has no place in it leaves its cards as they are.
+  const here = SCHOOLS.filter((schools) => inSchool(dressing, schools, SHIPPED).unused.length === 0);
   for (const range of referenceRangeOf(dressing, style)) {
-    for (const schools of SCHOOLS) {
+    for (const schools of here) {
       const card = cardOnHook(dressing, range, { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS }, schools);
       // Most schools change nothing here: what was looked at once is not looked at again.
       const key = JSON.stringify([card.steps, card.assemblies]);
