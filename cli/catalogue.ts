@@ -14,6 +14,10 @@ export function cellFault(field: string, problem: CellProblem): InputFault {
   return inputFault(field, problem.code, problem.got, { params: problem.params, allowed: accepted, line: problem.line, column: problem.column });
 }
 
+/** Read once, however many command lines one program runs. */
+let shippedRows: readonly HookRow[] | null = null;
+const rowsShipped = () => (shippedRows ??= [...demoRows(readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8')), ...REFERENCE_ROWS]);
+
 /** Rows of the shipped hooks and of `--catalogue`. */
 export function shippedAndOwn(read: Reader): HookRow[] {
   const own: HookRow[] = read.many('catalogue').flatMap((path) => {
@@ -23,7 +27,7 @@ export function shippedAndOwn(read: Reader): HookRow[] {
     for (const problem of result.problems) read.fault(cellFault('catalogue', problem));
     return result.rows;
   });
-  const shipped = read.has('only-catalogue') ? [] : [...demoRows(readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8')), ...REFERENCE_ROWS];
+  const shipped = read.has('only-catalogue') ? [] : rowsShipped();
   const rows = new Map<string, HookRow>();
   for (const row of [...shipped, ...own]) rows.set(hookId(row.maker, row.model, row.size), row);
   return [...rows.values()];

@@ -5,7 +5,8 @@ import type { Reader } from './read';
 /** What a command answers: a JSON value in core's shape (codes become words on the way out) and readable text. */
 export interface Answered {
   json: unknown;
-  text: string;
+  /** Worded only when it is asked for. */
+  text: string | (() => string);
   exit: 0 | 2;
 }
 

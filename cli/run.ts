@@ -57,7 +57,7 @@ export function run(argv: readonly string[]): Outcome | Promise<Outcome> {
   const read = new Reader(args);
   const speech = createSpeech(i18n, read.unit === 'in' ? 'in-decimal' : 'mm');
   const out = (answered: Answered | null): Outcome =>
-    read.faults.length > 0 || answered === null ? failed(read.faults, json, speech) : { stdout: `${json ? JSON.stringify(answered.json) : answered.text}\n`, stderr: '', exit: answered.exit };
+    read.faults.length > 0 || answered === null ? failed(read.faults, json, speech) : { stdout: `${json ? JSON.stringify(answered.json) : typeof answered.text === 'string' ? answered.text : answered.text()}\n`, stderr: '', exit: answered.exit };
   const answered = command.run(read, speech);
   return answered instanceof Promise ? answered.then(out) : out(answered);
 }

@@ -117,6 +117,7 @@ test('a part is taken out and put back, and a step is moved by keys', async ({ p
   const handle = page.getByRole('button', { name: 'Move step 5', exact: true });
   await handle.focus();
   await page.keyboard.press('Space');
+  await expect(page.getByRole('status')).toContainText('Over step 5');
   await page.keyboard.press('ArrowUp');
   await expect(page.getByRole('status')).toContainText('Over step 4');
   await page.keyboard.press('Space');

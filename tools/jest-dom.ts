@@ -1,8 +1,13 @@
 import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
+import * as React from 'react';
 
 // Whether something is hidden is asked of every element up to the root, by styles that jsdom works out anew: what is hidden is told apart by the browser's own tests.
 configure({ defaultHidden: true });
+
+// React's development build takes a stack trace for every element it makes, up to a limit a second: as if that limit were reached.
+const internals = (React as unknown as Record<string, object>).__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE!;
+Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => undefined });
 
 /** jsdom lays nothing out: every element is as large as a phone, and says so once. */
 const PHONE_PX = 390;

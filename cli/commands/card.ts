@@ -34,6 +34,6 @@ export const cardCommand: Command = {
     const hook = catalogue.hooks.find((item) => item.id === hookId)!;
     const dressing = catalogue.dressings.find((item) => item.id === dressingId)!;
     const card = cardFor({ dressing, hook, sample, choices: { ...(sample ? withGroups(choices, sample) : choices), hookPin: hookId, dressingPin: dressingId }, catalogue, count });
-    return { json: cardOut(card, speech), text: cardText(card, speech), exit: 0 };
+    return { json: cardOut(card, speech), text: () => cardText(card, speech), exit: 0 };
   },
 };

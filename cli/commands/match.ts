@@ -91,6 +91,6 @@ export const matchCommand: Command = {
     if (read.faults.length > 0 || sample === null) return null;
     const answered = answer(sample, { ...withGroups(choices, sample), makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
     const result = { ...answered, warnings: [...answered.warnings, ...unusedSchools(answered.card)] };
-    return { json: matchOut(result, top, speech), text: text(result, top, speech), exit: 0 };
+    return { json: matchOut(result, top, speech), text: () => text(result, top, speech), exit: 0 };
   },
 };

@@ -97,6 +97,6 @@ export const stageCommand: Command = {
     const sighting = sightingOf(read);
     if (read.faults.length > 0) return null;
     const out = stageOut(sighting, speech);
-    return { json: roundAll(out), text: text(out, sighting, speech), exit: 0 };
+    return { json: roundAll(out), text: () => text(out, sighting, speech), exit: 0 };
   },
 };

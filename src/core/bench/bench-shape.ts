@@ -95,9 +95,18 @@ export interface Skin extends Stretch {
   ofThread: boolean;
 }
 
+/** How far a part has come: caught in and waiting, or in its place; whether it is cut or drawn to its length, and trimmed. A part that is not named is not there. */
+export interface PartStanding {
+  there: 'waiting' | 'placed';
+  toLength: boolean;
+  trimmed: boolean;
+}
+
 /** What stands on the hook after a step. */
 export interface BenchState {
   step: number;
+  /** By part. */
+  parts: Readonly<Record<string, PartStanding>>;
   threads: { id: string; x: number }[];
   ends: End[];
   waste: Waste[];

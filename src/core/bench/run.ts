@@ -3,33 +3,15 @@ import { scoreHook, styleUse } from '../answer/score-hook';
 import { AS_A_RULE, referenceRangeOf, switchedWays, type CheckCatalogue, type Dressing, type RangeHook, type Switched } from '../dressings';
 import { buildCard, type Card } from '../tying';
 import type { Way } from '../ways';
-import type { BenchHook, Refusal, Tied } from './bench-shape';
-import { benchSteps, madeBeforehand } from './bench-steps';
+import type { Refusal } from './bench-shape';
 import { laws } from './laws';
 import { contradictions } from './sentences';
-import { tie } from './tie';
+import { tieCard } from './tie-card';
 
 export interface BenchCatalogue extends CheckCatalogue {
   ways: readonly Way[];
   /** For each natural a dressing is made for the tails it may have; empty where nothing says so. */
   tailsOf?: (dressing: Dressing) => readonly (readonly number[])[];
-}
-
-/** The hook a card is for, as the bench sees it. */
-export function benchHook(card: Card): BenchHook {
-  const mark = (id: string) => card.landmarks.find((item) => item.id === id)?.mm ?? 0;
-  const bead = card.parts.find((part) => part.part === 'bead');
-  return {
-    shankMm: card.hook.shank_mm, gapeMm: card.hook.gape_mm, wireMm: card.hook.wire_mm, eyeMm: card.hook.eye_mm, tieDownMm: mark('into-bend'),
-    bead: bead ? { frontMm: bead.from_mm ?? 0, rearMm: mark('behind-bead') } : null,
-  };
-}
-
-/** Ties a card: what stands on the hook after every step, and what hands cannot do. */
-export function tieCard(dressing: Dressing, card: Card, catalogue: Pick<BenchCatalogue, 'materials'>): Tied {
-  const hook = benchHook(card);
-  const onCard = new Set(card.parts.map((part) => part.id));
-  return tie(benchSteps({ dressing: { ...dressing, parts: dressing.parts.filter((part) => onCard.has(part.id)) }, card, materials: catalogue.materials, hook }), hook, madeBeforehand(dressing));
 }
 
 /** A card of a dressing on one hook of its range, as the checker makes it; in the tier's schools and with its switches where these are given. */

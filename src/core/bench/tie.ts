@@ -1,10 +1,14 @@
 import type { Param } from '../code';
 import { BENCH } from '../constants';
-import { WIRE, type BenchHook, type BenchState, type BenchStep, type End, type Refusal, type RuleId, type Skin, type Stretch, type Tied } from './bench-shape';
+import { WIRE, type BenchHook, type BenchState, type BenchStep, type End, type PartStanding, type Refusal, type RuleId, type Skin, type Stretch, type Tied } from './bench-shape';
 
 const PLACES: ReadonlySet<string> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'post', 'divide', 'finish', 'tie-off']);
 const NEEDS_THREAD: ReadonlySet<string> = new Set(['bind', 'catch-in', 'dub', 'divide', 'post', 'loop', 'tie-off', 'finish']);
 const BEGINS: ReadonlySet<string> = new Set(['bind', 'catch-in', 'dub', 'wind', 'loop']);
+/** What a part must see done last before it is in its place, and what puts it there where nothing is wound or folded. */
+const WINDS: ReadonlySet<string> = new Set(['wind', 'dub', 'fold']);
+const PUTS: ReadonlySet<string> = new Set(['seat-bead', 'lay-weight', 'bind', 'wind', 'dub', 'fold', 'post', 'divide', 'coat', 'finish', 'tease']);
+const CATCHES: ReadonlySet<string> = new Set(['catch-in', 'loop', 'bind']);
 const BODIES: ReadonlySet<string> = new Set(['abdomen', 'thorax', 'case', 'extended-body', 'underbody']);
 const PLUMES: ReadonlySet<string> = new Set(['wing.tuft', 'hackle.cdc-loop']);
 
@@ -31,6 +35,12 @@ export function gaps({ rear, front }: Stretch, covered: readonly Stretch[]): Str
   return open.filter((gap) => gap.rear > gap.front);
 }
 
+/** A part that was bound into another one before that came onto the hook. */
+export interface Made {
+  part: string;
+  of: string;
+}
+
 /** Ties steps on a hook one after another. After a refusal it does what was meant, so that no fault hides another. */
 class Bench {
   readonly refusals: Refusal[] = [];
@@ -44,12 +54,13 @@ class Bench {
   private vise: BenchState['vise'] = 'normal';
   private clockS = 0;
   private placed = new Set<string>();
+  private parts: Record<string, PartStanding> = {};
   private armed = false;
   private whipped = false;
   private inspected = false;
 
-  constructor(private readonly steps: readonly BenchStep[], private readonly hook: BenchHook, made: readonly string[]) {
-    for (const part of made) this.placed.add(part);
+  constructor(private readonly steps: readonly BenchStep[], private readonly hook: BenchHook, private readonly made: readonly Made[]) {
+    for (const { part } of made) this.placed.add(part);
   }
 
   run(): Tied {
@@ -83,10 +94,24 @@ class Bench {
     this.armed = step.checked || step.do === 'check';
     this.clockS += step.seconds;
     if (step.vise) this.vise = step.vise;
+    this.stands(step);
     this.states.push({
-      step: step.n, threads: this.threads.map((item) => ({ ...item })), ends: this.ends.map((item) => ({ ...item })), waste: this.waste.map((item) => ({ ...item })), skins: this.skins.map((item) => ({ ...item })),
+      step: step.n, parts: this.parts, threads: this.threads.map((item) => ({ ...item })), ends: this.ends.map((item) => ({ ...item })), waste: this.waste.map((item) => ({ ...item })), skins: this.skins.map((item) => ({ ...item })),
       wet: this.wet.filter((item) => item.untilS > this.clockS), bead: this.bead && { ...this.bead }, vise: this.vise, clockS: this.clockS, bareMm: this.bare().reduce((sum, gap) => sum + gap.rear - gap.front, 0),
     });
+  }
+
+  /** How far the part of a step has come, and with it what was bound into it beforehand. */
+  private stands(step: BenchStep) {
+    const { part } = step;
+    if (part === null) return;
+    const still = (does: (other: BenchStep) => boolean) => this.steps.some((other) => other.part === part && other.n > step.n && does(other));
+    const waits = still((other) => WINDS.has(other.do) && other.as === null);
+    const there = this.parts[part]?.there === 'placed' || (PUTS.has(step.do) && !waits) ? 'placed' : CATCHES.has(step.do) || WINDS.has(step.do) ? 'waiting' : this.parts[part]?.there;
+    if (!there) return;
+    const standing: PartStanding = { there, toLength: !still((other) => other.do === 'draw' || (other.do === 'cut' && other.cuts === 'show')), trimmed: !still((other) => other.do === 'clip') };
+    this.parts = { ...this.parts, [part]: standing };
+    for (const bound of this.made) if (bound.of === part) this.parts = { ...this.parts, [bound.part]: { ...standing, toLength: true, trimmed: true } };
   }
 
   private get face(): number {
@@ -423,6 +448,6 @@ class Bench {
 }
 
 /** Ties steps on a hook: what stands on it after each, and what hands cannot do. `made` are parts already bound into something made beforehand. Pure. Source: domain §4, §10, §12; formulas §12. */
-export function tie(steps: readonly BenchStep[], hook: BenchHook, made: readonly string[] = []): Tied {
+export function tie(steps: readonly BenchStep[], hook: BenchHook, made: readonly Made[] = []): Tied {
   return new Bench(steps, hook, made).run();
 }

@@ -70,6 +70,16 @@ export interface CardStep {
   note: string | null;
   /** What the act leaves, for the bench; null where a step was written by hand. */
   bench: Pick<DressingStep, 'points' | 'waits_for' | 'cuts' | 'leaves_waste' | 'stays' | 'held_by' | 'locks'> | null;
+  /** What stands on the hook after it, as the bench tied it; null where it is not done on the hook. */
+  after: AfterStep | null;
+}
+
+/** Parts on the hook after a step: in their place, or caught in and waiting; of these what is still to be cut or drawn to its length, and what to be trimmed. */
+export interface AfterStep {
+  placed: string[];
+  waiting: string[];
+  to_length: string[];
+  to_trim: string[];
 }
 
 /** The room after a step that fills some of it: what is used, what is free, what the parts still to come need. Millimetres. */

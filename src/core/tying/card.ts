@@ -10,7 +10,9 @@ import { placeOf, type StyleInUse } from '../answer/score-hook';
 import { threadDiameter, woundCut } from './amounts';
 import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
-import type { Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
+import type { BenchState, PartStanding } from '../bench/bench-shape';
+import { tieCard } from '../bench/tie-card';
+import type { AfterStep, Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
 import { baseLength } from './bases';
 import { countsTurns, LOOPED, layOnHook } from './lay';
 import { figuresOf } from './figures';
@@ -199,8 +201,14 @@ export function buildCard(input: CardInput): Card {
     ready,
     stash,
   };
+  tieCard(dressing, card, catalogue).states.forEach(({ parts: standing }, index) => (steps[index]!.after = afterOf(standing)));
   if (input.count !== null) card.batch = batchOf(card, input.count);
   return choices.hand === 'left' ? mirrorCard(card) : card;
+}
+
+function afterOf(standing: BenchState['parts']): AfterStep {
+  const those = (which: (part: PartStanding) => boolean) => Object.keys(standing).filter((id) => which(standing[id]!));
+  return { placed: those((part) => part.there === 'placed'), waiting: those((part) => part.there === 'waiting'), to_length: those((part) => !part.toLength), to_trim: those((part) => !part.trimmed) };
 }
 
 /** The bead's front face: set back it leaves one eye bare before it, on a jig half of it stands on the neck. Source: domain §3. */
@@ -337,6 +345,7 @@ function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<Landm
       figures: figuresOf({ card: step.part === null ? undefined : cardPart.get(step.part), laid: item, atMm: place?.mm ?? null, turns, hook, faceMm: laid.at('front') ?? 0, hookPointMm: marks['hook-point'] }),
       note: step.note,
       bench: item?.part.way || step.as !== null || step.cuts !== null ? { points: step.points, waits_for: step.waits_for, cuts: step.cuts, leaves_waste: step.leaves_waste, stays: step.stays, held_by: step.held_by, locks: step.locks } : null,
+      after: null,
     };
   };
 }
@@ -359,7 +368,7 @@ function budgetOf(steps: readonly CardStep[], laid: LayOut): RoomAfter[] {
 }
 
 /** `check: 'flatten-barb'` is a code that speech renders: the step belongs to the water's rule, not to the dressing. */
-const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, as: null, figures: {}, note: null, bench: null };
+const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, as: null, figures: {}, note: null, bench: null, after: null };
 
 function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAnswer): Card['cautions'] {
   const seen: { id: CautionId; step: number | null }[] = steps.flatMap((step) => (step.caution ? [{ id: step.caution, step: step.n }] : []));

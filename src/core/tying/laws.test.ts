@@ -1,19 +1,20 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { cardFor, carryOn, NO_CHOICES, styleUse, type Choices } from '../answer';
 import { derive, scaleDressing, type Dressing } from '../dressings';
-import type { Hook } from '../hooks';
+import { reads, type Hook } from '../hooks';
 import { mirrorCard, type Card } from '.';
 
-/** Every hook of the shipped catalogue that carries a natural of the dressing's range in its style, of a bend it is meant for. */
+/** Hooks of the shipped catalogue that carry a natural of the dressing's range in its style, of a bend it is meant for: of those within half a number of each other one. */
 function hooksInRange(dressing: Dressing): Hook[] {
   const style = SHIPPED.styles.find((item) => item.id === dressing.style)!;
   const bead = dressing.weights.find((weight) => weight.kind === 'bead') ?? null;
   const asked = (mm: number) => style.share * (style.measure === 'case' ? 1.2 * mm : style.measure === 'raft' ? Math.sqrt(Math.max(1, 11 / mm)) * mm : mm);
-  return SHIPPED.hooks.filter((hook) => {
+  const inRange = SHIPPED.hooks.filter((hook) => {
     if (!style.bends.includes(hook.bend)) return false;
     const carried = carryOn(hook, { ...styleUse(style), bead }, false);
     return carried !== null && carried.carryMm >= asked(dressing.length_mm[0]) && carried.carryMm <= asked(dressing.length_mm[1]);
   });
+  return [...new Map(inRange.map((hook) => [`${hook.bend} ${Math.round(reads(hook.shank.value!))}`, hook])).values()];
 }
 
 const cardOn = (dressing: Dressing, hook: Hook, choices: Partial<Choices> = {}) => cardFor({ dressing, hook, sample: null, choices: { ...NO_CHOICES, hookPin: hook.id, dressingPin: dressing.id, ...choices }, catalogue: SHIPPED, count: null });

@@ -101,6 +101,8 @@ describe('a fly is drawn from its card', () => {
     expect(flyMarks(card, { upTo: 0 }).marks).toHaveLength(flyMarks(card).hook.marks.length);
     grown.slice(1).forEach((now, index) => expect(now).toEqual(expect.arrayContaining(grown[index]!)));
     expect(there(card.steps.length)).toHaveLength(card.parts.length);
+  });
+  test.each(cards.map((card) => [card.dressing.id, card] as const))('%s after its last step is the fly', (_, card) => {
     expect(flyMarks(card, { upTo: card.steps.length }).marks).toEqual(flyMarks(card).marks);
   });
   test('what is caught in waits behind until it is wound, and what is cut last is long until then', () => {

@@ -1,5 +1,5 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type DragEndEvent, type UniqueIdentifier } from '@dnd-kit/core';
-import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { closestCenter, DndContext, KeyboardCode, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type DragEndEvent, type KeyboardCoordinateGetter, type UniqueIdentifier } from '@dnd-kit/core';
+import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import GripVertical from 'lucide-react-native/icons/grip-vertical';
 import { createContext, useContext, type ReactNode } from 'react';
@@ -33,7 +33,16 @@ const START_PX = 6;
 
 /** Rows that can be moved by a handle: by pointer, or by keys (space takes it, arrows move it, space lets it go). */
 export function DragList({ ids, onMove, said, children }: DragListProps) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }), useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }));
+  // An arrow goes one place in the list, whatever the rows measure: nearness on a page that is still scrolling may skip some.
+  const oneOn: KeyboardCoordinateGetter = (event, { context: { active, over, collisionRect, droppableRects } }) => {
+    const by = event.code === KeyboardCode.Down ? 1 : event.code === KeyboardCode.Up ? -1 : 0;
+    if (by === 0 || !active || !collisionRect) return undefined;
+    event.preventDefault();
+    const next = ids[ids.indexOf(String((over ?? active).id)) + by];
+    const rect = next === undefined ? undefined : droppableRects.get(next);
+    return rect && { x: rect.left, y: rect.top + (rect.height - collisionRect.height) / 2 };
+  };
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }), useSensor(KeyboardSensor, { coordinateGetter: oneOn, scrollBehavior: 'auto' }));
   const end = ({ active, over }: DragEndEvent) => {
     const [from, to] = [ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : -1];
     if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
