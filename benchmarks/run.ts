@@ -7,7 +7,8 @@ import { answer, NO_CHOICES, type Sample } from '../src/core/answer';
 import { carriedFly, matchBox } from '../src/core/box';
 import { dressingFaults } from '../src/core/bench';
 import { rankingCost } from './ranking';
-import { answersNeeded, simulatedTiers, writtenCases } from './accuracy';
+import { leftOutByStage, simulatedTiers, stoppingTiers, writtenCases } from './accuracy';
+import { WORLDS } from './worlds';
 
 const csv = readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8');
 const hooks = hooksFromRows([...demoRows(csv), ...REFERENCE_ROWS], shippedSchool);
@@ -64,20 +65,30 @@ process.stdout.write(`\nranking hooks against one plain loop over as many\n${loo
 
 const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
 const written = writtenCases();
-const tiers = simulatedTiers(4000);
-const needed = answersNeeded(300);
+const second = writtenCases(undefined, (item) => item.set === 2);
+const left = leftOutByStage();
+const worlds = WORLDS.map((world, index) => ({ world, tiers: simulatedTiers(index === 0 ? 40_000 : 8_000, world), stopping: stoppingTiers(1_000, world) }));
+const own = worlds[0]!;
+const said = (answers: { bins: { said: number; n: number }[]; n: number }) => answers.bins.reduce((sum, bin) => sum + bin.said * bin.n, 0) / answers.n;
 process.stdout.write(`
 the key                                          wanted     found
 written cases (${written.n}), first                       ≥ 85 %     ${percent(written.first)}
 written cases, in two                            ≥ 95 %     ${percent(written.inTwo)}
-simulated tiers (${tiers.n}), first                     ≥ 90 %     ${percent(tiers.first)}
-simulated tiers, in two                          ≥ 97 %     ${percent(tiers.inTwo)}
-said against was, mean over tenths               ≤ 5 points ${(100 * tiers.calibration).toFixed(1)}
-answers until p ≥ 0.8, chosen (median)           ≤ 3        ${needed.chosen}
-answers in the list's order (median)             more       ${needed.fixed}
+of them the second ${second.n}, first / in two            ≥ 85, 95 % ${percent(second.first)} / ${percent(second.inTwo)}
+each stage left out of the fit, first / in two              ${percent(left.first)} / ${percent(left.inTwo)}
+world as written (${own.tiers.n}), first                ≥ 85 %     ${percent(own.tiers.first)}
+world as written, in two                         ≥ 95 %     ${percent(own.tiers.inTwo)}
+said against was, worst tenth                    ≤ 3 points ${(100 * own.tiers.worstTenth).toFixed(1)}
+0.9 and more that was wrong                      ≤ 2 %      ${percent(own.tiers.sureWrong)}
+stopped at certain: said / was                   was ≥ said ${percent(said(own.stopping.certain))} / ${percent(own.stopping.certain.first)}
+answers until certain (median)                   ≤ 5        ${own.stopping.answers}
 
-p of the first    said    was    of
-${tiers.bins.map((bin) => `${''.padEnd(16)}${bin.said.toFixed(2).padStart(6)}${bin.was.toFixed(2).padStart(7)}${String(bin.n).padStart(6)}`).join('\n')}
+worlds                              first   in two   worst tenth   ≥ 0.9 wrong   certain   said at certain    was   answers
+${worlds.map(({ world, tiers, stopping }) => `${world.name.padEnd(34)}${percent(tiers.first).padStart(8)}${percent(tiers.inTwo).padStart(8)}${(100 * tiers.worstTenth).toFixed(1).padStart(12)}${percent(tiers.sureWrong).padStart(14)}${percent(stopping.share).padStart(10)}${percent(said(stopping.certain)).padStart(13)}${percent(stopping.certain.first).padStart(12)}${String(stopping.answers).padStart(6)}`).join('\n')}
+
+as written: p of the first    said    was      of
+${own.tiers.bins.map((bin) => `${''.padEnd(26)}${bin.said.toFixed(2).padStart(8)}${bin.was.toFixed(2).padStart(7)}${String(bin.n).padStart(8)}`).join('\n')}
 
 not first: ${written.missed.join('; ') || 'none'}
+stages not all first when left out of the fit: ${left.worst.map(({ stage, first, n }) => `${stage} ${Math.round(first * n)} of ${n}`).join(', ') || 'none'}; temper chosen ${JSON.stringify(left.chosen)}
 `);

@@ -23,7 +23,7 @@ describe('match', () => {
   test('answers in the published shape', () => {
     expect(exit).toBe(0);
     expect(Object.keys(value)).toEqual(['natural', 'style', 'hooks', 'by_maker', 'none_fits', 'holds', 'dressing', 'alternatives', 'card', 'warnings']);
-    expect(value.natural).toMatchObject({ order: 'mayfly', stage: 'dun', length: { n: 3, values_mm: [8.2, 8.6, 8], mean_mm: 8.26667, method: 'typed', outliers: [] }, case_mm: null, overall_mm: null, water: 'slow', offset: { sizes: 0, intent: 'exact' } });
+    expect(value.natural).toMatchObject({ order: 'mayfly', stage: 'dun', length: { n: 3, values_mm: [8.2, 8.6, 8], mean_mm: 8.26667, method: 'typed', outliers: [] }, case_mm: null, overall_mm: null, water: null, offset: { sizes: 0, intent: 'exact' } });
     expect(value.natural.colours['abdomen-belly']).toMatchObject({ hex: '#b8a857', surface: 'dry', source: 'typed', words: expect.any(String) });
     expect(value.natural.colours.wing.lab).toEqual([60, 0, -4]);
     expect(value.hooks).toHaveLength(12);

@@ -80,7 +80,7 @@ export function sampleFrom(read: Reader): Sample | null {
     sex: read.flagId<SexId>('sex', ids.sexes),
     colours: colours(read),
     surface: read.flagId<'dry' | 'wet'>('surface', ids.surfaces) ?? 'dry',
-    water: read.flagId<WaterId>('water', ids.waters) ?? 'slow',
+    water: read.flagId<WaterId>('water', ids.waters),
   };
   if (stage === null || (lengths.length === 0 && overall === null && caseMm === null)) return null;
   return { ...sample, stage: stage as StageId };

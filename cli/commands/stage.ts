@@ -19,6 +19,7 @@ function sightingOf(read: Reader): Sighting {
     if (id) heard.set(flag, id);
   }
   const length = read.length('length', read.one('length'));
+  const caseLength = read.length('case-length', read.one('case-length'));
   const belly = read.colour('belly', read.one('belly'));
   heard.delete('month');
   heard.delete('water');
@@ -31,6 +32,7 @@ function sightingOf(read: Reader): Sighting {
     south: read.has('south'),
     region: read.flagId<FaunaId>('region', ids.faunas),
     lengthMm: length === null ? null : { mm: length, sd: INSECT_SD_MM },
+    caseMm: caseLength === null ? null : { mm: caseLength, sd: INSECT_SD_MM },
     belly: belly ? labOfHex(belly.hex) : null,
   };
 }
@@ -43,7 +45,7 @@ function stageOut(sighting: Sighting, speech: Speech) {
   const odds = byStage(KEY, belief);
   const next = nextSign(KEY, sighting, belief);
   const like = lookalike(KEY, sighting, belief);
-  const becomes = sighting.lengthMm ? growingOn(GROWING_ON, odds[0]!.stage, sighting.lengthMm.mm, (stage) => leadsTo(KEY, belief, odds[0]!.stage, stage)).filter((grown) => grown.direction === 'later') : [];
+  const becomes = sighting.lengthMm && 'mm' in sighting.lengthMm ? growingOn(GROWING_ON, odds[0]!.stage, sighting.lengthMm.mm, (stage) => leadsTo(KEY, belief, odds[0]!.stage, stage)).filter((grown) => grown.direction === 'later') : [];
   return {
     posterior: odds.map(({ stage, p }) => ({ ...split(stage), p })),
     groups: sighting.south ? [] : byGroup(KEY, belief).map(({ group, p }) => ({ id: group.id, name: group.name, scientific: group.scientific, p })),
@@ -58,7 +60,7 @@ function stageOut(sighting: Sighting, speech: Speech) {
 function text(out: ReturnType<typeof stageOut>, sighting: Sighting, speech: Speech): string {
   const percent = (p: number) => `${Math.round(p * 100)} %`;
   const lines = [columns(out.posterior.filter(({ p }) => p >= 0.01).slice(0, 6).map(({ order, stage, p }) => [speech.name('stages', `${order}/${stage}`), percent(p)]))];
-  if (out.because.length > 0) lines.push('', columns(out.because.map(({ sign, answer, bits }) => [speech.answer(sign, answer), `${bits >= 0 ? '+' : '-'}${Math.abs(bits).toFixed(1)} bits`])));
+  if (out.because.length > 0) lines.push('', columns(out.because.map(({ sign, answer, bits }) => [speech.said(sign, answer), `${bits >= 0 ? '+' : '-'}${Math.abs(bits).toFixed(1)} bits`])));
   if (out.groups.length > 0) lines.push('', columns(out.groups.slice(0, 5).map((group) => [group.name, group.scientific, percent(group.p)])));
   if (sighting.south) lines.push('', speech.t('cli.south'));
   if (out.next) lines.push('', `${speech.t('cli.next')}: ${out.next.question}`);
@@ -83,6 +85,7 @@ export const stageCommand: Command = {
     { name: 'north', takes: 'nothing', help: 'north of the equator (the default)' },
     { name: 'south', takes: 'nothing', help: 'south of the equator' },
     { name: 'length', takes: 'one', value: 'LEN', help: 'body length' },
+    { name: 'case-length', takes: 'one', value: 'LEN', help: 'case, front rim to rear' },
     { name: 'belly', takes: 'one', value: 'COL', help: 'colour of the belly' },
     { name: 'list-signs', takes: 'nothing', help: 'every sign with its answers' },
   ],

@@ -49,6 +49,8 @@ export interface Speech {
   ask(sign: string): string;
   /** One answer to it. */
   answer(sign: string, answer: string): string;
+  /** What was said of an insect, sign or not: `three tails`, `its length`, `in May`. */
+  said(what: string, answer: string): string;
 }
 
 export function createI18n(language = 'en'): i18n {
@@ -141,6 +143,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     tool,
     ask: (sign) => t(`sign.${sign}.ask`),
     answer: (sign, answer) => t(`sign.${sign}.${answer}`),
+    said: (what, answer) => saidWith(t, what, answer),
     stepDetail: (step) => {
       const lines: string[] = [];
       if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: inSentence(step.material.name) }));
@@ -158,6 +161,15 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       return lines;
     },
   };
+}
+
+/** What is no sign of the key has words of its own. */
+function saidWith(t: (key: string, params?: Record<string, unknown>) => string, what: string, answer: string): string {
+  if (what === 'month') return answer === '' ? t('said.month') : t('said.month-of', { answer: t(`month-name.${answer}`) });
+  if (what === 'water') return t('said.water', { answer: t(`sign.water.${answer}`) });
+  if (what === 'seen') return t('said.seen', { answer: t(`ui.key.seen-name.${answer}`) });
+  if (what === 'rise') return t('said.rise', { answer: t(`ui.key.rise-name.${answer}`) });
+  return ['length', 'case-length', 'belly'].includes(what) ? t(`said.${what}`) : t('said.sign', { sign: t(`said-of.${what}`), answer: t(`sign.${what}.${answer}`) });
 }
 
 /** Lengths of a card as its one-line answer: what a tier reads first. */

@@ -1,5 +1,6 @@
 import { labOfShade } from '@/catalogue';
-import { believe, INSECT_SD_MM, NOTHING_SEEN, type Belief, type Key, type Sighting } from '@/core/belief';
+import { believe, INSECT_SD_MM, NOTHING_SEEN, type Belief, type Key, type LengthSeen, type Sighting } from '@/core/belief';
+import { spanOfLength } from '@/core/naturals';
 import { labOfHex } from '@/core/colour';
 import { bodiesOf, selectSettings } from './answers';
 import { selectKey } from './own-groups';
@@ -8,10 +9,18 @@ import type { State } from './store';
 
 const Z95 = 1.96;
 
+/** A length without a tool: between the bounds that were tapped, or about so much. */
+function lengthByEye({ rough }: SampleRecord): LengthSeen | null {
+  if (!rough) return null;
+  const span = rough.how === 'chip' ? spanOfLength(rough.mm) : null;
+  return span ? { fromMm: span.fromMm, toMm: span.toMm } : { mm: rough.mm, sd: rough.halfMm / Z95 };
+}
+
 /** What a sample says of its natural, as the key takes it: signs, place, month, mean length and belly. */
 export function sightingFor(sample: SampleRecord, settings: SettingsRecord): Sighting {
   const bodies = bodiesOf(sample, null);
   const mean = bodies.length > 0 ? bodies.reduce((sum, mm) => sum + mm, 0) / bodies.length : null;
+  const weighed = (what: string) => !sample.leftOut.includes(what);
   const belly = sample.colours['abdomen-belly'] ?? null;
   return {
     ...NOTHING_SEEN,
@@ -19,11 +28,12 @@ export function sightingFor(sample: SampleRecord, settings: SettingsRecord): Sig
     seen: sample.seen,
     rise: sample.rise,
     water: sample.water,
-    month: Number(sample.when.slice(5, 7)) || null,
+    month: weighed('month') ? Number(sample.when.slice(5, 7)) || null : null,
     south: settings.south,
     region: settings.fauna,
-    lengthMm: mean !== null ? { mm: mean, sd: INSECT_SD_MM } : sample.rough ? { mm: sample.rough.mm, sd: sample.rough.halfMm / Z95 } : null,
-    belly: belly ? labOfHex(belly) : sample.shades['abdomen-belly'] ? labOfShade(sample.shades['abdomen-belly']) : null,
+    lengthMm: mean !== null ? (weighed('length') ? { mm: mean, sd: INSECT_SD_MM } : null) : lengthByEye(sample),
+    caseMm: sample.case.mm !== null && weighed('case-length') ? { mm: sample.case.mm, sd: INSECT_SD_MM } : null,
+    belly: belly ? (weighed('belly') ? labOfHex(belly) : null) : sample.shades['abdomen-belly'] ? labOfShade(sample.shades['abdomen-belly']) : null,
   };
 }
 

@@ -45,7 +45,7 @@ describe('undo', () => {
     expect(records().past).toHaveLength(4);
     store.dispatch(undone());
     store.dispatch(undone());
-    expect(records().entities.sample.s1).toMatchObject({ place: 'weir', water: 'slow' });
+    expect(records().entities.sample.s1).toMatchObject({ place: 'weir', water: null });
     store.dispatch(undone());
     expect(records().entities.sample.s1!.place).toBe('');
   });

@@ -33,7 +33,8 @@ export interface Sample {
   sex: SexId | null;
   colours: Readonly<Partial<Record<RegionId, { hex: `#${string}`; source: Source; lab?: [number, number, number] }>>>;
   surface: 'dry' | 'wet';
-  water: WaterId;
+  /** Null where nobody said: then it is no criterion. */
+  water: WaterId | null;
 }
 
 export type Schools = Partial<SchoolOption>;
@@ -132,7 +133,7 @@ export interface Answer {
     case_mm: number | null;
     overall_mm: number | null;
     colours: Partial<Record<RegionId, NamedColour>>;
-    water: WaterId;
+    water: WaterId | null;
     offset: Choices['offset'];
   };
   style: { id: StyleId; from: 'dressing' | 'stage'; measure: Style['measure']; p: number; bends: BendId[]; wire: WireId[]; ride: RideId; face: FaceId };

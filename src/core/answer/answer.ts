@@ -267,8 +267,8 @@ export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, t
     const flattened = first && inside(first) ? null : (hooksOf(columns, { ...asked, barbRule: 'flattened', pin: null }, 1).hooks[0] ?? null);
     if (flattened && inside(flattened)) warnings.push(reason('flatten-instead', { hook: `${flattened.maker_name} ${flattened.model_name} ${flattened.size}`, steps: flattened.steps! }, { evidence: 'heard' }));
   }
-  const byWater = dressing?.size_by_water[sample.water] ?? 0;
-  if (byWater !== 0 && choices.offset.sizes === 0) warnings.push(reason(byWater > 0 ? 'size-larger-water' : 'size-smaller-water', { water: { kind: 'waters', id: sample.water }, sizes: Math.abs(byWater) }, { evidence: 'heard' }));
+  const byWater = sample.water === null ? 0 : (dressing?.size_by_water[sample.water] ?? 0);
+  if (sample.water !== null && byWater !== 0 && choices.offset.sizes === 0) warnings.push(reason(byWater > 0 ? 'size-larger-water' : 'size-smaller-water', { water: { kind: 'waters', id: sample.water }, sizes: Math.abs(byWater) }, { evidence: 'heard' }));
   if (chosen.first?.stageMatch === 'neighbour' && choices.offset.intent !== 'easier-prey') warnings.push(reason('dressing-of-neighbour', { name: chosen.first.dressing.name, wanted: { kind: 'stages', id: sample.stage }, stage: { kind: 'stages', id: chosen.first.dressing.stages[0]! } }, { evidence: 'theory' }));
 
   const colours: Answer['natural']['colours'] = {};

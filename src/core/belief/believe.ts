@@ -1,6 +1,7 @@
 import type { FaunaId, StageId } from '@/catalogue/ids';
-import { deltaE, type Lab } from '../colour';
-import type { AskedId, GroupStage, Key, NaturalGroup } from './key-data';
+import type { Lab } from '../colour';
+import { caseLikelihood, colourLikelihood, lengthLikelihood, monthLikelihood, usualColour, waterLikelihood, type LengthSeen } from './evidence';
+import type { AskedId, Key, Table } from './key-data';
 
 /** What was seen of one insect and of the water. Anything left out is unknown, never "no". */
 export interface Sighting {
@@ -12,11 +13,13 @@ export interface Sighting {
   month: number | null;
   south: boolean;
   region: FaunaId | null;
-  lengthMm: { mm: number; sd: number } | null;
+  lengthMm: LengthSeen | null;
+  /** Length of its case, which it then has. */
+  caseMm: LengthSeen | null;
   belly: Lab | null;
 }
 
-export const NOTHING_SEEN: Sighting = { signs: {}, seen: [], rise: null, water: null, month: null, south: false, region: null, lengthMm: null, belly: null };
+export const NOTHING_SEEN: Sighting = { signs: {}, seen: [], rise: null, water: null, month: null, south: false, region: null, lengthMm: null, caseMm: null, belly: null };
 
 /** A stage this likely is taken as told. Source: docs/cli.md, `certain`. */
 export const SURE = 0.8;
@@ -30,68 +33,18 @@ export interface Belief {
   groupWeights: readonly (readonly number[])[];
 }
 
-/** Month is weak: a month away still happens (height, springs, tailwaters), two months hardly. Source: domain §2. */
-const SEASON = { inside: 1, beside: 0.45, outside: 0.08 } as const;
-const WATER_OUTSIDE = 0.25;
-/** The young are in the water all year. */
-const YOUNG = /\/(nymph|larva|cased-larva|free-larva)$/;
-/** How much the weather of a month may tell against a stage as a whole. */
-const SEASON_TEMPER = 0.6;
-const COLOUR_FLOOR = 0.12;
-const LENGTH_FLOOR = 0.004;
 const HALF_YEAR = 6;
 
-function season(months: readonly number[], month: number): number {
-  if (months.length === 0 || months.includes(month)) return SEASON.inside;
-  const beside = months.some((other) => Math.abs(other - month) === 1 || Math.abs(other - month) === 11);
-  return beside ? SEASON.beside : SEASON.outside;
-}
-
-function normal(x: number, mean: number, sd: number): number {
-  return Math.exp(-0.5 * ((x - mean) / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
-}
-
-/** Density of a length in a group, 1/mm: ranges span about four standard deviations. */
-function lengthDensity(entry: GroupStage, length: NonNullable<Sighting['lengthMm']>): number {
-  if (!entry.length_mm) return LENGTH_FLOOR;
-  const [min, typical, max] = entry.length_mm;
-  const side = length.mm < typical ? typical - min : max - typical;
-  return Math.max(LENGTH_FLOOR, normal(length.mm, typical, Math.hypot(Math.max(0.3, side / 2), length.sd)));
-}
-
-/** How well a belly's colour goes with a group's words, 0–1. */
-export function colourFit(key: Key, shades: readonly string[], belly: Lab): number {
-  if (shades.length === 0) return 0.5;
-  const best = Math.min(...shades.map((shade) => {
-    const [tone, hue] = shade.split('-') as [string, string];
-    const centre = key.colours.hues[hue]?.[tone];
-    return centre ? deltaE(centre, belly) : Infinity;
-  }));
-  return Math.max(COLOUR_FLOOR, Math.exp(-0.5 * (best / key.colours.spread) ** 2));
-}
-
-/** Where and when a group lives, without its looks. */
-function presence(group: NaturalGroup, entry: GroupStage, sighting: Sighting): number {
-  const found = sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region) ? 1 : 0;
-  const water = sighting.water === null || group.waters.length === 0 || group.waters.includes(sighting.water) ? 1 : WATER_OUTSIDE;
-  // South of the equator no shipped group is known: only the turned year of its kind is used.
-  const month = sighting.month === null ? null : sighting.south ? ((sighting.month + HALF_YEAR - 1) % 12) + 1 : sighting.month;
-  const time = month === null || YOUNG.test(entry.stage) ? 1 : season(entry.months ?? group.months, month);
-  return found * water * time;
-}
-
-/** Tails that a group's adults have, against the number seen. */
-function tailsFit(group: NaturalGroup, entry: GroupStage, tails: string | undefined): number {
-  if (!group.adult_tails || !tails || !/^[123]$/.test(tails) || YOUNG.test(entry.stage) || entry.stage.endsWith('mature-nymph')) return 1;
-  return group.adult_tails.includes(Number(tails)) ? 1 : 0.12;
-}
+/** The calendar's month as the groups count it: south of the equator no shipped group is known, only the turned year of its kind is used. */
+const monthHere = ({ month, south }: Sighting) => (month === null || !south ? month : ((month + HALF_YEAR - 1) % 12) + 1);
 
 /** Signs heard that the key knows, by the cause they share. */
 function heardByFactor(key: Key, signs: Sighting['signs']): Map<string, AskedId[]> {
   const byFactor = new Map<string, AskedId[]>();
   for (const sign of Object.keys(signs) as AskedId[]) {
     const answer = signs[sign];
-    if (answer === undefined || !key.answers[sign]?.includes(answer)) continue;
+    // Tails are weighed with the groups, which differ in them.
+    if (answer === undefined || sign === 'tails' || !key.answers[sign]?.includes(answer)) continue;
     const factor = factorOf(key, sign);
     byFactor.set(factor, [...(byFactor.get(factor) ?? []), sign]);
   }
@@ -102,22 +55,31 @@ function factorOf(key: Key, sign: AskedId): string {
   return key.data.signs[sign]?.factor ?? sign;
 }
 
-const logTables = new WeakMap<Key['table'], Key['table']>();
+const logTables = new WeakMap<Table, Table>();
 
-/** The table's logarithms: taken once, read at every key that is pressed. */
-function logTable(key: Key): Key['table'] {
-  const known = logTables.get(key.table) ?? (Object.fromEntries(Object.entries(key.table).map(([sign, rows]) => [sign, rows.map((row) => row.map(Math.log))])) as unknown as Key['table']);
-  logTables.set(key.table, known);
+/** A table's logarithms: taken once, read at every key that is pressed. */
+function logsOf(table: Table): Table {
+  const known = logTables.get(table) ?? (Object.fromEntries(Object.entries(table).map(([sign, rows]) => [sign, rows.map((row) => row.map(Math.log))])) as unknown as Table);
+  logTables.set(table, known);
   return known;
+}
+
+/** Which table a sign is read in: what it needs is there, is not there (then it says nothing: null), or nobody said. */
+export function tableFor(key: Key, sign: AskedId, signs: Sighting['signs']): Table | null {
+  const needs = key.data.signs[sign]?.needs;
+  if (!needs) return key.table;
+  const parent = signs[needs.sign];
+  if (parent === undefined || !key.answers[needs.sign].includes(parent)) return key.alone;
+  return needs.answers.includes(parent) ? key.table : null;
 }
 
 /** Adds what the signs of one cause say to the score of every stage; they count less after the first. */
 function addFactor(scores: number[], key: Key, heard: readonly AskedId[], signs: Sighting['signs']): void {
-  const exponent = (1 + (heard.length - 1) * key.data.temper) / heard.length;
-  const logs = logTable(key);
-  for (const sign of heard) {
+  const read = heard.flatMap((sign) => { const table = tableFor(key, sign, signs); return table === null ? [] : [{ sign, table }]; });
+  const exponent = (1 + (read.length - 1) * key.data.temper) / read.length;
+  for (const { sign, table } of read) {
     const index = key.answers[sign].indexOf(signs[sign]!);
-    const rows = logs[sign];
+    const rows = logsOf(table)[sign];
     for (let stage = 0; stage < scores.length; stage++) scores[stage]! += exponent * rows[stage]![index]!;
   }
 }
@@ -129,12 +91,17 @@ function oddsOf(key: Key, sighting: Sighting, id: StageId): number {
 
 const presences = new WeakMap<Key, { place: string; here: readonly (readonly number[])[] }>();
 
-/** Presence of every member of every stage: the same for every length and sign, so it is kept while place and month stay. */
+/** Share of each member of each stage, and how likely it is met at this water in this month: the same for every length and sign, so it is kept while place and month stay. Members of another fauna have none. */
 function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[] {
   const place = [sighting.region, sighting.water, sighting.month, sighting.south].join();
   const known = presences.get(key);
   if (known?.place === place) return known.here;
-  const here = key.members.map((members) => members.map(({ group, entry }) => presence(group, entry, sighting)));
+  const month = monthHere(sighting);
+  const here = key.members.map((members) => {
+    const lives = members.map(({ group }) => sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region));
+    const count = lives.filter(Boolean).length;
+    return members.map(({ group, entry }, index) => (lives[index] ? (1 / count) * (sighting.water === null ? 1 : waterLikelihood(group, sighting.water)) * (month === null ? 1 : monthLikelihood(group, entry, month)) : 0));
+  });
   presences.set(key, { place, here });
   return here;
 }
@@ -143,34 +110,37 @@ function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[
 export interface Standing {
   logs: number[];
   groupWeights: number[][];
-  /** By stage, before any member is looked at: prior, season, place and what the water says. */
+  /** By stage, before any member is looked at: prior and what the water says. */
   placed: number[];
-  /** How every member goes with the length and the colour, without its tails. */
+  /** How likely every member is with its place, month, length and colour, without its tails. */
   looks: number[][];
 }
+
+/** Share of a stage that lives in a case. */
+const casedShare = (key: Key, stage: number) => 1 - key.table.case[stage]![key.answers.case.indexOf('none')]!;
 
 /** A film emerger is not offered where only groups that climb out remain. Source: domain §2. */
 export function standing(key: Key, sighting: Sighting): Standing {
   const here = presenceOf(key, sighting);
-  const placed = key.ids.map((id, stage) => {
-    const present = sumOf(here[stage]!);
-    if (here[stage]!.length > 0 && present === 0) return -Infinity;
-    return Math.log(key.prior[stage]!) + SEASON_TEMPER * Math.log(here[stage]!.length === 0 ? 1 : present / here[stage]!.length) + Math.log(oddsOf(key, sighting, id));
-  });
-  const looks = key.members.map((members) => members.map(({ entry }) => (sighting.lengthMm ? lengthDensity(entry, sighting.lengthMm) : 1) * (sighting.belly ? colourFit(key, entry.shades, sighting.belly) : 1)));
+  const { lengthMm, caseMm, belly } = sighting;
+  const usual = belly ? usualColour(key, belly) : 0;
+  const saidCase = sighting.signs.case !== undefined && sighting.signs.case !== 'unknown';
+  const placed = key.ids.map((id, stage) => Math.log(key.prior[stage]!) + Math.log(oddsOf(key, sighting, id)) + (caseMm && !saidCase ? Math.log(casedShare(key, stage)) : 0));
+  const looks = key.members.map((members, stage) => members.map(({ entry }, index) => here[stage]![index]! * (lengthMm ? lengthLikelihood(entry.length_mm, lengthMm) : 1) * (caseMm ? caseLikelihood(entry, caseMm) : 1) * (belly ? colourLikelihood(key, entry.shades, belly, usual) : 1)));
   return withTails(key, { logs: [], groupWeights: [], placed, looks }, sighting);
 }
 
 /** The same with other tails: these tell groups apart as well as stages. */
-export function withTails(key: Key, { placed, looks }: Standing, sighting: Sighting): Standing {
-  const here = presenceOf(key, sighting);
-  const both = key.members.map((members, stage) => members.map(({ group, entry }, index) => here[stage]![index]! * looks[stage]![index]! * tailsFit(group, entry, sighting.signs.tails)));
+export function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'> & Partial<Standing>, sighting: Sighting): Standing {
+  const answer = sighting.signs.tails === undefined ? -1 : key.answers.tails.indexOf(sighting.signs.tails);
+  const both = answer < 0 ? looks : key.members.map((members, stage) => members.map(({ tails }, index) => looks[stage]![index]! * tails[answer]!));
   const totals = both.map(sumOf);
   return {
     placed,
     looks,
     groupWeights: both.map((weights, stage) => weights.map((value) => (totals[stage]! > 0 ? value / totals[stage]! : 0))),
-    logs: placed.map((log, stage) => (log === -Infinity || here[stage]!.length === 0 ? log : log + Math.log(totals[stage]! / sumOf(here[stage]!)))),
+    // A stage of which no group is known here is left out; one that no group is written for stays as its prior has it.
+    logs: placed.map((log, stage) => (key.members[stage]!.length === 0 ? log : log + Math.log(totals[stage]!))),
   };
 }
 

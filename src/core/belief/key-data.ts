@@ -7,17 +7,23 @@ export type AskedId = SignId | 'found' | 'doing' | 'light';
 /** Answers that each sign may have, in the order they are shown. */
 export type Answers = Readonly<Record<AskedId, readonly string[]>>;
 
-/** The likelihoods as data: src/catalogue/likelihoods.json. Weights of a sign are completed and floored by `prepareKey`. */
+/** What is said of a sign: its cause, the share of observers who answer it wrongly, and the sign it presupposes. */
+export interface SignData {
+  factor: string;
+  /** Share of observers who give another answer than what is there. */
+  error: number;
+  /** It can be answered only where another sign has one of these answers: the skin of wings needs wings. */
+  needs?: { sign: AskedId; answers: readonly string[] };
+}
+
+/** The likelihoods as data: src/catalogue/likelihoods.json. Weights of a sign are completed by `prepareKey`; null where a sign does not apply to a stage. */
 export interface KeyData {
-  floor: number;
-  /** Hand-set weights are raised to this power and made to sum to 1 again: fitted so that what is said is as often right (docs/accuracy.md). */
-  contrast: number;
   /** Weight of every further sign that shares a cause with one already heard. */
   temper: number;
-  signs: Readonly<Record<string, { factor: string }>>;
+  signs: Readonly<Record<string, SignData>>;
   /** Known mistakes of observers: a share of one answer is given as another. */
   mistakes: readonly { sign: string; from: string; to: string; rate: number; stages: readonly string[] }[];
-  stages: Readonly<Record<string, { prior: number; signs: Readonly<Record<string, Readonly<Record<string, number>>>> }>>;
+  stages: Readonly<Record<string, { prior: number; signs: Readonly<Record<string, Readonly<Record<string, number>> | null>> }>>;
 }
 
 /** Odds by what is seen on the water and by the form of the rises: src/catalogue/observations.json. `rest` is for stages not named. */
@@ -75,13 +81,25 @@ export interface KeySource {
   stages: readonly { id: StageId; order: OrderId }[];
 }
 
+/** [sign][stage][answer]. */
+export type Table = Readonly<Record<AskedId, readonly (readonly number[])[]>>;
+
 /** The key made ready: likelihood tables by stage, sign and answer. */
 export interface Key extends KeySource {
   /** Names of stages by index. */
   ids: readonly StageId[];
   prior: readonly number[];
-  /** [sign][stage][answer], each row sums to 1. */
-  table: Readonly<Record<AskedId, readonly (readonly number[])[]>>;
+  /** Given that what a sign needs is there: each row sums to 1; even where the sign does not apply. */
+  table: Table;
+  /** The same while nobody has said whether what it needs is there: that it was seen at all speaks for stages that have it. */
+  alone: Table;
   /** Groups that have a stage, by index of the stage. */
-  members: readonly (readonly { group: NaturalGroup; entry: GroupStage }[])[];
+  members: readonly (readonly Member[])[];
+}
+
+export interface Member {
+  group: NaturalGroup;
+  entry: GroupStage;
+  /** Its tails by answer, where a group has its own; they sum to 1. */
+  tails: readonly number[];
 }

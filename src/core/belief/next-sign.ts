@@ -1,4 +1,4 @@
-import { believe, ranked, standing, withEachAnswer, type Belief, type Sighting, type Standing } from './believe';
+import { believe, NOTHING_SEEN, ranked, standing, tableFor, withEachAnswer, type Belief, type Sighting, type Standing } from './believe';
 import type { AskedId, Key } from './key-data';
 
 function entropyBits(p: readonly number[]): number {
@@ -7,15 +7,23 @@ function entropyBits(p: readonly number[]): number {
   return bits;
 }
 
-/** Expected loss of doubt over the stages, bits, if this sign were answered. */
+/** What each stage says of a sign as things stand: of its tails what its groups say, by how likely each is. */
+function rowsOf(key: Key, sighting: Sighting, belief: Belief, sign: AskedId): readonly (readonly number[])[] | null {
+  if (sign !== 'tails') return tableFor(key, sign, sighting.signs)?.[sign] ?? null;
+  return key.members.map((members, stage) => (members.length === 0 ? key.table.tails[stage]! : key.answers.tails.map((_, index) => members.reduce((sum, { tails }, member) => sum + belief.groupWeights[stage]![member]! * tails[index]!, 0))));
+}
+
+/** Expected loss of doubt over the stages, bits, if this sign were looked for; where it may not be there to be seen, nothing is lost. */
 export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: AskedId, stands: Standing = standing(key, sighting)): number {
+  const rows = rowsOf(key, sighting, belief, sign);
+  if (rows === null) return 0;
   const after = withEachAnswer(key, stands, sighting, sign);
-  const rows = key.table[sign];
+  const now = entropyBits(belief.p);
   return after.reduce((gain, p, index) => {
     let chance = 0;
     for (let stage = 0; stage < rows.length; stage++) chance += belief.p[stage]! * rows[stage]![index]!;
-    return chance < 1e-6 ? gain : gain - chance * entropyBits(p);
-  }, entropyBits(belief.p));
+    return chance < 1e-6 ? gain : gain + chance * (now - entropyBits(p));
+  }, 0);
 }
 
 /** The unanswered sign that is worth most now; null when all are answered or nothing is left to gain. `skip` are signs the tier cannot tell. */
@@ -35,25 +43,47 @@ export function lookalike(key: Key, sighting: Sighting, belief: Belief): { stage
   const all = Object.keys(key.answers) as AskedId[];
   const open = all.filter((sign) => sighting.signs[sign] === undefined);
   const apart = (sign: AskedId) => {
-    const [a, b] = [key.table[sign][first]!, key.table[sign][second]!];
+    const rows = rowsOf(key, sighting, belief, sign);
+    if (rows === null) return 0;
+    const [a, b] = [rows[first]!, rows[second]!];
     return a.reduce((sum, value, index) => sum + (value - b[index]!) * Math.log(value / b[index]!), 0);
   };
   const separateBy = [...(open.length > 0 ? open : all)].sort((x, y) => apart(y) - apart(x))[0]!;
   return { stage: second, separateBy };
 }
 
-/** How hard each answered sign pulls for the first stage against the rest, bits; + pulls toward it. */
-export function pulls(key: Key, sighting: Sighting, belief: Belief): { sign: AskedId; answer: string; stage: number; bits: number }[] {
-  const first = ranked(belief.p)[0]!;
-  const rest = 1 - belief.p[first]!;
-  return (Object.entries(sighting.signs) as [AskedId, string][]).flatMap(([sign, answer]) => {
-    const index = key.answers[sign]?.indexOf(answer) ?? -1;
-    if (index < 0) return [];
-    // Without this sign, so that the rest is weighed as it stood before it was heard.
+/** What else than a sign was said of an insect. */
+export const OTHERWISE = ['length', 'case-length', 'belly', 'water', 'month', 'seen', 'rise'] as const;
+export type Otherwise = (typeof OTHERWISE)[number];
+export interface Pull {
+  sign: AskedId | Otherwise;
+  /** The answer's id; of what is no sign the number or the word as it was given, empty for a length and a colour. */
+  answer: string;
+  stage: number;
+  bits: number;
+}
+
+/** Everything that was said, each with the sighting as it would be without it. */
+function saidOf(key: Key, sighting: Sighting): { sign: Pull['sign']; answer: string; without: Sighting }[] {
+  const signs = (Object.entries(sighting.signs) as [AskedId, string][]).flatMap(([sign, answer]) => {
+    if (!key.answers[sign]?.includes(answer)) return [];
     const { [sign]: _heard, ...others } = sighting.signs;
-    const before = believe(key, { ...sighting, signs: others }).p;
-    const weight = before.reduce((sum, p, stage) => (stage === first ? sum : sum + p), 0) || rest || 1;
-    const other = before.reduce((sum, p, stage) => (stage === first ? sum : sum + p * key.table[sign][stage]![index]!), 0) / weight;
-    return [{ sign, answer, stage: first, bits: Math.log2(key.table[sign][first]![index]! / other) }];
-  }).sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits));
+    return [{ sign, answer, without: { ...sighting, signs: others } }];
+  });
+  const other = (sign: Otherwise, field: keyof Sighting, answer: string) => (sighting[field] === null ? [] : [{ sign, answer, without: { ...sighting, [field]: NOTHING_SEEN[field] } }]);
+  return [
+    ...signs, ...other('length', 'lengthMm', ''), ...other('case-length', 'caseMm', ''), ...other('belly', 'belly', ''), ...other('water', 'water', sighting.water ?? ''), ...other('month', 'month', String(sighting.month ?? '')),
+    ...sighting.seen.map((seen) => ({ sign: 'seen' as const, answer: seen, without: { ...sighting, seen: sighting.seen.filter((item) => item !== seen) } })), ...other('rise', 'rise', sighting.rise ?? ''),
+  ];
+}
+
+/** Nearer to certain than this is not told apart. */
+const NEVER = 1e-12;
+
+/** How hard everything that was said pulls for the first stage against the rest, bits: the odds with it over the odds without it, + pulls toward it. */
+export function pulls(key: Key, sighting: Sighting, belief: Belief): Pull[] {
+  const first = ranked(belief.p)[0]!;
+  const odds = ({ p }: Belief) => Math.max(NEVER, p[first]!) / Math.max(NEVER, p.reduce((sum, value, stage) => (stage === first ? sum : sum + value), 0));
+  const now = odds(belief);
+  return saidOf(key, sighting).map(({ sign, answer, without }) => ({ sign, answer, stage: first, bits: Math.log2(now / odds(believe(key, without))) })).sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits));
 }

@@ -5,3 +5,4 @@ export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './len
 export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';
 export { tailsAt, tailsFor, tailsOfNatural, type TailedGroup } from './tails';
 export { groupsThatFit, type LivingGroup } from './groups-that-fit';
+export { LENGTH_SPANS, spanOfLength, type LengthSpan } from './length-spans';

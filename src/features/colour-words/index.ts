@@ -1,1 +1,2 @@
-export { ALL_HUES, NATURAL_HUES, ShadeWords } from './shade-words';
+export { BellyInWords } from './belly-in-words';
+export { ALL_HUES, ShadeWords } from './shade-words';

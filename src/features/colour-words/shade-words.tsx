@@ -5,8 +5,6 @@ import { useRedLamp, useWords } from '@/features/shell';
 import { Chips, Say } from '@/ui/primitives';
 
 const TONES = ['dark', 'mid', 'pale'] as const;
-/** Bellies of naturals; flies come in every hue of the list. */
-export const NATURAL_HUES = ['olive', 'brown', 'grey', 'yellow', 'rust', 'cream', 'black'] as const;
 export const ALL_HUES = Object.keys(COLOUR_WORDS.hues);
 
 interface ShadeWordsProps {

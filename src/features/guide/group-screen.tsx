@@ -73,7 +73,7 @@ export function GroupScreen({ id }: { id: string }) {
 
 /** The hook of the maker-less range that carries this stage, drawn beside it; about. */
 function hookFor(stage: StageId, lengthMm: number) {
-  return answer({ stage, lengthsMm: [lengthMm], overallMm: null, caseMm: null, widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: 'slow' }, NO_CHOICES, catalogueOf(REFERENCE_HOOKS)).hooks.map(({ id }) => REFERENCE_HOOKS.find((hook) => hook.id === id)!)[0] ?? null;
+  return answer({ stage, lengthsMm: [lengthMm], overallMm: null, caseMm: null, widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: null }, NO_CHOICES, catalogueOf(REFERENCE_HOOKS)).hooks.map(({ id }) => REFERENCE_HOOKS.find((hook) => hook.id === id)!)[0] ?? null;
 }
 
 function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }) {

@@ -2,8 +2,10 @@ import { act, fireEvent, screen, within } from '@testing-library/react';
 import pictograms from '@/catalogue/pictograms.json';
 import { ANSWERS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
-import { change, matchSchema, sampleSchema, specimen, type Store } from '@/state';
+import { change, matchSchema, sampleSchema, selectSettings, specimen, type Store } from '@/state';
+import { sightingFor } from '@/state/belief';
 import { openScreen } from '../__tests__/screen';
+import { LOOKS } from './all-signs';
 import { plainOdds } from './odds';
 
 /** A fresh match in May at slow water, its natural not yet told. */
@@ -17,6 +19,7 @@ async function fresh() {
 }
 const sample = (store: Store) => store.getState().records.entities.sample.s!;
 const belief = () => within(screen.getByLabelText('What it may be')).getAllByRole('radio').map((row) => row.getAttribute('aria-label')!);
+const openFold = (name: string) => fireEvent.click(screen.getByRole('button', { name }));
 const question = () => screen.getAllByRole('heading', { level: 3 })[0]!.textContent!;
 
 test('every answer of every sign has a drawing', () => {
@@ -25,6 +28,7 @@ test('every answer of every sign has a drawing', () => {
 
 test('odds are said in plain numbers', () => {
   expect([0.99, 0.8, 0.5, 0.33, 0.05].map((p) => plainOdds(p))).toEqual([{ n: 49, of: 50 }, { n: 4, of: 5 }, { n: 1, of: 2 }, { n: 1, of: 3 }, { n: 1, of: 20 }]);
+  expect([0.15, 0.12, 0.09, 0.07].map((p) => plainOdds(p).of)).toEqual([6, 8, 10, 15]);
 });
 
 test('a match without a stage asks at once, and an answer changes what is believed and what is asked', async () => {
@@ -43,8 +47,8 @@ test('an answer is taken back, and the belief is as it was', async () => {
   const before = belief();
   await act(async () => void store.dispatch(change('sign', (draft) => void (draft.sample.s!.signs.wings = 'cloudy-upright'))));
   expect(belief()[0]).toMatch(/^Mayfly dun/);
-  expect(screen.getByText('upright and cloudy').parentElement).toHaveTextContent('speaks strongly for it');
-  fireEvent.click(screen.getByLabelText('Take back: upright and cloudy'));
+  expect(screen.getByLabelText('Take back: wings: upright and cloudy').parentElement).toHaveTextContent('speaks strongly for it');
+  fireEvent.click(screen.getByLabelText('Take back: wings: upright and cloudy'));
   expect(sample(store).signs).toEqual({});
   expect(belief()).toEqual(before);
 });
@@ -74,13 +78,72 @@ test('a tap on a stage takes it; two that are close can both be kept', async () 
 
 test('the water speaks before any specimen', async () => {
   const store = await fresh();
-  fireEvent.click(screen.getByText('spent wings'));
+  openFold('The water, and what it shows');
+  const tap = (label: string) => fireEvent.click(screen.getByText(label, { selector: '[role] > *' }));
+  tap('spent wings');
   expect(sample(store).seen).toEqual(['spent-wings']);
   expect(belief().join()).toMatch(/spent/i);
-  fireEvent.click(screen.getByText('sip, tiny ring'));
+  tap('sip, tiny ring');
   expect(sample(store).rise).toBe('sip');
-  fireEvent.click(screen.getByText('spent wings'));
+  fireEvent.click(screen.getByRole('button', { name: 'spent wings' }));
   expect(sample(store).seen).toEqual([]);
+});
+
+test('any sign can be said at any time, changed and taken back where it was said', async () => {
+  const store = await fresh();
+  fireEvent.click(screen.getByRole('button', { name: 'Tail end' }));
+  fireEvent.click(screen.getByLabelText('What is at its tail end? two tails'));
+  expect(sample(store).signs).toEqual({ tails: '2' });
+  fireEvent.click(screen.getByLabelText('What is at its tail end? three tails'));
+  expect(sample(store).signs).toEqual({ tails: '3' });
+  expect(screen.getByRole('button', { name: 'Tail end' })).toHaveTextContent('three tails');
+  fireEvent.click(screen.getByLabelText('What is at its tail end? three tails'));
+  expect(sample(store).signs).toEqual({});
+  fireEvent.click(screen.getByRole('button', { name: 'Where, and in what light' }));
+  fireEvent.click(screen.getByLabelText('What light was it? night'));
+  fireEvent.click(screen.getByLabelText('Where was it? in a pack of leaves'));
+  expect(sample(store)).toMatchObject({ signs: { light: 'night' }, found: 'leaf-pack' });
+});
+
+test('every sign stands in one group of what the eye looks at', () => expect(Object.values(LOOKS).flat().sort()).toEqual(Object.keys(ANSWERS).sort()));
+
+test('length, colour, water, month and what the water says are listed with what they did, and taken back there', async () => {
+  const store = await fresh();
+  await act(async () => void store.dispatch(change('sign', (draft) => {
+    Object.assign(draft.sample.s!, { signs: { wings: 'cloudy-upright' }, seen: ['duns'], rise: 'sip', water: 'slow', shades: { 'abdomen-belly': 'mid-olive' }, case: { mm: 12, typed: null } });
+    draft.sample.s!.specimens.push(specimen('x', 8));
+  })));
+  const back = (what: string) => fireEvent.click(screen.getByLabelText(`Take back: ${what}`));
+  for (const what of ['slow water', 'seen: duns floating', 'rises: sip, tiny ring', 'the colour of its belly', 'in May', 'its length', 'the length of its case', 'wings: upright and cloudy']) back(what);
+  expect(sample(store)).toMatchObject({ water: null, seen: [], rise: null, shades: {}, signs: {}, leftOut: ['month', 'length', 'case-length'] });
+  // What was measured is not lost with it.
+  expect(sample(store).specimens[0]!.body.mm).toBe(8);
+  fireEvent.click(screen.getByLabelText('Weigh it again: its length'));
+  expect(sample(store).leftOut).toEqual(['month', 'case-length']);
+});
+
+test('water starts unknown and can be unknown again; a word for the belly alone already moves the odds', async () => {
+  const store = await fresh();
+  expect(sample(store).water).toBeNull();
+  openFold('The water, and what it shows');
+  const water = within(screen.getByRole('radiogroup', { name: 'Water' }));
+  fireEvent.click(water.getByText('Still'));
+  expect(sample(store).water).toBe('still');
+  fireEvent.click(water.getByText('Not said'));
+  expect(sample(store).water).toBeNull();
+  openFold('Colour of the belly');
+  fireEvent.click(within(screen.getByLabelText('Belly in words')).getByText('red'));
+  expect(belief().length).toBeGreaterThan(0);
+  expect(screen.getByText(/heard/)).toBeInTheDocument();
+});
+
+test('open ends of a length are one-sided for the key', async () => {
+  const store = await fresh();
+  fireEvent.click(screen.getByLabelText('over 30'));
+  expect(sample(store).rough).toEqual({ mm: 38, halfMm: 8, how: 'chip' });
+  expect(sightingFor(sample(store), selectSettings(store.getState())).lengthMm).toEqual({ fromMm: 30, toMm: null });
+  fireEvent.click(screen.getByLabelText('over 30'));
+  expect(sample(store).rough).toBeNull();
 });
 
 test('a length without a tool answers with its own ±, and gives way to a measured one', async () => {
@@ -97,6 +160,7 @@ test('a length without a tool answers with its own ±, and gives way to a measur
 
 test('a belly in two words stands in for a colour until one is given', async () => {
   const store = await fresh();
+  openFold('Colour of the belly');
   const words = within(screen.getByLabelText('Belly in words'));
   fireEvent.click(words.getByText('olive'));
   fireEvent.click(within(screen.getByLabelText('How dark')).getByText('pale'));

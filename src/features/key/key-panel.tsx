@@ -1,15 +1,17 @@
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
-import ids from '@/catalogue/ids.json';
-import type { FoundId, DoingId, RiseFormId, SeenId, StageId } from '@/catalogue/ids';
+import type { FoundId, DoingId, StageId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
-import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId } from '@/core/belief';
+import likelihoods from '@/catalogue/likelihoods.json';
+import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId, type Pull } from '@/core/belief';
 import { change, newAnswer, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
-import { Button, Chips, Heading, Say, Toggle } from '@/ui/primitives';
+import { Button, Heading, Say } from '@/ui/primitives';
+import { AllSigns } from './all-signs';
+import { Answers } from './answers';
 import { LengthChips } from './length-chips';
 import { plainOdds } from './odds';
-import { Pictogram } from './pictogram';
+import { Said } from './said';
 
 interface KeyPanelProps {
   matchId: string;
@@ -22,7 +24,8 @@ const LEAST = 0.03;
 /** Two stages nearer than this are offered side by side. */
 const CLOSE = 0.3;
 const GROUPS_SHOWN = 3;
-const PULL_BITS = 0.4;
+
+const BELLY = 'abdomen-belly';
 
 function put(sample: SampleRecord, sign: AskedId, answer: string | null): void {
   sample.skipped = sample.skipped.filter((other) => other !== sign);
@@ -30,6 +33,22 @@ function put(sample: SampleRecord, sign: AskedId, answer: string | null): void {
   else if (sign === 'doing') sample.doing = answer as DoingId | null;
   else if (answer === null) delete sample.signs[sign];
   else sample.signs[sign] = answer;
+}
+
+/** Takes one thing back: what was only said goes, what was measured or is on the clock stays and is no longer weighed. */
+function takeBack(sample: SampleRecord, { sign, answer }: Pull): void {
+  const leave = () => void sample.leftOut.push(sign);
+  if (sign === 'water') sample.water = null;
+  else if (sign === 'seen') sample.seen = sample.seen.filter((seen) => seen !== answer);
+  else if (sign === 'rise') sample.rise = null;
+  else if (sign === 'length') {
+    if (sample.specimens.some((specimen) => specimen.body.mm !== null)) leave();
+    else sample.rough = null;
+  } else if (sign === 'belly') {
+    if (sample.colours[BELLY]) leave();
+    else delete sample.shades[BELLY];
+  } else if (sign === 'month' || sign === 'case-length') leave();
+  else put(sample, sign, null);
 }
 
 /** The key: signs in any order, each may be unknown and every answer taken back; odds of the stages, and what to look at next. */
@@ -47,7 +66,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
     const heard = pulls(theKey, sighting, belief);
     return {
       stages: byStage(theKey, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN), heard, next: nextSign(theKey, sighting, belief, sample.skipped as AskedId[]),
-      like: heard.length > 0 ? lookalike(theKey, sighting, belief) : null, groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
+      like: heard.some(({ sign }) => sign !== 'month' && sign !== 'water') ? lookalike(theKey, sighting, belief) : null, groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
     };
   }, [believed, sample.skipped, theKey]);
   if (!believed || !weighed) return null;
@@ -57,8 +76,10 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
-  const told = heard.length + sample.seen.length > 0 || sample.rise !== null || sighting.lengthMm !== null;
+  // Month and water alone are no insect yet.
+  const told = heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
   const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
+  const edit = (recipe: (own: SampleRecord) => void) => dispatch(change('sign', (draft: Entities) => recipe(draft.sample[match.sampleId] as SampleRecord)));
   const take = (stage: StageId) => dispatch(change('stage', (draft) => void ((draft.match[matchId]!.answers.find((answer) => answer.id === leading.id) as AnswerRecord).stage = stage)));
   const keepBoth = () => dispatch(change('answer', (draft) => {
     const kept = draft.match[matchId]!;
@@ -88,6 +109,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
             </Pressable>
           );
         })}
+        <Say size="small" tone="soft">{words('key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })}</Say>
         {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" tall label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
       </View> : null}
       {like && theKey.ids[like.stage] ? (
@@ -102,45 +124,13 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
             <Heading level={3} size="lead" className="min-w-0 flex-1">{speech.ask(next.sign)}</Heading>
             <Button tall label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} />
           </View>
-          <View className="flex-row flex-wrap gap-3">
-            {ANSWERS[next.sign].map((answer) => (
-              <Pressable key={answer} role="button" aria-label={`${speech.ask(next.sign)} ${speech.answer(next.sign, answer)}`} onPress={() => say(next.sign, answer)} className="min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border border-edge bg-plane px-2 py-1">
-                <Pictogram sign={next.sign} answer={answer} />
-                <Say size="small" weight="medium" className="min-w-0 flex-1">
-                  {speech.answer(next.sign, answer)}
-                </Say>
-              </Pressable>
-            ))}
-          </View>
+          <Answers sign={next.sign} answers={ANSWERS[next.sign]} value={null} onSay={(answer) => say(next.sign, answer)} />
         </View>
       ) : (
         <Say tone="soft">{words('key.nothing-more')}</Say>
       )}
-      {heard.length + skipped.length > 0 ? (
-        <View className="gap-2">
-          <Heading level={3} size="small">{words('key.said')}</Heading>
-          {heard.map(({ sign, answer, bits }) => (
-            <View key={sign} className="flex-row items-center justify-between gap-3 border-b border-line">
-              <Say size="small" className="min-w-0 flex-1">
-                {speech.answer(sign, answer)}
-              </Say>
-              <Say size="small" tone={bits > PULL_BITS ? 'sedge' : bits < -PULL_BITS ? 'dawn' : 'soft'}>
-                {words(bits > 2 ? 'key.strongly-for' : bits > PULL_BITS ? 'key.for' : bits < -2 ? 'key.strongly-against' : bits < -PULL_BITS ? 'key.against' : 'key.neither')}
-              </Say>
-              <Button kind="quiet" tall spoken={words('key.take-back-what', { what: speech.answer(sign, answer) })} label={words('key.take-back')} onPress={() => say(sign, null)} />
-            </View>
-          ))}
-          {skipped.map((sign) => (
-            <View key={sign} className="flex-row items-center justify-between gap-3 border-b border-line">
-              <Say size="small" tone="soft" className="min-w-0 flex-1">
-                {words('key.skipped', { ask: speech.ask(sign) })}
-              </Say>
-              <Button kind="quiet" tall spoken={words('key.ask-again-what', { ask: speech.ask(sign) })} label={words('key.ask-again')} onPress={() => say(sign, null)} />
-            </View>
-          ))}
-        </View>
-      ) : null}
-      <OnTheWater sampleId={match.sampleId} sample={sample} />
+      <Said pulls={heard} skipped={skipped} leftOut={sample.leftOut} onTakeBack={(pull) => edit((own) => takeBack(own, pull))} onAskAgain={(sign) => say(sign, null)} onUse={(what) => edit((own) => void (own.leftOut = own.leftOut.filter((other) => other !== what)))} />
+      <AllSigns sampleId={match.sampleId} sample={sample} asked={next?.sign ?? null} heard={sighting.signs} onSay={say} />
       {groups.length > 0 ? (
         <View className="gap-1">
           <Heading level={3} size="small">{words('key.groups')}</Heading>
@@ -160,28 +150,6 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
           {speech.t('cli.south')}
         </Say>
       ) : null}
-    </View>
-  );
-}
-
-/** What the water says before any specimen: things seen, and how fish rise. */
-function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
-  const words = useWords();
-  const dispatch = useAppDispatch();
-  const toggle = (seen: SeenId, on: boolean) => dispatch(change('sign', (draft) => {
-    const own = draft.sample[sampleId]!;
-    own.seen = on ? [...own.seen, seen] : own.seen.filter((other) => other !== seen);
-  }));
-  return (
-    <View className="gap-3">
-      <Heading level={3} size="small">{words('key.seen')}</Heading>
-      <View className="flex-row flex-wrap gap-3">
-        {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (
-          <Toggle key={seen.id} tall label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => toggle(seen.id as SeenId, on)} />
-        ))}
-      </View>
-      <Heading level={3} size="small">{words('key.rise')}</Heading>
-      <Chips compact tall label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => dispatch(change('sign', (draft) => void (draft.sample[sampleId]!.rise = rise === '' ? null : (rise as RiseFormId))))} />
     </View>
   );
 }

@@ -1,12 +1,10 @@
 import { Pressable, View } from 'react-native';
+import { LENGTH_SPANS } from '@/core/naturals';
 import { change, useAppDispatch, type SampleRecord } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
-/** Lengths without a tool: the middle of each span and its half-width at 95 %, mm. */
-const SPANS: readonly { mm: number; halfMm: number }[] = [{ mm: 4, halfMm: 1 }, { mm: 6, halfMm: 1 }, { mm: 8.5, halfMm: 1.5 }, { mm: 12, halfMm: 2 }, { mm: 17, halfMm: 3 }, { mm: 25, halfMm: 6 }];
-
-/** A length by one tap: six spans in a row, each with its honest ±. */
+/** A length by one tap: eight spans, open at both ends, each with its honest ±; the span that is on taken again forgets it. */
 export function LengthChips({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
   const words = useWords();
   const dispatch = useAppDispatch();
@@ -16,12 +14,12 @@ export function LengthChips({ sampleId, sample }: { sampleId: string; sample: Sa
       <Say size="small" tone="soft">
         {words('rough.how-long')}
       </Say>
-      <View role="radiogroup" aria-label={words('rough.how-long')} className="flex-row flex-wrap gap-[2px]">
-        {SPANS.map((span) => {
-          const on = span.mm === value;
-          const id = String(span.mm).replace('.', '_');
+      <View role="radiogroup" aria-label={words('rough.how-long')} className="flex-row flex-wrap gap-1">
+        {LENGTH_SPANS.map(({ mm, halfMm }) => {
+          const on = mm === value;
+          const id = String(mm).replace('.', '_');
           return (
-            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = { ...span, how: 'chip' })))} className={`min-h-touch min-w-touch flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = on ? null : { mm, halfMm, how: 'chip' })))} className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
               <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
                 {words(`rough.short.${id}`)}
               </Say>

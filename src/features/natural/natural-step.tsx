@@ -11,7 +11,7 @@ import { KeptPhotos } from '@/features/photo';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
 import { Colours } from './colours';
-import { BellyInWords } from './belly-in-words';
+import { BellyInWords } from '@/features/colour-words';
 import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
 import { RoughLength } from './rough-length';
@@ -97,11 +97,11 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Heading>{words('natural.colours')}</Heading>
         <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => put('surface', (record) => void (record.surface = id as 'dry' | 'wet'))} />
         <Colours sampleId={match.sampleId} colours={sample.colours} unread={sample.unread} surface={sample.surface} stage={stage} />
-        <BellyInWords sampleId={match.sampleId} colours={sample.colours} shades={sample.shades} />
+        {asking ? null : <BellyInWords sampleId={match.sampleId} colours={sample.colours} shades={sample.shades} />}
       </View>
       <View className="gap-3">
         <Heading>{words('natural.water')}</Heading>
-        <Chips label={words('natural.water')} choices={named('waters')} value={sample.water} onChange={(id) => put('water', (record) => void (record.water = id as WaterId))} />
+        {asking ? null : <Chips compact label={words('natural.water')} choices={[{ id: '', label: words('natural.water-unknown') }, ...named('waters')]} value={sample.water ?? ''} onChange={(id) => put('water', (record) => void (record.water = id === '' ? null : (id as WaterId)))} />}
         <Say size="small" tone="soft">
           {words('natural.sex')}
         </Say>

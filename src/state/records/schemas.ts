@@ -36,7 +36,7 @@ export const sampleSchema = object({
   demo: demo(),
   when: string().required(),
   place: string().defined().default(''),
-  water: string<WaterId>().oneOf(KNOWN.waters).default('slow'),
+  water: string<WaterId>().oneOf(KNOWN.waters).nullable().default(null),
   found: maybe(KNOWN.found),
   doing: maybe(KNOWN.doing),
   surface: string<'dry' | 'wet'>().oneOf(['dry', 'wet']).default('dry'),
@@ -57,6 +57,8 @@ export const sampleSchema = object({
   signs: words(),
   /** Signs that cannot be told on this insect: not asked again. */
   skipped: array(string().required()).default([]),
+  /** What is measured or on the clock and the key is not to weigh: length, belly, month, case-length. */
+  leftOut: array(string().required()).default([]),
   seen: array(string<SeenId>().oneOf(KNOWN.seen).required()).default([]),
   rise: maybe<RiseFormId>(KNOWN.riseForms),
   /** A length without a tool, used until one is measured: how it was had, and its half-width at 95 %. */

@@ -1,7 +1,7 @@
 import { change, useAppDispatch, type SampleRecord } from '@/state';
-import { NATURAL_HUES, ShadeWords } from '@/features/colour-words';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
+import { ALL_HUES, ShadeWords } from './shade-words';
 
 const BELLY = 'abdomen-belly';
 
@@ -17,7 +17,7 @@ export function BellyInWords({ sampleId, colours, shades }: Pick<SampleRecord, '
   }));
   return (
     <>
-      <ShadeWords label={words('words.title')} none={words('words.none')} hues={NATURAL_HUES} value={shades[BELLY] ?? null} onChange={set} />
+      <ShadeWords label={words('words.title')} none={words('words.none')} hues={ALL_HUES} value={shades[BELLY] ?? null} onChange={set} />
       <Say size="small" tone="soft">
         {words('words.hint')}
       </Say>

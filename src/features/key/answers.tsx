@@ -1,0 +1,34 @@
+import { Pressable, View } from 'react-native';
+import type { AskedId } from '@/core/belief';
+import { useSpeech } from '@/features/shell';
+import { Say } from '@/ui/primitives';
+import { Pictogram } from './pictogram';
+
+interface AnswersProps {
+  sign: AskedId;
+  answers: readonly string[];
+  value: string | null;
+  /** The answer that was given taken again takes it back. */
+  onSay: (answer: string | null) => void;
+}
+
+/** The answers of one sign, each drawn and in words. */
+export function Answers({ sign, answers, value, onSay }: AnswersProps) {
+  const speech = useSpeech();
+  return (
+    <View role="group" aria-label={speech.ask(sign)} className="flex-row flex-wrap gap-2">
+      {answers.map((answer) => {
+        const on = answer === value;
+        return (
+          <Pressable key={answer} role="button" aria-pressed={on} aria-label={`${speech.ask(sign)} ${speech.answer(sign, answer)}`} onPress={() => onSay(on ? null : answer)} className={`min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border px-2 py-1 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+            <Pictogram sign={sign} answer={answer} on={on} />
+            <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'} className="min-w-0 flex-1">
+              {speech.answer(sign, answer)}
+            </Say>
+          </Pressable>
+        );
+      })}
+      {answers.length % 2 === 1 ? <View aria-hidden className="min-w-[46%] flex-1 border border-transparent px-2" /> : null}
+    </View>
+  );
+}
