@@ -43,7 +43,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
       await (await opening).setFiles(photo);
       await page.getByRole('link', { name: /^Unnamed natural/ }).first().click();
       await page.getByRole('button', { name: 'Measure it' }).click();
-      const take = page.getByRole('button', { name: /^Take / });
+      const take = page.getByRole('button', { name: /^Take \d/ });
       await take.waitFor({ timeout: 60_000 });
       await take.evaluate((element) => element.scrollIntoView({ block: 'end' }));
     },

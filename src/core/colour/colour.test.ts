@@ -33,6 +33,25 @@ describe('wet and layered: golden figures of formulas §9', () => {
     expect(stackColour([under, { hex: '#3c4630', transmittance: 0, absorbency: 0.5 }]).dry).toBe('#3c4630');
     expect(stackColour([under, { hex: '#d8d8cc', transmittance: 0.75, absorbency: 0 }]).dry).not.toBe('#d8d8cc');
   });
+  test('the less a material drinks the less it darkens, over a body as in a thick pad', () => {
+    const film = filmFromPad(0.5, 0.6);
+    // Scattering falls by 0.55 of what is drunk, absorption stays: formulas §9.
+    expect(wetFilm(film, 0.5).Sx).toBeCloseTo(film.Sx * (1 - 0.55 * 0.5), 9);
+    expect(wetFilm(film, 0.5).Kx).toBeCloseTo(film.Kx, 9);
+    const at = (absorbency: number) => over(wetFilm(film, absorbency), 0.8);
+    expect([at(0), at(0.25), at(0.5), at(0.75), at(1)]).toEqual([0.664348, 0.660266, 0.656062, 0.651731, 0.647265].map((value) => expect.closeTo(value, 5)));
+    expect(at(0)).toBeGreaterThan(at(0.5));
+    expect(at(0.5)).toBeGreaterThan(at(1));
+    const pads = [0, 0.25, 0.5, 1].map((absorbency) => wetPad(0.5, absorbency));
+    pads.slice(1).forEach((pad, index) => expect(pad).toBeLessThan(pads[index]!));
+    const stack = (absorbency: number) => stackColour([{ hex: '#d8b93e', transmittance: 0, absorbency: 0 }, { hex: '#8c8c78', transmittance: 0.4, absorbency }]).wet;
+    expect(stack(0.2)).not.toBe(stack(0.9));
+  });
+  test('a film that lets a fiftieth through hides what is under it, one that lets more through does not', () => {
+    const wetOver = (transmittance: number) => stackColour([{ hex: '#d8b93e', transmittance: 0, absorbency: 0.5 }, { hex: '#3c4630', transmittance, absorbency: 0.5 }]).dry;
+    expect(wetOver(0.02)).toBe('#3c4630');
+    expect(wetOver(0.2)).not.toBe('#3c4630');
+  });
   test('wet is darker', () => expect(labOfHex(wetHex('#b8a857'))[0]).toBeLessThan(labOfHex('#b8a857')[0]));
 });
 

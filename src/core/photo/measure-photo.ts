@@ -1,7 +1,8 @@
 import type { RegionId } from '@/catalogue/ids';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
-import { CARD_SPAN_MM, measureBody, type BodyMeasure } from './body/measure-body';
+import { CARD_SPAN_MM, confidenceOf } from './body/length-error';
+import { measureBody, type BodyMeasure } from './body/measure-body';
 import { caseColour, regionColours, type RegionColour } from './body/region-colours';
 import { cutOf, notPaper, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
@@ -74,6 +75,8 @@ const SHADE_OFF = 16;
 const SHADE_CHROMA = 5;
 /** Below this lean of its ends, head and tail may be taken for each other. */
 const HEAD_SURE = 0.12;
+/** A reading is given, however unsure. */
+const LEAST_CONFIDENCE = 0.3;
 /** What is rounder than this is a drop or a crumb. */
 const LEAST_SLENDER = 1.2;
 
@@ -172,7 +175,8 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   let ragged = 0;
   for (const { cut, window, tones } of whole) {
     const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
-    const body = measureBody(cut, window, tones, found, camera, asked.printedScale);
+    const stretch = asked.stretch ?? 0;
+    const body = measureBody(cut, window, tones, found, camera, asked.printedScale, stretch);
     if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
       small++;
@@ -187,11 +191,10 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     if (cut.level < SHADE_OFF && whole.length > 1 && grey(cut, tones) < SHADE_CHROMA) continue;
     const warnings: Reason[] = [];
     const what = asked.what ?? 'body';
-    const stretch = asked.stretch ?? 0;
     if (what === 'body' && body.headLean < HEAD_SURE) warnings.push(reason('photo-head-unsure', {}));
     if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
-    insects.push({ ...body, sdMm: Math.hypot(body.sdMm, stretch * body.bodyMm), what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(0.3, Math.min(1, 1.6 - rough / 2)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });
+    insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });
   }
   report(1);
   // A crumb beside an insect is not a second one.

@@ -1,4 +1,6 @@
+import { useState } from 'react';
 import { View } from 'react-native';
+import type { LengthError } from '@/core/photo';
 import type { OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, Say } from '@/ui/primitives';
@@ -25,6 +27,7 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
   const { bodyMm, sdMm } = lengthNow(insect);
   const widest = insect.widthsMm.length > 0 ? Math.max(...insect.widthsMm) : null;
   return (
+    <View>
     <View className="flex-row items-center justify-between gap-3">
       <View className="min-w-0 flex-1">
         <View className="flex-row flex-wrap items-baseline gap-x-3">
@@ -40,6 +43,26 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
         </Say>
       </View>
       <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />
+    </View>
+    {insect.error && !insect.hand ? <MadeOf error={insect.error} n={insect.n} many={many} /> : null}
+    </View>
+  );
+}
+
+/** A part that is less than this share of the whole is not worth a line. */
+const LEAST_PART = 0.05;
+
+/** What a ± is made of, on demand: the largest part first, each at 95 %. */
+function MadeOf({ error, n, many }: { error: LengthError; n: number; many: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const [open, setOpen] = useState(false);
+  const all = Math.hypot(...Object.values(error));
+  const parts = Object.entries(error).filter(([, sd]) => sd >= LEAST_PART * all).sort((a, b) => b[1] - a[1]);
+  return (
+    <View className="items-start">
+      <Button kind="quiet" label={words(open ? 'photo.made-of-close' : 'photo.made-of')} spoken={many ? words('photo.made-of-n', { n }) : undefined} onPress={() => setOpen(!open)} />
+      {open ? parts.map(([part, sd]) => <Say key={part} size="small" tone="soft">{words('photo.made-part', { part: words(`photo.part.${part}`), mm: speech.length(Z95 * sd, true) })}</Say>) : null}
     </View>
   );
 }

@@ -19,7 +19,7 @@ export function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {
   const { leftMm, topMm, widthMm, heightMm } = crop;
   return {
     leftMm, topMm, widthMm, heightMm, by: 'card', view: first.view,
-    insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, midlineMm: insect.midlineMm.map(pair), widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
+    insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, error: insect.error, midlineMm: insect.midlineMm.map(pair), widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
   };
 }
 

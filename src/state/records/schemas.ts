@@ -1,3 +1,4 @@
+import type { LengthError } from '@/core/photo';
 import { array, boolean, mixed, number, object, string, type InferType, type Schema } from 'yup';
 import { KNOWN } from '@/catalogue';
 import type { BarbId, BarbRuleId, BendId, CautionId, Evidence, EyeId, FaunaId, IntentId, Method, MoveId, OrderId, PointId, RegionId, RideId, RiseFormId, SeenId, SexId, Source, StageId, UnitId, WaterId } from '@/catalogue/ids';
@@ -130,6 +131,8 @@ export interface OverlayInsect {
   what: 'body' | 'case';
   bodyMm: number;
   sdMm: number;
+  /** What the ± is made of, one standard deviation each, mm; readings of before and those by taps have none. */
+  error?: LengthError;
   midlineMm: [number, number][];
   widthsMm: number[];
   /** With wings and the like beyond the body; null where it was not seen. */

@@ -1,8 +1,8 @@
-import { closestCenter, DndContext, KeyboardCode, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type DragEndEvent, type KeyboardCoordinateGetter, type UniqueIdentifier } from '@dnd-kit/core';
+import { closestCenter, DndContext, KeyboardCode, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type CollisionDetection, type DragEndEvent, type KeyboardCoordinateGetter, type UniqueIdentifier } from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import GripVertical from 'lucide-react-native/icons/grip-vertical';
-import { createContext, useContext, type ReactNode } from 'react';
+import { createContext, useContext, useRef, type ReactNode } from 'react';
 import { token } from '../tokens';
 
 /** What is said while a row is moved; places count from 1. */
@@ -33,17 +33,24 @@ const START_PX = 6;
 
 /** Rows that can be moved by a handle: by pointer, or by keys (space takes it, arrows move it, space lets it go). */
 export function DragList({ ids, onMove, said, children }: DragListProps) {
-  // An arrow goes one place in the list, whatever the rows measure: nearness on a page that is still scrolling may skip some.
-  const oneOn: KeyboardCoordinateGetter = (event, { context: { active, over, collisionRect, droppableRects } }) => {
+  // By keys a row goes one place in the list at a time, whatever the rows measure: nearness on a page that still moves may skip some.
+  const aim = useRef<string | null>(null);
+  const oneOn: KeyboardCoordinateGetter = (event, { context: { active, droppableRects } }) => {
     const by = event.code === KeyboardCode.Down ? 1 : event.code === KeyboardCode.Up ? -1 : 0;
-    if (by === 0 || !active || !collisionRect) return undefined;
-    event.preventDefault();
-    const next = ids[ids.indexOf(String((over ?? active).id)) + by];
+    const next = by === 0 || !active ? undefined : ids[ids.indexOf(aim.current ?? String(active.id)) + by];
     const rect = next === undefined ? undefined : droppableRects.get(next);
-    return rect && { x: rect.left, y: rect.top + (rect.height - collisionRect.height) / 2 };
+    if (next === undefined || !rect) return undefined;
+    event.preventDefault();
+    aim.current = next;
+    return { x: rect.left, y: rect.top };
+  };
+  const nearest: CollisionDetection = (args) => {
+    const aimed = aim.current === null ? undefined : args.droppableContainers.find(({ id }) => id === aim.current);
+    return aimed ? [{ id: aimed.id, data: { droppableContainer: aimed, value: 0 } }] : closestCenter(args);
   };
   const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }), useSensor(KeyboardSensor, { coordinateGetter: oneOn, scrollBehavior: 'auto' }));
   const end = ({ active, over }: DragEndEvent) => {
+    aim.current = null;
     const [from, to] = [ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : -1];
     if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
   };
@@ -55,7 +62,7 @@ export function DragList({ ids, onMove, said, children }: DragListProps) {
     onDragCancel: () => said.left,
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={end} accessibility={{ announcements, screenReaderInstructions: { draggable: said.how } }}>
+    <DndContext sensors={sensors} collisionDetection={nearest} onDragStart={() => { aim.current = null; }} onDragCancel={() => { aim.current = null; }} onDragEnd={end} accessibility={{ announcements, screenReaderInstructions: { draggable: said.how } }}>
       <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>{children}</SortableContext>
     </DndContext>
   );

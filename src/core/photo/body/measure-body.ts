@@ -1,3 +1,4 @@
+import { lengthError, MID_HEIGHT, sdOfError, type LengthError } from './length-error';
 import type { Spot } from '../card';
 import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
@@ -15,6 +16,8 @@ export interface BodyMeasure {
   /** Along the midline, at the height of the body's middle. */
   bodyMm: number;
   sdMm: number;
+  /** What the ± is made of. */
+  error: LengthError;
   overallMm: number;
   /** Greatest width, and the width at even stations from head to tail. */
   widthMm: number;
@@ -30,24 +33,8 @@ export interface BodyMeasure {
 const STATIONS = 21;
 /** A body that widens is a little wider than the disc in it. */
 const DISC_ROOM = 1.05;
-/** The middle of a body lies this share of its width above the card: between a round one (0.5) and a flat one that lies pressed (0.1). */
-const MID_HEIGHT = 0.3;
-/** How uncertain that height is, as a share of itself. */
-const MID_HEIGHT_SD = 0.45;
-/** SD of one end, px of the field and share of an edge's blur: fitted on the simulated photographs (docs/accuracy.md). */
-const END_SD_PX = 0.46;
-const END_SD_BLUR = 0.25;
-const END_SD_WIDTH = 0.035;
-/** SD of a traced way as a share of its length, straight and by radian of turning. */
-const WAY_SD = 0.0025;
-/** So that 95 % intervals hold about 98 to 99 % of the simulated photographs and 96 % of those drawn by other means (docs/accuracy.md). */
-const FITTED = 0.88;
-const WAY_SD_TURN = 0.004;
 /** A midline that turns more sharply than bodies do may have gone astray. */
 const SHARP_TURN = 1.1;
-const SHARP_SD = 0.06;
-/** Between the outer marks: what a residual is a share of, mm. */
-export const CARD_SPAN_MM = 75;
 
 /** Across the body at a station, px: from rim to rim, but no more than what a disc fits into, so that a leg's root does not count. */
 function widthAt(cut: Cut, depth: Float32Array, line: Line, index: number): number {
@@ -123,8 +110,8 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
   return hung * enough * 0.5 + heavy * 4;
 }
 
-/** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length. */
-export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number): BodyMeasure | null {
+/** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length, `stretch` the share by which a soft body gives. */
+export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number, stretch = 0): BodyMeasure | null {
   if (!cut.line) return null;
   let line: Line = toEnds(cut.line, { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off });
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
@@ -143,17 +130,15 @@ export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCar
   const bodyMm = lengthOf(line) * perPx * heightFactor;
   const turn = turnOf(line);
   const edge = (card.edgePx / card.pxPerMm) * field.scale;
-  const endPx = Math.hypot(END_SD_PX, END_SD_BLUR * edge, END_SD_WIDTH * cut.radius);
-  const sdMm = FITTED * Math.hypot(
-    Math.SQRT2 * endPx * perPx,
-    bodyMm * (WAY_SD + WAY_SD_TURN * turn + (sharpestTurn(cut.line, cut.radius) > SHARP_TURN ? SHARP_SD : 0)),
-    (bodyMm * card.residualMm) / CARD_SPAN_MM,
-    bodyMm * (raised / height) * Math.hypot(MID_HEIGHT_SD, camera.sdShare),
-  );
+  const error = lengthError({
+    bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
+    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch,
+  });
   return {
     midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),
     bodyMm,
-    sdMm,
+    sdMm: sdOfError(error),
+    error,
     overallMm: bodyMm + overhang(cut, line) * perPx * heightFactor,
     widthMm: widthMm * heightFactor,
     widthsMm: profile.map((width) => width * perPx * heightFactor),
