@@ -18,7 +18,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
   { name: 'now-phone', path: '/', size: PHONE },
   { name: 'now-wide', path: '/', size: WIDE },
   { name: 'natural-phone', path: `${DUN}/natural`, size: PHONE },
-  { name: 'stage-phone', path: '/matches/match_demo-waiting/natural?key=open', size: PHONE, act: async (page) => { await page.getByRole('button', { name: /upright and cloudy/ }).click(); } },
+  { name: 'stage-phone', path: '/matches/match_demo-waiting/natural?key=open', size: PHONE, act: async (page) => { await page.getByRole('button', { name: /upright and cloudy/ }).click(); await page.getByRole('button', { name: 'Tail end' }).click(); } },
   { name: 'hook-phone', path: `${DUN}/hook`, size: PHONE },
   { name: 'match-wide', path: `${DUN}/hook`, size: WIDE },
   { name: 'dressing-phone', path: `${DUN}/dressing`, size: PHONE },
@@ -45,6 +45,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
       await page.getByRole('button', { name: 'Measure it' }).click();
       const take = page.getByRole('button', { name: /^Take \d/ });
       await take.waitFor({ timeout: 60_000 });
+      await page.getByRole('button', { name: 'What is the ± made of?' }).click();
       await take.evaluate((element) => element.scrollIntoView({ block: 'end' }));
     },
   },

@@ -56,7 +56,7 @@ function outOf(result: PhotoMeasure, asked: { view: View; surface: 'dry' | 'wet'
     field_card: { found: result.card !== null, kind: result.card?.size ?? null, residual_mm: result.card?.residualMm ?? null, tilt_deg: result.card?.tiltDeg ?? null, printed_scale: asked.printedScale },
     light: result.light ? { white_xyz: xyzOf(result.light.white), unevenness: result.light.unevenness } : null,
     specimens: result.insects.map((insect) => ({
-      n: insect.n, view: insect.view, surface: insect.surface, body_mm: insect.bodyMm, body_sd_mm: insect.sdMm, overall_mm: insect.overallMm, width_mm: insect.widthMm, confidence: insect.confidence, midline_mm: insect.midlineMm, widths_mm: insect.widthsMm,
+      n: insect.n, view: insect.view, surface: insect.surface, body_mm: insect.bodyMm, body_sd_mm: insect.sdMm, body_error_mm: insect.error, overall_mm: insect.overallMm, width_mm: insect.widthMm, confidence: insect.confidence, midline_mm: insect.midlineMm, widths_mm: insect.widthsMm,
       regions: Object.fromEntries(Object.entries(insect.regions).map(([region, colour]) => [region, { lab: colour.lab, hex: hexOfLab(colour.lab), delta_e_spread: colour.spread, second: colour.second }])),
       warnings: worded(insect.warnings, speech),
     })),
