@@ -1,6 +1,6 @@
 /** Insects that a key is asked about, drawn from its weights as they are written, not from what it makes of them. */
 import { KEY } from '../src/catalogue/key';
-import { written, type AskedId, type Key, type Sighting } from '../src/core/belief';
+import { written, type AskedId, type Key } from '../src/core/belief';
 import { tailsAt } from '../src/core/naturals/tails';
 import { chance } from '../src/standins/camera/chance';
 
@@ -27,7 +27,7 @@ export const WORLDS: readonly World[] = [
   { ...AS_WRITTEN, name: 'moved, dependent, errors doubled', moved: 0.3, dependent: 0.1, errors: 2 },
 ];
 
-export function draw(weights: readonly number[], random: () => number): number {
+function draw(weights: readonly number[], random: () => number): number {
   let left = random() * weights.reduce((sum, value) => sum + value, 0);
   for (let index = 0; index < weights.length; index++) {
     left -= weights[index]!;
@@ -92,5 +92,3 @@ export function naturals(world: World, seed: number, key: Key = KEY): () => Met 
     return { stage, signs: said, month, water: group.waters.length > 0 ? group.waters[Math.floor(random() * group.waters.length)]! : null, mm: Math.max(0.5, typical + (random() + random() + random() - 1.5) * ((high - low) / 3)) };
   };
 }
-
-export type Seen = Pick<Sighting, 'signs' | 'month' | 'water' | 'lengthMm'>;

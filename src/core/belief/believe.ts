@@ -127,11 +127,11 @@ export function standing(key: Key, sighting: Sighting): Standing {
   const saidCase = sighting.signs.case !== undefined && sighting.signs.case !== 'unknown';
   const placed = key.ids.map((id, stage) => Math.log(key.prior[stage]!) + Math.log(oddsOf(key, sighting, id)) + (caseMm && !saidCase ? Math.log(casedShare(key, stage)) : 0));
   const looks = key.members.map((members, stage) => members.map(({ entry }, index) => here[stage]![index]! * (lengthMm ? lengthLikelihood(entry.length_mm, lengthMm) : 1) * (caseMm ? caseLikelihood(entry, caseMm) : 1) * (belly ? colourLikelihood(key, entry.shades, belly, usual) : 1)));
-  return withTails(key, { logs: [], groupWeights: [], placed, looks }, sighting);
+  return withTails(key, { placed, looks }, sighting);
 }
 
 /** The same with other tails: these tell groups apart as well as stages. */
-export function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'> & Partial<Standing>, sighting: Sighting): Standing {
+export function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'>, sighting: Sighting): Standing {
   const answer = sighting.signs.tails === undefined ? -1 : key.answers.tails.indexOf(sighting.signs.tails);
   const both = answer < 0 ? looks : key.members.map((members, stage) => members.map(({ tails }, index) => looks[stage]![index]! * tails[answer]!));
   const totals = both.map(sumOf);

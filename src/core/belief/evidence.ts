@@ -1,3 +1,4 @@
+import jStat from 'jstat';
 import { deltaE, type Lab } from '../colour';
 import { BELIEF } from '../constants';
 import type { GroupStage, Key, NaturalGroup } from './key-data';
@@ -9,23 +10,12 @@ export type LengthSeen = { mm: number; sd: number } | { fromMm: number | null; t
 const YOUNG = /\/(nymph|larva|cased-larva|free-larva)$/;
 const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
 const WATERS = 3;
-
-function normal(x: number, mean: number, sd: number): number {
-  return Math.exp(-0.5 * ((x - mean) / sd) ** 2) / (sd * Math.sqrt(2 * Math.PI));
-}
-
-/** Abramowitz and Stegun 7.1.26: to 1.5e-7. */
-function below(x: number, mean: number, sd: number): number {
-  const z = (x - mean) / (sd * Math.SQRT2);
-  const t = 1 / (1 + 0.3275911 * Math.abs(z));
-  const erf = 1 - t * Math.exp(-z * z) * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
-  return 0.5 * (1 + Math.sign(z) * erf);
-}
+const { normal } = jStat;
 
 /** Share of a two-sided normal that lies under x; its sides meet at the typical length and together hold all. */
 function belowTwoSided(x: number, typical: number, left: number, right: number): number {
   const total = left + right;
-  return x < typical ? (2 * left * below(x, typical, left)) / total : (left + right * (2 * below(x, typical, right) - 1)) / total;
+  return x < typical ? (2 * left * normal.cdf(x, typical, left)) / total : (left + right * (2 * normal.cdf(x, typical, right) - 1)) / total;
 }
 
 /** Lengths that anything may have: as likely in each doubling. */
@@ -38,7 +28,7 @@ export function lengthLikelihood(range: readonly [number, number, number] | null
     const any = logDensity(Math.min(BELIEF.lengthMostMm, Math.max(BELIEF.lengthLeastMm, length.mm)));
     if (!range) return any;
     const [left, right] = sides(range, length.sd);
-    return (1 - BELIEF.lengthOther) * ((2 * (length.mm < range[1] ? left * normal(length.mm, range[1], left) : right * normal(length.mm, range[1], right))) / (left + right)) + BELIEF.lengthOther * any;
+    return (1 - BELIEF.lengthOther) * ((2 * (length.mm < range[1] ? left * normal.pdf(length.mm, range[1], left) : right * normal.pdf(length.mm, range[1], right))) / (left + right)) + BELIEF.lengthOther * any;
   }
   const from = length.fromMm ?? BELIEF.lengthLeastMm;
   const to = length.toMm ?? BELIEF.lengthMostMm;
@@ -68,7 +58,7 @@ const centreOf = (key: Key, shade: string): Lab | null => {
 /** Density of a colour round a word's centre, per cubic unit of L*a*b*. */
 function shadeDensity(key: Key, shade: string, lab: Lab): number {
   const centre = centreOf(key, shade);
-  return centre ? normal(deltaE(centre, lab), 0, key.colours.spread) / (2 * Math.PI * key.colours.spread ** 2) : 0;
+  return centre ? normal.pdf(deltaE(centre, lab), 0, key.colours.spread) / (2 * Math.PI * key.colours.spread ** 2) : 0;
 }
 
 /** Of a belly's colour, how likely it is in a group of these words: each has an equal share of them, and any colour may turn up. `usual` is its density among all groups, for one whose colours nobody wrote. */

@@ -4,4 +4,4 @@ export { driftedLab, growingOn, unshrunk, type Drift, type Grown, type GrowingOn
 export type { Answers, AskedId, ColourWords, GroupStage, Key, KeyData, KeySource, Member, NaturalGroup, Table, WaterOdds } from './key-data';
 export type { LengthSeen } from './evidence';
 export { gainBits, lookalike, nextSign, OTHERWISE, pulls, type Otherwise, type Pull } from './next-sign';
-export { observed, prepareKey, written } from './prepare-key';
+export { prepareKey, written } from './prepare-key';

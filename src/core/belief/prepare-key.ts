@@ -14,7 +14,7 @@ export function written(weights: Readonly<Record<string, number>> | null | undef
 }
 
 /** What observers say of what is there: known mistakes, then any answer by their error. */
-export function observed(row: readonly number[], sign: AskedId, stage: StageId, { data, answers }: Pick<KeySource, 'data' | 'answers'>): number[] {
+function observed(row: readonly number[], sign: AskedId, stage: StageId, { data, answers }: Pick<KeySource, 'data' | 'answers'>): number[] {
   const said = [...row];
   for (const mistake of data.mistakes) {
     if (mistake.sign !== sign || !mistake.stages.includes(stage)) continue;

@@ -95,6 +95,12 @@ export interface Skin extends Stretch {
   ofThread: boolean;
 }
 
+/** A part that was bound into another one before that came onto the hook. */
+export interface Made {
+  part: string;
+  of: string;
+}
+
 /** How far a part has come: caught in and waiting, or in its place; whether it is cut or drawn to its length, and trimmed. A part that is not named is not there. */
 export interface PartStanding {
   there: 'waiting' | 'placed';

@@ -5,8 +5,7 @@ import type { Card, CardPart, CardStep } from '../tying/card-shape';
 import { BENCH } from '../constants';
 import { layOnHook } from '../tying/lay';
 import { SAY } from '../ways';
-import { WIRE, type BenchHook, type BenchStep, type Cover, type Points, type Stretch } from './bench-shape';
-import type { Made } from './tie';
+import { WIRE, type BenchHook, type BenchStep, type Cover, type Made, type Points, type Stretch } from './bench-shape';
 
 /** Seconds an act takes a practised hand; what waits comes on top. Typical; the tier's own record replaces the sum. */
 const SECONDS: Partial<Record<VerbId, number>> = { 'seat-bead': 15, 'lay-weight': 40, 'start-thread': 15, bind: 30, 'catch-in': 20, wind: 30, dub: 40, loop: 60, fold: 15, divide: 30, post: 30, draw: 20, cut: 8, 'tie-off': 10, finish: 20, coat: 20, tint: 10, tease: 15, clip: 15, check: 5, 'free-eye': 5 };

@@ -1,6 +1,6 @@
 import type { Param } from '../code';
 import { BENCH } from '../constants';
-import { WIRE, type BenchHook, type BenchState, type BenchStep, type End, type PartStanding, type Refusal, type RuleId, type Skin, type Stretch, type Tied } from './bench-shape';
+import { WIRE, type BenchHook, type BenchState, type BenchStep, type End, type Made, type PartStanding, type Refusal, type RuleId, type Skin, type Stretch, type Tied } from './bench-shape';
 
 const PLACES: ReadonlySet<string> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'post', 'divide', 'finish', 'tie-off']);
 const NEEDS_THREAD: ReadonlySet<string> = new Set(['bind', 'catch-in', 'dub', 'divide', 'post', 'loop', 'tie-off', 'finish']);
@@ -33,12 +33,6 @@ export function gaps({ rear, front }: Stretch, covered: readonly Stretch[]): Str
   }
   if (at < rear) open.push({ front: at, rear });
   return open.filter((gap) => gap.rear > gap.front);
-}
-
-/** A part that was bound into another one before that came onto the hook. */
-export interface Made {
-  part: string;
-  of: string;
 }
 
 /** Ties steps on a hook one after another. After a refusal it does what was meant, so that no fault hides another. */

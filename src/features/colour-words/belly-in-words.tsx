@@ -3,7 +3,8 @@ import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 import { ALL_HUES, ShadeWords } from './shade-words';
 
-const BELLY = 'abdomen-belly';
+/** The region that a tier matches and names. */
+export const BELLY = 'abdomen-belly';
 
 /** The belly's colour in two words, until a colour is given. */
 export function BellyInWords({ sampleId, colours, shades }: Pick<SampleRecord, 'colours' | 'shades'> & { sampleId: string }) {

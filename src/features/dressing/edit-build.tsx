@@ -5,10 +5,10 @@ import type { BeadKindId, BeadLock, BendId, MetalId, SchoolOption, ThreadRole, W
 import { addWeight, dropWeight, setThread, type Dressing, type DressingWeight } from '@/core/dressings';
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Say, Toggle } from '@/ui/primitives';
+import { Button, Fold, Say, Toggle } from '@/ui/primitives';
 import { reworked, addByWay, setPart, takeOut } from '@/core/ways';
 import { MaterialPick } from './edit-material';
-import { Fold, Many, One, put, without, type EditProps } from './edit-fold';
+import { Many, One, put, without, type EditProps } from './edit-fold';
 import { NumberField } from './number-field';
 
 const TURNS = [0, 60] as const;
@@ -42,7 +42,7 @@ function Hooks({ dressing, onChange }: EditProps) {
   const putHook = (bend: BendId, more: Partial<Dressing['hooks'][number]>) => onChange({ ...dressing, hooks: dressing.hooks.map((hook) => (hook.bend === bend ? { ...hook, ...more } : hook)) });
   const line = dressing.hooks.map((hook) => [speech.plain('bends', hook.bend), hook.x_long ? words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] }) : ''].filter(Boolean).join(' ')).join('; ');
   return (
-    <Fold title={words('dressing.hooks')} line={line || words('edit-dressing.hooks-style')}>
+    <Fold wide title={words('dressing.hooks')} line={line || words('edit-dressing.hooks-style')}>
       <Many title={words('edit-dressing.bends')} choices={allowed} value={dressing.hooks.map((hook) => hook.bend)} onChange={(bends: BendId[]) => onChange({ ...dressing, hooks: bends.map((bend) => dressing.hooks.find((hook) => hook.bend === bend) ?? { bend, x_long: null, wire: [] }) })} />
       {dressing.hooks.map((hook) => (
         <View key={hook.bend} role="group" aria-label={speech.name('bends', hook.bend)} className="gap-3 rounded-control border border-edge bg-ground p-3">
@@ -71,7 +71,7 @@ function Threads({ dressing, onChange }: EditProps) {
   }, catalogue) ?? setThread(dressing, at, material);
   const nameOf = (id: string) => materials.find((material) => material.id === id)?.name ?? id;
   return (
-    <Fold title={words('edit-dressing.threads')} line={dressing.threads.map((thread) => nameOf(thread.material)).join('; ') || words('edit-dressing.no-thread')}>
+    <Fold wide title={words('edit-dressing.threads')} line={dressing.threads.map((thread) => nameOf(thread.material)).join('; ') || words('edit-dressing.no-thread')}>
       {dressing.threads.map((thread, index) => (
         <View key={index} role="group" aria-label={nameOf(thread.material)} className="gap-3 rounded-control border border-edge bg-ground p-3">
           <MaterialPick label={words('edit-dressing.thread')} fits={(material) => threads.includes(material)} value={thread.material} onChange={(material) => onChange(withThread(index, material))} />
@@ -98,7 +98,7 @@ function Weights({ dressing, onChange }: EditProps) {
   };
   const change = (at: number, more: Partial<DressingWeight>) => onChange({ ...dressing, weights: put(dressing.weights, at, more) });
   return (
-    <Fold title={words('edit-dressing.weights')} line={dressing.weights.map((weight) => [speech.plain('weight-kinds', weight.kind), weight.metal ? speech.plain('metals', weight.metal) : ''].filter(Boolean).join(', ')).join('; ') || words('edit-dressing.unweighted')}>
+    <Fold wide title={words('edit-dressing.weights')} line={dressing.weights.map((weight) => [speech.plain('weight-kinds', weight.kind), weight.metal ? speech.plain('metals', weight.metal) : ''].filter(Boolean).join(', ')).join('; ') || words('edit-dressing.unweighted')}>
       {dressing.weights.map((weight, index) => (
         <View key={index} role="group" aria-label={speech.name('weight-kinds', weight.kind)} className="gap-3 rounded-control border border-edge bg-ground p-3">
           {weight.kind === 'wound' || weight.kind === 'sides' ? <One title={words('edit-dressing.weight-kind')} choices={ids['weight-kinds'].filter((kind) => kind.id === 'wound' || kind.id === 'sides')} value={weight.kind} onChange={(kind: WeightKind | null) => kind && (part ? onChange(setPart(dressing, part.id, { way: kind === 'sides' ? 'sides' : 'wound' }, catalogue)) : change(index, { kind }))} /> : <Say weight="medium">{speech.name('weight-kinds', weight.kind)}</Say>}
@@ -133,7 +133,7 @@ function Season({ dressing, onChange }: EditProps) {
     ...Object.entries(bySize).flatMap(([water, steps]) => (steps ? [words(steps > 0 ? 'dressing.larger-in' : 'dressing.smaller-in', { count: Math.abs(steps), water: speech.plain('waters', water) })] : [])),
   ].join('; ');
   return (
-    <Fold title={words('edit-dressing.season')} line={line}>
+    <Fold wide title={words('edit-dressing.season')} line={line}>
       <Many title={words('dressing.months')} choices={MONTHS.map((month) => ({ id: String(month), name: words(`dressing.month.${month}`) }))} value={dressing.months.map(String)} onChange={(months) => onChange({ ...dressing, months: months.map(Number).sort((a, b) => a - b) })} />
       {ids.waters.map((water) => (
         <One key={water.id} title={words('edit-dressing.by-water', { water: water.name })} choices={BY_WATER.map((id) => ({ id, name: words(`hook.offset-word.${id}`) }))} value={String(bySize[water.id as WaterId] ?? 0)} onChange={(id) => {
@@ -151,7 +151,7 @@ function Ways({ dressing, onChange }: EditProps) {
   const said = (school: string, id: string | null) => optionsOf(school).find((option) => option.id === id)?.name ?? words('edit-dressing.as-written');
   const style = STYLES.find((item) => item.id === dressing.style)!;
   return (
-    <Fold title={words('edit-dressing.ways')} line={[said('taper', dressing.taper), said('work-order', dressing.work_order ?? null), said('protection', dressing.protection), said('finish', dressing.finish)].join('; ')}>
+    <Fold wide title={words('edit-dressing.ways')} line={[said('taper', dressing.taper), said('work-order', dressing.work_order ?? null), said('protection', dressing.protection), said('finish', dressing.finish)].join('; ')}>
       <One title={words('dressing.taper')} choices={optionsOf('taper')} value={dressing.taper} onChange={(taper: SchoolOption['taper'] | null) => taper && onChange({ ...dressing, taper })} />
       <One title={words('edit-dressing.work-order')} choices={optionsOf('work-order')} value={dressing.work_order ?? null} none={words('edit-dressing.as-written')} onChange={(work_order: SchoolOption['work-order'] | null) => onChange({ ...dressing, work_order })} />
       <One title={words('dressing.guard')} choices={optionsOf('protection')} value={dressing.protection} onChange={(protection: SchoolOption['protection'] | null) => protection && onChange({ ...dressing, protection })} />

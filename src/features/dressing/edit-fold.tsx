@@ -1,5 +1,5 @@
-import { useState, type ReactNode } from 'react';
-import { Pressable, View } from 'react-native';
+import { useState } from 'react';
+import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
 import { Chips, Field, Pick, Say, Toggle } from '@/ui/primitives';
@@ -18,20 +18,6 @@ export function put<T>(list: readonly T[], at: number, more: Partial<T>): T[] {
 /** A list without one item. */
 export function without<T>(list: readonly T[], at: number): T[] {
   return list.filter((_, index) => index !== at);
-}
-
-/** A part of the editor that is a line until it is opened. */
-export function Fold({ title, line, children }: { title: string; line: string; children: ReactNode }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable role="button" aria-expanded={open} aria-label={`${title}: ${line}`} onPress={() => setOpen(!open)} className="min-h-14 justify-center px-5 py-2">
-        <Say weight="medium">{title}</Say>
-        <Say size="small" tone="soft">{line}</Say>
-      </Pressable>
-      {open ? <View className="gap-4 px-5 pb-4">{children}</View> : null}
-    </View>
-  );
 }
 
 /** A text that may not be empty; emptied it stays so with its fault, and nothing is changed until something is typed. */

@@ -2,8 +2,8 @@ import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BankChangeId, Evidence, RideId } from '@/catalogue/ids';
 import { useWords } from '@/features/shell';
-import { Button, Toggle } from '@/ui/primitives';
-import { Fold, NeededField, One, put, without, type EditProps } from './edit-fold';
+import { Button, Fold, Toggle } from '@/ui/primitives';
+import { NeededField, One, put, without, type EditProps } from './edit-fold';
 
 /** What is said for it, what can be changed on the bank, and the names of its switches. */
 export function EditSaid({ dressing, onChange }: EditProps) {
@@ -11,7 +11,7 @@ export function EditSaid({ dressing, onChange }: EditProps) {
   const { claims, bank, switches } = dressing;
   return (
     <View className="border-t border-line">
-      <Fold title={words('dressing.claims')} line={claims[0]?.text ?? words('edit-dressing.nothing')}>
+      <Fold wide title={words('dressing.claims')} line={claims[0]?.text ?? words('edit-dressing.nothing')}>
         {claims.map((claim, index) => (
           <View key={index} className="gap-3 rounded-control border border-edge bg-ground p-3">
             <NeededField label={words('edit-dressing.claim', { n: index + 1 })} value={claim.text} onType={(text) => onChange({ ...dressing, claims: put(claims, index, { text }) })} />
@@ -21,7 +21,7 @@ export function EditSaid({ dressing, onChange }: EditProps) {
         ))}
         <View className="flex-row"><Button label={words('edit-dressing.claim-add')} onPress={() => onChange({ ...dressing, claims: [...claims, { text: words('edit-dressing.claim-new'), evidence: 'theory' }] })} /></View>
       </Fold>
-      <Fold title={words('dressing.bank')} line={bank.map((item) => item.text).join('; ') || words('edit-dressing.nothing')}>
+      <Fold wide title={words('dressing.bank')} line={bank.map((item) => item.text).join('; ') || words('edit-dressing.nothing')}>
         {bank.map((item, index) => (
           <View key={index} className="gap-3 rounded-control border border-edge bg-ground p-3">
             <One title={words('edit-dressing.bank-what')} choices={ids['bank-changes']} value={item.id} onChange={(id: BankChangeId | null) => id && onChange({ ...dressing, bank: put(bank, index, { id }) })} />
@@ -33,7 +33,7 @@ export function EditSaid({ dressing, onChange }: EditProps) {
         <View className="flex-row"><Button label={words('edit-dressing.bank-add')} onPress={() => onChange({ ...dressing, bank: [...bank, { id: 'clip-flat', text: ids['bank-changes'][0]!.name, ride: null }] })} /></View>
       </Fold>
       {switches.length > 0 ? (
-        <Fold title={words('edit-dressing.switches')} line={switches.map((item) => item.name).join('; ')}>
+        <Fold wide title={words('edit-dressing.switches')} line={switches.map((item) => item.name).join('; ')}>
           {switches.map((item, index) => (
             <View key={item.id} className="gap-3 rounded-control border border-edge bg-ground p-3">
               <NeededField label={words('edit-dressing.switch-name', { n: index + 1 })} value={item.name} onType={(name) => onChange({ ...dressing, switches: put(switches, index, { name }) })} />

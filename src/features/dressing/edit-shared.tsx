@@ -4,8 +4,8 @@ import ids from '@/catalogue/ids.json';
 import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers } from '@/core/dressings';
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Say } from '@/ui/primitives';
-import { Fold, Many, NeededField, One, type EditProps } from './edit-fold';
+import { Button, Fold, Say } from '@/ui/primitives';
+import { Many, NeededField, One, type EditProps } from './edit-fold';
 import { StepList } from './edit-steps';
 import { usePartNames } from './edit-where';
 import { NumberField } from './number-field';
@@ -36,7 +36,7 @@ function Beforehand({ dressing, onChange }: EditProps) {
   const nameOf = usePartNames(dressing);
   const open = dressing.parts.filter((part) => !dressing.assemblies.some((item) => item.part === part.id));
   return (
-    <Fold title={words('edit-dressing.beforehand')} line={dressing.assemblies.map((item) => speech.worded(item.name)).join('; ') || words('edit-dressing.nothing')}>
+    <Fold wide title={words('edit-dressing.beforehand')} line={dressing.assemblies.map((item) => speech.worded(item.name)).join('; ') || words('edit-dressing.nothing')}>
       <Say size="small" tone="soft">{words('edit-dressing.beforehand-hint')}</Say>
       {dressing.assemblies.map((assembly) => (
         <View key={assembly.id} role="group" aria-label={speech.worded(assembly.name)} className="gap-3 rounded-control border border-edge bg-ground py-3">
@@ -75,7 +75,7 @@ function Bunches({ dressing, onChange }: EditProps) {
   const free = dressing.parts.filter((part) => part.material !== null && !dressing.bundles.some((bundle) => bundle.parts.includes(part.id)));
   const asked = chosen.filter((id) => free.some((part) => part.id === id));
   return (
-    <Fold title={words('edit-dressing.bunches')} line={dressing.bundles.map((bundle) => `${materialName(bundle.material)}: ${named(bundle.parts)}`).join('; ') || words('edit-dressing.none')}>
+    <Fold wide title={words('edit-dressing.bunches')} line={dressing.bundles.map((bundle) => `${materialName(bundle.material)}: ${named(bundle.parts)}`).join('; ') || words('edit-dressing.none')}>
       <Say size="small" tone="soft">{words('edit-dressing.bunch-hint')}</Say>
       {dressing.bundles.map((bundle) => (
         <View key={bundle.id} role="group" aria-label={named(bundle.parts)} className="gap-3 rounded-control border border-edge bg-ground p-3">
@@ -105,7 +105,7 @@ function Layers({ dressing, onChange }: EditProps) {
   const used = [...new Set([...dressing.threads.map((thread) => thread.material), ...dressing.parts.flatMap((part) => part.material ?? [])])];
   const named = (list: readonly string[]) => list.map(materialName).join(', ');
   return (
-    <Fold title={words('edit-dressing.layers')} line={dressing.layers.map((layer) => `${nameOf(layer.part)}: ${named(layer.from_under)}`).join('; ') || words('edit-dressing.none')}>
+    <Fold wide title={words('edit-dressing.layers')} line={dressing.layers.map((layer) => `${nameOf(layer.part)}: ${named(layer.from_under)}`).join('; ') || words('edit-dressing.none')}>
       <Say size="small" tone="soft">{words('edit-dressing.layers-hint')}</Say>
       {dressing.parts.filter((part) => part.material !== null && part.part !== 'bead').map((part) => {
         const under = dressing.layers.find((layer) => layer.part === part.id)?.from_under ?? [];

@@ -1,15 +1,15 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import type { RiseFormId, SeenId, WaterId } from '@/catalogue/ids';
+import type { RiseFormId, SeenId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import type { AskedId } from '@/core/belief';
 import { change, useAppDispatch, type Entities, type SampleRecord } from '@/state';
-import { BellyInWords } from '@/features/colour-words';
+import { BELLY, BellyInWords } from '@/features/colour-words';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips, Say, Toggle } from '@/ui/primitives';
+import { Chips, Fold, Say, Toggle } from '@/ui/primitives';
 import { Answers } from './answers';
-import { Fold } from './fold';
+import { WaterChips } from './water-chips';
 
 /** Signs by what the eye looks at. */
 export const LOOKS = {
@@ -21,8 +21,6 @@ export const LOOKS = {
   where: ['found', 'light'],
   doing: ['doing'],
 } as const satisfies Record<string, readonly AskedId[]>;
-
-const BELLY = 'abdomen-belly';
 
 interface AllSignsProps {
   sampleId: string;
@@ -39,7 +37,7 @@ export function AllSigns({ sampleId, sample, asked, heard, onSay }: AllSignsProp
   const speech = useSpeech();
   const [open, setOpen] = useState<string | null>(null);
   const fold = (id: string, said: readonly string[], children: React.ReactNode) => (
-    <Fold key={id} title={words(`key.look.${id}`)} said={said.join(', ')} open={open === id} onToggle={() => setOpen(open === id ? null : id)}>{children}</Fold>
+    <Fold key={id} title={words(`key.look.${id}`)} line={said.join(', ')} open={open === id} onToggle={(on) => setOpen(on ? id : null)}>{children}</Fold>
   );
   const shade = sample.shades[BELLY]?.split('-');
   return (
@@ -69,7 +67,7 @@ function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleReco
   const toggle = (seen: SeenId, on: boolean) => edit((own) => void (own.seen = on ? [...own.seen, seen] : own.seen.filter((other) => other !== seen)));
   return (
     <>
-      <Chips compact tall label={words('natural.water')} choices={[{ id: '', label: words('natural.water-unknown') }, ...ids.waters.map((water) => ({ id: water.id, label: water.name }))]} value={sample.water ?? ''} onChange={(id) => edit((own) => void (own.water = id === '' ? null : (id as WaterId)))} />
+      <WaterChips sampleId={sampleId} sample={sample} />
       <Say size="small" tone="soft">{words('key.seen')}</Say>
       <View className="flex-row flex-wrap gap-3">
         {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (

@@ -7,6 +7,7 @@ import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId, type 
 import { change, newAnswer, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
+import { BELLY } from '@/features/colour-words';
 import { AllSigns } from './all-signs';
 import { Answers } from './answers';
 import { LengthChips } from './length-chips';
@@ -25,7 +26,8 @@ const LEAST = 0.03;
 const CLOSE = 0.3;
 const GROUPS_SHOWN = 3;
 
-const BELLY = 'abdomen-belly';
+/** Month and water alone are no insect yet. */
+const saysOf = (heard: readonly Pull[]) => heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
 
 function put(sample: SampleRecord, sign: AskedId, answer: string | null): void {
   sample.skipped = sample.skipped.filter((other) => other !== sign);
@@ -66,7 +68,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
     const heard = pulls(theKey, sighting, belief);
     return {
       stages: byStage(theKey, belief).filter(({ p }, index) => index === 0 || p >= LEAST).slice(0, SHOWN), heard, next: nextSign(theKey, sighting, belief, sample.skipped as AskedId[]),
-      like: heard.some(({ sign }) => sign !== 'month' && sign !== 'water') ? lookalike(theKey, sighting, belief) : null, groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
+      like: saysOf(heard) ? lookalike(theKey, sighting, belief) : null, groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
     };
   }, [believed, sample.skipped, theKey]);
   if (!believed || !weighed) return null;
@@ -76,8 +78,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
-  // Month and water alone are no insect yet.
-  const told = heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
+  const told = saysOf(heard);
   const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
   const edit = (recipe: (own: SampleRecord) => void) => dispatch(change('sign', (draft: Entities) => recipe(draft.sample[match.sampleId] as SampleRecord)));
   const take = (stage: StageId) => dispatch(change('stage', (draft) => void ((draft.match[matchId]!.answers.find((answer) => answer.id === leading.id) as AnswerRecord).stage = stage)));

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { GROWING_ON } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
-import type { Method, SexId, StageId, WaterId } from '@/catalogue/ids';
+import type { Method, SexId, StageId } from '@/catalogue/ids';
 import { change, newAnswer, useAfterwards, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
-import { KeyPanel } from '@/features/key';
+import { KeyPanel, WaterChips } from '@/features/key';
 import { WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
@@ -101,7 +101,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
       </View>
       <View className="gap-3">
         <Heading>{words('natural.water')}</Heading>
-        {asking ? null : <Chips compact label={words('natural.water')} choices={[{ id: '', label: words('natural.water-unknown') }, ...named('waters')]} value={sample.water ?? ''} onChange={(id) => put('water', (record) => void (record.water = id === '' ? null : (id as WaterId)))} />}
+        {asking ? null : <WaterChips sampleId={match.sampleId} sample={sample} />}
         <Say size="small" tone="soft">
           {words('natural.sex')}
         </Say>

@@ -1,9 +1,8 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import type { LengthError } from '@/core/photo';
 import type { OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Digits, Say } from '@/ui/primitives';
+import { Button, Digits, Fold, Say } from '@/ui/primitives';
 import { lengthNow, Z95 } from './overlay';
 
 /** A length in large digits with its half-width at 95 %. */
@@ -28,23 +27,23 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
   const widest = insect.widthsMm.length > 0 ? Math.max(...insect.widthsMm) : null;
   return (
     <View>
-    <View className="flex-row items-center justify-between gap-3">
-      <View className="min-w-0 flex-1">
-        <View className="flex-row flex-wrap items-baseline gap-x-3">
-          {many ? (
-            <Say size="small" tone="soft">
-              {String(insect.n)}
-            </Say>
-          ) : null}
-          <LengthWithRoom bodyMm={bodyMm} sdMm={sdMm} />
+      <View className="flex-row items-center justify-between gap-3">
+        <View className="min-w-0 flex-1">
+          <View className="flex-row flex-wrap items-baseline gap-x-3">
+            {many ? (
+              <Say size="small" tone="soft">
+                {String(insect.n)}
+              </Say>
+            ) : null}
+            <LengthWithRoom bodyMm={bodyMm} sdMm={sdMm} />
+          </View>
+          <Say size="small" tone="soft">
+            {[insect.what === 'case' ? words('photo.a-case') : null, widest === null ? null : words('photo.wide', { width: speech.length(widest) }), insect.overallMm === null || insect.what === 'case' ? null : words('photo.overall', { overall: speech.length(insect.overallMm) }), insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null].filter(Boolean).join(' · ')}
+          </Say>
         </View>
-        <Say size="small" tone="soft">
-          {[insect.what === 'case' ? words('photo.a-case') : null, widest === null ? null : words('photo.wide', { width: speech.length(widest) }), insect.overallMm === null || insect.what === 'case' ? null : words('photo.overall', { overall: speech.length(insect.overallMm) }), insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null].filter(Boolean).join(' · ')}
-        </Say>
+        <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />
       </View>
-      <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />
-    </View>
-    {insect.error && !insect.hand ? <MadeOf error={insect.error} n={insect.n} many={many} /> : null}
+      {insect.error && !insect.hand ? <MadeOf error={insect.error} n={insect.n} many={many} /> : null}
     </View>
   );
 }
@@ -56,13 +55,11 @@ const LEAST_PART = 0.05;
 function MadeOf({ error, n, many }: { error: LengthError; n: number; many: boolean }) {
   const words = useWords();
   const speech = useSpeech();
-  const [open, setOpen] = useState(false);
   const all = Math.hypot(...Object.values(error));
   const parts = Object.entries(error).filter(([, sd]) => sd >= LEAST_PART * all).sort((a, b) => b[1] - a[1]);
   return (
-    <View className="items-start">
-      <Button kind="quiet" label={words(open ? 'photo.made-of-close' : 'photo.made-of')} spoken={many ? words('photo.made-of-n', { n }) : undefined} onPress={() => setOpen(!open)} />
-      {open ? parts.map(([part, sd]) => <Say key={part} size="small" tone="soft">{words('photo.made-part', { part: words(`photo.part.${part}`), mm: speech.length(Z95 * sd, true) })}</Say>) : null}
-    </View>
+    <Fold title={words(many ? 'photo.made-of-n' : 'photo.made-of', { n })}>
+      <View>{parts.map(([part, sd]) => <Say key={part} size="small" tone="soft">{words('photo.made-part', { part: words(`photo.part.${part}`), mm: speech.length(Z95 * sd, true) })}</Say>)}</View>
+    </Fold>
   );
 }
