@@ -250,6 +250,7 @@ describe('stage', () => {
     expect(json('stage', '--sign', 'wings=roof', '--sign', 'wings=cloudy-upright', '--sign', 'tails=2', '--month', '5', '--length', '8.2').value.posterior).toEqual(value.posterior);
     expect(json('stage', '--sign', 'case=stone', '--sign', 'case=unknown').value).toEqual(json('stage').value);
   });
+  test('the grade of its weights stands under the odds', () => expect((run(['stage', '--sign', 'wings=roof']) as Outcome).stdout).toMatch(/%\n\nWeights of the signs: heard\./));
   test('place and month as flags or as signs', () => expect(json('stage', '--found', 'film', '--water', 'slow', '--month', '6').value).toEqual(json('stage', '--sign', 'found=film', '--sign', 'water=slow', '--sign', 'month=6').value));
   test('south of the equator names no group', () => expect(json('stage', '--sign', 'case=stone', '--south').value.groups).toEqual([]));
   test('signs are listed with their questions', () => {

@@ -1,6 +1,7 @@
 import ids from '../../src/catalogue/ids.json';
 import type { FaunaId, WaterId } from '../../src/catalogue/ids';
 import { ANSWERS, GROWING_ON, KEY } from '../../src/catalogue/key';
+import likelihoods from '../../src/catalogue/likelihoods.json';
 import { believe, byGroup, byStage, growingOn, INSECT_SD_MM, leadsTo, lookalike, nextSign, pulls, SURE, type Sighting } from '../../src/core/belief';
 import { labOfHex } from '../../src/core/colour';
 import { roundAll } from '../../src/core/units';
@@ -8,7 +9,7 @@ import type { Speech } from '../../src/speech';
 import type { Command } from '../command';
 import type { Reader } from '../read';
 import { answersOf, ASKED, signsOf } from '../signs';
-import { columns } from '../text';
+import { columns, fold } from '../text';
 
 function sightingOf(read: Reader): Sighting {
   const heard = signsOf(read);
@@ -60,6 +61,7 @@ function stageOut(sighting: Sighting, speech: Speech) {
 function text(out: ReturnType<typeof stageOut>, sighting: Sighting, speech: Speech): string {
   const percent = (p: number) => `${Math.round(p * 100)} %`;
   const lines = [columns(out.posterior.filter(({ p }) => p >= 0.01).slice(0, 6).map(({ order, stage, p }) => [speech.name('stages', `${order}/${stage}`), percent(p)]))];
+  lines.push('', fold(speech.t('ui.key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })));
   if (out.because.length > 0) lines.push('', columns(out.because.map(({ sign, answer, bits }) => [speech.said(sign, answer), `${bits >= 0 ? '+' : '-'}${Math.abs(bits).toFixed(1)} bits`])));
   if (out.groups.length > 0) lines.push('', columns(out.groups.slice(0, 5).map((group) => [group.name, group.scientific, percent(group.p)])));
   if (sighting.south) lines.push('', speech.t('cli.south'));

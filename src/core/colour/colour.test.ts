@@ -1,3 +1,4 @@
+import { COLOUR_WORDS } from '@/catalogue';
 import { colourWord } from './colour-word';
 import { colourOf, deltaE, hexOfLab, labOfHex, parseColour } from './colour';
 import { filmFromPad, over, stackColour, wetFilm, wetHex, wetOpaque, wetPad } from './film';
@@ -56,6 +57,22 @@ describe('wet and layered: golden figures of formulas §9', () => {
 });
 
 test.each([['#b8a857', 'olive'], ['#222222', 'black'], ['#5b4430', 'brown'], ['#9aa0a6', 'grey'], ['#f2f2ee', 'white']])('%s is called %s', (hex, hue) => expect(shadeOf(labOfHex(hex)).hue).toBe(hue));
+
+test.each([
+  ['olive', '#504c2b #79743e #aaa266'],
+  ['brown', '#513829 #815b3c #b48f6c'],
+  ['grey', '#51504e #848482 #bdbbb8'],
+  ['yellow', '#ac862f #dab14b #f1d58b'],
+  ['rust', '#763b23 #9f542d #c58156'],
+  ['cream', '#c3ae90 #dccaae #ece1cc'],
+  ['black', '#1f1f1f #31302f #484744'],
+  ['green', '#3d572f #61873f #99b56c'],
+  ['orange', '#b4581e #e37a30 #f7aa6f'],
+  ['red', '#6a282a #9f3435 #c5766d'],
+  ['white', '#c8c6c3 #e4e2df #f4f3f2'],
+] as const)('the words of %s keep their centres: a patch that is shown, and what it is called, dark, mid and pale', (hue, patches) => {
+  expect(['dark', 'mid', 'pale'].map((tone) => hexOfLab(COLOUR_WORDS.hues[hue]![tone]!)).join(' ')).toBe(patches);
+});
 
 test('a colour keeps where it came from', () => expect(colourOf('#CA4', 'wet', 'typed')).toMatchObject({ hex: '#ccaa44', surface: 'wet', source: 'typed' }));
 

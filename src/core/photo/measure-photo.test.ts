@@ -15,6 +15,7 @@ const CASES: Record<string, { more: Partial<Scene>; asked?: Partial<Asked> }> = 
   'from the back': { more: {}, asked: { view: 'back' } },
   'on a card printed at 97 %': { more: {}, asked: { printedScale: 0.97 } },
   'upside down and tilted to 34 degrees': { more: { tilt: 34, lean: 2.4, rotation: 3.4 } },
+  'a soft larva that gives 4 %': { more: { insects: [{ ...DUN, stage: 'caddis/free-larva', curl: 1.7 }] }, asked: { stretch: 0.04 } },
   'a curled larva': { more: { insects: [{ ...DUN, stage: 'caddis/free-larva', curl: 1.7 }] } },
   'a winged dun': { more: { insects: [{ ...DUN, stage: 'mayfly/dun' }] } },
   'a small dark midge': { more: { insects: [{ ...DUN, stage: 'midge/pupa', bodyMm: 5, abdomen: '#2f2b26' }], width: 1700, height: 1275 } },
@@ -44,6 +45,13 @@ describe('a photograph on the field card', () => {
     expect(share('plain')).toBeLessThan(0.02);
     expect(Math.abs(insect!.bodyMm - truth!.bodyMm)).toBeLessThan(2.6 * insect!.sdMm);
     expect(insect!.sdMm).toBeLessThan(0.3);
+  });
+  test('its ± is made of its parts; a soft body gives as much as is asked, and is the less sure', () => {
+    for (const name of ['plain', 'a curled larva', 'two insects']) for (const found of of(name).insects) expect(Math.hypot(...Object.values(found.error))).toBeCloseTo(found.sdMm, 9);
+    const [soft, firm] = [of('a soft larva that gives 4 %').insects[0]!, of('a curled larva').insects[0]!];
+    expect(soft.error.stretch).toBeCloseTo(0.04 * soft.bodyMm, 9);
+    expect([firm.error.stretch, soft.sdMm]).toEqual([0, expect.closeTo(Math.hypot(firm.sdMm, 0.04 * soft.bodyMm), 6)]);
+    expect(soft.confidence).toBeLessThan(firm.confidence);
   });
   test('gives its width, and a midline that runs from the head', () => {
     expect(Math.abs(insect!.widthMm - truth!.widthMm) / truth!.widthMm).toBeLessThan(0.15);

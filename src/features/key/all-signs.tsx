@@ -67,7 +67,7 @@ function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleReco
   const toggle = (seen: SeenId, on: boolean) => edit((own) => void (own.seen = on ? [...own.seen, seen] : own.seen.filter((other) => other !== seen)));
   return (
     <>
-      <WaterChips sampleId={sampleId} sample={sample} />
+      <WaterChips tall sampleId={sampleId} sample={sample} />
       <Say size="small" tone="soft">{words('key.seen')}</Say>
       <View className="flex-row flex-wrap gap-3">
         {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (
