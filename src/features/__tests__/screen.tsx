@@ -9,8 +9,14 @@ import { went } from './router';
 /** The first demo match and its dressing, hook and natural. */
 export const DUN = 'match_demo-auldry-dun';
 
-/** Longer than the layout that the stand-in of ResizeObserver reports. */
-const LAYOUT_MS = 30;
+/** Layout is reported one turn of the timers at a time, and what it draws is laid out in turn. Turns are counted, not timed: a busy machine must not end them early. */
+const LAYOUT_TURNS = 8;
+const TURN_MS = 2;
+
+/** Until what is shown has been laid out, and what came of that as well. */
+export async function laidOut(): Promise<void> {
+  for (let turn = 0; turn < LAYOUT_TURNS; turn++) await act(async () => new Promise((done) => setTimeout(done, TURN_MS)));
+}
 
 export interface Opened extends RenderResult {
   store: Store;
@@ -26,6 +32,6 @@ export async function openScreen(screen: ReactElement, start: 'demo' | 'clean' =
       <SpeechProvider>{screen}</SpeechProvider>
     </Provider>,
   );
-  await act(async () => new Promise((laidOut) => setTimeout(laidOut, LAYOUT_MS)));
+  await laidOut();
   return Object.assign(shown, { store });
 }

@@ -1,9 +1,7 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { Field } from '@/ui/primitives';
 import { openScreen } from '../__tests__/screen';
 import { DemoCalliper, SAMPLE_PHOTOS, SamplePhotos } from './index';
-
-const later = async (ms: number) => act(async () => new Promise((done) => setTimeout(done, ms)));
 
 test('the simulated calliper types into the field as a keyboard does, and ends with Enter', async () => {
   const typed: string[] = [];
@@ -13,7 +11,7 @@ test('the simulated calliper types into the field as a keyboard does, and ends w
     <DemoCalliper aroundMm={8.2} next={() => 'Body 1'} />
   </>);
   fireEvent.click(screen.getByText('Close the simulated calliper on the next one'));
-  await later(120);
+  await waitFor(() => expect(entered).toHaveBeenCalledTimes(1));
   const last = typed[typed.length - 1]!;
   expect(last).toMatch(/^\d\.\d\d$/);
   expect(Math.abs(Number(last) - 8.2)).toBeLessThan(0.6);

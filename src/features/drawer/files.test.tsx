@@ -1,9 +1,9 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { KNOWN } from '@/catalogue';
 import { guessColumns, readHooksFile, readTapings } from '@/core/exchange';
 import { selectHooks } from '@/state';
 import { run as runJob, type Jobs } from '@/workers';
-import { openScreen } from '../__tests__/screen';
+import { laidOut, openScreen } from '../__tests__/screen';
 import { ImportScreen } from './import-screen';
 
 const mockFiles: { next: File | null; saved: { name: string; text: string }[] } = { next: null, saved: [] };
@@ -27,7 +27,7 @@ async function choose(text: string): Promise<void> {
   mockFiles.next = new File([text], 'hooks.csv');
   run.mockImplementation(async (_job: string, input: Jobs['hooks-file']['input']) => asWorker(text, input));
   fireEvent.click(screen.getByText(/^(Read a file|Another file)$/));
-  await act(async () => new Promise((done) => setTimeout(done, 20)));
+  await laidOut();
 }
 
 beforeEach(() => {

@@ -5,7 +5,7 @@ import { MatchScreen } from '@/features/match-frame';
 import { change, guessSchema, lastSurface, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, selectEye, specimen, storePicture, undone, type Store } from '@/state';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
-import { openScreen } from '../__tests__/screen';
+import { laidOut, openScreen } from '../__tests__/screen';
 import { MeasuredPhoto } from './measured-photo';
 import * as Pixels from './pixels';
 import { FieldCardScreen } from './index';
@@ -108,14 +108,13 @@ describe('a photograph that waits', () => {
     const signals: AbortSignal[] = [];
     worker.mockImplementation((_job: string, _input: object, { signal }: { signal: AbortSignal }) => new Promise(() => signals.push(signal)));
     await measure();
-    const soon = () => act(async () => new Promise((done) => setTimeout(done, 5)));
     fireEvent.click(screen.getByText('another place'));
-    await soon();
+    await laidOut();
     expect(signals.map((signal) => signal.aborted)).toEqual([false]);
     fireEvent.click(screen.getByText('another place'));
     expect(screen.getByRole('progressbar')).toBeInTheDocument();
     fireEvent.click(screen.getByText('for good'));
-    await soon();
+    await laidOut();
     expect(signals.map((signal) => signal.aborted)).toEqual([true]);
   });
   test('let go, it is gone, and undo brings it back', async () => {
@@ -143,7 +142,7 @@ test('a ± says on demand what it is made of, the largest part first, what hardl
   fireEvent.click(screen.getByText('What is the ± made of?'));
   expect(screen.getAllByText(/^± /).map((line) => line.textContent)).toEqual(['± 0.10 mm: the line along a bent body', '± 0.06 mm: where the body ends', '± 0.04 mm: how high the body lies above the card', '± 0.02 mm: the card, how flat and true it lies']);
   fireEvent.click(screen.getByLabelText('Move what was found on insect 1'));
-  await act(async () => new Promise((done) => setTimeout(done, 30)));
+  await laidOut();
   await act(async () => void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }));
   fireEvent.click(screen.getByText('Done'));
   expect(screen.queryByText('What is the ± made of?')).toBeNull();
@@ -151,7 +150,6 @@ test('a ± says on demand what it is made of, the largest part first, what hardl
 
 describe('what was found can be moved', () => {
   const key = async (name: string, arrow: string) => act(async () => void fireEvent.keyDown(screen.getByLabelText(name), { key: arrow, shiftKey: true }));
-  const laidOut = async () => act(async () => new Promise((done) => setTimeout(done, 30)));
   async function moving() {
     const store = await waiting();
     worker.mockResolvedValue(answer());
@@ -287,7 +285,7 @@ describe('by hand', () => {
     jest.spyOn(Pixels, 'usePixels').mockReturnValue(PIXELS);
     const store = await waiting();
     await act(async () => void fireEvent.click(screen.getByText('By hand')));
-    await act(async () => new Promise((done) => setTimeout(done, 30)));
+    await laidOut();
     return store;
   }
   afterEach(() => jest.restoreAllMocks());
