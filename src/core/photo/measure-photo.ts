@@ -1,10 +1,10 @@
 import type { RegionId } from '@/catalogue/ids';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
-import { CARD_SPAN_MM, confidenceOf } from './body/length-error';
+import { CARD_SPAN_MM, confidenceOf, sdOfError } from './body/length-error';
 import { measureBody, type BodyMeasure } from './body/measure-body';
 import { caseColour, regionColours, type RegionColour } from './body/region-colours';
-import { cutOf, notPaper, piecesOf, type Cut } from './body/separate';
+import { cutsOf, notPaper, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
 import { cameraOver } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
@@ -75,6 +75,9 @@ const SHADE_OFF = 16;
 const SHADE_CHROMA = 5;
 /** Below this lean of its ends, head and tail may be taken for each other. */
 const HEAD_SURE = 0.12;
+/** An end that may be out by more than this share of the length, at 95 %, is asked for. */
+const END_UNSURE = 0.04;
+const HELD_95 = 1.96;
 /** A reading is given, however unsure. */
 const LEAST_CONFIDENCE = 0.3;
 /** What is rounder than this is a drop or a crumb. */
@@ -89,6 +92,20 @@ function grey(cut: Cut, tones: Tones): number {
   const found: number[] = [];
   for (let at = 0; at < cut.trunk.length; at++) if (cut.trunk[at] !== 0) found.push(Math.hypot(tones.a[at]!, tones.b[at]!));
   return Float32Array.from(found).sort()[found.length >> 1] ?? 0;
+}
+
+/** A rival set of regions counts from this probability on, and holds its length this many SD away. */
+const RIVAL_LEAST = 0.06;
+const HELD = 1.7;
+
+/** A body with the ± grown to hold what it would be if other parts of what is seen were the body. */
+function withRivals(body: BodyMeasure, { guess }: Cut, rivals: readonly { cut: Cut; body: BodyMeasure | null }[]): BodyMeasure {
+  const odds = rivals.map((rival) => ({ ...rival, weight: Math.exp((rival.cut.guess?.score ?? 0) - (guess?.score ?? 0)) }));
+  const total = odds.reduce((sum, { weight }) => sum + weight, 1);
+  const far = odds.flatMap((rival) => (rival.body && rival.weight / total >= RIVAL_LEAST ? [Math.abs(rival.body.bodyMm - body.bodyMm)] : []));
+  const root = Math.max(body.error.root, ...far.map((mm) => mm / HELD));
+  const error = { ...body.error, root };
+  return { ...body, error, sdMm: sdOfError(error) };
 }
 
 /** Area that a body of this length and these widths would have, px², against its trunk's: two that overlap do not agree. */
@@ -163,8 +180,8 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const around = { left: mm(blob.left, field.left) - WINDOW_MARGIN_MM, top: mm(blob.top, field.top) - WINDOW_MARGIN_MM, right: mm(blob.right + 1, field.left) + WINDOW_MARGIN_MM, bottom: mm(blob.bottom + 1, field.top) + WINDOW_MARGIN_MM };
     const { window, light: lit } = windowAt(around, Math.sqrt(WINDOW_PX / ((around.right - around.left) * (around.bottom - around.top))));
     const tones = tonesOf(window, lit);
-    const cut = cutOf(field, pieces, blob, window, tones);
-    return cut ? [{ cut, window, tones }] : [];
+    const found = cutsOf(field, pieces, blob, window, tones);
+    return found.length > 0 ? [{ cut: found[0]!, rivals: found.slice(1), window, tones }] : [];
   });
   report(0.85);
   const whole = cuts.filter(({ cut }) => !cut.touchesEdge);
@@ -173,10 +190,13 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   const insects: PhotoInsect[] = [];
   let small = 0;
   let ragged = 0;
-  for (const { cut, window, tones } of whole) {
+  for (const { cut, rivals, window, tones } of whole) {
     const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
     const stretch = asked.stretch ?? 0;
-    const body = measureBody(cut, window, tones, found, camera, asked.printedScale, stretch);
+    const measured = (own: Cut) => measureBody(own, window, tones, found, camera, asked.printedScale, stretch);
+    const own = measured(cut);
+    // A case is all there is of it.
+    const body = own && (asked.what === 'case' ? own : withRivals(own, cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) }))));
     if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
       small++;
@@ -192,6 +212,8 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const warnings: Reason[] = [];
     const what = asked.what ?? 'body';
     if (what === 'body' && body.headLean < HEAD_SURE) warnings.push(reason('photo-head-unsure', {}));
+    // A case has no tails.
+    if (what === 'body' && HELD_95 * body.error.root > END_UNSURE * body.bodyMm) warnings.push(reason('photo-end-unsure', {}));
     if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
     insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });

@@ -21,6 +21,8 @@ export interface LengthError {
   card: number;
   /** How high the body's middle lies above the card, and the camera above it. */
   height: number;
+  /** Where the abdomen falls to its tails. */
+  root: number;
   /** A soft body that stretches. */
   stretch: number;
 }
@@ -42,10 +44,12 @@ export interface MeasuredLength {
   cameraSd: number;
   /** Share by which soft bodies of its stage stretch. */
   stretch: number;
+  /** How well the root of its tails is found, px; 0 where it has none. */
+  rootPx: number;
 }
 
 /** The parts of a length's ±, each by itself. Source: docs/accuracy.md. */
-export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch }: MeasuredLength): LengthError {
+export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch, rootPx }: MeasuredLength): LengthError {
   const bothEnds = (px: number) => FITTED * Math.SQRT2 * px * mmPerPx;
   return {
     ends: bothEnds(Math.hypot(END_SD.px, END_SD.ofRadius * radiusPx)),
@@ -53,6 +57,7 @@ export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, re
     posture: FITTED * bodyMm * (WAY_SD.straight + WAY_SD.perRadian * turn + (sharp ? WAY_SD.sharp : 0)),
     card: (FITTED * bodyMm * residualMm) / CARD_SPAN_MM,
     height: FITTED * bodyMm * (raisedMm / cameraMm) * Math.hypot(MID_HEIGHT_SD, cameraSd),
+    root: rootPx * mmPerPx,
     stretch: stretch * bodyMm,
   };
 }

@@ -106,13 +106,8 @@ function rimOf(cut: Cut, edgePx: number): number {
   return Math.min(0.55 * cut.radius, Math.max(1.2, 0.25 * cut.radius, 0.75 * edgePx));
 }
 
-/** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
-export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): Partial<Record<RegionId, RegionColour>> {
-  const { depth } = cut;
-  const rim = rimOf(cut, edgePx);
-  const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
-  const line = midlineMm.map(([x, y]): Spot => [(x - field.left) * field.scale, (y - field.top) * field.scale]);
-  const lab = (at: number): Lab => [tones.L[at]!, tones.a[at]!, tones.b[at]!];
+/** Thick parts beside a body, pixel by pixel, with those that touch it, and how large its trunk is. */
+export function wingsOf(cut: Pick<Cut, 'all' | 'body' | 'trunk' | 'away' | 'depthAll' | 'radius' | 'width' | 'height'>): { wings: number[]; beside: Uint8Array; trunk: number } {
   const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius), cut.depthAll);
   const body = widened(cut.body, cut.width, cut.height, Math.max(2, 0.25 * cut.radius));
   const close = 0.5 * cut.radius + 3;
@@ -126,6 +121,23 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
       beside[at] = cut.away[at]! <= close ? 1 : 0;
     }
   }
+  return { wings, beside, trunk };
+}
+
+/** Whether wings are seen beside a body. */
+export function isWinged(cut: Parameters<typeof wingsOf>[0]): boolean {
+  const { wings, trunk } = wingsOf(cut);
+  return wings.length > WING_SHARE * trunk;
+}
+
+/** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
+export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): Partial<Record<RegionId, RegionColour>> {
+  const { depth } = cut;
+  const rim = rimOf(cut, edgePx);
+  const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
+  const line = midlineMm.map(([x, y]): Spot => [(x - field.left) * field.scale, (y - field.top) * field.scale]);
+  const lab = (at: number): Lab => [tones.L[at]!, tones.a[at]!, tones.b[at]!];
+  const { wings, beside, trunk } = wingsOf(cut);
   // Where a wing shows beside the body it may lie over it as far as the midline, and veil its colour.
   const veiled = wings.length > WING_SHARE * trunk ? widened(beside, cut.width, cut.height, 1.4 * cut.radius + 2) : null;
   // A few thousand pixels tell a colour as well as all of them.

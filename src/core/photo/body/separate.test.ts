@@ -1,7 +1,7 @@
 import { lightOf } from '../field/light';
 import type { Field } from '../field/rectify';
 import { tonesOf } from '../field/tones';
-import { cutOf, notPaper, piecesOf } from './separate';
+import { cutsOf as bodiesOf, notPaper, piecesOf } from './separate';
 
 const W = 400;
 const H = 240;
@@ -24,7 +24,7 @@ function tonesWith(paint: (x: number, y: number) => Tint | null): { field: Field
 const cutsOf = (paint: (x: number, y: number) => Tint | null) => {
   const { field, tones } = tonesWith(paint);
   const pieces = piecesOf(field, tones);
-  return pieces.blobs.flatMap((blob) => cutOf(field, pieces, blob, field, tones) ?? []);
+  return pieces.blobs.flatMap((blob) => bodiesOf(field, pieces, blob, field, tones).slice(0, 1));
 };
 const body = (x: number, y: number, cx = 200, cy = 120, long = 40, half = 8) => Math.abs(x - cx) < long && Math.abs(y - cy) < half;
 const leg = (x: number, y: number) => Math.abs(x - 185 - (y - 120) * 0.2) < 1.2 && Math.abs(y - 120) < 40;

@@ -5,6 +5,8 @@ import type { Tones } from '../field/tones';
 import { awayFrom, depthOf, opened } from './distance';
 import { joined } from './join';
 import { midlineOf, sharpestTurn, type Line } from './midline';
+import { regionsOf, type Regions } from './regions';
+import { fillSpan, guessesOf, strandsOn, type Guess, type Strand } from './choose-body';
 
 /** One insect in a window of the field, with its masks over that window. */
 export interface Cut {
@@ -14,6 +16,12 @@ export interface Cut {
   all: Uint8Array;
   /** Body with what hangs on it. */
   body: Uint8Array;
+  /** Body with what may be its tails: wings left out. */
+  ink: Uint8Array;
+  /** Legs, tails and feelers, each by where it begins. */
+  strands: Strand[];
+  /** The regions it is made of; null when there is but one. */
+  guess: Guess | null;
   /** Body alone: thin parts taken off. */
   trunk: Uint8Array;
   /** The trunk's midline without its ends; null when it has no length. */
@@ -54,6 +62,15 @@ const SHARP_TURN = 0.9;
 const MUCH_LESS = 0.7;
 /** Chroma from which a paler part counts as coloured body and not as wing or shade. */
 const COLOURED = 9;
+/** What is plainly not paper: this share of the way to the body's own tone. */
+const PLAINLY = 0.35;
+/** A region that is no body is a wing when it is this thick against the body: what is thinner may be its tails. */
+const WING_DEEP = 0.5;
+/** A guess within this of the best, log odds, is a rival, and so many are looked at. */
+const RIVAL = 2.7;
+const MOST_RIVALS = 3;
+/** What is shorter than this against it is but a part of it. */
+const RIVAL_LONG = 0.6;
 /** Darker than any shade or clear wing: part of the body whatever its colour. */
 const OPAQUE = 32;
 
@@ -153,12 +170,20 @@ function fillGlare(mask: Uint8Array, thick: Uint8Array, width: number, height: n
   return { filled: small.length, doubtful };
 }
 
-/**
- * Body of one insect, seen finely in a window about one piece of the field: darker than half way to its own tone, or coloured; then
- * without thin parts. Null when nothing is thick enough.
- */
-export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Cut | null {
-  const { width, height, scale } = window;
+/** One insect before its body is told from its wings: what is not paper, what may be body, and every set of its regions that could be. */
+interface Seen {
+  all: Uint8Array;
+  depthAll: Float32Array;
+  likely: Uint8Array;
+  level: number;
+  strands: Strand[];
+  regions: Regions;
+  guesses: Guess[];
+}
+
+/** What lies in a window about one piece of the field: likely body is darker than half way to its own tone, or coloured. */
+function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Seen {
+  const { width, height } = window;
   const { threshold } = pieces;
   const all = maskOf(field, pieces, blob, window, tones);
   const n = width * height;
@@ -186,6 +211,53 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
   const coloured = Math.max(COLOURED, 0.42 * hue);
   const likely = new Uint8Array(n);
   for (let at = 0; at < n; at++) likely[at] = all[at] !== 0 && (off[at]! > half || soft[at]! > OPAQUE || (softChroma[at]! > coloured && soft[at]! > 0.36 * level && soft[at]! > threshold)) ? 1 : 0;
+  const plain = new Uint8Array(n);
+  for (let at = 0; at < n; at++) plain[at] = all[at] !== 0 && off[at]! > Math.max(threshold, PLAINLY * level) ? 1 : 0;
+  const regions = regionsOf(likely, width, height, tones);
+  const strands = strandsOn(plain, width, height, regions);
+  return { all, depthAll: depth, likely, level, strands, regions, guesses: regions.count > 1 ? guessesOf(regions, strands, tones, width, height) : [] };
+}
+
+/**
+ * Bodies that one insect may have, the likeliest first, seen finely in a window about one piece of the field; each without thin parts.
+ * More than one only where another set of its regions is nearly as much like a body. None when nothing is thick enough.
+ */
+export function cutsOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Cut[] {
+  const seen = seenOf(field, pieces, blob, window, tones);
+  const best = seen.guesses[0];
+  if (!best) return [cutOf(field, window, tones, seen, null)].flatMap((cut) => cut ?? []);
+  const rivals = seen.guesses.filter((guess, index) => index > 0 && guess.score > best.score - RIVAL && guess.length > RIVAL_LONG * best.length).slice(0, MOST_RIVALS);
+  return [best, ...rivals].flatMap((guess) => cutOf(field, window, tones, seen, guess) ?? []);
+}
+
+/** Depth of each region under its own rim, px. */
+function deepestOf({ of, areas, solid }: Regions, width: number, height: number): number[] {
+  return areas.map((_, region) => {
+    if (region === 0) return 0;
+    const depth = depthOf(Uint8Array.from(of, (own, at) => (own === region && solid[at] !== 0 ? 1 : 0)), width, height);
+    return depth.reduce((most, value) => Math.max(most, value), 0);
+  });
+}
+
+/** The body that one set of regions makes; null when nothing is thick enough. */
+function cutOf(field: Field, window: Field, tones: Tones, seen: Seen, guess: Guess | null): Cut | null {
+  const { width, height, scale } = window;
+  const { off } = tones;
+  const { all, depthAll, level, strands, regions } = seen;
+  const n = width * height;
+  const likely = seen.likely.slice();
+  const ink = all.slice();
+  if (guess && guess.own.includes(false, 1)) {
+    const deep = deepestOf(regions, width, height);
+    const own = Math.max(...deep.filter((_, region) => guess.own[region]));
+    const wing = deep.map((value, region) => !guess.own[region] && value > WING_DEEP * own && !strands.some((strand) => strand.region === region));
+    for (let at = 0; at < n; at++) {
+      const region = regions.of[at]!;
+      if (likely[at] !== 0 && !guess.own[region]) likely[at] = 0;
+      if (wing[region] && regions.solid[at] !== 0) ink[at] = 0;
+    }
+    if (guess.span) fillSpan(likely, width, height, guess.span);
+  }
   const body = heaviest(likely, width, height, off);
   let radius = 0;
   for (const value of depthOf(body, width, height)) radius = Math.max(radius, value);
@@ -218,5 +290,5 @@ export function cutOf(field: Field, pieces: Pieces, blob: Blob, window: Field, t
     const across = rim(window.top + (y + 0.5) / scale, field.top, bottom);
     for (let x = 0; x < width; x++) if (trunk[y * width + x] !== 0 && (across || rim(window.left + (x + 0.5) / scale, field.left, right))) touchesEdge = true;
   }
-  return { width, height, all, body, trunk, line, radius, level, touchesEdge, depthAll: depth, depth: depthOf(trunk, width, height), away: awayFrom(trunk, width, height, 2 * radius + 4) };
+  return { width, height, all, body, ink, strands, trunk, line, radius, level, touchesEdge, guess, depthAll, depth: depthOf(trunk, width, height), away: awayFrom(trunk, width, height, 2 * radius + 4) };
 }

@@ -30,7 +30,7 @@ function scene(wing: (x: number, y: number) => boolean): { cut: Cut; field: Fiel
   }
   const blank = new Float32Array(0);
   return {
-    cut: { width: W, height: H, all, body: trunk, trunk, line: null, radius: 14, level: 50, touchesEdge: false, depthAll: depthOf(all, W, H), depth: depthOf(trunk, W, H), away: awayFrom(trunk, W, H, 32) },
+    cut: { width: W, height: H, all, body: trunk, ink: all, strands: [], guess: null, trunk, line: null, radius: 14, level: 50, touchesEdge: false, depthAll: depthOf(all, W, H), depth: depthOf(trunk, W, H), away: awayFrom(trunk, W, H, 32) },
     field: { width: W, height: H, scale: SCALE, left: 0, top: 0, r: blank, g: blank, b: blank, clipped: 0 },
     tones: { L, a, b, off },
     line: Array.from({ length: 41 }, (_, index): [number, number] => [1 + (14 * index) / 40, 5]),

@@ -108,7 +108,7 @@ function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | n
           // Four corners are enough only where all else agrees.
           if (pairs.length < 4 || (pairs.length === 4 && quad !== CORNERS) || (best && pairs.length < best.pairs.length)) continue;
           const fine = homography(pairs.map((pair) => pair.model), pairs.map((pair) => pair.mark.at));
-          if (!fine || !patchesAgree(grey, card, fine, pairs.length === 4)) continue;
+          if (!fine || !lookedAt(fine, card) || !patchesAgree(grey, card, fine, pairs.length === 4)) continue;
           const scale = pxPerMmAt(fine, card.size_mm[0] / 2, card.size_mm[1] / 2);
           const offMm = Math.sqrt(pairs.reduce((sum, { model, mark }) => sum + Math.hypot(project(fine, model)[0] - mark.at[0], project(fine, model)[1] - mark.at[1]) ** 2, 0) / pairs.length) / scale;
           if (!best || pairs.length > best.pairs.length || offMm < best.offMm) best = { size, toPicture: fine, pairs, offMm };
@@ -118,6 +118,19 @@ function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | n
     if (best && best.pairs.length === 6) return best;
   }
   return best;
+}
+
+/** A card is never seen as slanted as this: its sides at least so square to each other (cosine), neither much shorter than the other. */
+const MOST_SKEW = 0.47;
+const MOST_SQUEEZE = 1.7;
+
+/** Whether a card could be seen so from above: other marks taken for its own shear it. */
+export function lookedAt(h: Homography, { size_mm }: Pick<CardGeometry, 'size_mm'>): boolean {
+  const [cx, cy] = [size_mm[0] / 2, size_mm[1] / 2];
+  const [at, right, down] = [project(h, [cx, cy]), project(h, [cx + 1, cy]), project(h, [cx, cy + 1])];
+  const [ax, ay, bx, by] = [right[0] - at[0], right[1] - at[1], down[0] - at[0], down[1] - at[1]];
+  const [across, along] = [Math.hypot(ax, ay), Math.hypot(bx, by)];
+  return Math.abs(ax * bx + ay * by) < MOST_SKEW * across * along && Math.max(across / along, along / across) < MOST_SQUEEZE;
 }
 
 /** Pixels of a millimetre about a spot of the card: the geometric mean over both directions. */

@@ -1,0 +1,120 @@
+import { deltaE, labOfHex, type Lab } from '../../colour';
+import type { Spot } from '../card';
+import type { Tones } from '../field/tones';
+import { lookedAt } from '../find/find-card';
+import type { Homography } from '../find/homography';
+import { guessesOf, strandsOn } from './choose-body';
+import { partingOf, rootOf } from './root';
+import { regionsOf, tonesIn } from './regions';
+
+const W = 300;
+const H = 160;
+const BODY = labOfHex('#7b5a2f');
+const CHEST = labOfHex('#2e2a27');
+const WING = labOfHex('#8f979c');
+
+/** A dun from the side: chest and abdomen along y = 100 from 40 to 200, a wing up from the chest, three legs, tails from 200 on. */
+function dun({ wing = true, tails = 2.4 }: { wing?: boolean; tails?: number } = {}): { all: Uint8Array; tones: Tones } {
+  const n = W * H;
+  const [L, a, b, off] = [new Float32Array(n).fill(100), new Float32Array(n), new Float32Array(n), new Float32Array(n)];
+  const all = new Uint8Array(n);
+  for (let y = 0; y < H; y++) for (let x = 0; x < W; x++) {
+    const half = x < 100 ? 12 : 11 - (5 * (x - 100)) / 100;
+    const on = x >= 40 && x < 200 && Math.abs(y + 0.5 - 100) < half;
+    const u = (100 - y) / 90;
+    const winged = wing && u > 0.1 && u < 1 && Math.abs(x - 80 - 10 * u) < 26 * Math.sin(Math.PI * u) ** 0.6;
+    const legs = y > 100 && y < 150 && [60, 75, 90].some((at) => Math.abs(x - at - 0.2 * (y - 100)) < 1.4);
+    const apart = x < 225 ? 0 : 0.12 * (x - 225);
+    const tailed = x >= 200 && x < 285 && Math.min(Math.abs(y + 0.5 - 100 - apart), Math.abs(y + 0.5 - 100 + apart)) < tails;
+    const own: Lab | null = on ? (x < 100 ? CHEST : BODY) : winged ? WING : legs || tailed ? CHEST : null;
+    if (!own) continue;
+    const at = y * W + x;
+    all[at] = 1;
+    [L[at], a[at], b[at]] = own as [number, number, number];
+    off[at] = Math.hypot(100 - own[0], 1.3 * own[1], 1.3 * own[2]);
+  }
+  return { all, tones: { L, a, b, off } };
+}
+const regionAt = (regions: ReturnType<typeof regionsOf>, x: number, y: number) => regions.of[y * W + x]!;
+
+describe('regions of one tone', () => {
+  test('tones of a sample are found, rare ones and those of one heap are not', () => {
+    const heap = (lab: Lab, count: number) => Array.from({ length: count }, (_, index): [number, number, number] => [lab[0] + Math.sin(index), lab[1] + Math.cos(index), lab[2]]);
+    const found = tonesIn([...heap(BODY, 300), ...heap(WING, 200), ...heap([95, 0, 0], 5)]);
+    expect(found).toHaveLength(2);
+    for (const lab of [BODY, WING]) expect(Math.min(...found.map((tone) => deltaE(tone, lab)))).toBeLessThan(2);
+    expect(tonesIn([])).toEqual([]);
+  });
+  test('chest, abdomen and wing are regions of their own; a leg has that of what it hangs on, and is not solid', () => {
+    const { all, tones } = dun();
+    const regions = regionsOf(all, W, H, tones);
+    const [chest, abdomen, wing] = [regionAt(regions, 60, 100), regionAt(regions, 150, 100), regionAt(regions, 85, 50)];
+    expect(new Set([chest, abdomen, wing, 0]).size).toBe(4);
+    expect(regionAt(regions, 67, 135)).toBe(chest);
+    expect([regions.solid[135 * W + 67], regions.solid[100 * W + 150]]).toEqual([0, 1]);
+    expect(regions.areas.reduce((sum, area) => sum + area, 0)).toBe(all.reduce((sum, value) => sum + value, 0));
+  });
+});
+
+describe('which regions are the body', () => {
+  const { all, tones } = dun();
+  const regions = regionsOf(all, W, H, tones);
+  const strands = strandsOn(all, W, H, regions);
+  const [chest, abdomen, wing] = [regionAt(regions, 60, 100), regionAt(regions, 150, 100), regionAt(regions, 85, 50)];
+  test('legs and tails are told with where they begin and which way they go', () => {
+    expect(strands.filter(({ root, out }) => root[1] > 105 && root[1] < 125 && out[1] > 0.9).length).toBeGreaterThanOrEqual(3);
+    expect(strands.some(({ root, out }) => root[0] > 195 && out[0] > 0.95)).toBe(true);
+    expect(strands.every(({ region }) => region !== wing)).toBe(true);
+  });
+  test('chest and abdomen in one line with legs and tails, and not the wing', () => {
+    const [best] = guessesOf(regions, strands, tones, W, H);
+    expect([chest, abdomen, wing].map((region) => best!.own[region])).toEqual([true, true, false]);
+    expect(best!.length).toBeGreaterThan(140);
+    expect(best!.length).toBeLessThan(200);
+  });
+  test('without a wing all of it is', () => {
+    const bare = dun({ wing: false });
+    const parted = regionsOf(bare.all, W, H, bare.tones);
+    const [best] = guessesOf(parted, strandsOn(bare.all, W, H, parted), bare.tones, W, H);
+    expect(best!.own.slice(1).every(Boolean)).toBe(true);
+  });
+  test('with nothing hanging on it nothing is told apart', () => {
+    expect(guessesOf(regions, [], tones, W, H)).toEqual([]);
+  });
+});
+
+describe('where an abdomen leaves off at its tails', () => {
+  const line = (to: number): Spot[] => Array.from({ length: to - 50 + 1 }, (_, index): Spot => [50 + index, 100]);
+  const view = (tails?: number) => {
+    const { all, tones } = dun({ wing: false, tails });
+    return { width: W, height: H, tones, ink: all, edgePx: 1 };
+  };
+  const strands = [{ root: [226, 100] as const, out: [1, 0] as const }];
+  test('tails part where they are seen to, within the line or beyond it; legs are no tails', () => {
+    expect(partingOf(line(190), strands, 12)).toBeCloseTo(36, 0);
+    expect(partingOf(line(240), strands, 12)).toBeCloseTo(-14, 0);
+    expect(partingOf(line(190), [{ root: [75, 112], out: [0.2, 0.98] }], 12)).toBeNull();
+  });
+  test.each([[190], [215]])('the end is where the width falls, whether the line stops at %d px before or after it', (to) => {
+    const parting = partingOf(line(to), strands, 12)!;
+    const root = rootOf(line(to), view(), 12, parting)!;
+    expect(Math.abs(to + root.out - 200)).toBeLessThan(2.5);
+    expect(root.sd).toBeLessThan(4);
+    expect(root.plain).toBeGreaterThan(28);
+  });
+  test('tails as wide as what they leave: the ± holds a good part of the way', () => {
+    const { all, tones } = dun({ wing: false, tails: 6 });
+    for (let at = 0; at < all.length; at++) if (all[at] !== 0) [tones.L[at], tones.a[at], tones.b[at], tones.off[at]] = [BODY[0], BODY[1], BODY[2], 70];
+    const root = rootOf(line(215), { width: W, height: H, tones, ink: all, edgePx: 1 }, 12, partingOf(line(215), strands, 12)!);
+    expect(root === null || root.sd >= 0.08 * 165 - 1e-6).toBe(true);
+  });
+});
+
+test('a card is never seen sheared or squeezed to half: other marks were taken for its own', () => {
+  const card = { size_mm: [85.6, 53.98] as [number, number] };
+  const seen = (h: number[]) => lookedAt(h as unknown as Homography, card);
+  expect(seen([20, 3, 100, -3, 20, 100, 0, 0, 1])).toBe(true);
+  expect(seen([20, 0, 100, 0, 15, 100, 0, 0, 1])).toBe(true);
+  expect(seen([20, 14, 100, 0, 14, 100, 0, 0, 1])).toBe(false);
+  expect(seen([20, 0, 100, 0, 10, 100, 0, 0, 1])).toBe(false);
+});
