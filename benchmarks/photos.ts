@@ -1,7 +1,8 @@
-/** How well photographs are measured: simulated ones over the whole range of light, slant, blur and size. `npm run bench:photos [COUNT]` prints the table, docs/accuracy.md keeps it. */
+/** How well photographs are measured, the stage told as the app tells it: simulated ones over the whole range of light, slant, blur and size. `npm run bench:photos [COUNT]` prints the table, docs/accuracy.md keeps it. */
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { deltaE, labOfHex } from '../src/core/colour';
+import { mayHaveWings } from '../src/core/photo';
 import { anyScene, type Scene } from '../src/standins/camera';
 import type { Measured } from '../tools/measure-scenes';
 
@@ -19,7 +20,7 @@ function measured(scenes: readonly Scene[]): Promise<Measured[]> {
     child.stdout.on('data', (part: Buffer) => out.push(part));
     child.on('error', failed);
     child.on('close', () => done(JSON.parse(Buffer.concat(out).toString()) as Measured[]));
-    child.stdin.end(JSON.stringify(scenes.map((scene) => ({ scene }))));
+    child.stdin.end(JSON.stringify(scenes.map((scene) => ({ scene, asked: { winged: mayHaveWings(scene.insects[0]!.stage) } }))));
   });
 }
 

@@ -1,4 +1,4 @@
-import type { RegionId } from '@/catalogue/ids';
+import type { RegionId, StageId } from '@/catalogue/ids';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
 import { CARD_SPAN_MM, confidenceOf, sdOfError } from './body/length-error';
@@ -15,6 +15,9 @@ import type { Photograph } from './picture';
 
 export type View = 'back' | 'belly' | 'side';
 
+/** Whether an insect of a stage may have wings. */
+export const mayHaveWings = (stage: StageId): boolean => !/nymph|larva|\/pupa|worker|shrimp|hog-louse|leech/.test(stage);
+
 /** What is told of a photograph before it is measured. */
 export interface Asked {
   view: View;
@@ -23,6 +26,8 @@ export interface Asked {
   what?: 'body' | 'case';
   /** SD of a soft body's length by how far it has stretched, as a share; 0 when it rests or cannot stretch. */
   stretch?: number;
+  /** Whether it may have wings, where its stage is known: without, all that is thick is body. */
+  winged?: boolean;
   /** True length over printed length of the card's check line. */
   printedScale: number;
 }
@@ -180,7 +185,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const around = { left: mm(blob.left, field.left) - WINDOW_MARGIN_MM, top: mm(blob.top, field.top) - WINDOW_MARGIN_MM, right: mm(blob.right + 1, field.left) + WINDOW_MARGIN_MM, bottom: mm(blob.bottom + 1, field.top) + WINDOW_MARGIN_MM };
     const { window, light: lit } = windowAt(around, Math.sqrt(WINDOW_PX / ((around.right - around.left) * (around.bottom - around.top))));
     const tones = tonesOf(window, lit);
-    const found = cutsOf(field, pieces, blob, window, tones);
+    const found = cutsOf(field, pieces, blob, window, tones, asked.winged !== false && asked.what !== 'case');
     return found.length > 0 ? [{ cut: found[0]!, rivals: found.slice(1), window, tones }] : [];
   });
   report(0.85);
@@ -193,7 +198,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   for (const { cut, rivals, window, tones } of whole) {
     const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
     const stretch = asked.stretch ?? 0;
-    const measured = (own: Cut) => measureBody(own, window, tones, found, camera, asked.printedScale, stretch);
+    const measured = (own: Cut) => measureBody(own, window, tones, found, camera, asked.printedScale, stretch, asked.winged !== false);
     const own = measured(cut);
     // A case is all there is of it.
     const body = own && (asked.what === 'case' ? own : withRivals(own, cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) }))));

@@ -4,6 +4,7 @@ import { useStore } from 'react-redux';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import { hexOfLab } from '@/core/colour';
 import { postureCv } from '@/core/naturals';
+import { mayHaveWings } from '@/core/photo';
 import type { Reason } from '@/core/code';
 import { parseLength } from '@/core/units';
 import { change, DEVICE_ID, deviceSchema, guessSchema, readPicture, remember, selectDevice, selectEye, specimen, storePicture, useApp, useAppDispatch, type Overlay, type OverlayInsect, type Store } from '@/state';
@@ -79,7 +80,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
     try {
       const picture = await readPicture(ports, photoId);
       if (picture === null) return setWork({ at: 'refused', code: null });
-      const answer = await run('photo', { file: await blobOf(picture), asked: { view, surface, printedScale, what: cased ? what : 'body', stretch: soft && posture === 'stretched' ? cv : 0 } }, { signal: stop.signal, onProgress: (done) => setWork({ at: 'work', done }) });
+      const answer = await run('photo', { file: await blobOf(picture), asked: { view, surface, printedScale, what: cased ? what : 'body', stretch: soft && posture === 'stretched' ? cv : 0, ...(stage ? { winged: mayHaveWings(stage) } : {}) } }, { signal: stop.signal, onProgress: (done) => setWork({ at: 'work', done }) });
       const overlay = overlayOf(answer);
       if (answer.measure.refused || !overlay) return setWork({ at: 'refused', code: answer.measure.refused?.code ?? null });
       const first = answer.measure.insects[0]!;

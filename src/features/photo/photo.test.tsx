@@ -55,7 +55,7 @@ describe('a photograph that waits', () => {
     fireEvent.click(screen.getByText('Back'));
     worker.mockResolvedValue(answer());
     await measure();
-    expect(worker).toHaveBeenCalledWith('photo', { file: expect.any(Blob), asked: { view: 'back', surface: 'dry', printedScale: 1, what: 'body', stretch: 0 } }, expect.anything());
+    expect(worker).toHaveBeenCalledWith('photo', { file: expect.any(Blob), asked: { view: 'back', surface: 'dry', printedScale: 1, what: 'body', stretch: 0, winged: true } }, expect.anything());
     expect(screen.getByText('width 1.4 mm · overall 9.1 mm')).toBeInTheDocument();
     expect(sample(store).specimens).toEqual([]);
     expect(selectDevice(store.getState()).view).toBe('back');
@@ -219,7 +219,7 @@ describe('what is told beforehand and afterwards', () => {
     fireEvent.click(screen.getByText('Stretched'));
     worker.mockResolvedValue(answer());
     await measure();
-    expect(worker.mock.calls[0]![1].asked).toMatchObject({ stretch: 0.07, what: 'body' });
+    expect(worker.mock.calls[0]![1].asked).toMatchObject({ stretch: 0.07, what: 'body', winged: false });
   });
   test('a case is measured as a case and becomes the case of the sample', async () => {
     const store = await waiting('caddis/cased-larva');

@@ -170,7 +170,7 @@ function endedAt(line: Line, length: number): Line {
 }
 
 /** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length, `stretch` the share by which a soft body gives. */
-export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number, stretch = 0): BodyMeasure | null {
+export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number, stretch = 0, mayBeWinged = true): BodyMeasure | null {
   if (!cut.line) return null;
   const edge = (card.edgePx / card.pxPerMm) * field.scale;
   const view = { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off };
@@ -180,11 +180,11 @@ export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCar
   const lean = headLean(cut, whole, widths(whole));
   const [own, inked] = lean < 0 ? [[...cut.line].reverse(), [...whole].reverse()] : [cut.line, whole];
   const parting = partingOf(own, cut.strands, cut.radius) ?? (runsThin(widths(lean < 0 ? [...whole].reverse() : whole)) ? cut.radius : null);
-  const root = parting === null && !isWinged(cut) ? null : rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting);
+  const root = parting === null && !(mayBeWinged && isWinged(cut)) ? null : rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting);
   const line = root ? endedAt([inked[0]!, ...own], lengthOf([inked[0]!, ...own]) + root.out) : inked;
   const profile = widths(line);
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.
-  const winged = cut.guess !== null || parting !== null || cut.strands.length > 0;
+  const winged = mayBeWinged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
   const perPx = printedScale / field.scale;
   const widthMm = Math.max(...profile) * perPx;
   const height = camera.above[2] * printedScale;

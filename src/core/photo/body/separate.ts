@@ -182,7 +182,7 @@ interface Seen {
 }
 
 /** What lies in a window about one piece of the field: likely body is darker than half way to its own tone, or coloured. */
-function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Seen {
+function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones, winged: boolean): Seen {
   const { width, height } = window;
   const { threshold } = pieces;
   const all = maskOf(field, pieces, blob, window, tones);
@@ -215,15 +215,15 @@ function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
   for (let at = 0; at < n; at++) plain[at] = all[at] !== 0 && off[at]! > Math.max(threshold, PLAINLY * level) ? 1 : 0;
   const regions = regionsOf(likely, width, height, tones);
   const strands = strandsOn(plain, width, height, regions);
-  return { all, depthAll: depth, likely, level, strands, regions, guesses: regions.count > 1 ? guessesOf(regions, strands, tones, width, height) : [] };
+  return { all, depthAll: depth, likely, level, strands, regions, guesses: winged && regions.count > 1 ? guessesOf(regions, strands, tones, width, height) : [] };
 }
 
 /**
  * Bodies that one insect may have, the likeliest first, seen finely in a window about one piece of the field; each without thin parts.
- * More than one only where another set of its regions is nearly as much like a body. None when nothing is thick enough.
+ * Without wings all of it is one body. More than one only where another set of its regions is nearly as much like a body. None when nothing is thick enough.
  */
-export function cutsOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Cut[] {
-  const seen = seenOf(field, pieces, blob, window, tones);
+export function cutsOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones, winged = true): Cut[] {
+  const seen = seenOf(field, pieces, blob, window, tones, winged);
   const best = seen.guesses[0];
   if (!best) return [cutOf(field, window, tones, seen, null)].flatMap((cut) => cut ?? []);
   const rivals = seen.guesses.filter((guess, index) => index > 0 && guess.score > best.score - RIVAL && guess.length > RIVAL_LONG * best.length).slice(0, MOST_RIVALS);

@@ -3,6 +3,7 @@ import type { Spot } from '../card';
 import type { Tones } from '../field/tones';
 import { lookedAt } from '../find/find-card';
 import type { Homography } from '../find/homography';
+import { mayHaveWings } from '../measure-photo';
 import { guessesOf, strandsOn } from './choose-body';
 import { partingOf, rootOf } from './root';
 import { regionsOf, tonesIn } from './regions';
@@ -108,6 +109,11 @@ describe('where an abdomen leaves off at its tails', () => {
     const root = rootOf(line(215), { width: W, height: H, tones, ink: all, edgePx: 1 }, 12, partingOf(line(215), strands, 12)!);
     expect(root === null || root.sd >= 0.08 * 165 - 1e-6).toBe(true);
   });
+});
+
+test('a stage tells whether there may be wings', () => {
+  expect((['mayfly/dun', 'caddis/adult', 'ant/winged', 'midge/emerger'] as const).map(mayHaveWings)).toEqual([true, true, true, true]);
+  expect((['mayfly/nymph', 'caddis/cased-larva', 'midge/pupa', 'ant/worker', 'leech/adult'] as const).map(mayHaveWings)).toEqual([false, false, false, false, false]);
 });
 
 test('a card is never seen sheared or squeezed to half: other marks were taken for its own', () => {
