@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { deltaE, labOfHex } from '../src/core/colour';
-import { mayHaveWings } from '../src/core/photo';
+import { mayHaveWings } from '../src/core/naturals';
 import { anyScene, type Scene } from '../src/standins/camera';
 import type { Measured } from '../tools/measure-scenes';
 

@@ -30,6 +30,9 @@ export function postureCv(stage: StageId): number {
   return stage.endsWith('pupa') ? POSTURE_CV.pupa : POSTURE_CV.other;
 }
 
+/** Whether an insect of a stage may have wings. */
+export const mayHaveWings = (stage: StageId): boolean => !/(nymph|larva|\/pupa|worker)$|^(shrimp|hog-louse|leech)\//.test(stage);
+
 /** Half-width at 95 % of one reading of `lengthMm` by `method`, mm. */
 export function methodHalfWidth(method: Method, lengthMm: number): number {
   return method === 'eye' ? EYE_HALF_WIDTH_SHARE * lengthMm : METHOD_HALF_WIDTH_MM[method];

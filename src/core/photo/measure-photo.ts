@@ -1,4 +1,5 @@
-import type { RegionId, StageId } from '@/catalogue/ids';
+import type { RegionId } from '@/catalogue/ids';
+import { Z95 } from '../constants';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
 import { CARD_SPAN_MM, confidenceOf, sdOfError } from './body/length-error';
@@ -14,9 +15,6 @@ import { tonesOf, type Tones } from './field/tones';
 import type { Photograph } from './picture';
 
 export type View = 'back' | 'belly' | 'side';
-
-/** Whether an insect of a stage may have wings. */
-export const mayHaveWings = (stage: StageId): boolean => !/nymph|larva|\/pupa|worker|shrimp|hog-louse|leech/.test(stage);
 
 /** What is told of a photograph before it is measured. */
 export interface Asked {
@@ -82,7 +80,6 @@ const SHADE_CHROMA = 5;
 const HEAD_SURE = 0.12;
 /** An end that may be out by more than this share of the length, at 95 %, is asked for. */
 const END_UNSURE = 0.04;
-const HELD_95 = 1.96;
 /** A reading is given, however unsure. */
 const LEAST_CONFIDENCE = 0.3;
 /** What is rounder than this is a drop or a crumb. */
@@ -156,6 +153,8 @@ export function measureByScale(photo: Photograph, pxPerMm: number, asked: Asked,
 }
 
 function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Report, seen: See = () => undefined): PhotoMeasure {
+  // A case is all there is of it.
+  const winged = asked.winged !== false && asked.what !== 'case';
   const camera = cameraOver(found.toPicture, photo.width, photo.height);
   const card = { size: found.size, residualMm: found.residualMm, tiltDeg: camera.tiltDeg, printedScale: asked.printedScale, pxPerMm: found.pxPerMm };
   if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
@@ -185,7 +184,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const around = { left: mm(blob.left, field.left) - WINDOW_MARGIN_MM, top: mm(blob.top, field.top) - WINDOW_MARGIN_MM, right: mm(blob.right + 1, field.left) + WINDOW_MARGIN_MM, bottom: mm(blob.bottom + 1, field.top) + WINDOW_MARGIN_MM };
     const { window, light: lit } = windowAt(around, Math.sqrt(WINDOW_PX / ((around.right - around.left) * (around.bottom - around.top))));
     const tones = tonesOf(window, lit);
-    const found = cutsOf(field, pieces, blob, window, tones, asked.winged !== false && asked.what !== 'case');
+    const found = cutsOf(field, pieces, blob, window, tones, winged);
     return found.length > 0 ? [{ cut: found[0]!, rivals: found.slice(1), window, tones }] : [];
   });
   report(0.85);
@@ -198,10 +197,9 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   for (const { cut, rivals, window, tones } of whole) {
     const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
     const stretch = asked.stretch ?? 0;
-    const measured = (own: Cut) => measureBody(own, window, tones, found, camera, asked.printedScale, stretch, asked.winged !== false);
+    const measured = (own: Cut) => measureBody(own, { field: window, tones, card: found, camera }, { printedScale: asked.printedScale, stretch, winged });
     const own = measured(cut);
-    // A case is all there is of it.
-    const body = own && (asked.what === 'case' ? own : withRivals(own, cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) }))));
+    const body = own && withRivals(own, cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) })));
     if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
       small++;
@@ -218,7 +216,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const what = asked.what ?? 'body';
     if (what === 'body' && body.headLean < HEAD_SURE) warnings.push(reason('photo-head-unsure', {}));
     // A case has no tails.
-    if (what === 'body' && HELD_95 * body.error.root > END_UNSURE * body.bodyMm) warnings.push(reason('photo-end-unsure', {}));
+    if (what === 'body' && Z95 * body.error.root > END_UNSURE * body.bodyMm) warnings.push(reason('photo-end-unsure', {}));
     if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
     insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });

@@ -1,5 +1,6 @@
 import type { Spot } from '../card';
-import { reachIn, tangentAt, type Line } from './midline';
+import { alongLine } from '../trace/curve';
+import { lengthOf, reachIn, tangentAt, type Line } from './midline';
 
 /** What is needed to see where a body ends. */
 export interface EndView {
@@ -67,4 +68,20 @@ export function toEnds(line: Line, view: EndView): Line {
     ...line,
     [tail[0] + last.direction[0] * last.out, tail[1] + last.direction[1] * last.out],
   ];
+}
+
+/** A line as long as is said: cut back, or carried straight on. */
+export function endedAt(line: Line, length: number): Line {
+  const whole = lengthOf(line);
+  const n = line.length - 1;
+  if (length >= whole) {
+    const [dx, dy] = tangentAt(line, n, Math.max(2, Math.min(n, 8)));
+    return [...line, [line[n]![0] + dx * (length - whole), line[n]![1] + dy * (length - whole)]];
+  }
+  let walked = 0;
+  const kept = line.findIndex((point, index) => {
+    if (index > 0) walked += Math.hypot(point[0] - line[index - 1]![0], point[1] - line[index - 1]![1]);
+    return walked >= length;
+  });
+  return [...line.slice(0, kept), alongLine(line, length / whole).at];
 }

@@ -32,23 +32,31 @@ interface Near {
   axis: Spot;
 }
 
-function nearOf(labels: Int32Array, width: number, blob: Blob, [x0, y0]: Spot, reach: number): Near {
+/** Middle of some pixels and the axis they are longest along. */
+export function axisOf(pixels: Iterable<Spot>): Near {
   let [n, sx, sy, xx, xy, yy] = [0, 0, 0, 0, 0, 0];
-  for (let y = Math.max(blob.top, Math.floor(y0 - reach)); y <= Math.min(blob.bottom, Math.ceil(y0 + reach)); y++) {
-    for (let x = Math.max(blob.left, Math.floor(x0 - reach)); x <= Math.min(blob.right, Math.ceil(x0 + reach)); x++) {
-      if (labels[y * width + x] !== blob.label || Math.hypot(x - x0, y - y0) > reach) continue;
-      n++;
-      sx += x;
-      sy += y;
-      xx += x * x;
-      xy += x * y;
-      yy += y * y;
-    }
+  for (const [x, y] of pixels) {
+    n++;
+    sx += x;
+    sy += y;
+    xx += x * x;
+    xy += x * y;
+    yy += y * y;
   }
   const [mx, my] = [sx / n, sy / n];
-  const [a, b, c] = [xx / n - mx * mx, xy / n - mx * my, yy / n - my * my];
-  const angle = 0.5 * Math.atan2(2 * b, a - c);
+  const angle = 0.5 * Math.atan2(2 * (xy / n - mx * my), xx / n - mx * mx - (yy / n - my * my));
   return { middle: [mx, my], axis: [Math.cos(angle), Math.sin(angle)] };
+}
+
+/** The pixels of a piece. */
+export function pixelsOf(labels: Int32Array, width: number, blob: Blob): Spot[] {
+  const out: Spot[] = [];
+  for (let y = blob.top; y <= blob.bottom; y++) for (let x = blob.left; x <= blob.right; x++) if (labels[y * width + x] === blob.label) out.push([x, y]);
+  return out;
+}
+
+function nearOf(labels: Int32Array, width: number, blob: Blob, [x0, y0]: Spot, reach: number): Near {
+  return axisOf(pixelsOf(labels, width, blob).filter(([x, y]) => Math.hypot(x - x0, y - y0) <= reach));
 }
 
 function unit([x, y]: Spot): Spot {
@@ -147,8 +155,8 @@ function closest(labels: Int32Array, width: number, blob: Blob, [px, py]: Spot, 
   return best;
 }
 
-/** Fills a band between two pixels, carried on a little into both sides. */
-function bridge(mask: Uint8Array, width: number, height: number, q: Spot, p: Spot, half: number): void {
+/** Fills a band between two spots of pixels, carried on into both sides by `over`. */
+export function bridge(mask: Uint8Array, width: number, height: number, q: Spot, p: Spot, half: number, over = half): void {
   const [dx, dy] = [p[0] - q[0], p[1] - q[1]];
   const length = Math.hypot(dx, dy) || 1;
   const [ux, uy] = [dx / length, dy / length];
@@ -157,7 +165,7 @@ function bridge(mask: Uint8Array, width: number, height: number, q: Spot, p: Spo
     for (let x = Math.max(0, Math.floor(Math.min(q[0], p[0]) - reach)); x <= Math.min(width - 1, Math.ceil(Math.max(q[0], p[0]) + reach)); x++) {
       const along = (x - q[0]) * ux + (y - q[1]) * uy;
       const across = Math.abs((x - q[0]) * uy - (y - q[1]) * ux);
-      if (along >= -half && along <= length + half && across <= half) mask[y * width + x] = 1;
+      if (along >= -over && along <= length + over && across <= half) mask[y * width + x] = 1;
     }
   }
 }

@@ -1,3 +1,5 @@
+import { Z95 } from '../../constants';
+
 /** Half of a body's width above the card lies its middle line: as a share of the width, with how far that is out. */
 export const MID_HEIGHT = 0.3;
 const MID_HEIGHT_SD = 0.45;
@@ -67,7 +69,6 @@ export const sdOfError = (error: LengthError): number => Math.hypot(...Object.va
 
 /** A reading whose ± at 95 % is more than this share of it is less than sure. */
 const SURE_SHARE = 0.04;
-const Z95 = 1.96;
 
 /** How sure a length is, 0–1, by its ± alone. */
 export function confidenceOf(bodyMm: number, sdMm: number): number {

@@ -4,11 +4,12 @@ import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
+import { median } from '../median';
 import { opened } from './distance';
-import { toEnds } from './ends';
+import { endedAt, toEnds } from './ends';
 import { isWinged } from './region-colours';
 import { partingOf, rootOf } from './root';
-import { lengthOf, reachIn, sharpestTurn, spaced, tangentAt, type Line } from './midline';
+import { lengthOf, nearestOn, reachIn, sharpestTurn, spaced, tangentAt, type Line } from './midline';
 import type { Cut } from './separate';
 
 /** One insect as a photograph shows it. Lengths mm. */
@@ -33,7 +34,6 @@ export interface BodyMeasure {
 }
 
 const STATIONS = 21;
-/** A body that widens is a little wider than the disc in it. */
 /** What one leg says of where the head is. */
 const LEG = 0.12;
 /** Tails that run together are this thin against the body. */
@@ -42,6 +42,7 @@ const RUNS_THIN = 0.42;
 const WIDENS = 1.1;
 /** SD of a length that may be a wing's, share. */
 const WING_SD = 0.16;
+/** A body that widens is a little wider than the disc in it. */
 const DISC_ROOM = 1.05;
 /** A midline that turns more sharply than bodies do may have gone astray. */
 const SHARP_TURN = 1.1;
@@ -103,24 +104,14 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
     if (cut.away[at]! > near || cut.trunk[at] !== 0 || cut.all[at] === 0) continue;
     const x = (at % cut.width) + 0.5;
     const y = ((at / cut.width) | 0) + 0.5;
-    let best = 0;
-    let least = Infinity;
-    for (let index = 0; index < points.length; index++) {
-      const d = (points[index]![0] - x) ** 2 + (points[index]![1] - y) ** 2;
-      if (d < least) [best, least] = [index, d];
-    }
-    const u = best / (points.length - 1);
+    const u = nearestOn(points, x, y) / (points.length - 1);
     // What hangs on the very ends may be tails as well as feelers.
     if (u > 0.06 && u < 0.46) front++;
     else if (u > 0.54 && u < 0.94) back++;
   }
   // Legs leave the front half, and aside.
   for (const { root, out } of cut.strands) {
-    let [best, least] = [0, Infinity];
-    points.forEach(([px, py], index) => {
-      const d = (px - root[0]) ** 2 + (py - root[1]) ** 2;
-      if (d < least) [best, least] = [index, d];
-    });
+    const best = nearestOn(points, root[0], root[1]);
     const u = best / (points.length - 1);
     const [tx, ty] = tangentAt(points, best, 3);
     if (u < 0.08 || u > 0.92 || Math.abs(out[0] * tx + out[1] * ty) > 0.85) continue;
@@ -133,12 +124,10 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
   return hung * enough * 0.5 + heavy * 4 + LEG * Math.max(-3, Math.min(3, legs));
 }
 
-const middleOf = (values: readonly number[]) => [...values].sort((one, two) => one - two)[values.length >> 1] ?? 0;
-
 /** Whether the last quarter of a body is as thin as tails that run together. */
 function runsThin(profile: readonly number[]): boolean {
   const last = profile.slice(15, 20);
-  return last.reduce((sum, width) => sum + width, 0) / last.length < RUNS_THIN * middleOf(profile.slice(1, 15));
+  return last.reduce((sum, width) => sum + width, 0) / last.length < RUNS_THIN * median(profile.slice(1, 15));
 }
 
 /** Whether what was measured is as wide behind as in front, as a wing is and no body with legs. */
@@ -146,55 +135,48 @@ function likeWing(profile: readonly number[]): boolean {
   return Math.max(...profile.slice(10, 20)) > WIDENS * Math.max(...profile.slice(1, 9));
 }
 
-/** A line as long as is said: cut back, or carried straight on. */
-function endedAt(line: Line, length: number): Line {
-  const more = length - lengthOf(line);
-  const n = line.length - 1;
-  if (more >= 0) {
-    const [dx, dy] = tangentAt(line, n, Math.max(2, Math.min(n, 8)));
-    return [...line, [line[n]![0] + dx * more, line[n]![1] + dy * more]];
-  }
-  const out: Spot[] = [line[0]!];
-  let walked = 0;
-  for (let index = 1; index <= n; index++) {
-    const [a, b] = [line[index - 1]!, line[index]!];
-    const step = Math.hypot(b[0] - a[0], b[1] - a[1]);
-    if (walked + step >= length) {
-      const share = step === 0 ? 0 : (length - walked) / step;
-      return [...out, [a[0] + (b[0] - a[0]) * share, a[1] + (b[1] - a[1]) * share]];
-    }
-    walked += step;
-    out.push(b);
-  }
-  return out;
+/** Where an insect lies: its window of the field, and the card under the camera. */
+export interface Place {
+  field: Field;
+  tones: Tones;
+  card: FoundCard;
+  camera: Camera;
 }
 
-/** Measures one separated insect; null when no midline can be drawn. `printedScale` is true length over printed length, `stretch` the share by which a soft body gives. */
-export function measureBody(cut: Cut, field: Field, tones: Tones, card: FoundCard, camera: Camera, printedScale: number, stretch = 0, mayBeWinged = true): BodyMeasure | null {
+/** What is told of it: true length over printed length, the share by which a soft body gives, and whether it may have wings. */
+export interface Told {
+  printedScale: number;
+  stretch: number;
+  winged: boolean;
+}
+
+/** Measures one separated insect; null when no midline can be drawn. */
+export function measureBody(cut: Cut, { field, tones, card, camera }: Place, told: Told): BodyMeasure | null {
   if (!cut.line) return null;
   const edge = (card.edgePx / card.pxPerMm) * field.scale;
   const view = { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off };
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
   const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, cut.depth, all, index)));
   const whole = toEnds(cut.line, view);
-  const lean = headLean(cut, whole, widths(whole));
+  const found = widths(whole);
+  const lean = headLean(cut, whole, found);
   const [own, inked] = lean < 0 ? [[...cut.line].reverse(), [...whole].reverse()] : [cut.line, whole];
-  const parting = partingOf(own, cut.strands, cut.radius) ?? (runsThin(widths(lean < 0 ? [...whole].reverse() : whole)) ? cut.radius : null);
-  const root = parting === null && !(mayBeWinged && isWinged(cut)) ? null : rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting);
+  const parting = partingOf(own, cut.strands, cut.radius) ?? (runsThin(lean < 0 ? [...found].reverse() : found) ? cut.radius : null);
+  const root = parting === null && !(told.winged && isWinged(cut)) ? null : rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting);
   const line = root ? endedAt([inked[0]!, ...own], lengthOf([inked[0]!, ...own]) + root.out) : inked;
   const profile = widths(line);
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.
-  const winged = mayBeWinged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
-  const perPx = printedScale / field.scale;
+  const winged = told.winged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
+  const perPx = told.printedScale / field.scale;
   const widthMm = Math.max(...profile) * perPx;
-  const height = camera.above[2] * printedScale;
+  const height = camera.above[2] * told.printedScale;
   const raised = MID_HEIGHT * widthMm;
   const heightFactor = 1 - raised / height;
   const bodyMm = lengthOf(line) * perPx * heightFactor;
   const turn = turnOf(line);
   const error = lengthError({
     bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
-    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch, rootPx: Math.max(root?.sd ?? 0, winged && likeWing(profile) ? WING_SD * lengthOf(line) : 0),
+    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, winged && likeWing(profile) ? WING_SD * lengthOf(line) : 0),
   });
   return {
     midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),

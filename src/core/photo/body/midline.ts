@@ -152,6 +152,16 @@ function parabolaAt(line: readonly Spot[], axis: 0 | 1, from: number, to: number
   return (t0 * (s2 * s4 - s3 * s3) - s1 * (t1 * s4 - s3 * t2) + s2 * (t1 * s3 - s2 * t2)) / det;
 }
 
+/** The point of a line that lies nearest to a spot. */
+export function nearestOn(line: readonly Spot[], x: number, y: number): number {
+  let [best, least] = [0, Infinity];
+  for (let index = 0; index < line.length; index++) {
+    const off = (line[index]![0] - x) ** 2 + (line[index]![1] - y) ** 2;
+    if (off < least) [best, least] = [index, off];
+  }
+  return best;
+}
+
 export function tangentAt(line: readonly Spot[], index: number, reach = 2): Spot {
   const a = line[Math.max(0, index - reach)]!;
   const b = line[Math.min(line.length - 1, index + reach)]!;

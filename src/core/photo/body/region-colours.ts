@@ -3,7 +3,9 @@ import { deltaE, type Lab } from '../../colour';
 import type { Spot } from '../card';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
+import { median } from '../median';
 import { opened, widened } from './distance';
+import { nearestOn } from './midline';
 import type { Cut } from './separate';
 
 /** Colour of a region: the middle of its pixels, how far they lie from it, and a second tone where there are two. */
@@ -30,13 +32,8 @@ const GREY_L = 65;
 const SAME_TONE = 4;
 const UNVEILED_SHARE = 0.12;
 
-function medianOf(values: Float32Array | number[]): number {
-  const sorted = Float32Array.from(values).sort();
-  return sorted.length === 0 ? 0 : sorted[sorted.length >> 1]!;
-}
-
 function middleOf(points: readonly Lab[]): Lab {
-  return [0, 1, 2].map((axis) => medianOf(points.map((point) => point[axis]!))) as unknown as Lab;
+  return [0, 1, 2].map((axis) => median(points.map((point) => point[axis]!))) as unknown as Lab;
 }
 
 /** Robust colour of pixels: glare left out, two tones told apart where both are large and far apart. */
@@ -53,7 +50,7 @@ export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
   const lab = middleOf(clean);
   const apart = clean.map((point) => Math.hypot(point[0] - lab[0], point[1] - lab[1], point[2] - lab[2]));
   const sample = clean.length > 400 ? clean.filter((_, index) => index % Math.ceil(clean.length / 400) === 0) : clean;
-  const spread = medianOf(sample.map((point) => deltaE(point, lab)));
+  const spread = median(sample.map((point) => deltaE(point, lab)));
   // Two heaps: start from the point farthest away, settle, and keep it only when it is a heap of its own.
   let one: Lab = lab;
   let two: Lab = clean[apart.indexOf(Math.max(...apart))]!;
@@ -149,12 +146,7 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
     if (depth[at]! < rim || met++ % stride !== 0) continue;
     const x = (at % cut.width) + 0.5;
     const y = ((at / cut.width) | 0) + 0.5;
-    let best = 0;
-    let least = Infinity;
-    for (let index = 0; index < line.length; index++) {
-      const d = (line[index]![0] - x) ** 2 + (line[index]![1] - y) ** 2;
-      if (d < least) [best, least] = [index, d];
-    }
+    const best = nearestOn(line, x, y);
     const u = best / (line.length - 1);
     const region = regionAt(u, view === 'back' ? 'back' : 'belly');
     if (!region) continue;

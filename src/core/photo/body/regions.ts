@@ -2,6 +2,7 @@ import { blobsOf } from '../blobs';
 import type { Tones } from '../field/tones';
 import { boxed } from '../field/light';
 import { depthOf, opened } from './distance';
+import { lengthByArea, withoutStrands } from './strands';
 
 /** A mask parted by tone into patches that hang together. */
 export interface Regions {
@@ -18,6 +19,8 @@ type Tone = [number, number, number];
 
 /** Pixels within this of the rim are mixed with what lies beside it. */
 const RIM_PX = 1.5;
+/** Where two tones meet lies a sliver of a third. */
+const SLIVER_PX = 1.1;
 const MOST_TONES = 5;
 const MOST_REGIONS = 6;
 /** A tone of its own is at least this far from the others, CIE76; what drew nearer is one. */
@@ -80,19 +83,6 @@ function spreadOver(mask: Uint8Array, width: number, height: number, labels: Int
   }
 }
 
-/** Legs and tails: thinner than this share of a body whose square has so much of it. */
-const STRAND = 0.026;
-const STRAND_LEAST_PX = 1.4;
-const AREA_OF_SQUARE = 0.3;
-
-/** Length of a body that such an area may belong to, px. */
-export const lengthByArea = (area: number) => Math.sqrt(area / AREA_OF_SQUARE);
-
-/** A mask without what is as thin as a leg. */
-export function withoutStrands(mask: Uint8Array, width: number, height: number, long: number): Uint8Array {
-  return opened(mask, width, height, Math.max(STRAND_LEAST_PX, STRAND * long));
-}
-
 /** Parts a mask into regions of one tone each; the largest few, the rest added to what they lie beside. */
 export function regionsOf(mask: Uint8Array, width: number, height: number, tones: Tones): Regions {
   let area = 0;
@@ -108,20 +98,17 @@ export function regionsOf(mask: Uint8Array, width: number, height: number, tones
   const labels = new Int16Array(mask.length);
   const seeds = new Int16Array(mask.length);
   if (found.length > 0) for (const at of inner) labels[at] = nearest(found, tone(at)) + 1;
-  let next = 0;
-  const patches: { label: number; area: number; pixels: number[] }[] = [];
+  const patches: number[][] = [];
   for (let index = 1; index <= found.length; index++) {
     const own = Uint8Array.from(labels, (label) => (label === index ? 1 : 0));
-    const solid = opened(own, width, height, 1.1);
-    const { labels: parts, blobs } = blobsOf(solid, width, height);
+    const { labels: parts, blobs } = blobsOf(opened(own, width, height, SLIVER_PX), width, height);
     const pixels = new Map(blobs.map((blob) => [blob.label, [] as number[]]));
     for (let at = 0; at < parts.length; at++) if (parts[at] !== 0) pixels.get(parts[at]!)!.push(at);
-    for (const blob of blobs) patches.push({ label: next++, area: blob.area, pixels: pixels.get(blob.label)! });
+    patches.push(...pixels.values());
   }
-  patches.sort((one, two) => two.area - one.area);
-  const kept = patches.filter((patch, index) => index < MOST_REGIONS && patch.area >= LEAST_REGION * inner.length);
+  const kept = patches.sort((one, two) => two.length - one.length).filter((patch, index) => index < MOST_REGIONS && patch.length >= LEAST_REGION * inner.length);
   kept.forEach((patch, index) => {
-    for (const at of patch.pixels) seeds[at] = index + 1;
+    for (const at of patch) seeds[at] = index + 1;
   });
   spreadOver(mask, width, height, seeds);
   const areas = [0, ...kept.map(() => 0)];

@@ -1,12 +1,8 @@
 import type { Spot } from '../card';
-import { lengthOf, spaced, tangentAt, type Line } from './midline';
+import { median } from '../median';
+import { lengthOf, nearestOn, spaced, tangentAt, type Line } from './midline';
 import type { Tones } from '../field/tones';
-
-/** A thin part that may be a tail: where it leaves and which way it goes. */
-export interface TailRoot {
-  root: readonly [number, number];
-  out: readonly [number, number];
-}
+import type { Strand } from './strands';
 
 /** Where a body falls to its tails: how far beyond the last point of the line (below 0: before it), px, and how well that is known. */
 export interface Root {
@@ -35,6 +31,8 @@ const ON = 0.35;
 /** An end is sought so far before the place where the tails part, and a little beyond it. */
 const BEFORE_PARTING = 0.42;
 const BEYOND_PARTING = 0.03;
+/** Share of what is looked at that is body for certain. */
+const STILL = 0.35;
 /** And at least so far before the end of the line. */
 const BEFORE_END = 0.15;
 /** Either side of an end, share of the length, at least px. */
@@ -56,7 +54,7 @@ const ANYWHERE = 0.36;
 /** SD of an end that no fall shows, share of the length. */
 const WEAK_SD = 0.08;
 
-export interface Profile {
+interface Profile {
   at: number[];
   ink: number[];
   /** Middle tone: L*, a*, b*. */
@@ -103,38 +101,19 @@ function profileOf(line: Line, { width, height, tones, ink }: RootView, from: nu
   return out;
 }
 
-/** Sum of squares about a line through some values. */
-function about(values: readonly number[], from: number, to: number): number {
+/** A line through some values by least squares: its value at a place, and how far they scatter about it. */
+function fitOf(values: readonly number[], from: number, to: number): { at: (index: number) => number; scatter: number } {
   const n = to - from + 1;
-  let [sx, sy, sxx, sxy, syy] = [0, 0, 0, 0, 0];
+  const middle = (from + to) / 2;
+  let [sy, sxx, sxy, syy] = [0, 0, 0, 0];
   for (let index = from; index <= to; index++) {
-    const x = index - from;
-    const y = values[index]!;
-    sx += x;
+    const [x, y] = [index - middle, values[index]!];
     sy += y;
     sxx += x * x;
     sxy += x * y;
     syy += y * y;
   }
-  const dx = sxx - (sx * sx) / n;
-  const dy = syy - (sy * sy) / n;
-  const dxy = sxy - (sx * sy) / n;
-  return Math.max(0, dx === 0 ? dy : dy - (dxy * dxy) / dx);
-}
-
-/** A line through some values, carried on beyond the last of them. */
-function endOf(values: readonly number[], from: number, to: number, beyond: number): number {
-  const n = to - from + 1;
-  let [sx, sy, sxx, sxy] = [0, 0, 0, 0];
-  for (let index = from; index <= to; index++) {
-    const x = index - from;
-    sx += x;
-    sy += values[index]!;
-    sxx += x * x;
-    sxy += x * values[index]!;
-  }
-  const slope = (n * sxy - sx * sy) / (n * sxx - sx * sx || 1);
-  return sy / n + slope * (n - 1 + beyond - sx / n);
+  return { at: (index) => sy / n + (sxy / sxx) * (index - middle), scatter: Math.sqrt(Math.max(0, syy - (sy * sy) / n - (sxy * sxy) / sxx) / (n - 2)) };
 }
 
 const mean = (values: readonly number[], from: number, to: number) => values.slice(from, to + 1).reduce((sum, value) => sum + value, 0) / (to - from + 1);
@@ -148,7 +127,7 @@ const FAR_PARTING = 0.9;
 const RUNS_ON = 0.45;
 
 /** Tails that leave this end of a line, by where they part from each other along it, px beyond its last point; null when none does. */
-export function partingOf(line: Line, tails: readonly TailRoot[], half: number): number | null {
+export function partingOf(line: Line, tails: readonly Pick<Strand, 'root' | 'out'>[], half: number): number | null {
   const length = lengthOf(line);
   const n = line.length - 1;
   const [ex, ey] = tangentAt(line, n, Math.max(2, Math.min(n, 8)));
@@ -159,11 +138,8 @@ export function partingOf(line: Line, tails: readonly TailRoot[], half: number):
       const across = Math.abs((root[0] - x0) * ey - (root[1] - y0) * ex);
       return along < FAR_PARTING * length && across < BESIDE_LINE.beyond * half + 0.15 * along && out[0] * ex + out[1] * ey > WAY.beyond ? [along] : [];
     }
-    let [best, least] = [0, Infinity];
-    line.forEach(([x, y], index) => {
-      const away = Math.hypot(x - root[0], y - root[1]);
-      if (away < least) [best, least] = [index, away];
-    });
+    const best = nearestOn(line, root[0], root[1]);
+    const least = Math.hypot(line[best]![0] - root[0], line[best]![1] - root[1]);
     const [tx, ty] = tangentAt(line, best, 3);
     return best > (1 - RUNS_ON) * n && least < BESIDE_LINE.within * half && out[0] * tx + out[1] * ty > WAY.within ? [(best / n - 1) * length] : [];
   });
@@ -180,8 +156,7 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
   const { at, ink, tone } = profileOf(line, view, (1 - BACK) * length, Math.max(ON * length, parting + BEYOND_PARTING * length + half), half, parting);
   const first = at[0]!;
   const step = at[1]! - first;
-  const middle = ink.slice(0, Math.floor(ink.length * 0.35)).sort((one, two) => one - two);
-  const usual = middle[middle.length >> 1] ?? 0;
+  const usual = median(ink.slice(0, Math.floor(ink.length * STILL)));
   if (usual === 0) return null;
   const channels = [ink.map((value) => value / usual), ...[0, 1, 2].map((axis) => tone.map((value) => value[axis]!))];
   const beside = Math.max(3, Math.round(Math.max(LEAST_BESIDE, BESIDE * length) / step));
@@ -189,9 +164,8 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
   // How far the body scatters about lines of that length where no end is.
   const still = channels.map((values, channel) => {
     const found: number[] = [];
-    for (let index = 0; index + beside < Math.floor(values.length * 0.35); index += 2) found.push(Math.sqrt(about(values, index, index + beside) / (beside - 1)));
-    found.sort((one, two) => one - two);
-    return Math.max(LEAST_SCATTER[channel === 0 ? 0 : 1], found[found.length >> 1] ?? 0);
+    for (let index = 0; index + beside < Math.floor(values.length * STILL); index += 2) found.push(fitOf(values, index, index + beside).scatter);
+    return Math.max(LEAST_SCATTER[channel === 0 ? 0 : 1], median(found));
   });
   const places: { s: number; plain: number }[] = [];
   const [from, to] = [length + Math.min(parting - BEFORE_PARTING * length, -BEFORE_END * length), length + parting + BEYOND_PARTING * length + 2];
@@ -203,7 +177,7 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
     const short = Math.max(2, beside >> 1);
     // The fall at the place itself: the lines on either side are carried on to it.
     const plain = channels.reduce((sum, values, channel) => {
-      const fall = channel === 0 ? endOf(values, a0, a1, gap) - endOf([...values].reverse(), values.length - 1 - b1, values.length - 1 - b0, gap) : mean(values, a1 - short, a1) - mean(values, b0, b0 + short);
+      const fall = channel === 0 ? fitOf(values, a0, a1).at(index) - fitOf(values, b0, b1).at(index) : mean(values, a1 - short, a1) - mean(values, b0, b0 + short);
       return sum + (fall / still[channel]!) ** 2;
     }, 0);
     places.push({ s, plain: plain / 2 });

@@ -1,12 +1,14 @@
 import { blobsOf, type Blob } from '../blobs';
+import { median } from '../median';
 import { boxed } from '../field/light';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { awayFrom, depthOf, opened } from './distance';
-import { joined } from './join';
+import { bridge, joined } from './join';
 import { midlineOf, sharpestTurn, type Line } from './midline';
+import { guessesOf, type Guess } from './choose-body';
 import { regionsOf, type Regions } from './regions';
-import { fillSpan, guessesOf, strandsOn, type Guess, type Strand } from './choose-body';
+import { strandsOn, type Strand } from './strands';
 
 /** One insect in a window of the field, with its masks over that window. */
 export interface Cut {
@@ -73,11 +75,6 @@ const MOST_RIVALS = 3;
 const RIVAL_LONG = 0.6;
 /** Darker than any shade or clear wing: part of the body whatever its colour. */
 const OPAQUE = 32;
-
-function median(values: Float32Array): number {
-  values.sort();
-  return values.length === 0 ? 0 : values[values.length >> 1]!;
-}
 
 /** Paper's own scatter: median and spread of its distance from the fitted light. */
 function paperNoise(off: Float32Array): number {
@@ -256,7 +253,7 @@ function cutOf(field: Field, window: Field, tones: Tones, seen: Seen, guess: Gue
       if (likely[at] !== 0 && !guess.own[region]) likely[at] = 0;
       if (wing[region] && regions.solid[at] !== 0) ink[at] = 0;
     }
-    if (guess.span) fillSpan(likely, width, height, guess.span);
+    if (guess.span) bridge(likely, width, height, guess.span.from, guess.span.to, guess.span.half, 0);
   }
   const body = heaviest(likely, width, height, off);
   let radius = 0;

@@ -3,8 +3,9 @@ import type { Spot } from '../card';
 import type { Tones } from '../field/tones';
 import { lookedAt } from '../find/find-card';
 import type { Homography } from '../find/homography';
-import { mayHaveWings } from '../measure-photo';
-import { guessesOf, strandsOn } from './choose-body';
+import { mayHaveWings } from '../../naturals';
+import { guessesOf } from './choose-body';
+import { strandsOn } from './strands';
 import { partingOf, rootOf } from './root';
 import { regionsOf, tonesIn } from './regions';
 
