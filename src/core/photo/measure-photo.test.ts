@@ -16,6 +16,7 @@ const CASES: Record<string, { more: Partial<Scene>; asked?: Partial<Asked> }> = 
   'on a card printed at 97 %': { more: {}, asked: { printedScale: 0.97 } },
   'upside down and tilted to 34 degrees': { more: { tilt: 34, lean: 2.4, rotation: 3.4 } },
   'a soft larva that gives 4 %': { more: { insects: [{ ...DUN, stage: 'caddis/free-larva', curl: 1.7 }] }, asked: { stretch: 0.04 } },
+  'a case with tails and legs out of it': { more: {}, asked: { what: 'case' } },
   'a curled larva': { more: { insects: [{ ...DUN, stage: 'caddis/free-larva', curl: 1.7 }] } },
   'a winged dun': { more: { insects: [{ ...DUN, stage: 'mayfly/dun' }] } },
   'a small dark midge': { more: { insects: [{ ...DUN, stage: 'midge/pupa', bodyMm: 5, abdomen: '#2f2b26' }], width: 1700, height: 1275 } },
@@ -71,6 +72,12 @@ describe('a photograph on the field card', () => {
 test.each(['in lamp light', 'upside down and tilted to 34 degrees', 'a curled larva', 'a winged dun', 'a small dark midge', 'a pale spinner', 'a card half in shade'])('the length holds: %s', (name) => {
   expect(of(name).refused).toBeNull();
   expect(share(name)).toBeLessThan(0.035);
+});
+
+test('a case is measured whole: what sticks out of it is no tail and no wing', () => {
+  const [found] = of('a case with tails and legs out of it').insects;
+  expect([found!.what, found!.error.root, found!.warnings.map((warning) => warning.code)]).toEqual(['case', 0, []]);
+  expect(of('plain').insects[0]!.error.root).toBeGreaterThan(0);
 });
 
 test('several insects are each measured and numbered', () => {

@@ -1,8 +1,7 @@
 import type { RegionId } from '@/catalogue/ids';
-import { Z95 } from '../constants';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
-import { CARD_SPAN_MM, confidenceOf, sdOfError } from './body/length-error';
+import { CARD_SPAN_MM, confidenceOf, endUnsure, holdingRivals, sdOfError } from './body/length-error';
 import { measureBody, type BodyMeasure } from './body/measure-body';
 import { caseColour, regionColours, type RegionColour } from './body/region-colours';
 import { cutsOf, notPaper, piecesOf, type Cut } from './body/separate';
@@ -78,8 +77,6 @@ const SHADE_OFF = 16;
 const SHADE_CHROMA = 5;
 /** Below this lean of its ends, head and tail may be taken for each other. */
 const HEAD_SURE = 0.12;
-/** An end that may be out by more than this share of the length, at 95 %, is asked for. */
-const END_UNSURE = 0.04;
 /** A reading is given, however unsure. */
 const LEAST_CONFIDENCE = 0.3;
 /** What is rounder than this is a drop or a crumb. */
@@ -96,17 +93,9 @@ function grey(cut: Cut, tones: Tones): number {
   return Float32Array.from(found).sort()[found.length >> 1] ?? 0;
 }
 
-/** A rival set of regions counts from this probability on, and holds its length this many SD away. */
-const RIVAL_LEAST = 0.06;
-const HELD = 1.7;
-
 /** A body with the ± grown to hold what it would be if other parts of what is seen were the body. */
 function withRivals(body: BodyMeasure, { guess }: Cut, rivals: readonly { cut: Cut; body: BodyMeasure | null }[]): BodyMeasure {
-  const odds = rivals.map((rival) => ({ ...rival, weight: Math.exp((rival.cut.guess?.score ?? 0) - (guess?.score ?? 0)) }));
-  const total = odds.reduce((sum, { weight }) => sum + weight, 1);
-  const far = odds.flatMap((rival) => (rival.body && rival.weight / total >= RIVAL_LEAST ? [Math.abs(rival.body.bodyMm - body.bodyMm)] : []));
-  const root = Math.max(body.error.root, ...far.map((mm) => mm / HELD));
-  const error = { ...body.error, root };
+  const error = holdingRivals(body.error, body.bodyMm, rivals.flatMap((rival) => (rival.body && guess && rival.cut.guess ? [{ mm: rival.body.bodyMm, odds: Math.exp(rival.cut.guess.score - guess.score) }] : [])));
   return { ...body, error, sdMm: sdOfError(error) };
 }
 
@@ -153,8 +142,9 @@ export function measureByScale(photo: Photograph, pxPerMm: number, asked: Asked,
 }
 
 function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Report, seen: See = () => undefined): PhotoMeasure {
-  // A case is all there is of it.
-  const winged = asked.winged !== false && asked.what !== 'case';
+  // A case is all there is of it: what sticks out of it are neither wings nor tails.
+  const tailed = asked.what !== 'case';
+  const winged = tailed && asked.winged !== false;
   const camera = cameraOver(found.toPicture, photo.width, photo.height);
   const card = { size: found.size, residualMm: found.residualMm, tiltDeg: camera.tiltDeg, printedScale: asked.printedScale, pxPerMm: found.pxPerMm };
   if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
@@ -197,7 +187,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   for (const { cut, rivals, window, tones } of whole) {
     const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
     const stretch = asked.stretch ?? 0;
-    const measured = (own: Cut) => measureBody(own, { field: window, tones, card: found, camera }, { printedScale: asked.printedScale, stretch, winged });
+    const measured = (own: Cut) => measureBody(own, { field: window, tones, card: found, camera }, { printedScale: asked.printedScale, stretch, winged, tailed });
     const own = measured(cut);
     const body = own && withRivals(own, cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) })));
     if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
@@ -215,8 +205,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const warnings: Reason[] = [];
     const what = asked.what ?? 'body';
     if (what === 'body' && body.headLean < HEAD_SURE) warnings.push(reason('photo-head-unsure', {}));
-    // A case has no tails.
-    if (what === 'body' && Z95 * body.error.root > END_UNSURE * body.bodyMm) warnings.push(reason('photo-end-unsure', {}));
+    if (endUnsure(body.bodyMm, body.error)) warnings.push(reason('photo-end-unsure', {}));
     if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
     insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
-import type { LengthError } from '@/core/photo';
+import { reason } from '@/core/code';
+import { endUnsure, type LengthError } from '@/core/photo';
 import type { OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, Fold, Say } from '@/ui/primitives';
@@ -19,11 +20,15 @@ export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number 
   );
 }
 
+/** Whether where an insect ends is still asked for: a hand that moved it has said so. */
+export const endsUnsure = ({ bodyMm, error, hand }: OverlayInsect): boolean => error !== undefined && hand === null && endUnsure(bodyMm, error);
+
 /** One measured insect: its length with ±, what was found before a hand moved it, widths, and the way to move it. */
 export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; many: boolean; onMove: () => void }) {
   const words = useWords();
   const speech = useSpeech();
   const { bodyMm, sdMm } = lengthNow(insect);
+  const unsure = endsUnsure(insect);
   const widest = insect.widthsMm.length > 0 ? Math.max(...insect.widthsMm) : null;
   return (
     <View>
@@ -41,8 +46,14 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
             {[insect.what === 'case' ? words('photo.a-case') : null, widest === null ? null : words('photo.wide', { width: speech.length(widest) }), insect.overallMm === null || insect.what === 'case' ? null : words('photo.overall', { overall: speech.length(insect.overallMm) }), insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null].filter(Boolean).join(' · ')}
           </Say>
         </View>
-        <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />
+        {unsure ? null : <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />}
       </View>
+      {unsure ? (
+        <View className="gap-2 pt-2">
+          <Say size="small" tone="straw">{speech.say(reason('photo-end-unsure', {}), 'reason')}</Say>
+          <Button kind="main" label={words('adjust.end')} spoken={words('adjust.end-n', { n: insect.n })} onPress={onMove} />
+        </View>
+      ) : null}
       {insect.error && !insect.hand ? <MadeOf error={insect.error} n={insect.n} many={many} /> : null}
     </View>
   );

@@ -13,7 +13,7 @@ import { prepare, run } from '@/workers';
 import { AdjustPanel } from './adjust-panel';
 import { ByHandPanel } from './by-hand-panel';
 import { ColourRow, swapped } from './colour-row';
-import { InsectLine } from './insect-line';
+import { endsUnsure, InsectLine } from './insect-line';
 import { MeasuredCrop } from './measured-crop';
 import { lengthNow, overlayOf, Z95, type Colours } from './overlay';
 import { PhotoView } from './photo-view';
@@ -189,14 +189,14 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
         <InsectLine key={item.n} insect={item} many={overlay.insects.length > 1} onMove={() => put({}, item.n)} />
       ))}
       {guessed?.ok ? <Say size="small">{words(guessed.mm >= first.bodyMm ? 'photo.guessed-long' : 'photo.guessed-short', { mm: speech.length(guessed.mm), percent: Math.round(100 * Math.abs(guessed.mm / first.bodyMm - 1)) })}</Say> : null}
-      {found.warnings.map((warning) => (
+      {found.warnings.filter(({ code }) => code !== 'photo-end-unsure').map((warning) => (
         <Say key={warning.code} size="small" tone="straw">
           {speech.say(warning, 'reason')}
         </Say>
       ))}
       {red ? <Say size="small" tone="straw">{words('plate.red')}</Say> : <ColourRow colours={found.colours} onSwap={(region) => put({ colours: swapped(found.colours, region) })} />}
       <View className="flex-row flex-wrap gap-3">
-        <Button kind="main" tall label={words('photo.take-length', { count: overlay.insects.length, mm: speech.length(first.bodyMm) })} onPress={() => void take(found)} />
+        <Button kind={overlay.insects.some(endsUnsure) ? undefined : 'main'} tall label={words('photo.take-length', { count: overlay.insects.length, mm: speech.length(first.bodyMm) })} onPress={() => void take(found)} />
         <Button tall label={words('photo.not-this')} onPress={() => setWork({ at: 'rest' })} />
       </View>
     </View>

@@ -264,6 +264,20 @@ describe('what is told beforehand and afterwards', () => {
     const byEye = selectAnswered(store.getState(), 'm', 'a1')!;
     expect(byEye.status === 'answered' && byEye.answer.natural.length.seMm).toBeGreaterThan((eye.halfShare * 10) / 1.96);
   });
+  test('an end that is not plain is said beside its insect, whichever it is, and asked for first; a hand that moves it has said', async () => {
+    await waiting();
+    const error = { ends: 0.03, blur: 0, posture: 0, card: 0, height: 0, stretch: 0 };
+    worker.mockResolvedValue(answer([{ ...INSECT, error: { ...error, root: 0 } }, { ...INSECT, n: 2, error: { ...error, root: 0.5 } }]));
+    await measure();
+    expect(screen.getAllByText(/^where the body ends is not plain/)).toHaveLength(1);
+    expect(screen.getByLabelText('Move what was found on insect 1')).toBeInTheDocument();
+    fireEvent.click(screen.getByLabelText('Show where insect 2 ends'));
+    await laidOut();
+    await act(async () => void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }));
+    fireEvent.click(screen.getByText('Done'));
+    expect(screen.queryByText(/^where the body ends is not plain/)).toBeNull();
+    expect(screen.getByLabelText('Move what was found on insect 2')).toBeInTheDocument();
+  });
   test('what is not sure is said beside the number', async () => {
     await waiting();
     worker.mockResolvedValue(answer([{ ...INSECT, warnings: [{ code: 'photo-head-unsure', params: {}, steps: null, weight: null, evidence: null }] }]));

@@ -282,3 +282,15 @@ export function guessesOf(regions: Regions, strands: readonly Strand[], tones: T
   }
   return guesses.sort((one, two) => two.score - one.score);
 }
+
+/** A guess within this of the best, log odds, is a rival, and so many are looked at. */
+const RIVAL = 2.7;
+const MOST_RIVALS = 3;
+/** What is shorter than this against it is but a part of it. */
+const RIVAL_LONG = 0.6;
+
+/** The likeliest of some guesses, with its rivals. */
+export function likeliest<T extends Pick<Guess, 'score' | 'length'>>(guesses: readonly T[]): T[] {
+  const [best, ...others] = guesses;
+  return best ? [best, ...others.filter(({ score, length }) => score > best.score - RIVAL && length > RIVAL_LONG * best.length).slice(0, MOST_RIVALS)] : [];
+}

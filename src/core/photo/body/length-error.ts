@@ -74,3 +74,21 @@ const SURE_SHARE = 0.04;
 export function confidenceOf(bodyMm: number, sdMm: number): number {
   return Math.min(1, (SURE_SHARE * bodyMm) / (Z95 * sdMm));
 }
+
+/** An end that may be out by more than this share of the length, at 95 %, is asked for. */
+const END_UNSURE = 0.04;
+
+/** Whether where the body ends must be asked for. */
+export function endUnsure(bodyMm: number, { root }: Pick<LengthError, 'root'>): boolean {
+  return Z95 * root > END_UNSURE * bodyMm;
+}
+
+/** A rival length counts from this probability on, and is held so many SD away. */
+const RIVAL_LEAST = 0.06;
+const HELD = 1.7;
+
+/** The same ± grown to hold the lengths of rivals, mm, each as likely as its odds against what was taken. */
+export function holdingRivals(error: LengthError, bodyMm: number, rivals: readonly { mm: number; odds: number }[]): LengthError {
+  const total = rivals.reduce((sum, { odds }) => sum + odds, 1);
+  return { ...error, root: Math.max(error.root, ...rivals.filter(({ odds }) => odds / total >= RIVAL_LEAST).map(({ mm }) => Math.abs(mm - bodyMm) / HELD)) };
+}

@@ -125,13 +125,13 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
 }
 
 /** Whether the last quarter of a body is as thin as tails that run together. */
-function runsThin(profile: readonly number[]): boolean {
+export function runsThin(profile: readonly number[]): boolean {
   const last = profile.slice(15, 20);
   return last.reduce((sum, width) => sum + width, 0) / last.length < RUNS_THIN * median(profile.slice(1, 15));
 }
 
 /** Whether what was measured is as wide behind as in front, as a wing is and no body with legs. */
-function likeWing(profile: readonly number[]): boolean {
+export function likeWing(profile: readonly number[]): boolean {
   return Math.max(...profile.slice(10, 20)) > WIDENS * Math.max(...profile.slice(1, 9));
 }
 
@@ -143,11 +143,12 @@ export interface Place {
   camera: Camera;
 }
 
-/** What is told of it: true length over printed length, the share by which a soft body gives, and whether it may have wings. */
+/** What is told of it: true length over printed length, the share by which a soft body gives, whether it may have wings, and tails. */
 export interface Told {
   printedScale: number;
   stretch: number;
   winged: boolean;
+  tailed: boolean;
 }
 
 /** Measures one separated insect; null when no midline can be drawn. */
@@ -161,8 +162,8 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const found = widths(whole);
   const lean = headLean(cut, whole, found);
   const [own, inked] = lean < 0 ? [[...cut.line].reverse(), [...whole].reverse()] : [cut.line, whole];
-  const parting = partingOf(own, cut.strands, cut.radius) ?? (runsThin(lean < 0 ? [...found].reverse() : found) ? cut.radius : null);
-  const root = parting === null && !(told.winged && isWinged(cut)) ? null : rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting);
+  const parting = !told.tailed ? null : partingOf(own, cut.strands, cut.radius) ?? (runsThin(lean < 0 ? [...found].reverse() : found) ? cut.radius : null);
+  const root = parting !== null || (told.winged && isWinged(cut)) ? rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting) : null;
   const line = root ? endedAt([inked[0]!, ...own], lengthOf([inked[0]!, ...own]) + root.out) : inked;
   const profile = widths(line);
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.

@@ -89,4 +89,14 @@ describe('insect and paper', () => {
     const ys = cut!.line!.map(([, y]) => y);
     expect(Math.min(...ys)).toBeGreaterThan(112);
   });
+  test('a wing is neither body nor ink of its tails; tails are ink', () => {
+    const WING: Tint = [0.12, 0.15, 0.18];
+    const legs = (x: number, y: number) => y > 120 && y < 165 && [140, 152, 164].some((at) => Math.abs(x - at) < 1.6);
+    const tails = (x: number, y: number) => x > 240 && x < 320 && Math.abs(Math.abs(y - 120) - 0.16 * (x - 240)) < 1.3;
+    const wing = (x: number, y: number) => ((x - 165) / 20) ** 2 + ((y - 70) / 44) ** 2 < 1;
+    const [cut] = cutsOf((x, y) => (body(x, y, 185, 120, 55, 9) || legs(x, y) || tails(x, y) ? BODY : wing(x, y) ? WING : null));
+    const at = (mask: Uint8Array, x: number, y: number) => mask[y * cut!.width + x];
+    expect([at(cut!.all, 165, 60), at(cut!.trunk, 165, 60), at(cut!.ink, 165, 60)]).toEqual([1, 0, 0]);
+    expect([at(cut!.trunk, 200, 120), at(cut!.ink, 200, 120), at(cut!.ink, 290, 128)]).toEqual([1, 1, 1]);
+  });
 });

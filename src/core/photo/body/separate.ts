@@ -6,7 +6,7 @@ import type { Tones } from '../field/tones';
 import { awayFrom, depthOf, opened } from './distance';
 import { bridge, joined } from './join';
 import { midlineOf, sharpestTurn, type Line } from './midline';
-import { guessesOf, type Guess } from './choose-body';
+import { guessesOf, likeliest, type Guess } from './choose-body';
 import { regionsOf, type Regions } from './regions';
 import { strandsOn, type Strand } from './strands';
 
@@ -68,11 +68,6 @@ const COLOURED = 9;
 const PLAINLY = 0.35;
 /** A region that is no body is a wing when it is this thick against the body: what is thinner may be its tails. */
 const WING_DEEP = 0.5;
-/** A guess within this of the best, log odds, is a rival, and so many are looked at. */
-const RIVAL = 2.7;
-const MOST_RIVALS = 3;
-/** What is shorter than this against it is but a part of it. */
-const RIVAL_LONG = 0.6;
 /** Darker than any shade or clear wing: part of the body whatever its colour. */
 const OPAQUE = 32;
 
@@ -221,10 +216,8 @@ function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
  */
 export function cutsOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones, winged = true): Cut[] {
   const seen = seenOf(field, pieces, blob, window, tones, winged);
-  const best = seen.guesses[0];
-  if (!best) return [cutOf(field, window, tones, seen, null)].flatMap((cut) => cut ?? []);
-  const rivals = seen.guesses.filter((guess, index) => index > 0 && guess.score > best.score - RIVAL && guess.length > RIVAL_LONG * best.length).slice(0, MOST_RIVALS);
-  return [best, ...rivals].flatMap((guess) => cutOf(field, window, tones, seen, guess) ?? []);
+  const likely = seen.guesses.length > 0 ? likeliest(seen.guesses) : [null];
+  return likely.flatMap((guess) => cutOf(field, window, tones, seen, guess) ?? []);
 }
 
 /** Depth of each region under its own rim, px. */

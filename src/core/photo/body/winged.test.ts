@@ -4,8 +4,10 @@ import type { Tones } from '../field/tones';
 import { lookedAt } from '../find/find-card';
 import type { Homography } from '../find/homography';
 import { mayHaveWings } from '../../naturals';
-import { guessesOf } from './choose-body';
+import { guessesOf, likeliest } from './choose-body';
 import { strandsOn } from './strands';
+import { endedAt } from './ends';
+import { likeWing, runsThin } from './measure-body';
 import { partingOf, rootOf } from './root';
 import { regionsOf, tonesIn } from './regions';
 
@@ -74,11 +76,29 @@ describe('which regions are the body', () => {
     expect(best!.length).toBeGreaterThan(140);
     expect(best!.length).toBeLessThan(200);
   });
+  test('every sign speaks as it should, and weighs as is written', () => {
+    const guesses = guessesOf(regions, strands, tones, W, H);
+    const of = (...taken: number[]) => guesses.find(({ own }) => own.every((is, region) => is === taken.includes(region)))!;
+    const [right, whole] = [of(chest, abdomen), of(chest, abdomen, wing)];
+    expect(right.signs.uncovered).toBeGreaterThan(whole.signs.uncovered);
+    expect(right.signs.hung).toBe(1);
+    expect(right.signs.tails).toBeGreaterThan(0.5);
+    expect(right.signs.turn).toBeGreaterThanOrEqual(whole.signs.turn);
+    const { uncovered, onward, hung, tails, stripe, turn, slender, dark, area } = right.signs;
+    expect(right.score).toBeCloseTo(6.2 * uncovered + 6.2 * onward + 5 * hung + 1.35 * tails + 3.7 * stripe + 3.4 * turn + 4.3 * slender + 5 * dark + 0.9 * area, 9);
+  });
   test('without a wing all of it is', () => {
     const bare = dun({ wing: false });
     const parted = regionsOf(bare.all, W, H, bare.tones);
     const [best] = guessesOf(parted, strandsOn(bare.all, W, H, parted), bare.tones, W, H);
     expect(best!.own.slice(1).every(Boolean)).toBe(true);
+  });
+  test('rivals are nearly as likely and no mere part of it, at most three', () => {
+    const guess = (score: number, length: number) => ({ score, length });
+    expect(likeliest([guess(5, 100), guess(4, 59), guess(2.4, 140), guess(2.2, 100)])).toEqual([guess(5, 100), guess(2.4, 140)]);
+    expect(likeliest([guess(5, 100), guess(4, 61)])).toHaveLength(2);
+    expect(likeliest(Array.from({ length: 6 }, () => guess(5, 100)))).toHaveLength(4);
+    expect(likeliest([])).toEqual([]);
   });
   test('with nothing hanging on it nothing is told apart', () => {
     expect(guessesOf(regions, [], tones, W, H)).toEqual([]);
@@ -97,18 +117,34 @@ describe('where an abdomen leaves off at its tails', () => {
     expect(partingOf(line(240), strands, 12)).toBeCloseTo(-14, 0);
     expect(partingOf(line(190), [{ root: [75, 112], out: [0.2, 0.98] }], 12)).toBeNull();
   });
-  test.each([[190], [215]])('the end is where the width falls, whether the line stops at %d px before or after it', (to) => {
+  test.each([[190], [215], [240]])('the end is where the width falls, whether the line stops at %d px, before it or well into the tails', (to) => {
     const parting = partingOf(line(to), strands, 12)!;
     const root = rootOf(line(to), view(), 12, parting)!;
     expect(Math.abs(to + root.out - 200)).toBeLessThan(2.5);
     expect(root.sd).toBeLessThan(4);
     expect(root.plain).toBeGreaterThan(28);
   });
-  test('tails as wide as what they leave: the ± holds a good part of the way', () => {
-    const { all, tones } = dun({ wing: false, tails: 6 });
+  test('tails nearly as wide as what they leave, of its tone: no fall is plain, and the ± holds a good part of the way', () => {
+    const { all, tones } = dun({ wing: false, tails: 5.4 });
     for (let at = 0; at < all.length; at++) if (all[at] !== 0) [tones.L[at], tones.a[at], tones.b[at], tones.off[at]] = [BODY[0], BODY[1], BODY[2], 70];
-    const root = rootOf(line(215), { width: W, height: H, tones, ink: all, edgePx: 1 }, 12, partingOf(line(215), strands, 12)!);
-    expect(root === null || root.sd >= 0.08 * 165 - 1e-6).toBe(true);
+    const root = rootOf(line(215), { width: W, height: H, tones, ink: all, edgePx: 1 }, 12, partingOf(line(215), strands, 12)!)!;
+    expect(root.plain).toBeLessThan(28);
+    expect(root.sd).toBeGreaterThanOrEqual(0.08 * 165 - 1e-6);
+  });
+  test('a line ends where it is said to: on its way, or straight on', () => {
+    const bent: Spot[] = [[0, 0], [10, 0], [10, 10]];
+    expect(endedAt(bent, 14)).toEqual([[0, 0], [10, 0], [10, 4]]);
+    expect(endedAt(bent, 4)).toEqual([[0, 0], [4, 0]]);
+    const on = endedAt([[0, 0], [10, 0]], 15);
+    expect(on[on.length - 1]).toEqual([15, 0]);
+  });
+  test('widths along it tell tails that run together, and a wing taken for a body', () => {
+    const tapering = [0, 16, 20, 24, 23, 23, 22, 21, 20, 19, 18, 17, 16, 15, 14, 13, 12, 11, 10, 9, 0];
+    const tailed = [...tapering.slice(0, 15), 6, 5, 5, 5, 6, 0];
+    expect([tapering, tailed].map(runsThin)).toEqual([false, true]);
+    const wing = [0, 23, 26, 28, 31, 27, 28, 27, 35, 41, 48, 53, 56, 53, 47, 42, 40, 27, 24, 20, 0];
+    const even = [0, ...Array.from({ length: 19 }, () => 20), 0];
+    expect([tapering, even, wing].map(likeWing)).toEqual([false, false, true]);
   });
 });
 
