@@ -3,7 +3,7 @@ import { photographed, type Drawing, type Scene } from './drawing';
 import { stroked } from './stroked';
 import { downWinged, dun, hairLegged, spent } from './winged';
 
-export type { Scene } from './drawing';
+export { CORNERS, type Scene } from './drawing';
 
 /** Half of them duns and spinners with tails. */
 const HANDS: readonly ((dice: Chance) => Drawing)[] = [stroked, dun, spent, downWinged, stroked, dun, spent, hairLegged];

@@ -55,5 +55,5 @@ export function stroked(dice: Chance): Drawing {
   const glare = dice.next() < 0.5 ? `<ellipse cx="${line[30]![0]}" cy="${line[30]![1] - stout * 0.3}" rx="${bodyMm * 0.05}" ry="${stout * 0.12}" fill="#fff" fill-opacity="0.9"/>` : '';
   const thorax = `<clipPath id="front"><path d="M${side(1).slice(0, 21).join('L')}L${side(-1).slice(0, 21).reverse().join('L')}Z"/></clipPath>`;
   const svg = `<defs>${thorax}</defs>${tails}${feelers}<path d="${outline}" fill="${hex}" stroke="${dark}" stroke-width="${0.006 * bodyMm}"/><g clip-path="url(#front)"><rect x="-50" y="-50" width="100" height="100" fill="${dark}" fill-opacity="0.75"/></g>${rings}${glare}${eyes}${legs}${wings}`;
-  return { kind: 'stroked', svg, bodyMm, hex, view: 'belly', longMm: bodyMm };
+  return { kind: 'stroked', svg, bodyMm, hex, view: 'belly', longMm: bodyMm, thickMm: 2 * 1.05 * stout, head, end };
 }

@@ -136,7 +136,8 @@ function wing(own: Plan, dice: Chance, degrees: number, long: number, wide: numb
 /** Its own middle at the middle of its length. */
 function centred(own: Plan, svg: string, behindMm: number, parts: Pick<Drawing, 'kind' | 'view'>): Drawing {
   const longMm = own.bodyMm + behindMm;
-  return { ...parts, svg: `<g transform="translate(${fixed(-longMm / 2)} 0)">${svg}</g>`, bodyMm: own.bodyMm, hex: own.hex, longMm };
+  const end = own.axis.at(own.bodyMm);
+  return { ...parts, svg: `<g transform="translate(${fixed(-longMm / 2)} 0)">${svg}</g>`, bodyMm: own.bodyMm, hex: own.hex, longMm, thickMm: 2 * own.thick, head: [-longMm / 2, 0], end: [end.x - longMm / 2, end.y] };
 }
 
 /** A dun from the side, its wings upright, laid back or half open. */

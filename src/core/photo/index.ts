@@ -2,4 +2,4 @@ export { type Crop } from './field/balanced';
 export { colourOfPixels, type RegionColour } from './body/region-colours';
 export { measureByScale, measurePhoto, type Asked, type PhotoInsect, type PhotoMeasure, type Look, type Report, type View } from './measure-photo';
 export { photographOf, type Grey, type Photograph, type Picture, type Piece } from './picture';
-export { endUnsure, type LengthError } from './body/length-error';
+export { unsureOf, type LengthError } from './body/length-error';

@@ -1,9 +1,9 @@
 import type { RegionId } from '@/catalogue/ids';
 import { reason, type Coded, type Reason } from '../code';
 import type { CardSize, FieldCards } from './card';
-import { CARD_SPAN_MM, confidenceOf, endUnsure, holdingRivals, sdOfError } from './body/length-error';
+import { CARD_SPAN_MM, confidenceOf, holdingRivals, likelyRivals, sdOfError, unsureOf } from './body/length-error';
 import { measureBody, type BodyMeasure } from './body/measure-body';
-import { caseColour, regionColours, type RegionColour } from './body/region-colours';
+import { caseColour, regionColours, withoutContested, type RegionColour } from './body/region-colours';
 import { cutsOf, notPaper, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
 import { cameraOver } from './find/camera';
@@ -37,6 +37,8 @@ export interface PhotoInsect extends BodyMeasure {
   /** 0–1: how sure it is that this is one whole insect. */
   confidence: number;
   regions: Partial<Record<RegionId, RegionColour>>;
+  /** Regions whose own colour cannot be told from that of the wings over them. */
+  veiled: RegionId[];
   warnings: Reason[];
 }
 
@@ -93,10 +95,16 @@ function grey(cut: Cut, tones: Tones): number {
   return Float32Array.from(found).sort()[found.length >> 1] ?? 0;
 }
 
-/** A body with the ± grown to hold what it would be if other parts of what is seen were the body. */
-function withRivals(body: BodyMeasure, { guess }: Cut, rivals: readonly { cut: Cut; body: BodyMeasure | null }[]): BodyMeasure {
-  const error = holdingRivals(body.error, body.bodyMm, rivals.flatMap((rival) => (rival.body && guess && rival.cut.guess ? [{ mm: rival.body.bodyMm, odds: Math.exp(rival.cut.guess.score - guess.score) }] : [])));
-  return { ...body, error, sdMm: sdOfError(error) };
+/** What else may be the body, with its odds against what was taken. */
+interface Rival {
+  cut: Cut;
+  body: BodyMeasure;
+  mm: number;
+  odds: number;
+}
+
+function rivalsOf({ guess }: Cut, rivals: readonly { cut: Cut; body: BodyMeasure | null }[]): Rival[] {
+  return rivals.flatMap(({ cut, body }) => (body && guess && cut.guess ? [{ cut, body, mm: body.bodyMm, odds: Math.exp(cut.guess.score - guess.score) }] : []));
 }
 
 /** Area that a body of this length and these widths would have, px², against its trunk's: two that overlap do not agree. */
@@ -189,8 +197,11 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const stretch = asked.stretch ?? 0;
     const measured = (own: Cut) => measureBody(own, { field: window, tones, card: found, camera }, { printedScale: asked.printedScale, stretch, winged, tailed });
     const own = measured(cut);
-    const body = own && withRivals(own, cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) })));
-    if (!body || body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
+    if (!own) continue;
+    const others = likelyRivals(rivalsOf(cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) }))));
+    const error = holdingRivals(own.error, own.bodyMm, others);
+    const body = { ...own, error, sdMm: sdOfError(error) };
+    if (body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
       small++;
       continue;
@@ -205,10 +216,15 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const warnings: Reason[] = [];
     const what = asked.what ?? 'body';
     if (what === 'body' && body.headLean < HEAD_SURE) warnings.push(reason('photo-head-unsure', {}));
-    if (endUnsure(body.bodyMm, body.error)) warnings.push(reason('photo-end-unsure', {}));
+    warnings.push(...unsureOf(body.bodyMm, body.error).map((code) => reason(code)));
     if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
-    insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: what === 'case' ? caseColour(cut, tones, edgePx) : regionColours(cut, body.midlineMm, window, tones, asked.view, edgePx), warnings });
+    const coloursOf = (from: Cut, line: BodyMeasure) => (what === 'case' ? caseColour(from, tones, edgePx) : regionColours(from, line.midlineMm, window, tones, asked.view, edgePx));
+    const { told, veiled, contested } = withoutContested(coloursOf(cut, body), others.map((other) => coloursOf(other.cut, other.body)), body.mayBeWing);
+    const named = (list: readonly RegionId[]) => ({ regions: { list: list.map((id) => ({ kind: 'regions', id })) } });
+    if (contested.length > 0) warnings.push(reason('photo-contested', named(contested)));
+    if (veiled.length > 0) warnings.push(reason('photo-veiled', named(veiled)));
+    insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: told, veiled, warnings });
   }
   report(1);
   // A crumb beside an insect is not a second one.

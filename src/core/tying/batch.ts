@@ -14,10 +14,8 @@ export function batchOf(card: Card, count: number): NonNullable<Card['batch']> {
     const loss = unit === 'by-eye' ? 0 : LOSS[unit];
     const all = each === null ? null : unit === 'count' ? fibresTaken(each * count, loss) : (each * count) / (1 - loss);
     const known = lines.find((line) => line.material === material && line.unit === unit);
-    if (known && known.each !== null && each !== null && all !== null) {
-      known.each += each;
-      known.all = (known.all ?? 0) + all;
-    } else if (!known) lines.push({ material, unit, each, all, waste: loss });
+    if (!known) lines.push({ material, unit, each, all, waste: loss });
+    else if (each !== null) Object.assign(known, { each: known.each! + each, all: known.all! + all! });
   };
   for (const rib of card.ribs) add(rib.material, 'mm', rib.cut_mm);
   for (const hackle of card.hackles) add(hackle.material, 'mm', hackle.stem_mm);
@@ -27,7 +25,7 @@ export function batchOf(card: Card, count: number): NonNullable<Card['batch']> {
     if (!part.material || counted.has(part.id) || part.part === 'bead') continue;
     const { amount } = part;
     if (amount.dubbingMg !== null) add(part.material.id, 'mg', amount.dubbingMg);
-    else if (amount.need !== null && amount.need > 0 && part.amount.unit !== 'compressed-mm') add(part.material.id, 'count', amount.take);
+    else if (amount.need && part.amount.unit !== 'compressed-mm') add(part.material.id, 'count', amount.take);
     else if (part.cut_mm !== null) add(part.material.id, 'mm', part.cut_mm);
     else add(part.material.id, 'by-eye', null);
   }

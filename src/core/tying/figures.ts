@@ -23,7 +23,7 @@ const AT_MM = 0.15;
 export function figuresOf({ card, laid, atMm, turns, hook, faceMm, hookPointMm }: FiguresInput): Record<string, Param> {
   const figures: Record<string, Param> = {};
   const mm = (name: string, value: number | null | undefined) => {
-    if (value !== null && value !== undefined && Number.isFinite(value)) figures[name] = { mm: value };
+    if (Number.isFinite(value)) figures[name] = { mm: value! };
   };
   mm('at', atMm);
   mm('eye', hook.eye_mm);
@@ -36,14 +36,14 @@ export function figuresOf({ card, laid, atMm, turns, hook, faceMm, hookPointMm }
   mm('cut', card.cut_mm);
   mm('from', laid.fromMm);
   mm('to', laid.toMm);
-  if (card.count !== null && card.count > 0) {
+  if (card.count) {
     figures.count = card.count;
     if (card.count % 2 === 0) figures.side = card.count / 2;
   }
   if (laid.fromMm !== null && laid.toMm !== null) {
     const stretch = Math.abs(laid.fromMm - laid.toMm);
     mm('stretch', stretch);
-    if (turns !== null && turns > 0) mm('pitch', stretch / turns);
+    if (turns) mm('pitch', stretch / turns);
   }
   if (card.mm !== null && laid.fromMm !== null) {
     const tip = laid.fromMm + card.mm;
@@ -53,7 +53,7 @@ export function figuresOf({ card, laid, atMm, turns, hook, faceMm, hookPointMm }
     mm('tip', swept);
   }
   const { amount } = card;
-  if (amount.noodleMm !== null) mm('noodle', amount.noodleMm);
+  mm('noodle', amount.noodleMm);
   if (amount.loop) mm('loop', amount.loop.heightMm);
   if (amount.pieces !== null) figures.pieces = amount.pieces;
   return figures;

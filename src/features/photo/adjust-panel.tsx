@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Line, Path } from 'react-native-svg';
 import type { Spot } from '@/core/photo/card';
-import { alongLine, curveThrough, outlineOf, shareNear, tracedColours, tracedLength, turnedRound, widthAlong, withCut, type Trace } from '@/core/photo/trace';
+import { alongLine, curveThrough, endShown, outlineOf, shareNear, tracedColours, tracedLength, turnedRound, widthAlong, withCut, type Trace } from '@/core/photo/trace';
 import type { Overlay, OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
-import { LengthWithRoom } from './insect-line';
-import { faceOf, handOf, lengthNow, traceNow, type Colours } from './overlay';
+import { askedOf, LengthWithRoom } from './insect-line';
+import { coloursBare, faceOf, handOf, lengthNow, traceNow, type Colours } from './overlay';
 import { PictureBoard, type Handle } from './picture-board';
 import { pathThrough, usePictureInk } from './picture-ink';
 import { cropOf, usePixels } from './pixels';
@@ -21,18 +21,22 @@ interface AdjustProps {
   onDone: () => void;
 }
 
-const MODES = ['line', 'regions'] as const;
+const MODES = ['end', 'line', 'regions'] as const;
 const STEP_MM = 0.05;
 const CUTS = ['thorax-from', 'thorax-to', 'abdomen-from', 'abdomen-to'] as const;
 const NODE_NAMES = ['head', 'front', 'middle', 'rear', 'tail'] as const;
+const [HEAD, TAIL] = [0, NODE_NAMES.length - 1] as const;
 
-/** Moves what was found on one insect: its ends, its midline and where its regions lie. Numbers follow the finger; what was found is kept beside. */
+/**
+ * Moves what was found on one insect: where it ends by a tap, its midline, and where its regions lie. Numbers follow the finger; what was found is kept beside. Where its
+ * end is asked for, that is what it begins with.
+ */
 export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustProps) {
   const words = useWords();
   const speech = useSpeech();
   const ink = usePictureInk();
   const pixels = usePixels(url);
-  const [mode, setMode] = useState<(typeof MODES)[number]>('line');
+  const [mode, setMode] = useState<(typeof MODES)[number]>(askedOf(insect).length > 0 ? 'end' : 'line');
   const [moving, setMoving] = useState<Trace | null>(null);
   const trace = moving ?? traceNow(insect);
   const pxPerMm = pixels ? pixels.width / overlay.widthMm : 30;
@@ -42,11 +46,12 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
   const regions = widths.length > 0 && insect.what === 'body';
   const keep = (next: Trace) => {
     setMoving(null);
-    onChange(handOf(next, tracedLength(next, insect, pxPerMm)), pixels && regions ? tracedColours(cropOf(pixels, overlay), next, widths, faceOf(overlay.view)) : null);
+    onChange(handOf(next, tracedLength(next, insect, pxPerMm)), pixels && regions ? coloursBare(tracedColours(cropOf(pixels, overlay), next, widths, faceOf(overlay.view)), insect, next) : null);
   };
+  const widest = Math.max(...widths);
   const move = (id: string, to: Spot, done: boolean) => {
     const node = Number(id.slice(1));
-    const next = id.startsWith('n') ? { ...trace, nodes: trace.nodes.map((spot, index) => (index === node ? to : spot)) } : { ...trace, cuts: withCut(trace.cuts, node as 0 | 1 | 2 | 3, shareNear(line, to).share) };
+    const next = mode === 'end' ? endShown(trace, node === HEAD ? 'head' : 'end', to, widest) : id.startsWith('n') ? { ...trace, nodes: trace.nodes.map((spot, index) => (index === node ? to : spot)) } : { ...trace, cuts: withCut(trace.cuts, node as 0 | 1 | 2 | 3, shareNear(line, to).share) };
     if (done) keep(next);
     else setMoving(next);
   };
@@ -56,12 +61,13 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
     const off = Math.max(1.2, 0.9 * widthAlong(widths, share));
     return [at[0] - direction[1] * off, at[1] + direction[0] * off];
   };
-  const handles: Handle[] = mode === 'line'
-    ? trace.nodes.map((at, index) => ({ id: `n${index}`, label: words(`adjust.node.${NODE_NAMES[index]!}`), at }))
+  const handles: Handle[] = mode !== 'regions'
+    ? trace.nodes.map((at, index) => ({ id: `n${index}`, label: words(`adjust.node.${NODE_NAMES[index]!}`), at })).filter((_, index) => mode === 'line' || index === HEAD || index === TAIL)
     : trace.cuts.map((share, index) => ({ id: `c${index}`, label: words(`adjust.cut.${CUTS[index]!}`), at: beside(share), square: true }));
   return (
     <View className="gap-3">
-      <PictureBoard url={url} world={{ left: overlay.leftMm, top: overlay.topMm, width: overlay.widthMm, height: overlay.heightMm }} label={words('adjust.picture', { n: insect.n })} handles={handles} onMove={move} step={STEP_MM}>
+      {mode === 'end' ? <Say weight="medium">{words('adjust.hint-end')}</Say> : null}
+      <PictureBoard url={url} world={{ left: overlay.leftMm, top: overlay.topMm, width: overlay.widthMm, height: overlay.heightMm }} label={words('adjust.picture', { n: insect.n })} handles={handles} onMove={move} onTap={mode === 'end' ? (at) => move(`n${TAIL}`, at, true) : undefined} step={STEP_MM}>
         {(place) => (
           <>
             {regions ? [[trace.cuts[0], trace.cuts[1]], [trace.cuts[2], trace.cuts[3]]].map(([from, to], index) => (
@@ -78,9 +84,7 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
       </PictureBoard>
       <View aria-live="polite" className="flex-row flex-wrap items-baseline gap-x-3">
         <LengthWithRoom bodyMm={length.bodyMm} sdMm={length.sdMm} />
-        <Say size="small" tone="soft">
-          {words('adjust.found', { mm: speech.length(insect.bodyMm, true) })}
-        </Say>
+        {moving || insect.hand ? <Say size="small" tone="soft">{words('adjust.found', { mm: speech.length(insect.bodyMm, true) })}</Say> : null}
       </View>
       {regions ? <Chips compact label={words('adjust.what')} choices={MODES.map((id) => ({ id, label: words(`adjust.mode.${id}`) }))} value={mode} onChange={setMode} /> : null}
       <View className="flex-row flex-wrap gap-3">
@@ -91,9 +95,7 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
           onChange(null, null);
         }} /> : null}
       </View>
-      <Say size="small" tone="soft">
-        {words('adjust.hint')}
-      </Say>
+      {mode === 'end' ? null : <Say size="small" tone="soft">{words('adjust.hint')}</Say>}
     </View>
   );
 }

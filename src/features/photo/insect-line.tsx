@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { reason } from '@/core/code';
-import { endUnsure, type LengthError } from '@/core/photo';
+import { unsureOf, type LengthError } from '@/core/photo';
 import type { OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, Fold, Say } from '@/ui/primitives';
@@ -20,15 +20,15 @@ export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number 
   );
 }
 
-/** Whether where an insect ends is still asked for: a hand that moved it has said so. */
-export const endsUnsure = ({ bodyMm, error, hand }: OverlayInsect): boolean => error !== undefined && hand === null && endUnsure(bodyMm, error);
+/** What of an insect is still asked for: a hand that moved it has said so. */
+export const askedOf = ({ bodyMm, error, hand }: OverlayInsect): ReturnType<typeof unsureOf> => (error !== undefined && hand === null ? unsureOf(bodyMm, error) : []);
 
 /** One measured insect: its length with ±, what was found before a hand moved it, widths, and the way to move it. */
 export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; many: boolean; onMove: () => void }) {
   const words = useWords();
   const speech = useSpeech();
   const { bodyMm, sdMm } = lengthNow(insect);
-  const unsure = endsUnsure(insect);
+  const [unsure] = askedOf(insect);
   const widest = insect.widthsMm.length > 0 ? Math.max(...insect.widthsMm) : null;
   return (
     <View>
@@ -49,8 +49,8 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
         {unsure ? null : <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />}
       </View>
       {unsure ? (
-        <View className="gap-2 pt-2">
-          <Say size="small" tone="straw">{speech.say(reason('photo-end-unsure', {}), 'reason')}</Say>
+        <View className="items-start gap-2 pt-2">
+          <Say size="small" tone="straw">{speech.say(reason(unsure), 'reason')}</Say>
           <Button kind="main" label={words('adjust.end')} spoken={words('adjust.end-n', { n: insect.n })} onPress={onMove} />
         </View>
       ) : null}

@@ -13,7 +13,7 @@ import { prepare, run } from '@/workers';
 import { AdjustPanel } from './adjust-panel';
 import { ByHandPanel } from './by-hand-panel';
 import { ColourRow, swapped } from './colour-row';
-import { endsUnsure, InsectLine } from './insect-line';
+import { askedOf, InsectLine } from './insect-line';
 import { MeasuredCrop } from './measured-crop';
 import { lengthNow, overlayOf, Z95, type Colours } from './overlay';
 import { PhotoView } from './photo-view';
@@ -24,6 +24,8 @@ export interface Found {
   url: string;
   overlay: Overlay;
   colours: Colours;
+  /** As they were before a hand moved anything. */
+  asFound?: Colours;
   warnings: readonly Reason[];
 }
 
@@ -35,6 +37,10 @@ const POSTURES = ['resting', 'stretched'] as const;
 const WHATS = ['body', 'case'] as const;
 const SOFT_CV = 0.05;
 const HEIGHT = 180;
+/** What a hand has settled is not said any more: which part is the body, and a veiled region that was put on a bare place. */
+const settled = (code: string, { hand, veiled = [] }: OverlayInsect, colours: Colours) => (code === 'photo-contested' && hand !== null) || (code === 'photo-veiled' && veiled.every((region) => colours[region]));
+/** Said beside the insect they are about. */
+const BESIDE: ReadonlySet<string> = new Set(['photo-end-unsure', 'photo-line-unsure']);
 
 interface MeasureProps {
   photoId: string;
@@ -83,7 +89,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
       const overlay = overlayOf(answer);
       if (answer.measure.refused || !overlay) return setWork({ at: 'refused', code: answer.measure.refused?.code ?? null });
       const first = answer.measure.insects[0]!;
-      setWork({ at: 'answered', found: { url: answer.crop!.url, overlay, colours: first.regions, warnings: first.warnings }, moving: null });
+      setWork({ at: 'answered', found: { url: answer.crop!.url, overlay, colours: first.regions, asFound: first.regions, warnings: first.warnings }, moving: null });
     } catch (error) {
       setWork((error as Error).name === 'AbortError' ? { at: 'rest' } : { at: 'refused', code: null });
     }
@@ -177,7 +183,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
     return (
       <AdjustPanel
         url={found.url} overlay={overlay} insect={insect} onDone={() => put({}, null)}
-        onChange={(hand, colours) => put({ overlay: { ...overlay, insects: overlay.insects.map((item) => (item === insect ? { ...item, hand } : item)) }, colours: colours && insect.n === overlay.insects[0]!.n ? { ...found.colours, ...colours } : found.colours })}
+        onChange={(hand, colours) => put({ overlay: { ...overlay, insects: overlay.insects.map((item) => (item === insect ? { ...item, hand } : item)) }, colours: insect.n !== overlay.insects[0]!.n ? found.colours : colours ? { ...found.colours, ...colours } : found.asFound ?? found.colours })}
       />
     );
   }
@@ -189,14 +195,14 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
         <InsectLine key={item.n} insect={item} many={overlay.insects.length > 1} onMove={() => put({}, item.n)} />
       ))}
       {guessed?.ok ? <Say size="small">{words(guessed.mm >= first.bodyMm ? 'photo.guessed-long' : 'photo.guessed-short', { mm: speech.length(guessed.mm), percent: Math.round(100 * Math.abs(guessed.mm / first.bodyMm - 1)) })}</Say> : null}
-      {found.warnings.filter(({ code }) => code !== 'photo-end-unsure').map((warning) => (
+      {found.warnings.filter(({ code }) => !BESIDE.has(code) && !settled(code, overlay.insects[0]!, found.colours)).map((warning) => (
         <Say key={warning.code} size="small" tone="straw">
           {speech.say(warning, 'reason')}
         </Say>
       ))}
       {red ? <Say size="small" tone="straw">{words('plate.red')}</Say> : <ColourRow colours={found.colours} onSwap={(region) => put({ colours: swapped(found.colours, region) })} />}
       <View className="flex-row flex-wrap gap-3">
-        <Button kind={overlay.insects.some(endsUnsure) ? undefined : 'main'} tall label={words('photo.take-length', { count: overlay.insects.length, mm: speech.length(first.bodyMm) })} onPress={() => void take(found)} />
+        <Button kind={overlay.insects.some((item) => askedOf(item).length > 0) ? undefined : 'main'} tall label={words('photo.take-length', { count: overlay.insects.length, mm: speech.length(first.bodyMm) })} onPress={() => void take(found)} />
         <Button tall label={words('photo.not-this')} onPress={() => setWork({ at: 'rest' })} />
       </View>
     </View>

@@ -1,6 +1,7 @@
 import type { PhotoAnswer } from '@/workers';
+import { USUAL_CUTS } from '@/core/photo/trace';
 import { swapped } from './colour-row';
-import { faceOf, handOf, lengthNow, overlayOf, traceNow, type Colours } from './overlay';
+import { coloursBare, faceOf, handOf, lengthNow, overlayOf, traceNow, type Colours } from './overlay';
 
 const INSECT = { n: 1, view: 'side', surface: 'dry', what: 'body', confidence: 1, midlineMm: [[30, 20], [34, 20], [38, 20]], bodyMm: 8, sdMm: 0.05, overallMm: 9, widthMm: 1.4, widthsMm: [0, 1.4, 0], turn: 0, heightFactor: 0.99, headLean: 1, regions: {}, warnings: [] };
 const answer = (insects: object[], crop: PhotoAnswer['crop'] = { url: 'data:,', leftMm: 28, topMm: 18, widthMm: 12, heightMm: 6 }) => ({ measure: { refused: null, card: { printedScale: 0.97 }, light: null, insects }, crop }) as unknown as PhotoAnswer;
@@ -29,4 +30,14 @@ test('tones swapped twice are as they were; a region of one tone has nothing to 
   expect(once['abdomen-belly']).toMatchObject({ lab: [62, 4, 32], second: { lab: [25, 6, 10], share: 0.6 } });
   expect(swapped(once, 'abdomen-belly')).toEqual(colours);
   expect(swapped(colours, 'wing')).toBe(colours);
+});
+
+test('a veiled region has no colour until it was put on a bare place', () => {
+  const insect = overlayOf(answer([{ ...INSECT, veiled: ['abdomen-belly'] }]))!.insects[0]!;
+  const one = (l: number) => ({ lab: [l, 0, 0] as const, spread: 1, second: null });
+  const colours = { 'abdomen-belly': one(50), 'thorax-belly': one(30) } as unknown as Colours;
+  const trace = { nodes: [], cuts: USUAL_CUTS };
+  expect(Object.keys(coloursBare(colours, insect, trace))).toEqual(['thorax-belly']);
+  expect(coloursBare(colours, insect, { ...trace, cuts: [0.1, 0.34, 0.42, 0.8] })).toBe(colours);
+  expect(coloursBare(colours, { ...insect, veiled: undefined }, trace)).toEqual(colours);
 });

@@ -1,7 +1,7 @@
 import type { RegionId } from '@/catalogue/ids';
 import type { RegionColour } from '@/core/photo';
 import type { Spot } from '@/core/photo/card';
-import { traceOf, type Trace } from '@/core/photo/trace';
+import { traceOf, USUAL_CUTS, type Trace } from '@/core/photo/trace';
 import type { Overlay, OverlayInsect } from '@/state';
 import type { PhotoAnswer } from '@/workers';
 
@@ -19,7 +19,7 @@ export function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {
   const { leftMm, topMm, widthMm, heightMm } = crop;
   return {
     leftMm, topMm, widthMm, heightMm, by: 'card', view: first.view,
-    insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, error: insect.error, midlineMm: insect.midlineMm.map(pair), widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
+    insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, error: insect.error, midlineMm: insect.midlineMm.map(pair), veiled: insect.veiled, widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
   };
 }
 
@@ -39,4 +39,10 @@ export function handOf(trace: Trace, length: { bodyMm: number; sdMm: number }): 
 /** Which face a view shows; a side counts as the belly, which is what a fish sees. */
 export function faceOf(view: Overlay['view']): 'back' | 'belly' {
   return view === 'back' ? 'back' : 'belly';
+}
+
+/** Colours along a moved trace, without those of veiled regions as long as no region was put on a bare place. */
+export function coloursBare(colours: Colours, { veiled = [] }: OverlayInsect, { cuts }: Trace): Colours {
+  const moved = cuts.some((share, index) => share !== USUAL_CUTS[index]);
+  return moved ? colours : Object.fromEntries(Object.entries(colours).filter(([region]) => !veiled.includes(region as RegionId)));
 }

@@ -273,10 +273,34 @@ describe('what is told beforehand and afterwards', () => {
     expect(screen.getByLabelText('Move what was found on insect 1')).toBeInTheDocument();
     fireEvent.click(screen.getByLabelText('Show where insect 2 ends'));
     await laidOut();
-    await act(async () => void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }));
+    // Only its two ends are there to be moved, and one tap sets where it ends.
+    expect(screen.getByText(/^Tap where the abdomen ends/)).toBeInTheDocument();
+    expect(screen.queryByLabelText('Midline, middle')).toBeNull();
+    const frame = screen.getByLabelText('Insect 2 with what was found, to be moved').parentElement!.parentElement!;
+    frame.setPointerCapture = () => undefined;
+    const ring = screen.getByLabelText('End of the abdomen');
+    const [x, y] = [parseFloat(ring.style.left) + 24, parseFloat(ring.style.top) + 24];
+    for (const kind of ['pointerDown', 'pointerUp'] as const) await act(async () => void fireEvent[kind](frame, { clientX: x - 40, clientY: y, pointerId: 1 }));
+    expect(screen.getByText('found 8.23 mm')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Done'));
+    expect(screen.getByText(/found 8.23 mm/)).toBeInTheDocument();
     expect(screen.queryByText(/^where the body ends is not plain/)).toBeNull();
     expect(screen.getByLabelText('Move what was found on insect 2')).toBeInTheDocument();
+  });
+  test('a contested colour is said until a hand has shown the body, a veiled one until its region was moved', async () => {
+    await waiting();
+    const why = (code: string, region: string) => ({ code, params: { regions: { list: [{ kind: 'regions', id: region }] } }, steps: null, weight: null, evidence: null });
+    const { 'abdomen-belly': _, ...regions } = INSECT.regions;
+    worker.mockResolvedValue(answer([{ ...INSECT, regions, veiled: ['abdomen-belly'], warnings: [why('photo-contested', 'thorax-belly'), why('photo-veiled', 'abdomen-belly')] }]));
+    await measure();
+    expect(screen.getByText(/^thorax, belly: no colour is told until/)).toBeInTheDocument();
+    expect(screen.getByText(/^belly veiled by a wing/)).toBeInTheDocument();
+    fireEvent.click(screen.getByLabelText('Move what was found on insect 1'));
+    await laidOut();
+    await act(async () => void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }));
+    fireEvent.click(screen.getByText('Done'));
+    expect(screen.queryByText(/no colour is told until/)).toBeNull();
+    expect(screen.getByText(/^belly veiled by a wing/)).toBeInTheDocument();
   });
   test('what is not sure is said beside the number', async () => {
     await waiting();

@@ -134,6 +134,8 @@ export interface OverlayInsect {
   /** What the ± is made of, one standard deviation each, mm; readings of before and those by taps have none. */
   error?: LengthError;
   midlineMm: [number, number][];
+  /** Regions that wings lie over: a hand that moves no region does not bring their colour. */
+  veiled?: RegionId[];
   widthsMm: number[];
   /** With wings and the like beyond the body; null where it was not seen. */
   overallMm: number | null;

@@ -1,4 +1,4 @@
-import { confidenceOf, endUnsure, holdingRivals, lengthError, sdOfError, type MeasuredLength } from './length-error';
+import { confidenceOf, holdingRivals, lengthError, likelyRivals, sdOfError, unsureOf, type MeasuredLength } from './length-error';
 
 const BODY: MeasuredLength = { bodyMm: 10, mmPerPx: 0.05, edgePx: 2, radiusPx: 20, turn: 0.5, sharp: false, residualMm: 0.15, raisedMm: 0.6, cameraMm: 200, cameraSd: 0.2, stretch: 0.02, rootPx: 3 };
 const error = (more: Partial<MeasuredLength> = {}) => lengthError({ ...BODY, ...more });
@@ -36,13 +36,14 @@ test('confidence falls as the ± leaves 4 % of the length', () => {
   expect(confidenceOf(10, (0.08 * 10) / 1.96)).toBeCloseTo(0.5, 9);
 });
 
-test('an end that may be out by more than 4 % of the length at 95 % is asked for', () => {
-  expect(endUnsure(10, { root: 0.4 / 1.96 - 1e-6 })).toBe(false);
-  expect(endUnsure(10, { root: 0.4 / 1.96 + 1e-6 })).toBe(true);
+test('an end, or a line, that may be out by more than 4 % of the length at 95 % is asked for', () => {
+  const [just, over] = [0.4 / 1.96 - 1e-6, 0.4 / 1.96 + 1e-6];
+  expect([unsureOf(10, { root: just, posture: just }), unsureOf(10, { root: over, posture: 0 }), unsureOf(10, { root: 0, posture: over }), unsureOf(10, { root: over, posture: over })])
+    .toEqual([[], ['photo-end-unsure'], ['photo-line-unsure'], ['photo-end-unsure', 'photo-line-unsure']]);
 });
 
 describe('a rival length', () => {
-  const root = (rivals: { mm: number; odds: number }[]) => holdingRivals({ ...error(), root: 0.1 }, 10, rivals).root;
+  const root = (rivals: { mm: number; odds: number }[]) => holdingRivals({ ...error(), root: 0.1 }, 10, likelyRivals(rivals)).root;
   test('that is likely enough is held by the ±, longer or shorter, the farthest of them', () => {
     expect(root([{ mm: 11.7, odds: 0.5 }])).toBeCloseTo(1, 9);
     expect(root([{ mm: 11.7, odds: 0.5 }, { mm: 6.6, odds: 0.3 }])).toBeCloseTo(2, 9);
@@ -51,6 +52,6 @@ describe('a rival length', () => {
     expect(root([{ mm: 17, odds: 0.05 }])).toBe(0.1);
     expect(root([{ mm: 17, odds: 0.07 }])).toBeGreaterThan(4);
     expect(root([{ mm: 10.05, odds: 1 }])).toBe(0.1);
-    expect(holdingRivals(error(), 10, [{ mm: 17, odds: 1 }])).toMatchObject({ ends: error().ends, blur: error().blur });
+    expect(holdingRivals(error(), 10, [{ mm: 17 }])).toMatchObject({ ends: error().ends, blur: error().blur });
   });
 });

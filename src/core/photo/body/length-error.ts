@@ -75,20 +75,26 @@ export function confidenceOf(bodyMm: number, sdMm: number): number {
   return Math.min(1, (SURE_SHARE * bodyMm) / (Z95 * sdMm));
 }
 
-/** An end that may be out by more than this share of the length, at 95 %, is asked for. */
-const END_UNSURE = 0.04;
+/** An end, or a line, that may be out by more than this share of the length, at 95 %, is asked for. */
+const UNSURE = 0.04;
 
-/** Whether where the body ends must be asked for. */
-export function endUnsure(bodyMm: number, { root }: Pick<LengthError, 'root'>): boolean {
-  return Z95 * root > END_UNSURE * bodyMm;
+/** What of a reading must be asked for, as codes of reasons: where the body ends, and its line, which turns more sharply than bodies do and may have gone astray. */
+export function unsureOf(bodyMm: number, { root, posture }: Pick<LengthError, 'root' | 'posture'>): ('photo-end-unsure' | 'photo-line-unsure')[] {
+  const far = (sd: number) => Z95 * sd > UNSURE * bodyMm;
+  return [...(far(root) ? ['photo-end-unsure' as const] : []), ...(far(posture) ? ['photo-line-unsure' as const] : [])];
 }
 
 /** A rival length counts from this probability on, and is held so many SD away. */
 const RIVAL_LEAST = 0.06;
 const HELD = 1.7;
 
-/** The same ± grown to hold the lengths of rivals, mm, each as likely as its odds against what was taken. */
-export function holdingRivals(error: LengthError, bodyMm: number, rivals: readonly { mm: number; odds: number }[]): LengthError {
+/** Rivals that are likely enough to count, each by its odds against what was taken. */
+export function likelyRivals<T extends { odds: number }>(rivals: readonly T[]): T[] {
   const total = rivals.reduce((sum, { odds }) => sum + odds, 1);
-  return { ...error, root: Math.max(error.root, ...rivals.filter(({ odds }) => odds / total >= RIVAL_LEAST).map(({ mm }) => Math.abs(mm - bodyMm) / HELD)) };
+  return rivals.filter(({ odds }) => odds / total >= RIVAL_LEAST);
+}
+
+/** The same ± grown to hold the lengths of rivals, mm. */
+export function holdingRivals(error: LengthError, bodyMm: number, rivals: readonly { mm: number }[]): LengthError {
+  return { ...error, root: Math.max(error.root, ...rivals.map(({ mm }) => Math.abs(mm - bodyMm) / HELD)) };
 }

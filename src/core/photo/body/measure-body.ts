@@ -4,11 +4,11 @@ import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
-import { median } from '../median';
 import { opened } from './distance';
+import { doubtOf, likeWing, runsThin } from './doubt';
 import { endedAt, toEnds } from './ends';
 import { isWinged } from './region-colours';
-import { partingOf, rootOf } from './root';
+import { notCarried, partingOf, rootOf } from './root';
 import { lengthOf, nearestOn, reachIn, sharpestTurn, spaced, tangentAt, type Line } from './midline';
 import type { Cut } from './separate';
 
@@ -31,17 +31,13 @@ export interface BodyMeasure {
   heightFactor: number;
   /** How plainly the first end is the head: 0 not at all. */
   headLean: number;
+  /** What was measured may be a wing. */
+  mayBeWing: boolean;
 }
 
 const STATIONS = 21;
 /** What one leg says of where the head is. */
 const LEG = 0.12;
-/** Tails that run together are this thin against the body. */
-const RUNS_THIN = 0.42;
-/** The hind half of a body with legs is no wider than this against its front. */
-const WIDENS = 1.1;
-/** SD of a length that may be a wing's, share. */
-const WING_SD = 0.16;
 /** A body that widens is a little wider than the disc in it. */
 const DISC_ROOM = 1.05;
 /** A midline that turns more sharply than bodies do may have gone astray. */
@@ -59,6 +55,18 @@ function widthAt(cut: Cut, depth: Float32Array, line: Line, index: number): numb
   }
   const across = reachIn(cut.trunk, cut.width, cut.height, line[index]!, [-ty, tx], most) + reachIn(cut.trunk, cut.width, cut.height, line[index]!, [ty, -tx], most);
   return Math.min(across, 2 * (deepest + 0.5) * DISC_ROOM);
+}
+
+/** Where what hangs beside a body's end is looked at, share of its length. */
+const NEAR_END = 0.9;
+
+/** Across all that is seen near the end of a line, against the body there. */
+function besideEnd(cut: Cut, line: Line): number {
+  const points = spaced(line, lengthOf(line) / (STATIONS - 1));
+  const at = Math.round(NEAR_END * (points.length - 1));
+  const [tx, ty] = tangentAt(points, at);
+  const across = (mask: Uint8Array) => [-1, 1].reduce((sum, side) => sum + reachIn(mask, cut.width, cut.height, points[at]!, [-side * ty, side * tx], 4 * cut.radius), 0);
+  return across(cut.all) / Math.max(1, across(cut.trunk));
 }
 
 function turnOf(line: Line): number {
@@ -124,17 +132,6 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
   return hung * enough * 0.5 + heavy * 4 + LEG * Math.max(-3, Math.min(3, legs));
 }
 
-/** Whether the last quarter of a body is as thin as tails that run together. */
-export function runsThin(profile: readonly number[]): boolean {
-  const last = profile.slice(15, 20);
-  return last.reduce((sum, width) => sum + width, 0) / last.length < RUNS_THIN * median(profile.slice(1, 15));
-}
-
-/** Whether what was measured is as wide behind as in front, as a wing is and no body with legs. */
-export function likeWing(profile: readonly number[]): boolean {
-  return Math.max(...profile.slice(10, 20)) > WIDENS * Math.max(...profile.slice(1, 9));
-}
-
 /** Where an insect lies: its window of the field, and the card under the camera. */
 export interface Place {
   field: Field;
@@ -163,11 +160,14 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const lean = headLean(cut, whole, found);
   const [own, inked] = lean < 0 ? [[...cut.line].reverse(), [...whole].reverse()] : [cut.line, whole];
   const parting = !told.tailed ? null : partingOf(own, cut.strands, cut.radius) ?? (runsThin(lean < 0 ? [...found].reverse() : found) ? cut.radius : null);
-  const root = parting !== null || (told.winged && isWinged(cut)) ? rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting) : null;
+  const wings = told.winged && isWinged(cut);
+  const fall = parting !== null || wings ? rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting) : null;
+  const root = fall && notCarried(fall, lengthOf(inked) - lengthOf([inked[0]!, ...own]), cut.radius, besideEnd(cut, inked));
   const line = root ? endedAt([inked[0]!, ...own], lengthOf([inked[0]!, ...own]) + root.out) : inked;
   const profile = widths(line);
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.
   const winged = told.winged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
+  const doubt = winged ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge }) : 0;
   const perPx = told.printedScale / field.scale;
   const widthMm = Math.max(...profile) * perPx;
   const height = camera.above[2] * told.printedScale;
@@ -177,7 +177,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const turn = turnOf(line);
   const error = lengthError({
     bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
-    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, winged && likeWing(profile) ? WING_SD * lengthOf(line) : 0),
+    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt * lengthOf(line)),
   });
   return {
     midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),
@@ -190,5 +190,6 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
     turn,
     heightFactor,
     headLean: Math.abs(lean),
+    mayBeWing: winged && likeWing(profile),
   };
 }

@@ -31,10 +31,14 @@ const CELLS = 20;
 const GREY_L = 65;
 const SAME_TONE = 4;
 const UNVEILED_SHARE = 0.12;
+/** What lies under wings and is no farther than this from their own tone, L*a*b*, may be veiled all over. */
+const LIKE_WING = 20;
 
 function middleOf(points: readonly Lab[]): Lab {
   return [0, 1, 2].map((axis) => median(points.map((point) => point[axis]!))) as unknown as Lab;
 }
+
+const apart = (one: Lab, two: Lab) => Math.hypot(one[0] - two[0], one[1] - two[1], one[2] - two[2]);
 
 /** Robust colour of pixels: glare left out, two tones told apart where both are large and far apart. */
 export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
@@ -48,15 +52,15 @@ export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
   const stride = Math.ceil(all.length / 3000);
   const clean = stride > 1 ? all.filter((_, index) => index % stride === 0) : all;
   const lab = middleOf(clean);
-  const apart = clean.map((point) => Math.hypot(point[0] - lab[0], point[1] - lab[1], point[2] - lab[2]));
+  const far = clean.map((point) => apart(point, lab));
   const sample = clean.length > 400 ? clean.filter((_, index) => index % Math.ceil(clean.length / 400) === 0) : clean;
   const spread = median(sample.map((point) => deltaE(point, lab)));
   // Two heaps: start from the point farthest away, settle, and keep it only when it is a heap of its own.
   let one: Lab = lab;
-  let two: Lab = clean[apart.indexOf(Math.max(...apart))]!;
+  let two: Lab = clean[far.indexOf(Math.max(...far))]!;
   let second: Lab[] = [];
   for (let round = 0; round < 6; round++) {
-    const near = (point: Lab) => Math.hypot(point[0] - one[0], point[1] - one[1], point[2] - one[2]) <= Math.hypot(point[0] - two[0], point[1] - two[1], point[2] - two[2]);
+    const near = (point: Lab) => apart(point, one) <= apart(point, two);
     const first = clean.filter(near);
     second = clean.filter((point) => !near(point));
     if (first.length === 0 || second.length === 0) return { lab, spread, second: null };
@@ -68,18 +72,18 @@ export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
 }
 
 /**
- * What of a region no wing lies over, when wings lie over most of it: a wing greys what is under it, so the parts of the body that are
- * farthest from grey, if some of them agree and are a fair share. All of it otherwise.
+ * What of a region no wing lies over, when wings may lie over most of it: a wing greys what is under it, so the parts of the body that are
+ * farthest from grey, if some of them agree and are a fair share. Null otherwise: all of it may be veiled.
  */
-function unveiled(cells: ReadonlyMap<number, Lab[]>, all: Lab[]): Lab[] {
+function unveiled(cells: ReadonlyMap<number, Lab[]>, count: number): Lab[] | null {
   const tones = [...cells.values()].filter((points) => points.length >= LEAST_PIXELS / 2).map((points) => ({ points, middle: middleOf(points) }));
   const fromGrey = ([l, a, b]: Lab) => Math.hypot(l - GREY_L, a, b);
   tones.sort((one, two) => fromGrey(two.middle) - fromGrey(one.middle));
   // The very first may be a leg.
   const anchor = tones[2]?.middle;
-  if (!anchor) return all;
+  if (!anchor) return null;
   const pure = tones.filter(({ middle }) => deltaE(middle, anchor) < SAME_TONE).flatMap(({ points }) => points);
-  return pure.length >= Math.max(3 * LEAST_PIXELS, UNVEILED_SHARE * all.length) ? pure : all;
+  return pure.length >= Math.max(3 * LEAST_PIXELS, UNVEILED_SHARE * count) ? pure : null;
 }
 
 /** Region of a view: what lies at this share of the way from head to tail. */
@@ -89,13 +93,13 @@ function regionAt(u: number, face: 'back' | 'belly'): RegionId | null {
 }
 
 /** One colour for a whole case, its rim left out. */
-export function caseColour(cut: Cut, tones: Tones, edgePx: number): Partial<Record<RegionId, RegionColour>> {
+export function caseColour(cut: Cut, tones: Tones, edgePx: number): RegionColours {
   const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const points: Lab[] = [];
   for (let at = 0; at < depth.length; at++) if (depth[at]! >= rim) points.push([tones.L[at]!, tones.a[at]!, tones.b[at]!]);
   const colour = colourOfPixels(points);
-  return colour ? { case: colour } : {};
+  return { told: colour ? { case: colour } : {}, veiled: [] };
 }
 
 /** Pixels within the blur of the edge are mixed with paper. */
@@ -127,8 +131,14 @@ export function isWinged(cut: Parameters<typeof wingsOf>[0]): boolean {
   return wings.length > WING_SHARE * trunk;
 }
 
+/** Colours by region, and the regions whose own colour cannot be told from what lies over them. */
+export interface RegionColours {
+  told: Partial<Record<RegionId, RegionColour>>;
+  veiled: RegionId[];
+}
+
 /** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
-export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): Partial<Record<RegionId, RegionColour>> {
+export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): RegionColours {
   const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
@@ -162,11 +172,25 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
     if (own) own.push(tone);
     else list.cells.set(cell, [tone]);
   }
-  if (wings.length > WING_SHARE * trunk) found.set('wing' as RegionId, { clear: wings.map(lab), veiled: [], cells: new Map() });
-  return Object.fromEntries([...found].flatMap(([region, { clear, veiled, cells }]) => {
-    const enough = clear.length >= Math.max(3 * LEAST_PIXELS, CLEAR_SHARE * (clear.length + veiled.length));
-    const all = [...clear, ...veiled];
-    const colour = colourOfPixels(enough ? clear : region.startsWith('abdomen') ? unveiled(cells, all) : all);
-    return colour ? [[region, colour] as const] : [];
-  }));
+  const wing = veiled ? colourOfPixels(wings.map(lab)) : null;
+  const colours: RegionColours = { told: wing ? { wing } : {}, veiled: [] };
+  for (const [region, { clear, veiled: under, cells }] of found) {
+    const bare = under.length === 0 || clear.length >= Math.max(3 * LEAST_PIXELS, CLEAR_SHARE * (clear.length + under.length));
+    const own = bare ? clear : unveiled(cells, clear.length + under.length);
+    const colour = own && colourOfPixels(own);
+    if (colour && (bare || !wing || apart(colour.lab, wing.lab) > LIKE_WING)) colours.told[region] = colour;
+    else if (colour || !own) colours.veiled.push(region);
+  }
+  return colours;
+}
+
+/** What rivals for a body say of a region differs when it is farther off than this, CIEDE2000. */
+const CONTESTED_DE = 6;
+
+/** Colours with those left out that would be others if a rival were the body; all of them where what was measured may be a wing. */
+export function withoutContested({ told, veiled }: RegionColours, rivals: readonly RegionColours[], mayBeWing = false): RegionColours & { contested: RegionId[] } {
+  const other = (region: RegionId, { lab }: RegionColour) => mayBeWing || rivals.some((rival) => rival.told[region] && deltaE(rival.told[region].lab, lab) > CONTESTED_DE);
+  const all = Object.entries(told) as [RegionId, RegionColour][];
+  const contested = all.filter(([region, colour]) => region !== 'wing' && other(region, colour)).map(([region]) => region);
+  return { told: Object.fromEntries(all.filter(([region]) => !contested.includes(region))), veiled, contested };
 }

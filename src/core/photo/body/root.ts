@@ -197,3 +197,16 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
   const least = best.plain < PLAIN ? WEAK_SD * length : 0.5;
   return { out: best.s - length, sd: Math.max(least, ANYWHERE * spread), plain: best.plain };
 }
+
+/** A body goes on beyond what is taken of it by no more than this share of its half-width where something hangs beside its end: all that is seen there is so much wider. */
+const CARRIED = 0.5;
+const HUNG = 1.8;
+
+/**
+ * A root far beyond what was taken for the body, which ends `seen` px beyond its line, may be that of wings that lie beside it (`beside`: width of all that is seen
+ * before that end, against the body's): the body ends there, and the ± holds both. With nothing beside it the body goes on in another tone.
+ */
+export function notCarried(root: Root, seen: number, half: number, beside: number): Root {
+  const on = root.out - seen;
+  return beside > HUNG && on > CARRIED * half ? { ...root, out: seen, sd: Math.max(root.sd, on / 2) } : root;
+}

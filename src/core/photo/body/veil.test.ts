@@ -2,7 +2,7 @@ import { deltaE, labOfHex, type Lab } from '../../colour';
 import type { Field } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { awayFrom, depthOf } from './distance';
-import { caseColour, regionColours } from './region-colours';
+import { caseColour, regionColours, withoutContested } from './region-colours';
 import type { Cut } from './separate';
 
 const W = 320;
@@ -36,10 +36,11 @@ function scene(wing: (x: number, y: number) => boolean): { cut: Cut; field: Fiel
     line: Array.from({ length: 41 }, (_, index): [number, number] => [1 + (14 * index) / 40, 5]),
   };
 }
-const belly = (wing: (x: number, y: number) => boolean) => {
+const colours = (wing: (x: number, y: number) => boolean) => {
   const { cut, field, tones, line } = scene(wing);
-  return regionColours(cut, line, field, tones, 'belly', 1)['abdomen-belly']!.lab;
+  return regionColours(cut, line, field, tones, 'belly', 1);
 };
+const belly = (wing: (x: number, y: number) => boolean) => colours(wing).told['abdomen-belly']!.lab;
 
 test('with nothing over it the belly is its own colour', () => expect(deltaE(belly(() => false), BODY)).toBeLessThan(1));
 
@@ -50,12 +51,27 @@ test('wings over most of it from both sides leave the end of the abdomen to tell
   expect(deltaE(belly(both), BODY)).toBeLessThan(2.5);
 });
 
-test('where all of it is veiled, what is seen is said', () => {
-  const lab = belly((x, y) => x > 90 && x < 310 && y > 40 && y < 160);
-  expect(deltaE(lab, BODY)).toBeGreaterThan(8);
+test('where all of it may be veiled no colour is told, and the region says so', () => {
+  const { told, veiled } = colours((x, y) => x > 90 && x < 310 && y > 40 && y < 160);
+  expect([told['abdomen-belly'], veiled]).toEqual([undefined, ['abdomen-belly']]);
+  // The thorax before it lies bare.
+  expect(deltaE(told['thorax-belly']!.lab, THORAX)).toBeLessThan(1);
+});
+
+test('a colour that a rival for the body would give otherwise is not told; a wing\'s is the same whichever is the body', () => {
+  const one = (lab: Lab) => ({ lab, spread: 1, second: null });
+  const told = { 'abdomen-belly': one([50, 0, 0]), 'thorax-belly': one([30, 0, 0]), wing: one([80, 0, 0]) };
+  const rival = (l: number) => ({ told: { 'abdomen-belly': one([l, 0, 0] as unknown as Lab), wing: one([20, 0, 0]) }, veiled: [] });
+  const far = [53, 56, 58].map((l) => deltaE([50, 0, 0], [l, 0, 0]));
+  expect([far[0]! < 5, far[1]! < 6, far[2]! > 6.6]).toEqual([true, true, true]);
+  expect(withoutContested({ told, veiled: ['thorax-back'] }, [rival(56)])).toEqual({ told, veiled: ['thorax-back'], contested: [] });
+  const { told: left, contested } = withoutContested({ told, veiled: [] }, [rival(51), rival(58)]);
+  expect([Object.keys(left), contested]).toEqual([['thorax-belly', 'wing'], ['abdomen-belly']]);
+  const wing = withoutContested({ told, veiled: [] }, [], true);
+  expect([Object.keys(wing.told), wing.contested]).toEqual([['wing'], ['abdomen-belly', 'thorax-belly']]);
 });
 
 test('a case has one colour, the most of it', () => {
   const { cut, tones } = scene(() => false);
-  expect(deltaE(caseColour(cut, tones, 1).case!.lab, BODY)).toBeLessThan(1);
+  expect(deltaE(caseColour(cut, tones, 1).told.case!.lab, BODY)).toBeLessThan(1);
 });

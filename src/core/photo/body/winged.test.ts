@@ -7,8 +7,8 @@ import { mayHaveWings } from '../../naturals';
 import { guessesOf, likeliest } from './choose-body';
 import { strandsOn } from './strands';
 import { endedAt } from './ends';
-import { likeWing, runsThin } from './measure-body';
-import { partingOf, rootOf } from './root';
+import { likeWing, runsThin } from './doubt';
+import { notCarried, partingOf, rootOf } from './root';
 import { regionsOf, tonesIn } from './regions';
 
 const W = 300;
@@ -130,6 +130,13 @@ describe('where an abdomen leaves off at its tails', () => {
     const root = rootOf(line(215), { width: W, height: H, tones, ink: all, edgePx: 1 }, 12, partingOf(line(215), strands, 12)!)!;
     expect(root.plain).toBeLessThan(28);
     expect(root.sd).toBeGreaterThanOrEqual(0.08 * 165 - 1e-6);
+  });
+  test('a fall far beyond what was taken for the body does not carry it on where wings hang beside its end: it ends there, and the ± holds both', () => {
+    const root = { out: 12, sd: 1, plain: 90 };
+    expect(notCarried(root, 7.1, 10, 2)).toBe(root);
+    expect(notCarried(root, 6.9, 10, 1.85)).toEqual({ out: 6.9, sd: 2.55, plain: 90 });
+    expect(notCarried({ ...root, sd: 4 }, 6.9, 10, 2).sd).toBe(4);
+    expect(notCarried(root, 2, 10, 1.75)).toBe(root);
   });
   test('a line ends where it is said to: on its way, or straight on', () => {
     const bent: Spot[] = [[0, 0], [10, 0], [10, 10]];

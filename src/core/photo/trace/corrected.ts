@@ -1,5 +1,6 @@
 import type { RegionId } from '@/catalogue/ids';
 import { labOfBytes, type Lab } from '../../colour';
+import type { LengthError } from '../body/length-error';
 import { lengthOf } from '../body/midline';
 import { colourOfPixels, type RegionColour } from '../body/region-colours';
 import type { Spot } from '../card';
@@ -23,6 +24,8 @@ export interface Traced {
   widthsMm: readonly number[];
   /** Body millimetres of a card millimetre: the height of the body and the printed scale. */
   factor: number;
+  /** What the found ± is made of, mm; unknown for readings by taps. */
+  error?: LengthError;
 }
 
 export const USUAL_CUTS: Cuts = [0.1, 0.34, 0.42, 0.94];
@@ -31,6 +34,8 @@ const NODES = 5;
 const HAND_END_MM = 0.04;
 const HAND_END_PX = 1.2;
 const HAND_WAY = 0.004;
+/** A node no farther than this from the found line lies on it. */
+const AS_FOUND_MM = 0.15;
 /** Colour is taken from this share of the width about the midline: the rim is mixed with paper. */
 const INNER = 0.36;
 const LEAST_REGION = 0.04;
@@ -41,13 +46,15 @@ export function traceOf(insect: Pick<Traced, 'midlineMm'>): Trace {
 }
 
 /** Length along a moved trace: where only its ends moved, the line between them is the one that was found. */
-export function tracedLength({ nodes }: Trace, { bodyMm, sdMm, factor, midlineMm }: Traced, pxPerMm: number): { bodyMm: number; sdMm: number } {
+export function tracedLength({ nodes }: Trace, { bodyMm, sdMm, factor, midlineMm, error }: Traced, pxPerMm: number): { bodyMm: number; sdMm: number } {
   // Nodes lie on the found line; the curve through them is a little shorter than it, by a share that is known.
   const lost = lengthOf(midlineMm) / (lengthOf(curveThrough(nodesOf(midlineMm, nodes.length))) || 1);
   const length = lengthOf(curveThrough(nodes)) * factor * lost;
   const ends = Math.SQRT2 * Math.hypot(HAND_END_MM, HAND_END_PX / pxPerMm);
-  // What a hand cannot mend, the scale and the height, stays in the ±; it is at least half of what was said.
-  return { bodyMm: length, sdMm: Math.hypot(ends, HAND_WAY * length, (0.5 * sdMm * length) / bodyMm) };
+  // What a hand cannot mend stays in the ±: the card, the height, a body that stretches, and the found line where only its ends were moved; where they are not told apart, half of what was said.
+  const asFound = nodes.slice(1, -1).every((node) => shareNear(midlineMm, node).off < AS_FOUND_MM);
+  const kept = error ? Math.hypot(error.card, error.height, error.stretch, asFound ? error.posture : 0) : 0.5 * sdMm;
+  return { bodyMm: length, sdMm: Math.hypot(ends, HAND_WAY * length, (kept * length) / bodyMm) };
 }
 
 /** A trace read from its other end, which is now the head: its regions are counted from there. */

@@ -4,7 +4,7 @@ import { lengthOf } from '../body/midline';
 import type { Spot } from '../card';
 import type { Crop } from '../field/balanced';
 import { homography, project } from '../find/homography';
-import { colourAt, colourOfTap, curveThrough, lengthByHand, neutralOf, nodesOf, outlineOf, scaleOfFour, scaleOfTwo, shareNear, traceOf, tracedColours, tracedLength, turnedRound, USUAL_CUTS, withCut } from './index';
+import { colourAt, colourOfTap, curveThrough, endShown, lengthByHand, neutralOf, nodesOf, outlineOf, scaleOfFour, scaleOfTwo, shareNear, traceOf, tracedColours, tracedLength, turnedRound, USUAL_CUTS, withCut } from './index';
 
 /** An arc of a circle, mm. */
 function arc(radius: number, angle: number, points = 60): Spot[] {
@@ -43,6 +43,50 @@ describe('a trace moved by hand', () => {
   test('its ± grows where the picture shows less, and never falls under half of the scale\'s', () => {
     expect(tracedLength(trace, FOUND, 10).sdMm).toBeGreaterThan(tracedLength(trace, FOUND, 40).sdMm);
     expect(tracedLength(trace, { ...FOUND, sdMm: 2 }, 1000).sdMm).toBeGreaterThan(0.99);
+  });
+  test('where the parts of the ± are known, the ends a hand has set leave it, and the card, the height and a soft body stay', () => {
+    const error = { ends: 0.2, blur: 0.3, posture: 0.4, root: 3, card: 0.05, height: 0.04, stretch: 0 };
+    const sd = (more: object) => tracedLength(trace, { ...FOUND, sdMm: 3.1, error: { ...error, ...more } }, 1000).sdMm;
+    expect(sd({})).toBeCloseTo(Math.hypot(Math.SQRT2 * 0.04, 0.004 * FOUND.bodyMm, 0.05, 0.04, 0.4), 3);
+    // A line that was moved has no more of the found one's doubt, from 0.15 mm on.
+    const aside = (mm: number) => tracedLength({ ...trace, nodes: trace.nodes.map(([x, y], index): Spot => (index === 2 ? [x - mm * Math.sin(0.6), y + mm * Math.cos(0.6)] : [x, y])) }, { ...FOUND, error }, 1000).sdMm;
+    expect([aside(0.13) > 0.4, aside(0.17) < 0.15]).toEqual([true, true]);
+    for (const part of ['card', 'height', 'stretch']) expect(sd({ [part]: 0.2 })).toBeGreaterThan(0.2);
+  });
+  describe('an end that was shown by a tap', () => {
+    const wide = 1.6;
+    const far = trace.nodes[4]!;
+    const at = (share: number, aside = 0): Spot => {
+      const angle = 1.2 * share;
+      return [30 + (9 + aside) * Math.sin(angle), 20 + 9 - (9 + aside) * Math.cos(angle)];
+    };
+    const length = (which: 'head' | 'end', spot: Spot) => lengthOf(curveThrough(endShown(trace, which, spot, wide).nodes));
+    test('ends the found line there, within it and beyond it', () => {
+      expect(length('end', at(0.7))).toBeCloseTo(0.7 * 9 * 1.2, 1);
+      expect(length('end', at(1.15))).toBeCloseTo(1.15 * 9 * 1.2, 1);
+      expect(endShown(trace, 'end', at(0.7), wide).nodes[4]).toEqual(at(0.7));
+      expect(endShown(trace, 'end', at(0.7), wide).nodes[0]).toEqual(trace.nodes[0]);
+    });
+    test('the head likewise, and the tail stays', () => {
+      const moved = endShown(trace, 'head', at(0.2), wide);
+      expect([moved.nodes[0], moved.nodes[4]]).toEqual([at(0.2), far]);
+      expect(lengthOf(curveThrough(moved.nodes))).toBeCloseTo(0.8 * 9 * 1.2, 1);
+    });
+    test('well beside the line it goes straight from the other end: the line lay on something else', () => {
+      const spot = at(0.8, -4);
+      const { nodes } = endShown(trace, 'end', spot, wide);
+      expect(lengthOf(curveThrough(nodes))).toBeCloseTo(Math.hypot(spot[0] - 30, spot[1] - 20), 6);
+      expect(endShown(trace, 'end', at(0.8, -1.1), wide).nodes[2]).not.toEqual(nodes[2]);
+      // Just within three quarters of the width the found line is kept, just outside it is not.
+      const straightness = (aside: number) => { const line = curveThrough(endShown(trace, 'end', at(0.8, aside), wide).nodes); return lengthOf(line) / Math.hypot(line[0]![0] - line[line.length - 1]![0], line[0]![1] - line[line.length - 1]![1]); };
+      expect([straightness(-1.1) > 1.01, straightness(-1.3) < 1.001]).toEqual([true, true]);
+    });
+    test('beside the head it says that head and end were taken for one another', () => {
+      const moved = endShown(trace, 'end', at(0.1), wide);
+      expect([moved.nodes[0], moved.nodes[4]]).toEqual([far, at(0.1)]);
+      expect(endShown(trace, 'end', at(0.45), wide).nodes[0]).toEqual(trace.nodes[0]);
+      expect(endShown(trace, 'end', at(0.35), wide).nodes[0]).toEqual(far);
+    });
   });
   test('turned round the other end is the head', () => {
     const other = turnedRound(trace);
