@@ -9,7 +9,7 @@ import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
 import { placeOf, type StyleInUse } from '../answer/score-hook';
 import { threadDiameter, woundCut } from './amounts';
 import { cutOf, partAmount } from './part-amount';
-import { headTurnBudget, threadReasons, type ThreadOnHook } from './thread-advice';
+import { headTurnBudget, threadReasons, turnsHeld, type ThreadOnHook } from './thread-advice';
 import type { BenchState, PartStanding } from '../bench/bench-shape';
 import { tieCard } from '../bench/tie-card';
 import type { AfterStep, Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from './card-shape';
@@ -158,7 +158,7 @@ export function buildCard(input: CardInput): Card {
   const kept = dressing.steps.filter((step) => step.part === null || !without.includes(step.part)).map(stepOf);
   if (flatten) kept.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
   const steps = numbered(kept);
-  const threadOn: ThreadOnHook = { shankMm: hook.shank_mm, eyeMm: hook.eye_mm, wireMm: hook.wire_mm, headMm: partMm(laid, 'head') };
+  const threadOn: ThreadOnHook = { shankMm: hook.shank_mm, eyeMm: hook.eye_mm, wireMm: hook.wire_mm, headMm: partMm(laid, 'head'), heldAtHead: turnsHeld(steps, laid.parts.find((item) => item.part.part === 'head')?.fromMm ?? null) };
   const lengthOf = (share: DressingWeight['cover']) => (share ? (baseLength(share.base, { ...lengths, abdomen: partMm(laid, 'abdomen') ?? 0 }, new Map(), false) ?? 0) * share.factor : null);
   const card: Card = {
     dressing: { id: dressing.id, name: dressing.name, rev: dressing.rev },

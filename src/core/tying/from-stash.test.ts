@@ -48,3 +48,36 @@ test('what nothing at hand can do is short, and stays as written; one made by ha
   furs.add('rust-fur');
   expect(JSON.stringify(fromStash(own, furs, SHIPPED).dressing.steps)).not.toContain('"fine-fur"');
 });
+
+describe('what stands in', () => {
+  const material = (id: string, hex: string, ...functions: string[]) => ({ id, name: id.toUpperCase(), hex, functions });
+  const CATALOGUE = { ...SHIPPED, materials: [material('wanted', '#808080', 'body.dubbed'), material('far', '#ff0000', 'body.dubbed'), material('b-near', '#828282', 'body.dubbed'), material('a-near', '#828282', 'body.dubbed'), material('same', '#808080', 'rib.wire'), material('silk', '#202020', 'thread'), material('cord', '#404040', 'thread')] } as unknown as typeof SHIPPED;
+  const own = dressing('first-light-dun');
+  const part = (id: string, of: string | null, does: string | null, more: object = {}) => ({ ...own.parts[0]!, id, material: of, function: does, optional: false, way: null, ...more }) as typeof own.parts[number];
+  const made = (parts: typeof own.parts, thread = 'silk') => ({ ...own, parts, steps: [], layers: [], assemblies: [], threads: [{ ...own.threads[0]!, material: thread }] });
+  const swaps = (of: ReturnType<typeof made>, ...have: string[]) => {
+    const { dressing: is, reasons } = fromStash(of, new Set(have), CATALOGUE);
+    return { parts: is.parts.map((item) => item.material), thread: is.threads[0]!.material, said: reasons.slice(1).map(({ params }) => [params.from, params.to]) };
+  };
+  const one = made([part('abdomen', 'wanted', 'body.dubbed')]);
+  test('the nearest in colour that does the same work; of two as near the first by name', () => {
+    expect(swaps(one, 'far', 'same', 'b-near', 'a-near', 'silk')).toEqual({ parts: ['a-near'], thread: 'silk', said: [['WANTED', 'A-NEAR']] });
+    expect(swaps(one, 'far', 'b-near', 'silk')).toMatchObject({ parts: ['b-near'] });
+    expect(swaps(one, 'far', 'same', 'silk')).toMatchObject({ parts: ['far'] });
+  });
+  test('only for what is missing: what is there stays, though another is as near', () => {
+    expect(swaps(made([part('abdomen', 'b-near', 'body.dubbed'), part('thorax', 'wanted', 'body.dubbed')]), 'a-near', 'b-near', 'silk')).toEqual({ parts: ['b-near', 'a-near'], thread: 'silk', said: [['WANTED', 'A-NEAR']] });
+  });
+  test('with nothing to swap the very dressing comes back', () => {
+    expect(fromStash(one, new Set(['wanted', 'silk']), CATALOGUE).dressing).toBe(one);
+    expect(fromStash(one, new Set(['same', 'silk']), CATALOGUE)).toMatchObject({ ready: 'short', dressing: one });
+  });
+  test('a part of no material, of no work, or of one nobody knows is left alone', () => {
+    const odd = made([part('a', null, 'body.dubbed'), part('b', 'wanted', null), part('c', 'unknown', 'body.dubbed')]);
+    expect(swaps(odd, 'far', 'silk')).toEqual({ parts: [null, 'wanted', 'unknown'], thread: 'silk', said: [] });
+  });
+  test('a thread by its own nearest, and one material in two parts is swapped alike and said once', () => {
+    const two = made([part('abdomen', 'wanted', 'body.dubbed'), part('thorax', 'wanted', 'body.dubbed')]);
+    expect(swaps(two, 'far', 'cord')).toEqual({ parts: ['far', 'far'], thread: 'cord', said: [['WANTED', 'FAR'], ['SILK', 'CORD']] });
+  });
+});

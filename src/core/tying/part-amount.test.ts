@@ -99,7 +99,7 @@ describe('on a card', () => {
 });
 
 describe('thread', () => {
-  const on14 = { shankMm: 7, eyeMm: 1.41, wireMm: 0.405, headMm: 1.41 };
+  const on14 = { shankMm: 7, eyeMm: 1.41, wireMm: 0.405, headMm: 1.41, heldAtHead: 0 };
   test('a finer thread, and a larger head, take more turns', () => {
     expect(headTurnBudget(30, 'gel-spun', on14)).toBeGreaterThan(headTurnBudget(70, 'nylon', on14));
     expect(headTurnBudget(70, 'nylon', { ...on14, headMm: 0.7 })).toBeLessThan(headTurnBudget(70, 'nylon', on14));

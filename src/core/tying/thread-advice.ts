@@ -2,6 +2,7 @@ import { FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HEAD_WIRES, HOLDING_TURN
 import { reason, type Reason } from '../code';
 import type { Dressing } from '../dressings';
 import type { Material } from '../materials';
+import type { CardStep } from './card-shape';
 import { flatThickness, threadDiameter } from './amounts';
 
 type Thread = Dressing['threads'][number];
@@ -11,6 +12,18 @@ export interface ThreadOnHook {
   eyeMm: number;
   wireMm: number;
   headMm: number | null;
+  /** Turns that hold what is tied off at the head. */
+  heldAtHead: number;
+}
+
+/** What is tied off no farther than this behind the head ends under it, mm. */
+const AT_HEAD_MM = 0.15;
+
+/** Turns that hold what is tied off where the head will lie: up to `rearMm` behind the eye; none where there is no head. */
+export function turnsHeld(steps: readonly Pick<CardStep, 'do' | 'at' | 'turns'>[], rearMm: number | null): number {
+  if (rearMm === null) return 0;
+  const held = steps.filter((step) => step.do === 'tie-off' && step.at !== null && step.at.mm <= rearMm + AT_HEAD_MM);
+  return held.reduce((sum, { turns }) => sum + (turns ?? HOLDING_TURNS.wound), 0);
 }
 
 /** Turns of a flattened thread that a head may take: as long as the head, no thicker than a neat one. Source: domain §4, formulas §8. */
@@ -21,12 +34,6 @@ export function headTurnBudget(denier: number, fibre: NonNullable<Material['fibr
   return perLayer * layers;
 }
 
-/** Turns of thread that lie over one another at the head: what holds every part tied off there, and the finish. */
-function turnsAtHead(dressing: Dressing, thread: Thread): number {
-  const ends = dressing.steps.filter((step) => step.do === 'tie-off' && (step.at === 'one-eye' || step.at === 'two-eyes')).length;
-  return ends * HOLDING_TURNS.wound + thread.finish_turns;
-}
-
 /** Why a thread suits, or does not: bulk, pull, slip, show-through and split, each with its reason. Source: domain §5. */
 export function threadReasons(dressing: Dressing, thread: Thread, material: Material, on: ThreadOnHook, materials: readonly Material[]): Reason[] {
   if (material.denier === null || material.fibre === null) return [];
@@ -34,7 +41,7 @@ export function threadReasons(dressing: Dressing, thread: Thread, material: Mate
   const reasons: Reason[] = [];
   const atHead = thread.role === 'foundation' || thread.role === 'head';
   if (atHead && dressing.parts.some((part) => part.part === 'head' && part.material === material.id)) {
-    const [turns, budget] = [turnsAtHead(dressing, thread), headTurnBudget(denier, fibre, on)];
+    const [turns, budget] = [on.heldAtHead + thread.finish_turns, headTurnBudget(denier, fibre, on)];
     reasons.push(reason(turns > budget ? 'thread-bulk-over' : 'thread-bulk', { turns, budget, denier }, { evidence: 'theory' }));
   }
   const hair = dressing.parts.find((part) => part.function === 'wing.hair' || (part.function === 'wing.down' && part.unit === 'compressed-mm'));

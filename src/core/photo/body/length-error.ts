@@ -6,7 +6,7 @@ const MID_HEIGHT_SD = 0.45;
 /** How well an end is found: pixels, of the blur of an edge, of the body's half-width. */
 const END_SD = { px: 0.46, ofBlur: 0.25, ofRadius: 0.035 } as const;
 /** How well a midline is followed: of its length, more for each radian it turns, and for a turn too sharp to follow. */
-const WAY_SD = { straight: 0.0025, perRadian: 0.004, sharp: 0.06 } as const;
+const WAY_SD = { straight: 0.0025, perRadian: 0.004, sharp: 0.09 } as const;
 /** The marks of the card lie this far apart, mm. */
 export const CARD_SPAN_MM = 75;
 /** Fitted so that readings of simulated photographs are held as often as is said: docs/accuracy.md. */
