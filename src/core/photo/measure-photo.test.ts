@@ -76,7 +76,7 @@ test.each(['in lamp light', 'upside down and tilted to 34 degrees', 'a curled la
 
 test('a case is measured whole: what sticks out of it is no tail and no wing', () => {
   const [found] = of('a case with tails and legs out of it').insects;
-  expect([found!.what, found!.error.root, found!.warnings.map((warning) => warning.code)]).toEqual(['case', 0, []]);
+  expect([found!.what, found!.error.root, found!.error.wing, found!.warnings.map((warning) => warning.code)]).toEqual(['case', 0, 0, []]);
   expect(of('plain').insects[0]!.error.root).toBeGreaterThan(0);
 });
 

@@ -56,12 +56,10 @@ export interface Seen {
   edgePx: number;
 }
 
-/** SD of where an insect ends that may have wings or tails, by its outline: a share of its length; 0 where nothing speaks against its end. */
-export function doubtOf({ profile, wings, rootFound, half, edgePx }: Seen): number {
-  return Math.max(
-    likeWing(profile) ? WING_SD : 0,
-    !wings && staysBroad(profile) ? UNDER_SD : 0,
-    wings && !rootFound && half < BLURRED * edgePx ? TAILS_SD : 0,
-    behindStep(profile) / HELD,
-  );
+/** SD of where an insect ends that may have wings or tails, by its outline: shares of its length for either; 0 where nothing speaks against its end. */
+export function doubtOf({ profile, wings, rootFound, half, edgePx }: Seen): { wing: number; root: number } {
+  return {
+    wing: likeWing(profile) ? WING_SD : !wings && staysBroad(profile) ? UNDER_SD : 0,
+    root: Math.max(wings && !rootFound && half < BLURRED * edgePx ? TAILS_SD : 0, behindStep(profile) / HELD),
+  };
 }

@@ -25,6 +25,8 @@ export interface LengthError {
   height: number;
   /** Where the abdomen falls to its tails. */
   root: number;
+  /** A wing that may hide the end, or may have been taken for the body; readings of before have none. */
+  wing?: number;
   /** A soft body that stretches. */
   stretch: number;
 }
@@ -46,12 +48,13 @@ export interface MeasuredLength {
   cameraSd: number;
   /** Share by which soft bodies of its stage stretch. */
   stretch: number;
-  /** How well the root of its tails is found, px; 0 where it has none. */
+  /** How well the root of its tails is found, and how much a wing may hide, px; 0 where it has none. */
   rootPx: number;
+  wingPx: number;
 }
 
 /** The parts of a length's ±, each by itself. Source: docs/accuracy.md. */
-export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch, rootPx }: MeasuredLength): LengthError {
+export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch, rootPx, wingPx }: MeasuredLength): Required<LengthError> {
   const bothEnds = (px: number) => FITTED * Math.SQRT2 * px * mmPerPx;
   return {
     ends: bothEnds(Math.hypot(END_SD.px, END_SD.ofRadius * radiusPx)),
@@ -60,6 +63,7 @@ export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, re
     card: (FITTED * bodyMm * residualMm) / CARD_SPAN_MM,
     height: FITTED * bodyMm * (raisedMm / cameraMm) * Math.hypot(MID_HEIGHT_SD, cameraSd),
     root: rootPx * mmPerPx,
+    wing: wingPx * mmPerPx,
     stretch: stretch * bodyMm,
   };
 }
@@ -79,9 +83,9 @@ export function confidenceOf(bodyMm: number, sdMm: number): number {
 const UNSURE = 0.04;
 
 /** What of a reading must be asked for, as codes of reasons: where the body ends, and its line, which turns more sharply than bodies do and may have gone astray. */
-export function unsureOf(bodyMm: number, { root, posture }: Pick<LengthError, 'root' | 'posture'>): ('photo-end-unsure' | 'photo-line-unsure')[] {
+export function unsureOf(bodyMm: number, { root, wing = 0, posture }: Pick<LengthError, 'root' | 'wing' | 'posture'>): ('photo-end-unsure' | 'photo-line-unsure')[] {
   const far = (sd: number) => Z95 * sd > UNSURE * bodyMm;
-  return [...(far(root) ? ['photo-end-unsure' as const] : []), ...(far(posture) ? ['photo-line-unsure' as const] : [])];
+  return [...(far(Math.hypot(root, wing)) ? ['photo-end-unsure' as const] : []), ...(far(posture) ? ['photo-line-unsure' as const] : [])];
 }
 
 /** A rival length counts from this probability on, and is held so many SD away. */
@@ -96,5 +100,5 @@ export function likelyRivals<T extends { odds: number }>(rivals: readonly T[]): 
 
 /** The same ± grown to hold the lengths of rivals, mm. */
 export function holdingRivals(error: LengthError, bodyMm: number, rivals: readonly { mm: number }[]): LengthError {
-  return { ...error, root: Math.max(error.root, ...rivals.map(({ mm }) => Math.abs(mm - bodyMm) / HELD)) };
+  return { ...error, wing: Math.max(error.wing ?? 0, ...rivals.map(({ mm }) => Math.abs(mm - bodyMm) / HELD)) };
 }

@@ -167,7 +167,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const profile = widths(line);
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.
   const winged = told.winged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
-  const doubt = winged ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge }) : 0;
+  const doubt = winged ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge }) : { wing: 0, root: 0 };
   const perPx = told.printedScale / field.scale;
   const widthMm = Math.max(...profile) * perPx;
   const height = camera.above[2] * told.printedScale;
@@ -177,7 +177,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const turn = turnOf(line);
   const error = lengthError({
     bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
-    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt * lengthOf(line)),
+    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: doubt.wing * lengthOf(line),
   });
   return {
     midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),
