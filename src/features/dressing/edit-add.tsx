@@ -1,10 +1,10 @@
-import { useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { PartId } from '@/catalogue/ids';
 import { DRESSINGS, tailsOf } from '@/catalogue';
 import { dressingFaults } from '@/core/bench';
-import { addPart, newPartId, type Dressing, type Station } from '@/core/dressings';
+import { addPart, newPartId, type Dressing, type DressingFault, type Station } from '@/core/dressings';
 import { addByWay, materialsOf, waysOf } from '@/core/ways';
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
@@ -15,6 +15,37 @@ import { WherePick } from './edit-where';
 
 /** What the bench says of it, at most. */
 const SAID = 3;
+
+type Catalogue = ReturnType<typeof selectCatalogue>;
+
+/** What the bench would refuse of a dressing that it does not refuse already. */
+function newFaults(before: Dressing, after: Dressing, catalogue: Catalogue): DressingFault[] {
+  const all = { ...catalogue, tailsOf };
+  const had = new Set(dressingFaults(before, all).map((fault) => `${fault.code} ${fault.part}`));
+  return dressingFaults(after, all).filter((fault) => !had.has(`${fault.code} ${fault.part}`));
+}
+
+/** Ways that the bench would refuse as the library usually works them here, found one by one while nothing else waits. */
+function useRefused(dressing: Dressing, what: PartId | null, ways: readonly { id: string }[], catalogue: Catalogue): readonly string[] {
+  const [found, setFound] = useState<{ of: unknown; refused: readonly string[] }>({ of: null, refused: NONE });
+  useEffect(() => {
+    if (what === null) return;
+    const refused: string[] = [];
+    let at = 0;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+    const next = () => {
+      const way = ways[at++];
+      if (!way) return setFound({ of: ways, refused });
+      const made = addByWay(dressing, { what, way: way.id }, DRESSINGS, catalogue);
+      if (made && newFaults(dressing, made, catalogue).length > 0) refused.push(way.id);
+      timer = setTimeout(next, 0);
+    };
+    timer = setTimeout(next, 0);
+    return () => clearTimeout(timer);
+  }, [dressing, what, ways, catalogue]);
+  return found.of === ways ? found.refused : NONE;
+}
+const NONE: readonly string[] = [];
 
 /** A new part: what it is, how it is made, of what, where; with what the bench would say of it before it is added. */
 export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: (next: Dressing) => void }) {
@@ -27,6 +58,7 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
   const [from, setFrom] = useState<Station | null>(null);
   const kinds = ids.parts.filter((kind) => newPartId(dressing, kind.id as PartId) !== null && waysOf(kind.id as PartId, dressing.style, DRESSINGS, catalogue.ways).length > 0);
   const ways = useMemo(() => (what === null ? [] : waysOf(what, dressing.style, DRESSINGS, catalogue.ways)), [what, dressing.style, catalogue]);
+  const refused = useRefused(dressing, what, ways, catalogue);
   const way = ways.find((item) => item.id === chosen) ?? ways[0] ?? null;
   const taken = way ? materialsOf(way, catalogue.materials) : [];
   const made = useMemo(() => {
@@ -39,8 +71,7 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
   const looked = useDeferredValue(made);
   const said = useMemo(() => {
     if (!looked) return [];
-    const before = new Set(dressingFaults(dressing, { ...catalogue, tailsOf }).map((fault) => `${fault.code} ${fault.part}`));
-    return dressingFaults(looked, { ...catalogue, tailsOf }).filter((fault) => !before.has(`${fault.code} ${fault.part}`));
+    return newFaults(dressing, looked, catalogue);
     // Worked out for what would be added, not at every key in the rest of the editor.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [looked]);
@@ -58,6 +89,7 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
         <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.what-part')} choices={kinds.map((kind) => ({ id: kind.id as PartId, label: kind.name }))} value={what} none={words('edit-dressing.nothing')} onChange={start} /></View>
         {what && way ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.how')} choices={ways.map((item) => ({ id: item.id, label: words(`way.${item.id}`) }))} value={way.id} onChange={(id) => { setChosen(id); setOf([]); }} /></View> : null}
       </View>
+      {refused.length > 0 ? <Say size="small" tone="soft">{words('edit-dressing.ways-refused', { ways: refused.map((id) => words(`way.${id}`)).join(words('edit-dressing.ways-join')) })}</Say> : null}
       {what && way ? (
         <>
           {taken.map((list, index) => <MaterialPick key={`${way.id}${index}`} label={words(index === 0 ? 'edit-dressing.of' : 'edit-dressing.of-also')} fits={(material) => list.includes(material)} value={of[index] ?? (index === 0 ? fresh?.material : fresh?.also[index - 1]) ?? null} onChange={(id) => setOf(Object.assign([...of], { [index]: id }))} />)}

@@ -196,6 +196,20 @@ describe('a dressing of one\'s own', () => {
     expect(screen.queryByLabelText('Thickness')).toBeNull();
   });
 
+  test('of a part to be added it is said before which ways the bench would refuse here, and only those', async () => {
+    await editor();
+    choose('What it is', 'Hackle');
+    const said = await screen.findByText(/^The bench would refuse here, as they stand: /, undefined, { timeout: 20_000 });
+    const ways = said.textContent!.replace(/^[^:]*: /, '').split('; ');
+    const all = within(screen.getByLabelText('How it is made')).getAllByRole('option').map((option) => option.textContent!);
+    expect(ways.every((way) => all.includes(way))).toBe(true);
+    expect(ways.length).toBeLessThan(all.length);
+    choose('How it is made', ways[0]!);
+    expect(await screen.findByText(/^The bench would say of it:/, undefined, { timeout: 20_000 })).toBeInTheDocument();
+    choose('How it is made', all.find((way) => !ways.includes(way))!);
+    expect(await screen.findByText(/^The bench has nothing ag/, undefined, { timeout: 20_000 })).toBeInTheDocument();
+  });
+
   test('a part taken out is put back as it was, with what was changed since', async () => {
     const { now } = await editor();
     const before = now();
