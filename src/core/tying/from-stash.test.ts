@@ -81,3 +81,19 @@ describe('what stands in', () => {
     expect(swaps(two, 'far', 'cord')).toEqual({ parts: ['far', 'far'], thread: 'cord', said: [['WANTED', 'FAR'], ['SILK', 'CORD']] });
   });
 });
+
+test('a coat and a tint of a material that is swapped are swapped with it, others stay', () => {
+  const own = dressing('first-light-dun');
+  const have = new Set(SHIPPED.materials.map((item) => item.id));
+  have.delete('thread-olive-70');
+  const made = (coat: string | null, tint: string | null) => {
+    const { dressing: is } = fromStash({ ...own, parts: own.parts.map((part) => (part.id === 'thorax' ? { ...part, coat, tint } : part)) }, have, SHIPPED);
+    const { coat: c, tint: t } = is.parts.find((part) => part.id === 'thorax')!;
+    return [c, t];
+  };
+  const other = fromStash(own, have, SHIPPED).dressing.threads[0]!.material;
+  expect(other).not.toBe('thread-olive-70');
+  expect(made('thread-olive-70', null)).toEqual([other, null]);
+  expect(made(null, 'thread-olive-70')).toEqual([null, other]);
+  expect(made('head-varnish', 'brown-marker')).toEqual(['head-varnish', 'brown-marker']);
+});

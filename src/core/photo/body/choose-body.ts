@@ -39,6 +39,8 @@ export interface Guess {
   length: number;
   /** Where something lies over it, px of the window. */
   span: Span | null;
+  /** How far what is left out goes straight on beyond an end, px: it may be the rest of the body. */
+  past: number;
   signs: Signs;
 }
 
@@ -56,6 +58,10 @@ const FEW_STRANDS = 2;
 const LEAST_TAKEN = 0.3;
 /** What is left out goes straight on when this share of it lies before an end. */
 const STRAIGHT_SHARE = 0.7;
+/** It is the rest of a body as far as it is so wide against its end; tails are not. */
+const STILL_WIDE = 0.5;
+/** Less than this share of the trunk that goes straight on is a foot or a crumb. */
+const LEAST_ONWARD = 0.04;
 /** Turns, radians, and lengths against the width that bodies have. */
 const USUAL_TURN = 0.35;
 const USUAL_SLENDER = [3, 14] as const;
@@ -173,8 +179,16 @@ function fromEnd({ at, out }: End, x: number, y: number): { along: number; acros
   return { along: (x - at[0]) * out[0] + (y - at[1]) * out[1], across: Math.abs((x - at[0]) * out[1] - (y - at[1]) * out[0]) };
 }
 
-/** Share of a trunk that lies beside its line, and what is left out though it goes straight on, against the trunk. */
-function outlineSigns(own: readonly boolean[], { of, width }: Small, { mask, line, deep, ends, radius }: Trunk): Pick<Signs, 'uncovered' | 'onward' | 'area'> {
+/** Which end a spot lies straight on from, by number; -1 for neither. */
+function onwardFrom(ends: readonly End[], x: number, y: number): number {
+  return ends.findIndex((end) => {
+    const { along, across } = fromEnd(end, x, y);
+    return along > 0 && across < 1.3 * end.half + 1;
+  });
+}
+
+/** Share of a trunk that lies beside its line, and what is left out though it goes straight on, against the trunk; and which regions those are. */
+function outlineSigns(own: readonly boolean[], { of, width }: Small, { mask, line, deep, ends, radius }: Trunk): { signs: Pick<Signs, 'uncovered' | 'onward' | 'area'>; straight: boolean[] } {
   const [total, beyond] = [own.map(() => 0), own.map(() => 0)];
   let [area, uncovered] = [0, 0];
   for (let at = 0; at < of.length; at++) {
@@ -188,14 +202,27 @@ function outlineSigns(own: readonly boolean[], { of, width }: Small, { mask, lin
       let slack = Math.min(...ends.map((end) => Math.hypot(end.at[0] - x, end.at[1] - y) - 1.1 * radius));
       for (let index = 0; index < line.length; index += 2) slack = Math.min(slack, Math.hypot(line[index]![0] - x, line[index]![1] - y) - deep[index]!);
       if (slack > 1) uncovered++;
-    } else if (!own[region] && ends.some((end) => {
-      const { along, across } = fromEnd(end, x, y);
-      return along > 0 && across < 1.3 * end.half + 1;
-    })) beyond[region]!++;
+    } else if (!own[region] && onwardFrom(ends, x, y) >= 0) beyond[region]!++;
   }
   const all = total.reduce((sum, value) => sum + value, 0);
-  const onward = beyond.reduce((sum, value, region) => sum + (value > STRAIGHT_SHARE * total[region]! ? total[region]! : 0), 0) / area;
-  return { uncovered: -uncovered / area, onward: -Math.min(1, onward), area: area / all };
+  const straight = total.map((value, region) => beyond[region]! > STRAIGHT_SHARE * value);
+  const onward = total.reduce((sum, value, region) => sum + (straight[region] ? value : 0), 0) / area;
+  return { signs: { uncovered: -uncovered / area, onward: -Math.min(1, onward), area: area / all }, straight };
+}
+
+/** How far regions that go straight on from a trunk do so nearly as wide as its end, px. */
+function pastEnd(straight: readonly boolean[], { of, width }: Small, { mask, ends, radius }: Trunk): number {
+  const widths = ends.map(() => new Map<number, number>());
+  for (let at = 0; at < of.length; at++) {
+    if (mask[at] !== 0 || !straight[of[at]!]) continue;
+    const [x, y] = [(at % width) + 0.5, ((at / width) | 0) + 0.5];
+    const from = onwardFrom(ends, x, y);
+    if (from < 0) continue;
+    const step = Math.floor(fromEnd(ends[from]!, x, y).along);
+    widths[from]!.set(step, (widths[from]!.get(step) ?? 0) + 1);
+  }
+  const far = widths.flatMap((own, at) => [...own].flatMap(([step, wide]) => (wide > STILL_WIDE * 2 * ends[at]!.half ? [step + 1 - 1.1 * radius] : [])));
+  return Math.max(0, ...far);
 }
 
 /** What hangs on a trunk, and what of it leaves its ends. */
@@ -247,8 +274,9 @@ function guessOf(own: readonly boolean[], small: Small, strands: readonly Strand
   const { line, length, radius, deep, span } = trunk;
   const slender = length / (2 * Math.max(...deep));
   const [stout, thin] = USUAL_SLENDER;
+  const outline = outlineSigns(own, small, trunk);
   const signs: Signs = {
-    ...outlineSigns(own, small, trunk), ...strandSigns(own, small.factor, strands, trunk),
+    ...outline.signs, ...strandSigns(own, small.factor, strands, trunk),
     stripe: -stripedShare(own, small, trunk),
     turn: -Math.max(0, sharpestTurn(line, radius) - USUAL_TURN),
     slender: -Math.max(0, (stout - slender) / stout, (slender - thin) / thin),
@@ -256,7 +284,7 @@ function guessOf(own: readonly boolean[], small: Small, strands: readonly Strand
   };
   const score = (Object.keys(signs) as (keyof Signs)[]).reduce((sum, key) => sum + WEIGHTS[key] * signs[key], 0);
   const { factor } = small;
-  return { own, score, length: length * factor, span: span && { from: [span.from[0] * factor, span.from[1] * factor], to: [span.to[0] * factor, span.to[1] * factor], half: span.half * factor }, signs };
+  return { own, score, length: length * factor, span: span && { from: [span.from[0] * factor, span.from[1] * factor], to: [span.to[0] * factor, span.to[1] * factor], half: span.half * factor }, past: -signs.onward > LEAST_ONWARD ? pastEnd(outline.straight, small, trunk) * factor : 0, signs };
 }
 
 /** What the whole of it has for it before anything is looked at, log odds: most insects are all body. */

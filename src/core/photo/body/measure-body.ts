@@ -132,6 +132,9 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
   return hung * enough * 0.5 + heavy * 4 + LEG * Math.max(-3, Math.min(3, legs));
 }
 
+/** What was left out though it goes straight on is held so many SD away. */
+const LEFT_OUT_SD = 1.7;
+
 /** Where an insect lies: its window of the field, and the card under the camera. */
 export interface Place {
   field: Field;
@@ -168,6 +171,8 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.
   const winged = told.winged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
   const doubt = winged ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge }) : { wing: 0, root: 0 };
+  const past = cut.guess?.past ?? 0;
+  const leftOut = past > 0 ? past + lengthOf(inked) - lengthOf(line) : 0;
   const perPx = told.printedScale / field.scale;
   const widthMm = Math.max(...profile) * perPx;
   const height = camera.above[2] * told.printedScale;
@@ -177,7 +182,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const turn = turnOf(line);
   const error = lengthError({
     bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
-    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: doubt.wing * lengthOf(line),
+    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: Math.max(doubt.wing * lengthOf(line), leftOut / LEFT_OUT_SD),
   });
   return {
     midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),

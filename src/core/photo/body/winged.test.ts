@@ -16,9 +16,10 @@ const H = 160;
 const BODY = labOfHex('#7b5a2f');
 const CHEST = labOfHex('#2e2a27');
 const WING = labOfHex('#8f979c');
+const TIP = labOfHex('#c9c2b2');
 
-/** A dun from the side: chest and abdomen along y = 100 from 40 to 200, a wing up from the chest, three legs, tails from 200 on. */
-function dun({ wing = true, tails = 2.4 }: { wing?: boolean; tails?: number } = {}): { all: Uint8Array; tones: Tones } {
+/** A dun from the side: chest and abdomen along y = 100 from 40 to 200, a wing up from the chest, three legs, tails from 200 on; from `tip` on it is of another tone. */
+function dun({ wing = true, tails = 2.4, tip = 200 }: { wing?: boolean; tails?: number; tip?: number } = {}): { all: Uint8Array; tones: Tones } {
   const n = W * H;
   const [L, a, b, off] = [new Float32Array(n).fill(100), new Float32Array(n), new Float32Array(n), new Float32Array(n)];
   const all = new Uint8Array(n);
@@ -30,7 +31,7 @@ function dun({ wing = true, tails = 2.4 }: { wing?: boolean; tails?: number } = 
     const legs = y > 100 && y < 150 && [60, 75, 90].some((at) => Math.abs(x - at - 0.2 * (y - 100)) < 1.4);
     const apart = x < 225 ? 0 : 0.12 * (x - 225);
     const tailed = x >= 200 && x < 285 && Math.min(Math.abs(y + 0.5 - 100 - apart), Math.abs(y + 0.5 - 100 + apart)) < tails;
-    const own: Lab | null = on ? (x < 100 ? CHEST : BODY) : winged ? WING : legs || tailed ? CHEST : null;
+    const own: Lab | null = on ? (x < 100 ? CHEST : x < tip ? BODY : TIP) : winged ? WING : legs || tailed ? CHEST : null;
     if (!own) continue;
     const at = y * W + x;
     all[at] = 1;
@@ -86,6 +87,19 @@ describe('which regions are the body', () => {
     expect(right.signs.turn).toBeGreaterThanOrEqual(whole.signs.turn);
     const { uncovered, onward, hung, tails, stripe, turn, slender, dark, area } = right.signs;
     expect(right.score).toBeCloseTo(6.2 * uncovered + 6.2 * onward + 5 * hung + 1.35 * tails + 3.7 * stripe + 3.4 * turn + 4.3 * slender + 5 * dark + 0.9 * area, 9);
+  });
+  test.each([[176, true], [196, false]])('a body that leaves out what goes straight on from %d px has so much past its end, unless it is a crumb', (tip, counts) => {
+    const { all, tones } = dun({ tip });
+    const parted = regionsOf(all, W, H, tones);
+    const [front, middle, end] = [regionAt(parted, 60, 100), regionAt(parted, 150, 100), regionAt(parted, tip + 2, 100)];
+    const guesses = guessesOf(parted, strandsOn(all, W, H, parted), tones, W, H);
+    const short = guesses.find(({ own }) => own[front] && own[middle] && own.filter(Boolean).length === 2)!;
+    if (counts) {
+      expect(end).not.toBe(middle);
+      expect(short.past).toBeGreaterThan(10);
+      expect(short.past).toBeLessThan(30);
+      expect(guesses.find(({ own }) => own[front] && own[middle] && own[end] && own.filter(Boolean).length === 3)!.past).toBe(0);
+    } else expect(short.past).toBe(0);
   });
   test('without a wing all of it is', () => {
     const bare = dun({ wing: false });
