@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { blobsOf } from '../blobs';
 import { depthOf, opened, widened } from './distance';
 import { toEnds } from './ends';
+import { turnOf } from './measure-body';
 import { lengthOf, midlineOf, reachIn, sharpestTurn, spaced, tangentAt } from './midline';
 import { colourOfPixels } from './region-colours';
 import type { Lab } from '../../colour';
@@ -96,6 +97,15 @@ describe('the midline', () => {
     const corner = [...straight.slice(0, 20), ...Array.from({ length: 20 }, (_, index): Spot => [19, 6 + index])];
     expect(sharpestTurn(corner, 5)).toBeGreaterThan(1.3);
     expect(sharpestTurn(corner, 5)).toBeLessThan(1.7);
+  });
+  test('a bend to one side turns and does not wander; to and fro it does both', () => {
+    const wave = (bend: (u: number) => number) => Array.from({ length: 61 }, (_, index): Spot => [index, bend(index / 60)]);
+    const arc = turnOf(wave((u) => 12 * u * u));
+    expect(arc.turn).toBeGreaterThan(0.3);
+    expect(arc.wander).toBeLessThan(0.02);
+    const wavy = turnOf(wave((u) => 3 * Math.sin(4 * Math.PI * u)));
+    expect(wavy.wander).toBeGreaterThan(0.6 * wavy.turn);
+    expect(wavy.turn).toBeGreaterThan(1.5);
   });
   test('what leaves its side does not lead it astray, though it is longer than the head', () => {
     const withLeg = mask((px, py) => (px > 15 && px < 105 && Math.abs(py - 60) < 10) || (Math.abs(px - 30) < 2.4 && py > 2 && py <= 52));

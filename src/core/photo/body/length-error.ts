@@ -5,8 +5,8 @@ export const MID_HEIGHT = 0.3;
 const MID_HEIGHT_SD = 0.45;
 /** How well an end is found: pixels, of the blur of an edge, of the body's half-width. */
 const END_SD = { px: 0.46, ofBlur: 0.25, ofRadius: 0.035 } as const;
-/** How well a midline is followed: of its length, more for each radian it turns, and for a turn too sharp to follow. */
-const WAY_SD = { straight: 0.0025, perRadian: 0.004, sharp: 0.09 } as const;
+/** How well a midline is followed: of its length, more for each radian it turns, as much again for one it turns back, and for a turn too sharp to follow. */
+const WAY_SD = { straight: 0.0025, perRadian: 0.004, perWander: 0.004, sharp: 0.09 } as const;
 /** The marks of the card lie this far apart, mm. */
 export const CARD_SPAN_MM = 75;
 /** Fitted so that readings of simulated photographs are held as often as is said: docs/accuracy.md. */
@@ -37,8 +37,9 @@ export interface MeasuredLength {
   /** Of the picture: the width of a sharp edge, and half the body's width, px. */
   edgePx: number;
   radiusPx: number;
-  /** Total turning of the midline, radians; whether it turns too sharply to be followed. */
+  /** Total turning of the midline, and how much of it is to and fro, radians; whether it turns too sharply to be followed. */
   turn: number;
+  wander: number;
   sharp: boolean;
   /** How far the card's marks lie from its plan, mm. */
   residualMm: number;
@@ -54,12 +55,12 @@ export interface MeasuredLength {
 }
 
 /** The parts of a length's ±, each by itself. Source: docs/accuracy.md. */
-export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch, rootPx, wingPx }: MeasuredLength): Required<LengthError> {
+export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, wander, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch, rootPx, wingPx }: MeasuredLength): Required<LengthError> {
   const bothEnds = (px: number) => FITTED * Math.SQRT2 * px * mmPerPx;
   return {
     ends: bothEnds(Math.hypot(END_SD.px, END_SD.ofRadius * radiusPx)),
     blur: bothEnds(END_SD.ofBlur * edgePx),
-    posture: FITTED * bodyMm * (WAY_SD.straight + WAY_SD.perRadian * turn + (sharp ? WAY_SD.sharp : 0)),
+    posture: FITTED * bodyMm * (WAY_SD.straight + WAY_SD.perRadian * turn + WAY_SD.perWander * wander + (sharp ? WAY_SD.sharp : 0)),
     card: (FITTED * bodyMm * residualMm) / CARD_SPAN_MM,
     height: FITTED * bodyMm * (raisedMm / cameraMm) * Math.hypot(MID_HEIGHT_SD, cameraSd),
     root: rootPx * mmPerPx,

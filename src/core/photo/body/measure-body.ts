@@ -69,14 +69,17 @@ function besideEnd(cut: Cut, line: Line): number {
   return across(cut.all) / Math.max(1, across(cut.trunk));
 }
 
-function turnOf(line: Line): number {
-  let sum = 0;
+/** How much a line turns in all, and how much of that is to and fro, radians. */
+export function turnOf(line: Line): { turn: number; wander: number } {
+  let [sum, net] = [0, 0];
   for (let index = 2; index < line.length - 2; index++) {
     const a = tangentAt(line, index - 1, 2);
     const b = tangentAt(line, index, 2);
-    sum += Math.abs(Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]));
+    const step = Math.atan2(a[0] * b[1] - a[1] * b[0], a[0] * b[0] + a[1] * b[1]);
+    sum += Math.abs(step);
+    net += step;
   }
-  return sum;
+  return { turn: sum, wander: sum - Math.abs(net) };
 }
 
 /** How far wings and the like reach beyond the body's two ends along it, px: thin parts do not count. */
@@ -179,9 +182,9 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const raised = MID_HEIGHT * widthMm;
   const heightFactor = 1 - raised / height;
   const bodyMm = lengthOf(line) * perPx * heightFactor;
-  const turn = turnOf(line);
+  const { turn, wander } = turnOf(line);
   const error = lengthError({
-    bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
+    bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, wander, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
     raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: Math.max(doubt.wing * lengthOf(line), leftOut / LEFT_OUT_SD),
   });
   return {
