@@ -10,7 +10,7 @@ const WAY_SD = { straight: 0.0025, perRadian: 0.004, perWander: 0.004, sharp: 0.
 /** The marks of the card lie this far apart, mm. */
 export const CARD_SPAN_MM = 75;
 /** Fitted so that readings of simulated photographs are held as often as is said: docs/accuracy.md. */
-const FITTED = 0.88;
+const FITTED = 0.82;
 
 /** What a length of a photograph may be out by, one standard deviation each, mm. */
 export interface LengthError {
