@@ -133,6 +133,9 @@ function wing(own: Plan, dice: Chance, degrees: number, long: number, wide: numb
   return `<g transform="translate(${fixed(x)} ${fixed(y)}) rotate(${fixed(degrees)})"><path d="${shape}" fill="${ink}" fill-opacity="${fixed(opacity)}"/><path d="${veins}" fill="none" stroke="${ink}" stroke-opacity="0.8" stroke-width="${fixed(0.006 * own.bodyMm)}"/><path d="${across}" fill="none" stroke="${ink}" stroke-opacity="0.5" stroke-width="${fixed(0.003 * own.bodyMm)}"/><path d="M0 0C${fixed(l * 0.25)} ${fixed(-w * 0.35)} ${fixed(l * 0.75)} ${fixed(-w * 0.4)} ${fixed(l)} ${fixed(-w * 0.05)}" fill="none" stroke="${own.dark}" stroke-opacity="0.7" stroke-width="${fixed(0.01 * own.bodyMm)}"/></g>`;
 }
 
+/** A wing of the far side is the near one's mirror image. */
+const sided = (side: number, drawn: string) => (side > 0 ? drawn : drawn.replace(/rotate\(([^)]+)\)/, 'rotate($1) scale(1 -1)'));
+
 /** Its own middle at the middle of its length. */
 function centred(own: Plan, svg: string, behindMm: number, parts: Pick<Drawing, 'kind' | 'view'>): Drawing {
   const longMm = own.bodyMm + behindMm;
@@ -166,8 +169,7 @@ export function spent(dice: Chance): Drawing {
   const long = own.bodyMm * dice.between(0.8, 1.1);
   const wings = [-1, 1].flatMap((side) => {
     const degrees = side * dice.between(58, 108);
-    const flip = (drawn: string) => (side > 0 ? drawn : drawn.replace(/rotate\(([^)]+)\)/, 'rotate($1) scale(1 -1)'));
-    return [flip(wing(own, dice, degrees, long, long * 0.36, ink, opacity)), dice.next() < 0.6 ? flip(wing(own, dice, degrees - side * 22, long * 0.36, long * 0.16, ink, opacity, 0.33 * own.bodyMm)) : ''];
+    return [sided(side, wing(own, dice, degrees, long, long * 0.36, ink, opacity)), dice.next() < 0.6 ? sided(side, wing(own, dice, degrees - side * 22, long * 0.36, long * 0.16, ink, opacity, 0.33 * own.bodyMm)) : ''];
   }).join('');
   const body = bodyOf(own, dice, 'flat');
   const legs = legsOf(own, dice, [-1, 1], 0.3);
@@ -182,7 +184,7 @@ export function downWinged(dice: Chance): Drawing {
   const opacity = dice.between(0.35, 0.9);
   const long = own.bodyMm * dice.between(0.86, 1.08);
   const [apart, wide] = stonefly ? [dice.between(0, 4), 0.2] : [dice.between(5, 14), 0.3];
-  const wings = [-1, 1].map((side) => (side > 0 ? wing(own, dice, side * apart, long, long * wide, ink, opacity) : wing(own, dice, side * apart, long, long * wide, ink, opacity).replace(/rotate\(([^)]+)\)/, 'rotate($1) scale(1 -1)'))).join('');
+  const wings = [-1, 1].map((side) => sided(side, wing(own, dice, side * apart, long, long * wide, ink, opacity))).join('');
   const tails = stonefly ? tailsOf(own, dice, 2, 0.6) : { svg: '', longMm: Math.max(0, own.shoulder + long - own.bodyMm) };
   const thin = Math.max(0.05, 0.011 * own.bodyMm);
   const feel = own.bodyMm * dice.between(0.4, 1.1);

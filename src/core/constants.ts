@@ -98,6 +98,9 @@ export const HEAD_WIRES = 2;
 /** Turns of thread that hold a wound part at its start and end, and a bound one. */
 export const HOLDING_TURNS = { wound: 4, bound: 5 } as const;
 
+/** What is this near a mark on the hook stands at it, mm. */
+export const AT_MM = 0.15;
+
 /** The accepted span of any typed length, after conversion: formulas §11. */
 export const LENGTH_RANGE_MM = [0.5, 120] as const;
 export const MM_PER_INCH = 25.4;

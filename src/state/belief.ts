@@ -2,12 +2,11 @@ import { labOfShade } from '@/catalogue';
 import { believe, INSECT_SD_MM, NOTHING_SEEN, type Belief, type Key, type LengthSeen, type Sighting } from '@/core/belief';
 import { spanOfLength } from '@/core/naturals';
 import { labOfHex } from '@/core/colour';
+import { Z95 } from '@/core/constants';
 import { bodiesOf, selectSettings } from './answers';
 import { selectKey } from './own-groups';
 import type { SampleRecord, SettingsRecord } from './records/schemas';
 import type { State } from './store';
-
-const Z95 = 1.96;
 
 /** A length without a tool: between the bounds that were tapped, or about so much. */
 function lengthByEye({ rough }: SampleRecord): LengthSeen | null {

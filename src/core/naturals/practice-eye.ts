@@ -1,3 +1,5 @@
+import { Z95 } from '../constants';
+
 /** A length judged by eye before it was measured, mm. */
 export interface Guess {
   guessMm: number;
@@ -14,7 +16,6 @@ export interface Eye {
   halfShare: number;
 }
 
-const Z95 = 1.96;
 /** Before anything is known an eye is good to 15 % (formulas §2), worth this many guesses. */
 const USUAL_HALF = 0.15;
 const USUAL_WEIGHT = 4;

@@ -99,12 +99,11 @@ function grey(cut: Cut, tones: Tones): number {
 interface Rival {
   cut: Cut;
   body: BodyMeasure;
-  mm: number;
   odds: number;
 }
 
 function rivalsOf({ guess }: Cut, rivals: readonly { cut: Cut; body: BodyMeasure | null }[]): Rival[] {
-  return rivals.flatMap(({ cut, body }) => (body && guess && cut.guess ? [{ cut, body, mm: body.bodyMm, odds: Math.exp(cut.guess.score - guess.score) }] : []));
+  return rivals.flatMap(({ cut, body }) => (body && guess && cut.guess ? [{ cut, body, odds: Math.exp(cut.guess.score - guess.score) }] : []));
 }
 
 /** Area that a body of this length and these widths would have, px², against its trunk's: two that overlap do not agree. */
@@ -199,7 +198,7 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     const own = measured(cut);
     if (!own) continue;
     const others = likelyRivals(rivalsOf(cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) }))));
-    const error = holdingRivals(own.error, own.bodyMm, others);
+    const error = holdingRivals(own.error, own.bodyMm, others.map((other) => other.body.bodyMm));
     const body = { ...own, error, sdMm: sdOfError(error) };
     if (body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {

@@ -1,4 +1,5 @@
 import type { Param } from '../code';
+import { AT_MM } from '../constants';
 import type { HookAnswer } from '../answer/answer-shape';
 import type { CardPart } from './card-shape';
 import type { LaidPart } from './lay-out';
@@ -12,9 +13,6 @@ export interface FiguresInput {
   faceMm: number;
   hookPointMm: number;
 }
-
-/** A tip this near a mark stands at it, mm. */
-const AT_MM = 0.15;
 
 /**
  * What a sentence of a step may name, in the same figures as the card: `mm` length of the part, `n` turns, `pitch`, `thick`, `wide`, `count`, `side` (a half

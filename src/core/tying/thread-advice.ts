@@ -1,4 +1,4 @@
-import { FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HEAD_WIRES, HOLDING_TURNS, REFERENCE } from '../constants';
+import { AT_MM, FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HEAD_WIRES, HOLDING_TURNS, REFERENCE } from '../constants';
 import { reason, type Reason } from '../code';
 import type { Dressing } from '../dressings';
 import type { Material } from '../materials';
@@ -16,13 +16,10 @@ export interface ThreadOnHook {
   heldAtHead: number;
 }
 
-/** What is tied off no farther than this behind the head ends under it, mm. */
-const AT_HEAD_MM = 0.15;
-
 /** Turns that hold what is tied off where the head will lie: up to `rearMm` behind the eye; none where there is no head. */
 export function turnsHeld(steps: readonly Pick<CardStep, 'do' | 'at' | 'turns'>[], rearMm: number | null): number {
   if (rearMm === null) return 0;
-  const held = steps.filter((step) => step.do === 'tie-off' && step.at !== null && step.at.mm <= rearMm + AT_HEAD_MM);
+  const held = steps.filter((step) => step.do === 'tie-off' && step.at !== null && step.at.mm <= rearMm + AT_MM);
   return held.reduce((sum, { turns }) => sum + (turns ?? HOLDING_TURNS.wound), 0);
 }
 

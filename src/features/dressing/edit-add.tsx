@@ -18,11 +18,12 @@ const SAID = 3;
 
 type Catalogue = ReturnType<typeof selectCatalogue>;
 
-/** What the bench would refuse of a dressing that it does not refuse already. */
-function newFaults(before: Dressing, after: Dressing, catalogue: Catalogue): DressingFault[] {
+/** Says of a dressing what the bench would refuse that it does not refuse of this one already. */
+function newFaults(before: Dressing, catalogue: Catalogue): (after: Dressing) => DressingFault[] {
   const all = { ...catalogue, tailsOf };
-  const had = new Set(dressingFaults(before, all).map((fault) => `${fault.code} ${fault.part}`));
-  return dressingFaults(after, all).filter((fault) => !had.has(`${fault.code} ${fault.part}`));
+  const name = (fault: DressingFault) => `${fault.code} ${fault.part}`;
+  const had = new Set(dressingFaults(before, all).map(name));
+  return (after) => dressingFaults(after, all).filter((fault) => !had.has(name(fault)));
 }
 
 /** Ways that the bench would refuse as the library usually works them here, found one by one while nothing else waits. */
@@ -31,13 +32,15 @@ function useRefused(dressing: Dressing, what: PartId | null, ways: readonly { id
   useEffect(() => {
     if (what === null) return;
     const refused: string[] = [];
+    let faults: ReturnType<typeof newFaults> | null = null;
     let at = 0;
     let timer: ReturnType<typeof setTimeout> | undefined;
     const next = () => {
       const way = ways[at++];
       if (!way) return setFound({ of: ways, refused });
       const made = addByWay(dressing, { what, way: way.id }, DRESSINGS, catalogue);
-      if (made && newFaults(dressing, made, catalogue).length > 0) refused.push(way.id);
+      faults ??= newFaults(dressing, catalogue);
+      if (made && faults(made).length > 0) refused.push(way.id);
       timer = setTimeout(next, 0);
     };
     timer = setTimeout(next, 0);
@@ -59,6 +62,8 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
   const kinds = ids.parts.filter((kind) => newPartId(dressing, kind.id as PartId) !== null && waysOf(kind.id as PartId, dressing.style, DRESSINGS, catalogue.ways).length > 0);
   const ways = useMemo(() => (what === null ? [] : waysOf(what, dressing.style, DRESSINGS, catalogue.ways)), [what, dressing.style, catalogue]);
   const refused = useRefused(dressing, what, ways, catalogue);
+  // The shorter of the two lists.
+  const mostly = refused.length > ways.length / 2;
   const way = ways.find((item) => item.id === chosen) ?? ways[0] ?? null;
   const taken = way ? materialsOf(way, catalogue.materials) : [];
   const made = useMemo(() => {
@@ -71,7 +76,7 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
   const looked = useDeferredValue(made);
   const said = useMemo(() => {
     if (!looked) return [];
-    return newFaults(dressing, looked, catalogue);
+    return newFaults(dressing, catalogue)(looked);
     // Worked out for what would be added, not at every key in the rest of the editor.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [looked]);
@@ -89,7 +94,7 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
         <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.what-part')} choices={kinds.map((kind) => ({ id: kind.id as PartId, label: kind.name }))} value={what} none={words('edit-dressing.nothing')} onChange={start} /></View>
         {what && way ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.how')} choices={ways.map((item) => ({ id: item.id, label: words(`way.${item.id}`) }))} value={way.id} onChange={(id) => { setChosen(id); setOf([]); }} /></View> : null}
       </View>
-      {refused.length > 0 ? <Say size="small" tone="soft">{words('edit-dressing.ways-refused', { ways: refused.map((id) => words(`way.${id}`)).join(words('edit-dressing.ways-join')) })}</Say> : null}
+      {refused.length > 0 ? <Say size="small" tone="soft">{words(mostly ? 'edit-dressing.ways-passed' : 'edit-dressing.ways-refused', { ways: ways.filter(({ id }) => refused.includes(id) !== mostly).map(({ id }) => words(`way.${id}`)).join(words('edit-dressing.ways-join')) || words('edit-dressing.ways-none') })}</Say> : null}
       {what && way ? (
         <>
           {taken.map((list, index) => <MaterialPick key={`${way.id}${index}`} label={words(index === 0 ? 'edit-dressing.of' : 'edit-dressing.of-also')} fits={(material) => list.includes(material)} value={of[index] ?? (index === 0 ? fresh?.material : fresh?.also[index - 1]) ?? null} onChange={(id) => setOf(Object.assign([...of], { [index]: id }))} />)}

@@ -5,6 +5,7 @@ import type { StageId } from '@/catalogue/ids';
 import { GROWING_ON, labOfShade } from '@/catalogue';
 import { driftedLab, growingOn, leadsTo, type Drift, type Grown } from '@/core/belief';
 import { hexOfLab, shadeOf, type Lab } from '@/core/colour';
+import { Z95 } from '@/core/constants';
 import type { LengthStats } from '@/core/naturals';
 import { change, matchSchema, sampleSchema, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type MatchRecord, type SampleRecord, type Store } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
@@ -18,7 +19,6 @@ interface GrowingProps {
   length: LengthStats;
 }
 
-const Z95 = 1.96;
 
 /** What this insect will be, and what it was: lengths as ranges, and a match for each with one tap. */
 export function Growing({ matchId, match, sample, stage, length }: GrowingProps) {

@@ -7,6 +7,7 @@ import { useStore } from 'react-redux';
 import { femaleOverMale, methodHalfWidth, twoHumps } from '@/core/naturals';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
+import { Z95 } from '@/core/constants';
 import { change, counts, hasDemo, specimen, useApp, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
 import { DemoCalliper } from '@/features/demo';
 import { useSpeech, useWords } from '@/features/shell';
@@ -172,7 +173,6 @@ function Apart({ specimen, n, sexes, asking, set }: { specimen: SampleRecord['sp
 }
 
 const SEXES = ['female', 'male'] as const;
-const Z95 = 1.96;
 
 /** Two heaps of lengths: an offer to tell males and females apart, and a choice of whom to match once they are. */
 function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {

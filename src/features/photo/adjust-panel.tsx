@@ -50,8 +50,13 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
   };
   const widest = Math.max(...widths);
   const move = (id: string, to: Spot, done: boolean) => {
-    const node = Number(id.slice(1));
-    const next = mode === 'end' ? endShown(trace, node === HEAD ? 'head' : 'end', to, widest) : id.startsWith('n') ? { ...trace, nodes: trace.nodes.map((spot, index) => (index === node ? to : spot)) } : { ...trace, cuts: withCut(trace.cuts, node as 0 | 1 | 2 | 3, shareNear(line, to).share) };
+    const at = Number(id.slice(1));
+    const moved: Readonly<Record<(typeof MODES)[number], () => Trace>> = {
+      end: () => endShown(trace, at === HEAD ? 'head' : 'end', to, widest),
+      line: () => ({ ...trace, nodes: trace.nodes.map((spot, index) => (index === at ? to : spot)) }),
+      regions: () => ({ ...trace, cuts: withCut(trace.cuts, at as 0 | 1 | 2 | 3, shareNear(line, to).share) }),
+    };
+    const next = moved[mode]();
     if (done) keep(next);
     else setMoving(next);
   };

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import { hexOfLab } from '@/core/colour';
+import { Z95 } from '@/core/constants';
 import { mayHaveWings, postureCv } from '@/core/naturals';
 import type { Reason } from '@/core/code';
 import { parseLength } from '@/core/units';
@@ -15,7 +16,7 @@ import { ByHandPanel } from './by-hand-panel';
 import { ColourRow, swapped } from './colour-row';
 import { askedOf, InsectLine } from './insect-line';
 import { MeasuredCrop } from './measured-crop';
-import { lengthNow, overlayOf, Z95, type Colours } from './overlay';
+import { lengthNow, overlayOf, type Colours } from './overlay';
 import { PhotoView } from './photo-view';
 import { blobOf } from './pixels';
 

@@ -3,13 +3,14 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { RegionId } from '@/catalogue/ids';
 import { hexOfLab } from '@/core/colour';
+import { Z95 } from '@/core/constants';
 import { change, readPicture, useAppDispatch, type Overlay, type OverlayInsect, type Store } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 import { AdjustPanel } from './adjust-panel';
 import { InsectLine } from './insect-line';
 import { MeasuredCrop } from './measured-crop';
-import { lengthNow, Z95, type Colours } from './overlay';
+import { lengthNow, type Colours } from './overlay';
 
 /** A photograph that was taken into the sample: what was measured on it, and the way to move it still. */
 export function MeasuredPhoto({ photoId, sampleId, overlay }: { photoId: string; sampleId: string; overlay: Overlay }) {

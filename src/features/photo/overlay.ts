@@ -5,9 +5,6 @@ import { traceOf, USUAL_CUTS, type Trace } from '@/core/photo/trace';
 import type { Overlay, OverlayInsect } from '@/state';
 import type { PhotoAnswer } from '@/workers';
 
-/** Half-widths are shown at 95 %. */
-export const Z95 = 1.96;
-
 export type Colours = Partial<Record<RegionId, RegionColour>>;
 
 const pair = ([x, y]: Spot): [number, number] => [x, y];

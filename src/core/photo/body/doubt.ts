@@ -1,4 +1,5 @@
-import { median } from '../median';
+import { mean, median } from '../median';
+import { holding } from './length-error';
 
 /** Tails that run together are this thin against the body. */
 const RUNS_THIN = 0.48;
@@ -14,10 +15,6 @@ const STEP = { narrower: 0.65, even: 1.4, from: 14, before: 3 } as const;
 const WING_SD = 0.25;
 const UNDER_SD = 0.16;
 const TAILS_SD = 0.08;
-/** A length up to a step is held so many SD away. */
-const HELD = 1.7;
-
-const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /** Whether the last quarter of a body, widths at 21 stations, is as thin as tails that run together. */
 export function runsThin(profile: readonly number[]): boolean {
@@ -60,6 +57,6 @@ export interface Seen {
 export function doubtOf({ profile, wings, rootFound, half, edgePx }: Seen): { wing: number; root: number } {
   return {
     wing: likeWing(profile) ? WING_SD : !wings && staysBroad(profile) ? UNDER_SD : 0,
-    root: Math.max(wings && !rootFound && half < BLURRED * edgePx ? TAILS_SD : 0, behindStep(profile) / HELD),
+    root: Math.max(wings && !rootFound && half < BLURRED * edgePx ? TAILS_SD : 0, holding(behindStep(profile))),
   };
 }

@@ -44,7 +44,7 @@ test('an end, or a line, that may be out by more than 4 % of the length at 95 % 
 });
 
 describe('a rival length', () => {
-  const root = (rivals: { mm: number; odds: number }[]) => holdingRivals({ ...error(), wing: 0.1 }, 10, likelyRivals(rivals)).wing;
+  const root = (rivals: { mm: number; odds: number }[]) => holdingRivals({ ...error(), wing: 0.1 }, 10, likelyRivals(rivals).map(({ mm }) => mm)).wing;
   test('that is likely enough is held by the ±, longer or shorter, the farthest of them', () => {
     expect(root([{ mm: 11.7, odds: 0.5 }])).toBeCloseTo(1, 9);
     expect(root([{ mm: 11.7, odds: 0.5 }, { mm: 6.6, odds: 0.3 }])).toBeCloseTo(2, 9);
@@ -53,6 +53,6 @@ describe('a rival length', () => {
     expect(root([{ mm: 17, odds: 0.05 }])).toBe(0.1);
     expect(root([{ mm: 17, odds: 0.07 }])).toBeGreaterThan(4);
     expect(root([{ mm: 10.05, odds: 1 }])).toBe(0.1);
-    expect(holdingRivals(error(), 10, [{ mm: 17 }])).toMatchObject({ ends: error().ends, blur: error().blur });
+    expect(holdingRivals(error(), 10, [17])).toMatchObject({ ends: error().ends, blur: error().blur });
   });
 });

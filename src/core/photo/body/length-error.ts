@@ -89,9 +89,13 @@ export function unsureOf(bodyMm: number, { root, wing = 0, posture }: Pick<Lengt
   return [...(far(Math.hypot(root, wing)) ? ['photo-end-unsure' as const] : []), ...(far(posture) ? ['photo-line-unsure' as const] : [])];
 }
 
-/** A rival length counts from this probability on, and is held so many SD away. */
+/** A rival length counts from this probability on. */
 const RIVAL_LEAST = 0.06;
+/** A length that it may have is held so many SD away. */
 const HELD = 1.7;
+
+/** SD that holds a length which is off by so much, in its unit. */
+export const holding = (off: number): number => Math.abs(off) / HELD;
 
 /** Rivals that are likely enough to count, each by its odds against what was taken. */
 export function likelyRivals<T extends { odds: number }>(rivals: readonly T[]): T[] {
@@ -100,6 +104,6 @@ export function likelyRivals<T extends { odds: number }>(rivals: readonly T[]): 
 }
 
 /** The same ± grown to hold the lengths of rivals, mm. */
-export function holdingRivals(error: LengthError, bodyMm: number, rivals: readonly { mm: number }[]): LengthError {
-  return { ...error, wing: Math.max(error.wing ?? 0, ...rivals.map(({ mm }) => Math.abs(mm - bodyMm) / HELD)) };
+export function holdingRivals(error: LengthError, bodyMm: number, rivalsMm: readonly number[]): LengthError {
+  return { ...error, wing: Math.max(error.wing ?? 0, ...rivalsMm.map((mm) => holding(mm - bodyMm))) };
 }

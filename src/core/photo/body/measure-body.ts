@@ -1,4 +1,4 @@
-import { lengthError, MID_HEIGHT, sdOfError, type LengthError } from './length-error';
+import { holding, lengthError, MID_HEIGHT, sdOfError, type LengthError } from './length-error';
 import type { Spot } from '../card';
 import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
@@ -61,7 +61,7 @@ function widthAt(cut: Cut, depth: Float32Array, line: Line, index: number): numb
 const NEAR_END = 0.9;
 
 /** Across all that is seen near the end of a line, against the body there. */
-function besideEnd(cut: Cut, line: Line): number {
+export function besideEnd(cut: Pick<Cut, 'all' | 'trunk' | 'width' | 'height' | 'radius'>, line: Line): number {
   const points = spaced(line, lengthOf(line) / (STATIONS - 1));
   const at = Math.round(NEAR_END * (points.length - 1));
   const [tx, ty] = tangentAt(points, at);
@@ -135,9 +135,6 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
   return hung * enough * 0.5 + heavy * 4 + LEG * Math.max(-3, Math.min(3, legs));
 }
 
-/** What was left out though it goes straight on is held so many SD away. */
-const LEFT_OUT_SD = 1.7;
-
 /** Where an insect lies: its window of the field, and the card under the camera. */
 export interface Place {
   field: Field;
@@ -175,7 +172,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const winged = told.winged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
   const doubt = winged ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge }) : { wing: 0, root: 0 };
   const past = cut.guess?.past ?? 0;
-  const leftOut = past > 0 ? past + lengthOf(inked) - lengthOf(line) : 0;
+  const leftOut = past > 0 ? Math.max(0, past + lengthOf(inked) - lengthOf(line)) : 0;
   const perPx = told.printedScale / field.scale;
   const widthMm = Math.max(...profile) * perPx;
   const height = camera.above[2] * told.printedScale;
@@ -185,7 +182,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const { turn, wander } = turnOf(line);
   const error = lengthError({
     bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, wander, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
-    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: Math.max(doubt.wing * lengthOf(line), leftOut / LEFT_OUT_SD),
+    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: Math.max(doubt.wing * lengthOf(line), holding(leftOut)),
   });
   return {
     midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),

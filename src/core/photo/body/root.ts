@@ -1,5 +1,5 @@
 import type { Spot } from '../card';
-import { median } from '../median';
+import { mean, median } from '../median';
 import { lengthOf, nearestOn, spaced, tangentAt, type Line } from './midline';
 import type { Tones } from '../field/tones';
 import type { Strand } from './strands';
@@ -116,7 +116,7 @@ function fitOf(values: readonly number[], from: number, to: number): { at: (inde
   return { at: (index) => sy / n + (sxy / sxx) * (index - middle), scatter: Math.sqrt(Math.max(0, syy - (sy * sy) / n - (sxy * sxy) / sxx) / (n - 2)) };
 }
 
-const mean = (values: readonly number[], from: number, to: number) => values.slice(from, to + 1).reduce((sum, value) => sum + value, 0) / (to - from + 1);
+const meanOf = (values: readonly number[], from: number, to: number) => mean(values.slice(from, to + 1));
 
 /** Tails leave within this of the line's direction (cosine), and so near to it, half-widths: within the line, where legs leave too, and beyond its end. */
 const WAY = { within: 0.9, beyond: 0.75 } as const;
@@ -172,19 +172,19 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
   for (let index = beside + gap; index + gap + beside < at.length; index++) {
     const s = at[index]!;
     if (s < from || s > to) continue;
-    if (mean(ink, index + gap, index + gap + beside) > mean(ink, index - gap - beside, index - gap)) continue;
+    if (meanOf(ink, index + gap, index + gap + beside) > meanOf(ink, index - gap - beside, index - gap)) continue;
     const [a0, a1, b0, b1] = [index - gap - beside, index - gap, index + gap, index + gap + beside];
     const short = Math.max(2, beside >> 1);
     // The fall at the place itself: the lines on either side are carried on to it.
     const plain = channels.reduce((sum, values, channel) => {
-      const fall = channel === 0 ? fitOf(values, a0, a1).at(index) - fitOf(values, b0, b1).at(index) : mean(values, a1 - short, a1) - mean(values, b0, b0 + short);
+      const fall = channel === 0 ? fitOf(values, a0, a1).at(index) - fitOf(values, b0, b1).at(index) : meanOf(values, a1 - short, a1) - meanOf(values, b0, b0 + short);
       return sum + (fall / still[channel]!) ** 2;
     }, 0);
     places.push({ s, plain: plain / 2 });
   }
   if (places.length === 0) return null;
   if (seen === null) {
-    const slim = (s: number) => mean(ink, Math.round((s - first) / step), ink.length - 1) < TAIL_WIDE * usual;
+    const slim = (s: number) => meanOf(ink, Math.round((s - first) / step), ink.length - 1) < TAIL_WIDE * usual;
     const inner = places.filter(({ s, plain }, index) => s < length - INNER * length && plain > PLAIN && slim(s) && places.slice(Math.max(0, index - 4), index + 5).every((other) => other.plain <= plain));
     if (inner.length === 0) return null;
     const likeliest = inner.reduce((one, two) => (two.plain > one.plain ? two : one));

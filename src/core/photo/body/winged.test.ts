@@ -8,6 +8,7 @@ import { guessesOf, likeliest } from './choose-body';
 import { strandsOn } from './strands';
 import { endedAt } from './ends';
 import { likeWing, runsThin } from './doubt';
+import { besideEnd } from './measure-body';
 import { notCarried, partingOf, rootOf } from './root';
 import { regionsOf, tonesIn } from './regions';
 
@@ -151,6 +152,14 @@ describe('where an abdomen leaves off at its tails', () => {
     expect(notCarried(root, 6.9, 10, 1.85)).toEqual({ out: 6.9, sd: 2.55, plain: 90 });
     expect(notCarried({ ...root, sd: 4 }, 6.9, 10, 2).sd).toBe(4);
     expect(notCarried(root, 2, 10, 1.75)).toBe(root);
+  });
+  test('what hangs beside a body is looked at near its end', () => {
+    const [w, h] = [200, 60];
+    const rows = (half: number, from: number) => Uint8Array.from({ length: w * h }, (_, at) => (at % w >= from && Math.abs(((at / w) | 0) + 0.5 - 30) < half ? 1 : 0));
+    const line: Spot[] = Array.from({ length: 101 }, (_, index): Spot => [20 + index, 30]);
+    const beside = (from: number) => besideEnd({ all: Uint8Array.from(rows(14, from), (value, at) => value | rows(5, 0)[at]!), trunk: rows(5, 0), width: w, height: h, radius: 5 }, line);
+    expect(beside(105)).toBeCloseTo(2.8, 0);
+    expect(beside(115)).toBeCloseTo(1, 1);
   });
   test('a line ends where it is said to: on its way, or straight on', () => {
     const bent: Spot[] = [[0, 0], [10, 0], [10, 10]];

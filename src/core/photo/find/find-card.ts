@@ -120,23 +120,27 @@ function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | n
   return best;
 }
 
+/** One millimetre along either side of the card at a spot of it, px. */
+function millimetresAt(h: Homography, x: number, y: number): [Spot, Spot] {
+  const [at, right, down] = [project(h, [x, y]), project(h, [x + 1, y]), project(h, [x, y + 1])];
+  return [[right[0] - at[0], right[1] - at[1]], [down[0] - at[0], down[1] - at[1]]];
+}
+
 /** A card is never seen as slanted as this: its sides at least so square to each other (cosine), neither much shorter than the other. */
 const MOST_SKEW = 0.47;
 const MOST_SQUEEZE = 1.7;
 
 /** Whether a card could be seen so from above: other marks taken for its own shear it. */
 export function lookedAt(h: Homography, { size_mm }: Pick<CardGeometry, 'size_mm'>): boolean {
-  const [cx, cy] = [size_mm[0] / 2, size_mm[1] / 2];
-  const [at, right, down] = [project(h, [cx, cy]), project(h, [cx + 1, cy]), project(h, [cx, cy + 1])];
-  const [ax, ay, bx, by] = [right[0] - at[0], right[1] - at[1], down[0] - at[0], down[1] - at[1]];
+  const [[ax, ay], [bx, by]] = millimetresAt(h, size_mm[0] / 2, size_mm[1] / 2);
   const [across, along] = [Math.hypot(ax, ay), Math.hypot(bx, by)];
   return Math.abs(ax * bx + ay * by) < MOST_SKEW * across * along && Math.max(across / along, along / across) < MOST_SQUEEZE;
 }
 
 /** Pixels of a millimetre about a spot of the card: the geometric mean over both directions. */
 export function pxPerMmAt(h: Homography, x: number, y: number): number {
-  const [p, q, r] = [project(h, [x, y]), project(h, [x + 1, y]), project(h, [x, y + 1])];
-  return Math.sqrt(Math.abs((q[0] - p[0]) * (r[1] - p[1]) - (q[1] - p[1]) * (r[0] - p[0])));
+  const [[ax, ay], [bx, by]] = millimetresAt(h, x, y);
+  return Math.sqrt(Math.abs(ax * by - ay * bx));
 }
 
 /** The middle of a ring's ink in perspective is not the image of its middle: how far it lies off, px. */

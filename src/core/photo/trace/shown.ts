@@ -1,3 +1,4 @@
+import { endedAt } from '../body/ends';
 import { lengthOf, spaced } from '../body/midline';
 import type { Spot } from '../card';
 import { alongLine, curveThrough, shareNear } from './curve';
@@ -8,19 +9,6 @@ const ASTRAY = 0.75;
 /** From here on a tap lies beyond the line's end, and before here on its other half. */
 const AT_END = 0.999;
 const OTHER_HALF = 0.4;
-
-/** The part of a line from its start to a share of the way. */
-function upTo(line: readonly Spot[], share: number): Spot[] {
-  const length = share * lengthOf(line);
-  const kept: Spot[] = [];
-  let walked = 0;
-  for (let index = 0; index < line.length; index++) {
-    if (index > 0) walked += Math.hypot(line[index]![0] - line[index - 1]![0], line[index]![1] - line[index - 1]![1]);
-    if (walked >= length) break;
-    kept.push(line[index]!);
-  }
-  return kept;
-}
 
 /**
  * A trace whose body ends where it was tapped, mm of the card: `which` of its ends, the head being the first node. What was found is kept up to there, or carried on to
@@ -38,7 +26,7 @@ export function endShown(trace: Trace, which: 'head' | 'end', at: Spot, widthMm:
   const ahead = share >= AT_END;
   const { direction } = alongLine(line, 1);
   const aside = ahead ? Math.abs((at[0] - end[0]) * direction[1] - (at[1] - end[1]) * direction[0]) : off;
-  const kept = aside > ASTRAY * widthMm ? [line[0]!] : ahead ? line : upTo(line, share);
+  const kept = aside > ASTRAY * widthMm ? [line[0]!] : ahead ? line : endedAt(line, share * lengthOf(line)).slice(0, -1);
   const whole = [...kept, at];
   const moved = spaced(whole, lengthOf(whole) / (nodes.length - 1));
   return { nodes: which === 'end' ? moved : moved.reverse(), cuts };
