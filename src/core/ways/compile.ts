@@ -56,6 +56,7 @@ export function workOut(given: WayDressing, { ways, materials }: WaysCatalogue):
     return false;
   });
   const laid = layParts(known, byId);
+  faults.push(...laid.flatMap(unreached));
   const functionOf = (item: Laid) => doesOf(item, material, faults);
   const does = new Map(laid.map((item) => [item.part.id, functionOf(item)]));
   const sequence = merge(laid, record.order, faults);
@@ -128,6 +129,14 @@ function doesOf({ part, way }: Laid, material: ReadonlyMap<string, Material>, fa
   const does = way.takes[0]!.find((item) => own.functions.includes(item));
   if (!does) faults.push({ code: 'way-takes-not', params: { part: part.id, way: way.id, material: own.name } });
   return does ?? null;
+}
+
+/** Faults of what is asked of a part and reaches no phase of its way. */
+function unreached({ part, way }: Laid): Coded[] {
+  const reaches = (field: 'coat' | 'tint' | 'trim') => way.phases.some((phase) => phase.when === field);
+  const asked = (['coat', 'tint'] as const).filter((field) => part[field] !== null && !reaches(field));
+  const trim = part.trim !== null && part.trim !== 'full' && !reaches('trim') ? (['trim'] as const) : [];
+  return [...asked, ...trim].map((field) => ({ code: 'field-reaches-not', params: { part: part.id, way: way.id, field } }));
 }
 
 function slotOf(phase: Phase, laid: Laid): Slot {

@@ -92,6 +92,7 @@ describe('steps come out of parts and one order', () => {
   });
   test.each([
     ['way-unknown', { way: 'braid' }], ['material-unknown', { of: ['moonlight'] }], ['way-takes-not', { of: ['copper-wire'] }],
+    ['field-reaches-not', { tint: 'brown-marker' }], ['field-reaches-not', { coat: 'head-varnish' }], ['field-reaches-not', { trim: 'flat-below' }],
   ])('%s is a fault', (code, more) => {
     const record = structuredClone(WAY_DRESSINGS[0]!);
     Object.assign(record.parts.find((part) => part.id === 'abdomen')!, more);
