@@ -175,3 +175,57 @@ test('what has no place in a dressing is known before it is chosen', () => {
   expect([...places.get('tail-split')!]).toEqual(['ball', 'figure-eight', 'thread-loop', 'none']);
   expect([...places.get('work-order')!]).toContain('tail-first');
 });
+
+describe('which schools a dressing has a place for', () => {
+  const having = (school: string) => ['first-light-dun', 'first-light-post-dun', 'dark-pad-nymph', 'herl-bead-nymph', 'gravel-house', 'half-out-dun', 'washed-dun']
+    .filter((id) => (placesFor(dressing(id), ids.schools, SHIPPED).get(school)?.size ?? 0) > 0);
+  test.each([
+    ['nymph-tail', ['dark-pad-nymph', 'herl-bead-nymph']],
+    ['shuck-length', ['half-out-dun']],
+    ['shuck-material', ['half-out-dun']],
+    ['hackle-gauge', ['first-light-dun', 'first-light-post-dun', 'half-out-dun']],
+    ['hackle-trim', ['first-light-dun', 'first-light-post-dun', 'half-out-dun', 'washed-dun']],
+    ['nymph-length', ['washed-dun']],
+    ['bead-seat', ['herl-bead-nymph']],
+    ['tail-split', ['first-light-dun', 'first-light-post-dun']],
+    ['tie-off', ['first-light-post-dun', 'half-out-dun']],
+    ['finish', ['first-light-dun', 'first-light-post-dun', 'dark-pad-nymph', 'half-out-dun', 'washed-dun']],
+  ])('%s', (school, ids) => expect(having(school)).toEqual(ids));
+  test.each([
+    ['gravel-house', ['side-strips', 'none']], ['first-light-dun', ['tail-butts', 'wing-butts', 'butts-left', 'none']], ['dark-pad-nymph', ['tail-butts', 'butts-left', 'none']], ['half-out-dun', ['wing-butts', 'butts-left', 'none']],
+  ])('the tapers of %s', (id, tapers) => expect([...placesFor(dressing(id), ids.schools, SHIPPED).get('taper')!]).toEqual(tapers));
+  test.each([
+    ['first-light-post-dun', ['hook', 'post-base']], ['half-out-dun', ['hook', 'ahead-of-hair']],
+  ])('where the hackle of %s may be tied off', (id, places) => expect([...placesFor(dressing(id), ids.schools, SHIPPED).get('tie-off')!]).toEqual(places));
+});
+
+describe('a school changes what it names and nothing else', () => {
+  test('a shuck that does it already keeps its material', () => {
+    const own = dressing('half-out-dun');
+    const other = SHIPPED.materials.find((material) => material.functions.includes('shuck.crinkled') && material.id !== 'crinkled-nylon') ?? { ...SHIPPED.materials.find((material) => material.id === 'crinkled-nylon')!, id: 'crinkled-other' };
+    const written = inSchool(own, { 'shuck-material': 'crinkled' }, { ...SHIPPED, materials: [{ ...other, id: 'crinkled-other' }, ...SHIPPED.materials] });
+    expect(written.dressing.parts.find((part) => part.part === 'shuck')!.material).toBe(own.parts.find((part) => part.part === 'shuck')!.material);
+  });
+  test('resin over a body leaves its rib as it is wound', () => {
+    const rib = (schools: Schools) => worked('herl-bead-nymph', schools).dressing.parts.find((part) => part.part === 'rib')!.counter;
+    expect([rib({ protection: 'resin-over' }), rib({ protection: 'counter-rib' })]).toEqual([rib({}), true]);
+  });
+  test('strips are laid once the thread is on, and nothing is wound any more', () => {
+    const order = verbs(worked('gravel-house', { taper: 'side-strips' }).dressing);
+    expect(order.indexOf('lay-weight:weight')).toBeGreaterThan(order.indexOf('start-thread:'));
+    expect(order.filter((step) => step === 'lay-weight:weight')).toHaveLength(1);
+  });
+  test('a school that is asked for twice does it once', () => {
+    const rough = worked('dark-pad-nymph', { finish: 'rough' }).dressing;
+    expect(verbs(inSchool(rough, { finish: 'rough' }, SHIPPED).dressing).filter((step) => step === 'tease:thorax')).toHaveLength(1);
+  });
+  test('a hackle tied off on the hook keeps what its step says', () => {
+    expect(stepOf(worked('first-light-post-dun', { 'tie-off': 'hook' }).dressing, 'tie-off', 'hackle')!.orientation).toBe(stepOf(dressing('first-light-post-dun'), 'tie-off', 'hackle')!.orientation);
+  });
+  test('the part that goes first stands in the order once', () => {
+    for (const option of ['tail-first', 'wing-first', 'hackle-first'] as const) {
+      const { dressing: first } = worked('first-light-dun', { 'work-order': option });
+      expect(verbs(first).sort()).toEqual(verbs(dressing('first-light-dun')).sort());
+    }
+  });
+});
