@@ -9,7 +9,7 @@ export { lastSurface, PHOTOS_MOST, photosWaiting, readPicture, storePicture } fr
 export { selectEye } from './eye';
 export { isLow, leftInPacket, modelIdOf, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeFromPackets, takeHooks, takePackets, takeTapings } from './hooks';
 export { dressingOf, dropDressing, putDressing, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
-export { libraryCard, middleSample, selectCardOf } from './library-cards';
+export { libraryCard, selectCardOf } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';
 export { DEVICE_ID, matchSchema, sampleSchema, SETTINGS_ID, settingsSchema, deviceSchema, boxSchema, flySchema, groupSchema, photoSchema, guessSchema, newAnswer, specimen, BOX_SIDE, makerSchema, modelSchema, packetSchema, sizeRecord, type AnswerRecord, type BoxRecord, type Entities, type FlyRecord, type GroupRecord, type MakerRecord, type MatchRecord, type ModelRecord, type PacketRecord, type SizeRecord, type TapingRecord, type Measure, type Overlay, type OverlayInsect, type SampleRecord } from './records/schemas';
 export { type Aside, asideFile } from './records/commit';

@@ -1,5 +1,7 @@
 export { answer, askedOf, considered, schoolsFor, holdsOfHook, narrowed, nearestOfMaker, NO_CHOICES, railOf } from './answer';
 export { secondsTo } from './seconds';
+export { naturalOf } from './natural-of';
+export { endOf, lookAgain } from './look-again';
 export { cardFor, type CardRequest } from './card-for';
 export type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample, Schools } from './answer-shape';
 export { carryOn, scoreHook, styleUse, type StyleInUse } from './score-hook';

@@ -1,9 +1,10 @@
 import { DRESSINGS, tailsOf, WORKS } from '@/catalogue';
+import { scaleDressing } from '../../../tools/scale-dressing';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { dressingFaults } from '../bench';
 import { addByWay, bareByWay } from '../ways';
 import { addPart, donorOf, setOptional } from './add-part';
-import { derive, differences, dropPart, movedRun, recheckCounts, rechecks, runOf, scaleDressing, setMaterial } from './derive';
+import { derive, differences, dropPart, movedRun, recheckCounts, rechecks, runOf, setMaterial } from './derive';
 import type { Dressing } from './dressing';
 import { leftOut } from './left-out';
 
@@ -74,6 +75,25 @@ test('scaling multiplies lengths and beads, and leaves shares as they are', () =
   expect(twice.parts.map((part) => part.factor)).toEqual(own.parts.map((part) => part.factor));
 });
 
+test('a rule that was given or taken away is told with what it was', () => {
+  const parent = of('first-light-dun');
+  const told = (before: Partial<Dressing['parts'][number]>, after: Partial<Dressing['parts'][number]>) => {
+    const put = (dressing: Dressing, more: object) => ({ ...dressing, parts: dressing.parts.map((part) => (part.id === 'tail' ? { ...part, ...more } : part)) });
+    return differences(put(parent, before), put(mine('first-light-dun'), after)).map(({ kind, from, to }) => [kind, from, to]);
+  };
+  expect(told({ base: 'shank', factor: 1 }, { base: 'shank', factor: 1.2 })).toEqual([['rule', '1 × shank', '1.2 × shank']]);
+  expect(told({ base: 'shank', factor: null }, { base: 'gape', factor: 2 })).toEqual([['rule', null, '2 × gape']]);
+  expect(told({ base: 'gape', factor: 2 }, { base: 'shank', factor: null })).toEqual([['rule', '2 × gape', null]]);
+});
+
+test('runs that stand at an end, are moved to the first place, or into themselves', () => {
+  const step = (part: string | null) => ({ ...of('first-light-dun').steps[0]!, part });
+  const steps = [step('a'), step('a'), step('b'), step(null), step(null), step('c')];
+  const order = (moved: typeof steps) => moved.map(({ part }) => part ?? '-').join('');
+  expect([runOf(steps, 0), runOf(steps, 3), runOf(steps, 5), runOf(steps, 9)]).toEqual([2, 1, 1, 1]);
+  expect([order(movedRun(steps, 2, 0)), order(movedRun(steps, 0, 0)), order(movedRun(steps, 0, 1)), order(movedRun(steps, 0, 2)), order(movedRun(steps, 5, 4)), order(movedRun(steps, 2, 5))]).toEqual(['baa--c', 'aab--c', 'aab--c', 'baa--c', 'aab-c-', 'aa--cb']);
+});
+
 test('a step moves by one place and not beyond the ends', () => {
   const own = of('first-light-dun');
   const parts = (steps: typeof own.steps) => steps.map((step) => step.part).join(' ');
@@ -100,6 +120,79 @@ test('fibres are counted again for a much longer or shorter natural, and not whe
   const counted = scaleDressing(mine('first-light-dun'), 0.4);
   counted.parts.forEach((part) => { if (part.count !== null) part.count += 1; });
   expect(recheckCounts(parent, counted)).toBeNull();
+});
+
+test('each thing to look at again says its figures and what it rests on, and a bound itself is still good', () => {
+  const end = { lengthMm: 40, shankMm: 30, beadMm: null, beadRangeMm: null, headTurns: null, headBudget: null, gauge: null, weightWireMm: null, hookWireMm: 1 };
+  const length = { mm: 40 };
+  const bead = (beadMm: number | null) => rechecks({ ...end, beadMm, beadRangeMm: [2, 4] });
+  expect(bead(1.9)).toEqual([expect.objectContaining({ code: 'recheck-bead', params: { length, bead: { mm: 1.9 }, low: { mm: 2 }, high: { mm: 4 } }, evidence: 'heard' })]);
+  expect([bead(2), bead(4), bead(null), rechecks({ ...end, beadMm: 9 })]).toEqual([[], [], [], []]);
+  const head = (headTurns: number | null, headBudget: number | null) => rechecks({ ...end, headTurns, headBudget });
+  expect(head(9, 8)).toEqual([expect.objectContaining({ code: 'recheck-head', params: { length, turns: 9, budget: 8 }, evidence: 'theory' })]);
+  expect([head(8, 8), head(null, 8), head(8, null), head(null, -1)]).toEqual([[], [], [], []]);
+  const gauge = (n: number) => rechecks({ ...end, gauge: n });
+  expect(gauge(0)).toEqual([expect.objectContaining({ code: 'recheck-gauge', params: { length, gauge: 0 }, evidence: 'heard' })]);
+  expect([gauge(8), gauge(26), gauge(28).length]).toEqual([[], [], 1]);
+  const wire = (weightWireMm: number) => rechecks({ ...end, weightWireMm });
+  expect(wire(1.5)).toEqual([expect.objectContaining({ code: 'recheck-wire', params: { length, wire: { mm: 1.5 }, hook: { mm: 1 } }, evidence: 'heard' })]);
+  expect([wire(1.4), wire(0.72), wire(0.71).length]).toEqual([[], [], 1]);
+});
+
+test('what is counted again is named, and only what is counted in pieces', () => {
+  const parent = of('first-light-dun');
+  const own = scaleDressing(mine('first-light-dun'), 2);
+  const counted = parent.parts.filter((part) => part.count !== null && part.unit === 'count').map((part) => ({ kind: 'parts', id: part.part }));
+  expect(counted.length).toBeGreaterThan(0);
+  expect(recheckCounts(parent, own)).toMatchObject({ params: { parts: { list: counted }, times: 2 }, evidence: 'heard' });
+  expect(recheckCounts(parent, scaleDressing(mine('first-light-dun'), 1.4))).not.toBeNull();
+  const other = { ...own, parts: own.parts.map((part, at) => ({ ...part, id: own.parts[(at + 1) % own.parts.length]!.id })) };
+  expect(recheckCounts(parent, { ...other, parts: other.parts.map((part) => ({ ...part, unit: 'pinches' as const })) })).toBeNull();
+});
+
+describe('what a dropped part leaves behind', () => {
+  const own = { ...of('half-out-dun'), layers: [{ part: 'abdomen', from_under: ['a'] }, { part: 'shuck', from_under: ['b'] }], weights: [{ ...of('herl-bead-nymph').weights[0]! }, { ...of('gravel-house').weights[0]! }] };
+  const tied = (more: Partial<Dressing['parts'][number]>, id = 'thorax') => ({ ...own, parts: own.parts.map((part) => (part.id === id ? { ...part, ...more } : part)) });
+  const part = (dressing: Dressing, id: string) => dressing.parts.find((item) => item.id === id)!;
+  test('layers of others, and weights that are not it', () => {
+    const less = dropPart(own, 'abdomen');
+    expect(less.layers).toEqual([{ part: 'shuck', from_under: ['b'] }]);
+    expect(less.weights).toEqual(own.weights);
+    expect(dropPart({ ...own, parts: [...own.parts, { ...part(of('herl-bead-nymph'), 'bead') }] }, 'bead').weights).toEqual([own.weights[1]]);
+    expect(dropPart({ ...own, parts: [...own.parts, { ...part(of('gravel-house'), 'weight') }] }, 'weight').weights).toEqual([own.weights[0]]);
+  });
+  test('a rib of another part stays', () => {
+    const ribbed = { ...own, parts: [...own.parts, { ...part(of('dark-pad-nymph'), 'rib'), id: 'one', to: 'part:abdomen' }, { ...part(of('dark-pad-nymph'), 'rib'), id: 'other', to: 'part:thorax' }, { ...part(own, 'thorax'), id: 'no-rib', to: 'part:abdomen' }] };
+    expect(dropPart(ribbed, 'abdomen').parts.map((item) => item.id)).toEqual(expect.arrayContaining(['other', 'no-rib']));
+    expect(dropPart(ribbed, 'abdomen').parts.map((item) => item.id)).not.toContain('one');
+  });
+  test('a measure by it is by eye, one by another stays', () => {
+    const by = { base: 'part:abdomen' as const, factor: 2, low: 1, high: 3, at_least: { base: 'part:abdomen' as const, factor: 1 } };
+    expect(part(dropPart(tied(by), 'abdomen'), 'thorax')).toMatchObject({ base: 'eye-judged', factor: null, low: null, high: null, at_least: null });
+    const kept = { base: 'part:shuck' as const, factor: 2, low: 1, high: 3, at_least: { base: 'part:shuck' as const, factor: 1 } };
+    expect(part(dropPart(tied(kept), 'abdomen'), 'thorax')).toMatchObject(kept);
+  });
+  test('what stood at its front stands where it began', () => {
+    expect(part(dropPart(tied({ from: 'part:abdomen', to: 'part:abdomen' }), 'abdomen'), 'thorax')).toMatchObject({ from: part(own, 'abdomen').from ?? 'tie-down', to: part(own, 'abdomen').from ?? 'tie-down' });
+    expect(dropPart(tied({ from: 'part:nowhere' }), 'nowhere').parts.find((item) => item.id === 'thorax')!.from).toBe('tie-down');
+  });
+  test('a bunch that is left with one part is none, one with two is', () => {
+    const bunch = { id: 'b', material: 'm', parts: ['abdomen', 'shuck', 'thorax'], unit: 'count' as const, amount: null };
+    expect(dropPart({ ...own, bundles: [bunch] }, 'abdomen').bundles).toEqual([{ ...bunch, parts: ['shuck', 'thorax'] }]);
+    expect(dropPart({ ...own, bundles: [{ ...bunch, parts: ['abdomen', 'shuck'] }] }, 'abdomen').bundles).toEqual([]);
+  });
+});
+
+test('another material goes where that part had the old one, and nowhere else', () => {
+  const own = of('trailing-hind-hawthorn');
+  const was = own.parts.find((part) => part.id === 'legs')!.material;
+  const next = setMaterial(own, 'legs', 'barred-rubber');
+  const told = (dressing: Dressing) => [...dressing.steps, ...dressing.assemblies.flatMap((item) => item.steps)].map((step) => [step.part, step.material]);
+  expect(told(next)).toEqual(told(own).map(([part, material]) => [part, part === 'legs' && material === was ? 'barred-rubber' : material]));
+  expect(next.assemblies.map(({ id, count }) => [id, count])).toEqual(own.assemblies.map(({ id, count }) => [id, count]));
+  expect(setMaterial(own, 'nowhere', 'barred-rubber').parts).toEqual(own.parts);
+  const odd = { ...own, steps: own.steps.map((step) => (step.part === 'legs' ? { ...step, material: 'head-varnish' } : step)), bundles: [{ id: 'b', material: 'm', parts: ['head', 'thorax'], unit: 'count' as const, amount: null }] };
+  expect(setMaterial(odd, 'legs', 'barred-rubber')).toMatchObject({ steps: odd.steps, bundles: odd.bundles });
 });
 
 describe('a part is added as the library makes it', () => {

@@ -7,6 +7,6 @@ export { referenceRangeOf, type RangeHook } from './hook-range';
 export { completeDressing, completeHead, ordered, PART_DEFAULTS, STEP_DEFAULTS, without, writtenDressing, writtenHead, type WrittenDressing, type WrittenHead } from './complete-dressing';
 export type { Tool } from './tool';
 export { AS_A_RULE, leftOut, onAsRule, switchedWays, type Switched } from './left-out';
-export { derive, differences, same, dropPart, movedRun, recheckCounts, rechecks, runOf, scaleDressing, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
+export { derive, differences, same, dropPart, movedRun, recheckCounts, rechecks, runOf, setMaterial, type Change, type Difference, type EndOfRange } from './derive';
 export { addPart, donorOf, newPartId, setOptional } from './add-part';
 export { addAssembly, setThread, addWeight, dropWeight, addBundle, dropAssembly, setAssembly, setBundle, setLayers, type DressingBundle } from './shared-parts';

@@ -1,6 +1,7 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
+import { scaleDressing } from '../../../tools/scale-dressing';
 import { cardFor, carryOn, NO_CHOICES, styleUse, type Choices } from '../answer';
-import { derive, scaleDressing, type Dressing } from '../dressings';
+import { derive, type Dressing } from '../dressings';
 import { reads, type Hook } from '../hooks';
 import { mirrorCard, type Card } from '.';
 

@@ -4,12 +4,12 @@ import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import { STYLES, tailsOf } from '@/catalogue';
 import type { LevelId, RideId, StyleId, WaterId } from '@/catalogue/ids';
-import { answer, NO_CHOICES, type Catalogue } from '@/core/answer';
-import { recheckCounts, rechecks, type Dressing } from '@/core/dressings';
+import { answer, lookAgain, naturalOf, NO_CHOICES, type Catalogue } from '@/core/answer';
+import type { Dressing } from '@/core/dressings';
 import { dressingFaults } from '@/core/bench';
 import type { Card } from '@/core/tying';
 import { putBack, takeOut, type TakenOut } from '@/core/ways';
-import { change, dropDressing, middleSample, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
+import { change, dropDressing, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
@@ -37,19 +37,8 @@ export function DressingEditor({ id }: { id: string }) {
   return <Editing dressing={dressing} />;
 }
 
-function cardOf(dressing: Dressing, catalogue: Catalogue, hand: 'right' | 'left', mm?: number): Card | null {
-  const sample = middleSample(dressing);
-  return answer(mm === undefined ? sample : { ...sample, lengthsMm: [mm] }, { ...NO_CHOICES, dressingPin: dressing.id, hand, added: dressing.switches.map((item) => item.id) }, { ...catalogue, dressings: [dressing] }).card;
-}
-
-/** What one end of the range asks that does not scale. */
-function endOf(dressing: Dressing, catalogue: Catalogue, mm: number) {
-  const card = cardOf(dressing, catalogue, 'right', mm);
-  const bead = card?.weights.find((weight) => weight.kind === 'bead');
-  const thread = card?.threads.find((item) => item.head_turns !== null);
-  const over = thread?.reasons.find((why) => why.code === 'thread-bulk-over');
-  const gauge = card?.hackles[0]?.gauge;
-  return { lengthMm: mm, shankMm: card?.hook.shank_mm ?? 0, beadMm: bead?.diameter_mm ?? null, beadRangeMm: bead?.range_mm ?? null, headTurns: over ? Number(over.params.turns) : null, headBudget: over ? Number(over.params.budget) : null, gauge: !gauge || gauge.includes('/') ? null : Number(gauge), weightWireMm: card?.weights.find((weight) => weight.kind === 'wound' || weight.kind === 'sides')?.wire_mm ?? null, hookWireMm: card?.hook.wire_mm ?? 0 };
+function cardOf(dressing: Dressing, catalogue: Catalogue, hand: 'right' | 'left'): Card | null {
+  return answer(naturalOf(dressing), { ...NO_CHOICES, dressingPin: dressing.id, hand, added: dressing.switches.map((item) => item.id) }, { ...catalogue, dressings: [dressing] }).card;
 }
 
 function Editing({ dressing }: { dressing: Dressing }) {
@@ -67,7 +56,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
   const card = useMemo(() => cardOf(drawn, catalogue, hand), [drawn, catalogue, hand]);
   const faults = useMemo(() => dressingFaults(drawn, { ...catalogue, tailsOf }), [drawn, catalogue]);
   const parent = useApp((state) => selectDressing(state, dressing.parent));
-  const ends = useMemo(() => [...drawn.length_mm.flatMap((mm) => rechecks(endOf(drawn, catalogue, mm))), ...((parent && recheckCounts(parent, drawn)) ? [recheckCounts(parent, drawn)!] : [])], [drawn, catalogue, parent]);
+  const ends = useMemo(() => lookAgain(drawn, parent, catalogue), [drawn, catalogue, parent]);
   const [taken, setTaken] = useState<readonly TakenOut[]>([]);
   const has = (id: string) => dressing.parts.some((part) => part.id === id);
   // What was taken out here, and what the one it was made from has beside.
@@ -80,7 +69,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
   };
   const picture = (
     <View className="gap-4">
-      {card ? <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={middleSample(dressing).lengthsMm[0]!} maxHeight={wide ? 380 : 300} /> : <Say className="px-5">{words('dressing.no-card')}</Say>}
+      {card ? <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={naturalOf(dressing).lengthsMm[0]!} maxHeight={wide ? 380 : 300} /> : <Say className="px-5">{words('dressing.no-card')}</Say>}
       <View className="gap-1 px-5" aria-live="polite">
         <Heading size="small">{words('edit-dressing.checker')}</Heading>
         {faults.length === 0 ? <Say tone="sedge">{words('edit-dressing.passes')}</Say> : <Say tone="dawn" weight="medium">{words('edit-dressing.to-mend', { count: faults.length })}</Say>}

@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { answer, NO_CHOICES } from '@/core/answer';
+import { answer, naturalOf, NO_CHOICES } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
-import { change, middleSample, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
+import { change, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { CardAssemblies, CardExtras, CardParts, CardSteps, RoomBudget, SchoolsPanel, Stations, SwitchRow } from '@/features/bench';
@@ -18,11 +18,7 @@ import type { Schools } from '@/core/answer';
 type Size = 'least' | 'middle' | 'most';
 
 /** The natural a dressing is shown for: the middle of its range, or either end. */
-function sampleOf(dressing: Dressing, size: Size) {
-  const middle = middleSample(dressing);
-  const mm = size === 'middle' ? middle.lengthsMm[0]! : dressing.length_mm[size === 'least' ? 0 : 1];
-  return { ...middle, lengthsMm: [mm], caseMm: middle.caseMm === null ? null : (middle.caseMm / middle.lengthsMm[0]!) * mm };
-}
+const sampleOf = (dressing: Dressing, size: Size) => naturalOf(dressing, size === 'middle' ? undefined : dressing.length_mm[size === 'least' ? 0 : 1]);
 
 /** One dressing: its plate beside the natural, its parts in millimetres, its steps, what is said for it and where it comes from. */
 export function DressingScreen({ id }: { id: string }) {
