@@ -30,6 +30,15 @@ module.exports = [
       'no-restricted-imports': ['error', { patterns: [{ group: ['react', 'react-*', 'expo*', 'nativewind', '@/state*', '@/ui*', '@/features*', '@/speech*'], message: 'Core is pure.' }, { regex: '^@/catalogue(?!/ids$)', message: 'Core takes data as arguments; only types of ids come from the catalogue.' }] }],
     },
   },
+  {
+    files: ['src/features/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*', '**/__tests__/**'],
+    rules: {
+      'no-restricted-imports': ['error', { patterns: [{ group: ['immer', '@/state/*', '@/records/*'], message: 'A screen changes what is kept by a command of src/records alone, through the door.' }] }],
+      // A record given to `draft` is a recipe: it belongs in a command.
+      'no-restricted-syntax': [...noClock, { selector: 'ArrowFunctionExpression > Identifier.params[name="draft"]', message: 'No recipe in a component: write a command in src/records.' }],
+    },
+  },
   { files: ['src/{features,ui}/**/*.tsx', 'app/**/*.tsx'], ignores: ['**/*.test.tsx'], rules: { 'react/jsx-no-literals': ['error', { noStrings: false, allowedStrings: ['.'] }] } },
   {
     files: ['{app,src,cli,server}/**/*.{ts,tsx}'],
@@ -37,7 +46,7 @@ module.exports = [
     plugins: { boundaries },
     settings: {
       'boundaries/elements': [
-        { type: 'core', pattern: 'src/core/**', mode: 'full' }, { type: 'catalogue', pattern: 'src/catalogue/**', mode: 'full' }, { type: 'speech', pattern: 'src/speech/**', mode: 'full' }, { type: 'state', pattern: 'src/state/**', mode: 'full' },
+        { type: 'core', pattern: 'src/core/**', mode: 'full' }, { type: 'catalogue', pattern: 'src/catalogue/**', mode: 'full' }, { type: 'speech', pattern: 'src/speech/**', mode: 'full' }, { type: 'records', pattern: 'src/records/**', mode: 'full' }, { type: 'state', pattern: 'src/state/**', mode: 'full' },
         { type: 'ui', pattern: 'src/ui/**', mode: 'full' }, { type: 'demo', pattern: 'src/features/demo/**', mode: 'full' }, { type: 'features', pattern: 'src/features/**', mode: 'full' }, { type: 'app', pattern: 'app/**', mode: 'full' }, { type: 'cli', pattern: 'cli/**', mode: 'full' }, { type: 'server', pattern: 'server/**', mode: 'full' }, { type: 'workers', pattern: 'src/workers/**', mode: 'full' }, { type: 'standins', pattern: 'src/standins/**', mode: 'full' },
       ],
       'import/resolver': { typescript: true },
@@ -49,15 +58,16 @@ module.exports = [
           { from: { type: 'core' }, allow: to('core', 'catalogue') },
           { from: { type: 'catalogue' }, allow: to('catalogue', 'core') },
           { from: { type: 'speech' }, allow: to('speech', 'core', 'catalogue') },
-          { from: { type: 'state' }, allow: to('state', 'core', 'catalogue', 'speech') },
+          { from: { type: 'records' }, allow: to('records', 'core', 'catalogue') },
+          { from: { type: 'state' }, allow: to('state', 'records', 'core', 'catalogue', 'speech') },
           { from: { type: 'ui' }, allow: to('ui', 'core', 'catalogue') },
           // Stand-ins of devices reach the screen through the demo only.
-          { from: { type: 'demo' }, allow: to('demo', 'features', 'ui', 'state', 'core', 'catalogue', 'standins') },
-          { from: { type: 'features' }, allow: to('features', 'demo', 'ui', 'state', 'speech', 'core', 'catalogue', 'workers') },
+          { from: { type: 'demo' }, allow: to('demo', 'features', 'ui', 'state', 'records', 'core', 'catalogue', 'standins') },
+          { from: { type: 'features' }, allow: to('features', 'demo', 'ui', 'state', 'records', 'speech', 'core', 'catalogue', 'workers') },
           { from: { type: 'workers' }, allow: to('workers', 'core', 'catalogue') },
           { from: { type: 'standins' }, allow: to('standins', 'core', 'catalogue') },
           { from: { type: 'app' }, allow: to('app', 'features') },
-          { from: { type: 'cli' }, allow: to('cli', 'core', 'catalogue', 'speech') },
+          { from: { type: 'cli' }, allow: to('cli', 'records', 'core', 'catalogue', 'speech') },
           { from: { type: 'server' }, allow: to('server', 'core', 'catalogue', 'speech') },
         ],
       }],

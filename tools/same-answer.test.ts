@@ -4,7 +4,9 @@ import { join } from 'node:path';
 import { run, type Outcome } from '../cli/run';
 import { STAGES } from '../src/catalogue';
 import { memoryPorts } from '../src/state/__tests__/ports';
-import { change, createStore, openStore, sampleSchema, selectAnswered, selectBoxMatch, selectCarried } from '../src/state';
+import { sampleSchema } from '../src/records';
+import { createStore, openStore, selectAnswered, selectBoxMatch, selectCarried } from '../src/state';
+import { change } from '../src/state/__tests__/change';
 
 const MATCH = 'match_demo-auldry-dun';
 const SAMPLE = 'sample_demo-auldry-dun';

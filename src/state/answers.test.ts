@@ -1,7 +1,8 @@
 import { memoryPorts } from './__tests__/ports';
 import { selectAnswered, selectCatalogue } from './answers';
 import { libraryCard, selectCardOf } from './library-cards';
-import { change, createStore, openStore, remember, type Store } from './store';
+import { createStore, openStore, type Store } from './store';
+import { change, remember } from './__tests__/change';
 
 const DUN = 'match_demo-auldry-dun';
 const dun = (store: Store) => selectAnswered(store.getState(), DUN, 'a1')!;

@@ -13,7 +13,7 @@ import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
 import { selectMaterials } from './own-materials';
 import type { State } from './store';
-import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type MatchRecord, type SampleRecord, type SettingsRecord } from './records/schemas';
+import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type MatchRecord, type SampleRecord, type SettingsRecord } from '@/records';
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
 export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };

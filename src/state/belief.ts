@@ -5,7 +5,7 @@ import { labOfHex } from '@/core/colour';
 import { Z95 } from '@/core/constants';
 import { bodiesOf, selectSettings } from './answers';
 import { selectKey } from './own-groups';
-import type { SampleRecord, SettingsRecord } from './records/schemas';
+import type { SampleRecord, SettingsRecord } from '@/records';
 import type { State } from './store';
 
 /** A length without a tool: between the bounds that were tapped, or about so much. */

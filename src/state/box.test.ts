@@ -1,8 +1,9 @@
 import { memoryPorts } from './__tests__/ports';
-import { heldOf, selectBoxMatch, selectCarried, wantedBy } from './box';
-import { demoEntities, hasDemo, removeDemo } from './demo';
-import { noEntities, flySchema, matchSchema, sampleSchema, specimen, type Entities } from './records/schemas';
-import { change, createStore, openStore, type Store } from './store';
+import { selectBoxMatch, selectCarried, wantedBy } from './box';
+import { demoEntities, flySchema, hasDemo, heldOf, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
+import { around } from '@/records/__tests__/around';
+import { createStore, openStore, type Store } from './store';
+import { change } from './__tests__/change';
 
 const DUN = 'match_demo-auldry-dun';
 const BOX = 'box_demo-valley';
@@ -35,11 +36,11 @@ describe('the demo box', () => {
   });
   test('leaves with the demo; a fly that was touched stays, and so does its box', () => {
     const all = structuredClone(entities);
-    removeDemo(all);
+    leaveDemo.run(all, {}, around());
     expect([Object.keys(all.fly), Object.keys(all.box), hasDemo(all)]).toEqual([[], [], false]);
     const touched = structuredClone(entities);
     touched.fly['fly_demo-a1']!.demo = false;
-    removeDemo(touched);
+    leaveDemo.run(touched, {}, around());
     expect([Object.keys(touched.fly), Object.keys(touched.box)]).toEqual([['fly_demo-a1'], [BOX]]);
   });
 });

@@ -1,26 +1,14 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { labOfShade, STAGES } from '@/catalogue';
-import type { MoveId } from '@/catalogue/ids';
 import { byStage } from '@/core/belief';
-import { carriedFly, freeSlot, heldBy, leftIn, matchBox, wantedLength, type BoxMatch, type BoxWanted, type CarriedFly, type Held, type Move } from '@/core/box';
+import { carriedFly, leftIn, matchBox, wantedLength, type BoxMatch, type BoxWanted, type CarriedFly } from '@/core/box';
 import { hexOfLab, labOfHex } from '@/core/colour';
 import { sampleFor, selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
-import { takeFromPackets } from './hooks';
-import { flySchema, type Entities, type FlyRecord, type MatchRecord, type SampleRecord } from './records/schemas';
+import { BELLY, movesOf, type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
 import type { State } from './store';
-
-/** Moves of a fly, oldest first. */
-export function movesOf(fly: FlyRecord): Move[] {
-  return Object.entries(fly.moves).sort(([a, one], [b, other]) => one.at.localeCompare(other.at) || a.localeCompare(b)).map(([, move]) => move);
-}
-
-/** Where a fly lies and how many, over every box. */
-export function heldOf(fly: FlyRecord): Held[] {
-  return heldBy(movesOf(fly));
-}
 
 const selectFlies = (state: State) => state.records.entities.fly;
 const selectBoxes = (state: State) => state.records.entities.box;
@@ -43,7 +31,6 @@ export const selectCarried = createSelector([selectFlies, selectBoxes, selectCat
 });
 
 const LEAST = 0.01;
-const BELLY = 'abdomen-belly';
 
 /** What is known of a match's natural, as the box takes it: the stages kept or, while none is, every stage by its odds. */
 export function wantedBy(state: State, match: MatchRecord, sample: SampleRecord): BoxWanted {
@@ -74,41 +61,4 @@ export function selectBoxMatch(state: State, matchId: string): BoxMatch | null {
   if (last && last.inputs.every((input, index) => input === inputs[index])) return last.result;
   last = { inputs, result: matchBox(flies, wantedBy(state, match, sample), STAGES) };
   return last.result;
-}
-
-/** What a fly is: a dressing on a hook, or one not tied here. */
-export type FlyKind = Pick<FlyRecord, 'name' | 'dressingId' | 'dressingRev' | 'hookId' | 'stage' | 'lengthMm' | 'shade' | 'ride'>;
-
-/** A kind of which nothing is known. */
-export const NO_KIND: FlyKind = { name: '', dressingId: null, dressingRev: null, hookId: null, stage: null, lengthMm: null, shade: null, ride: null };
-
-/** Whether a fly of the box is of this kind, so that more of it are the same fly. */
-export function sameKind(fly: FlyRecord, kind: FlyKind): boolean {
-  return fly.name === kind.name && fly.dressingId === kind.dressingId && fly.hookId === kind.hookId && fly.stage === kind.stage && fly.lengthMm === kind.lengthMm && fly.shade === kind.shade && fly.ride === kind.ride;
-}
-
-interface Stamp {
-  at: string;
-  newId: (kind: string) => string;
-}
-
-/** Flies put into a box; the same fly in the same box is topped up. */
-export function putFly(draft: Entities, { kind, boxId, slot, count, why, at, newId }: { kind: FlyKind; boxId: string; slot: string | null; count: number; why: MoveId } & Stamp): void {
-  const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && Object.values(fly.moves).some((item) => item.boxId === boxId));
-  const id = known?.[0] ?? newId('fly');
-  if (!known) draft.fly[id] = flySchema.cast({ ...kind });
-  draft.fly[id]!.moves[newId('move')] = { at, boxId, slot, count, why };
-}
-
-/** Where more of a kind go in a box: where it lies already, else the first free compartment; null when the box is full. */
-export function slotFor({ fly, box }: Pick<Entities, 'fly' | 'box'>, boxId: string, kind: FlyKind): string | null {
-  const places = Object.values(fly).flatMap((own) => heldOf(own).filter((held) => held.boxId === boxId).map((held) => ({ own, held })));
-  const there = places.find(({ own, held }) => sameKind(own, kind) && held.slot !== null);
-  return there ? there.held.slot : freeSlot(box[boxId]!, places.filter(({ held }) => held.left > 0).map(({ held }) => held.slot));
-}
-
-/** Flies tied at the bench: into a box where one is named, and as many hooks out of their packets as are there. */
-export function noteTied(draft: Entities, { kind, boxId, count, at, newId }: { kind: FlyKind; boxId: string | null; count: number } & Stamp): void {
-  if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied', at, newId });
-  if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count, at, newId });
 }

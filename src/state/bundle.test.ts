@@ -1,10 +1,11 @@
 import { readFileSync } from 'node:fs';
 import { join as path } from 'node:path';
 import { memoryPorts } from './__tests__/ports';
-import { readBundle, takeBundle, writeBundle, type Bundle } from './bundle';
+import { readBundle, specimen, type Bundle } from '@/records';
+import { takeBundle, writeBundle } from './bundle';
 import { readPicture } from './photos';
-import { specimen } from './records/schemas';
-import { change, createStore, openStore, undone, type Store } from './store';
+import { createStore, openStore, undone, type Store } from './store';
+import { change } from './__tests__/change';
 
 const EXAMPLE = readFileSync(path(__dirname, '../../docs/formats/examples/bundle.json'), 'utf8');
 

@@ -1,99 +1,24 @@
-import type { Coded } from '@/core/code';
+import { matchFile, takeMatch, type Bundle } from '@/records';
+import { act } from './act';
 import { readPicture, storePicture } from './photos';
 import type { Ports } from './ports';
-import { migrate } from './records/migrate';
-import { KINDS, type Entities, type MatchRecord, type PhotoRecord, type SampleRecord } from './records/schemas';
-import { change, type State, type Store } from './store';
+import type { State, Store } from './store';
 
-const VERSION = 1;
-const CARRIED = ['match', 'sample', 'photo'] as const;
-type CarriedKind = (typeof CARRIED)[number];
-const MOST_ANSWERS = 4;
-
-/** An item of the file: a record with its kind's schema version, or the picture of a photo as a data URL. */
-type Item = { kind: CarriedKind; id: string; v: number; data: unknown } | { kind: 'picture'; id: string; data: string };
-
-/** What a file of a match holds, brought to the present schema. */
-export interface Bundle {
-  match: Record<string, MatchRecord>;
-  sample: Record<string, SampleRecord>;
-  photo: Record<string, PhotoRecord>;
-  /** By photo id. */
-  pictures: Record<string, string>;
-}
-
-/** A match with its sample, its photographs and their pictures as one file (docs/formats/bundle.md); null when there is no such match. */
+/** A match as one file, its pictures read from storage; null when there is no such match. */
 export async function writeBundle(state: State, ports: Ports, matchId: string): Promise<string | null> {
-  const { match, sample, photo } = state.records.entities;
-  const own = match[matchId];
-  const taken = own && sample[own.sampleId];
-  if (!own || !taken) return null;
-  const items: Item[] = [{ kind: 'match', id: matchId, v: KINDS.match.version, data: { ...own, parentId: null, demo: false } }, { kind: 'sample', id: own.sampleId, v: KINDS.sample.version, data: { ...taken, demo: false } }];
-  for (const id of taken.photos) {
-    const record = photo[id];
-    const picture = record ? await readPicture(ports, id) : null;
-    if (!record || picture === null) continue;
-    items.push({ kind: 'photo', id, v: KINDS.photo.version, data: { ...record, demo: false } }, { kind: 'picture', id, data: picture });
+  const { entities } = state.records;
+  const photos = entities.sample[entities.match[matchId]?.sampleId ?? '']?.photos ?? [];
+  const pictures: Record<string, string> = {};
+  for (const id of photos) {
+    const picture = await readPicture(ports, id);
+    if (picture !== null) pictures[id] = picture;
   }
-  return `${JSON.stringify({ aubade: 'bundle', version: VERSION, items }, null, 1)}\n`;
-}
-
-export type BundleRead = { ok: true; bundle: Bundle } | { ok: false; fault: Coded };
-
-const refused = (code: string, params: Coded['params'] = {}): BundleRead => ({ ok: false, fault: { code, params } });
-
-/** Reads a match from a file. A newer file or record is refused untouched; one whose parts do not belong together too. */
-export function readBundle(text: string): BundleRead {
-  let file: { aubade?: unknown; version?: unknown; items?: unknown };
-  try {
-    file = JSON.parse(text) as typeof file;
-  } catch {
-    return refused('bundle-other');
-  }
-  if (file?.aubade !== 'bundle' || !Array.isArray(file.items)) return refused('bundle-other');
-  if (typeof file.version !== 'number' || file.version > VERSION) return refused('file-newer', { version: Number(file.version) });
-  const bundle: Bundle = { match: {}, sample: {}, photo: {}, pictures: {} };
-  for (const item of file.items as Partial<Item>[]) {
-    if (typeof item?.id !== 'string') return refused('bundle-broken', { what: '?' });
-    if (item.kind === 'picture') {
-      if (typeof item.data !== 'string' || !item.data.startsWith('data:image/')) return refused('bundle-broken', { what: item.id });
-      bundle.pictures[item.id] = item.data;
-      continue;
-    }
-    const kind = CARRIED.find((known) => known === item.kind);
-    const read = kind ? migrate(kind, Number((item as { v?: unknown }).v), item.data) : null;
-    if (!kind || !read?.ok) return read && !read.ok && read.reason === 'newer' ? refused('file-newer', { version: Number((item as { v?: unknown }).v) }) : refused('bundle-broken', { what: item.id });
-    (bundle[kind] as Record<string, unknown>)[item.id] = read.data;
-  }
-  const matches = Object.values(bundle.match);
-  if (matches.length === 0) return refused('bundle-other');
-  const lost = matches.find((match) => !(match.sampleId in bundle.sample));
-  return lost ? refused('bundle-broken', { what: lost.sampleId }) : { ok: true, bundle };
-}
-
-/** Items of both lists by id; the second's win. */
-function joined<T extends { id: string }>(here: readonly T[], there: readonly T[]): T[] {
-  const ids = new Set(there.map((item) => item.id));
-  return [...here.filter((item) => !ids.has(item.id)), ...there];
-}
-
-/** Puts a match from a file among the records: what is here already is joined with it, and individuals, photographs and answers of neither are lost. */
-export function join(draft: Entities, { match, sample, photo }: Bundle): void {
-  for (const [id, there] of Object.entries(sample)) {
-    const here = draft.sample[id];
-    draft.sample[id] = here ? { ...here, ...there, specimens: joined(here.specimens, there.specimens), photos: [...new Set([...here.photos, ...there.photos])] } : there;
-  }
-  for (const [id, there] of Object.entries(match)) {
-    const here = draft.match[id];
-    draft.match[id] = here ? { ...here, ...there, answers: joined(here.answers, there.answers).slice(-MOST_ANSWERS) } : there;
-  }
-  // What was measured here stays measured, though the file still has it waiting.
-  for (const [id, there] of Object.entries(photo)) if (!draft.photo[id]?.overlay) draft.photo[id] = there;
+  return matchFile(entities, matchId, pictures);
 }
 
 /** Takes a read file in: its pictures first, then its records as one change that undo takes back. Rejects when the browser has no room. */
 export async function takeBundle({ dispatch, getState, ports }: Store, bundle: Bundle): Promise<void> {
   const { photo } = getState().records.entities;
   for (const [id, picture] of Object.entries(bundle.pictures)) if (id in bundle.photo && !photo[id]?.overlay) await storePicture(ports, id, picture);
-  dispatch(change('bundle-in', (draft) => join(draft, bundle)));
+  dispatch(act(takeMatch, { bundle }));
 }

@@ -1,5 +1,5 @@
 import { eyeOf, type Eye } from '@/core/naturals';
-import type { Entities } from './records/schemas';
+import type { Entities } from '@/records';
 import type { State } from './store';
 
 /** The latest guesses count: an eye learns. */

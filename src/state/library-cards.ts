@@ -5,7 +5,7 @@ import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
 import { selectDevice } from './answers';
 import { selectDressings } from './dressings';
-import type { DeviceRecord } from './records/schemas';
+import type { DeviceRecord } from '@/records';
 import type { State } from './store';
 
 const REFERENCE_ONLY = catalogueOf(REFERENCE_HOOKS);

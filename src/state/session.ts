@@ -15,11 +15,13 @@ export interface SessionState {
   /** The last change of an answer, told until the next. */
   told: Record<string, { hook: [string | null, string | null] | null; dressing: [string | null, string | null] | null }>;
   saved: boolean;
+  /** The last change that was refused whole, and why; null once another went through. */
+  refused: { name: string; detail: string } | null;
 }
 
 const slice = createSlice({
   name: 'session',
-  initialState: (): SessionState => ({ ready: false, frozenClock: null, seen: {}, told: {}, saved: true }),
+  initialState: (): SessionState => ({ ready: false, frozenClock: null, seen: {}, told: {}, saved: true, refused: null }),
   reducers: {
     started(state, { payload }: PayloadAction<{ frozenClock: string | null }>) {
       state.ready = true;
@@ -28,8 +30,11 @@ const slice = createSlice({
     saving(state, { payload }: PayloadAction<boolean>) {
       state.saved = payload;
     },
+    refused(state, { payload }: PayloadAction<SessionState['refused']>) {
+      state.refused = payload;
+    },
     /** Notes what an answer is now and keeps what changed since it was last seen. */
-    answered(state, { payload }: PayloadAction<{ key: string; seen: Seen }>) {
+    noteAnswer(state, { payload }: PayloadAction<{ key: string; seen: Seen }>) {
       const before = state.seen[payload.key];
       state.seen[payload.key] = payload.seen;
       if (!before) return;
@@ -41,4 +46,4 @@ const slice = createSlice({
 });
 
 export const sessionReducer = slice.reducer;
-export const { started, saving, answered } = slice.actions;
+export const { started, saving, noteAnswer, refused } = slice.actions;

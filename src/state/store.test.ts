@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { applyPatches, enablePatches } from 'immer';
 import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from './__tests__/ports';
-import { hasDemo, removeDemo } from './demo';
-import { matchSchema, noEntities, sampleSchema, specimen, type Entities } from './records/schemas';
-import { change, createStore, difference, openStore, redone, remember, undone } from './store';
+import { hasDemo, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
+import { act } from './act';
+import { createStore, difference, openStore, redone, undone } from './store';
+import { change, remember } from './__tests__/change';
 
 enablePatches();
 
@@ -217,7 +218,7 @@ describe('demo and clean start', () => {
     const whole = records().entities;
     store.dispatch(change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens[0]!.body.mm = 9)));
     expect(records().entities.sample['sample_demo-auldry-dun']!.demo).toBe(false);
-    store.dispatch(change('leave-demo', removeDemo));
+    store.dispatch(act(leaveDemo, {}));
     expect(Object.keys(records().entities.match)).toEqual(['match_demo-auldry-dun']);
     expect(Object.keys(records().entities.sample)).toEqual(['sample_demo-auldry-dun']);
     expect(records().entities.maker).toEqual({});
@@ -229,7 +230,7 @@ describe('demo and clean start', () => {
   test('a match the tier pinned a hook in keeps its natural too', async () => {
     const { store, records } = await open('demo');
     store.dispatch(change('pin-hook', (draft) => void (draft.match['match_demo-auldry-dun']!.answers[0]!.hookId = 'osmere:lark:14')));
-    store.dispatch(change('leave-demo', removeDemo));
+    store.dispatch(act(leaveDemo, {}));
     expect(Object.keys(records().entities.sample)).toEqual(['sample_demo-auldry-dun']);
   });
 });

@@ -1,10 +1,9 @@
 import { configureStore, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { produceWithPatches, type Patch } from 'immer';
+import { cleanEntities, demoEntities, noEntities, type Entities } from '@/records';
 import { commit, load } from './records/commit';
-import { noEntities, type Entities } from './records/schemas';
-import { arrived, changed, loaded, recordsReducer, redone, undone, type Change } from './records/slice';
-import { answered, saving, sessionReducer, started } from './session';
-import { cleanEntities, demoEntities } from './demo';
+import { arrived, loaded, recordsReducer, redone, undone, type Change } from './records/slice';
+import { noteAnswer, saving, sessionReducer, started } from './session';
 import type { Ports } from './ports';
 
 const WRITE_AFTER_MS = 150;
@@ -21,41 +20,7 @@ export function createStore(ports: Ports) {
 export type Store = ReturnType<typeof createStore>;
 export type State = ReturnType<Store['getState']>;
 export type Dispatch = Store['dispatch'];
-type Thunk<R = void> = ThunkAction<R, State, Ports, UnknownAction>;
-
-/** Changes records as one undoable step. `group` joins quick changes of one field. A demo record that the tier changes is theirs from then on. */
-export function change(label: string, recipe: (draft: Entities) => void, group: string | null = null): Thunk {
-  return (dispatch, getState, ports) => {
-    const [, patches, inverse] = produceWithPatches(getState().records.entities, (draft: Entities) => {
-      recipe(draft);
-    });
-    if (patches.length === 0) return;
-    const kept = keepAsOwn(getState().records.entities, patches);
-    const [, allPatches, allInverse] = kept.length === 0 ? [null, patches, inverse] : produceWithPatches(getState().records.entities, (draft: Entities) => {
-      recipe(draft);
-      for (const { kind, id } of kept) (draft[kind][id] as { demo: boolean }).demo = false;
-    });
-    dispatch(changed({ label, group, at: ports.now(), patches: allPatches, inverse: allInverse }));
-  };
-}
-
-function keepAsOwn(before: Entities, patches: readonly Patch[]): { kind: keyof Entities; id: string }[] {
-  return patches.flatMap((patch) => {
-    const [kind, id] = patch.path as [keyof Entities, string];
-    const record = before[kind][id] as { demo?: boolean } | undefined;
-    return patch.path.length > 2 && record?.demo ? [{ kind, id }] : [];
-  });
-}
-
-/** Changes what only this device remembers: saved, but not for undo. */
-export function remember(recipe: (draft: Entities) => void): Thunk {
-  return (dispatch, getState) => {
-    const [, patches] = produceWithPatches(getState().records.entities, (draft: Entities) => {
-      recipe(draft);
-    });
-    if (patches.length > 0) dispatch(arrived(patches));
-  };
-}
+export type Thunk<R = void> = ThunkAction<R, State, Ports, UnknownAction>;
 
 export interface Start {
   /** `clean` or `demo`, followed on an empty store only. */
@@ -176,4 +141,4 @@ function fieldDifference(before: unknown, after: unknown, path: (string | number
   return [{ op: 'replace', path, value: after }];
 }
 
-export { answered, redone, undone, type Change };
+export { noteAnswer, redone, undone, type Change };

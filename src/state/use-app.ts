@@ -1,9 +1,17 @@
-import { startTransition, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { startTransition, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useDispatch, useSelector } from 'react-redux';
+import type { Command } from '@/records';
+import { act } from './act';
 import type { Dispatch, State } from './store';
 
 export const useApp = useSelector.withTypes<State>();
 export const useAppDispatch = useDispatch.withTypes<Dispatch>();
+
+/** Runs commands: the one way a screen changes what is kept. Gives what the command gives; null when it was refused. */
+export function useAct(): <I, R>(command: Command<I, R>, input: I) => R | null {
+  const dispatch = useAppDispatch();
+  return useCallback((command, input) => dispatch(act(command, input)), [dispatch]);
+}
 
 /**
  * The state as it is when there is time: what is typed is shown at once, and what is worked out of it follows in pieces that

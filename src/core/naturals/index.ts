@@ -1,5 +1,5 @@
 export { eyeOf, type Eye, type Guess } from './practice-eye';
-export { femaleOverMale } from './sex-ratio';
+export { femaleOverMale, longerSex } from './sex-ratio';
 export { twoHumps, type TwoHumps } from './two-humps';
 export { lengthStats, mayHaveWings, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
 export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';

@@ -5,3 +5,8 @@ const FEMALE_OVER_MALE: Readonly<Record<string, number>> = { mayfly: 1.15, stone
 export function femaleOverMale(order: string): number | null {
   return FEMALE_OVER_MALE[order] ?? null;
 }
+
+/** The sex whose body is longer in an order; females where it is not known. */
+export function longerSex(order: string): 'female' | 'male' {
+  return (femaleOverMale(order) ?? 1) < 1 ? 'male' : 'female';
+}

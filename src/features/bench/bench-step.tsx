@@ -3,7 +3,8 @@ import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import type { Card } from '@/core/tying';
-import { change, selectDressing, selectSettings, useApp, useAppDispatch, type AnswerRecord } from '@/state';
+import { setCardSchools, setSwitches, type AnswerRecord } from '@/records';
+import { selectDressing, selectSettings, useAct, useApp } from '@/state';
 import { hookName } from '@/features/matches';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -17,10 +18,10 @@ import { TiedRow } from './tied-row';
 /** Schools for this card alone, over the dressing's and the tier's. */
 function CardSchools({ matchId, record, card }: { matchId: string; record: AnswerRecord; card: Card }) {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { schools, dressingSchools } = useApp(selectSettings);
   const [open, setOpen] = useState(false);
-  const choose = (next: Record<string, string>) => dispatch(change('schools', (draft) => void (draft.match[matchId]!.answers.find((item) => item.id === record.id)!.schools = next)));
+  const choose = (next: Record<string, string>) => act(setCardSchools, { matchId, answerId: record.id, schools: next });
   return (
     <View className="gap-3 px-5">
       <View className="flex-row items-center gap-3">
@@ -37,7 +38,7 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { card } = answer;
   const dressing = useApp((state) => selectDressing(state, card?.dressing.id));
   if (!card) return <Say className="px-5 py-4">{words('dressing.none')}</Say>;
@@ -63,11 +64,7 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
         </View>
         <Button kind="main" label={words('bench.start')} onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })} className="self-start" />
         {dressing ? (
-          <SwitchRow dressing={dressing} stage={record.stage ?? null} without={record.without} added={record.added} onChange={(without, added) => dispatch(change('part', (draft) => {
-            const own = draft.match[matchId]!.answers.find((item) => item.id === record.id)!;
-            own.without = without;
-            own.added = added;
-          }))} />
+          <SwitchRow dressing={dressing} stage={record.stage ?? null} without={record.without} added={record.added} onChange={(without, added) => act(setSwitches, { matchId, answerId: record.id, without, added })} />
         ) : null}
       </View>
       {plate}

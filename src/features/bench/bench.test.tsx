@@ -1,9 +1,11 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { change, leftInPacket, undone, type Store } from '@/state';
+import { leftInPacket } from '@/records';
+import { undone, type Store } from '@/state';
 import { MatchScreen } from '@/features/match-frame';
 import { openScreen, DUN } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { TieScreen } from './tie-screen';
+import { change } from '@/state/__tests__/change';
 
 const hooksLeft = (store: Store, id: string) => Object.values(store.getState().records.entities.packet).filter((packet) => packet.hookId === id).reduce((sum, packet) => sum + leftInPacket(packet), 0);
 const fliesOn = (store: Store, id: string) => Object.values(store.getState().records.entities.fly).filter((fly) => fly.hookId === id).flatMap((fly) => Object.values(fly.moves)).reduce((sum, move) => sum + move.count, 0);

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
-import { isLow, leftInPacket, NO_KIND, useApp } from '@/state';
+import { isLow, leftInPacket, NO_KIND } from '@/records';
+import { useApp } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
 import { useWords } from '@/features/shell';

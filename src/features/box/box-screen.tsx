@@ -2,7 +2,8 @@ import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BOX_SIDE, change, heldOf, selectCatalogue, selectFlyName, selectCardOf, useApp, useAppDispatch, type BoxRecord } from '@/state';
+import { BOX_SIDE, deleteBox, heldOf, setBox, takeOut, type BoxRecord } from '@/records';
+import { selectCardOf, selectCatalogue, selectFlyName, useAct, useApp } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Digits, Field, Heading, Say, Stepper, Toggle } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
@@ -110,7 +111,7 @@ interface OpenFlyProps {
 function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const ledger = useLedger();
   const left = heldOf(item.fly).find((place) => place.boxId === boxId && place.slot === slot)?.left ?? 0;
   const moves = Object.values(item.fly.moves).filter((move) => move.boxId === boxId).sort((a, b) => b.at.localeCompare(a.at));
@@ -131,7 +132,7 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
         <Button tall label={words('box.given')} spoken={words('box.given-what', { name })} disabled={left === 0} onPress={() => ledger.enter(item.id, boxId, slot, -1, 'given')} />
         <Button tall label={words('box.tied')} spoken={words('box.tied-what', { name })} onPress={() => ledger.enter(item.id, boxId, slot, 1, item.fly.dressingId ? 'tied' : 'got')} />
         <Button tall label={words('box.shift')} spoken={words('box.shift-what', { name })} disabled={left === 0} onPress={() => onShift(left)} />
-        <Button tall kind="quiet" label={words('box.take-out')} spoken={words('box.take-out-what', { name })} onPress={() => dispatch(change('take-out', (draft) => void delete draft.fly[item.id]))} />
+        <Button tall kind="quiet" label={words('box.take-out')} spoken={words('box.take-out-what', { name })} onPress={() => act(takeOut, { flyId: item.id })} />
       </View>
       <Say size="small" tone="soft">
         {moves.slice(0, 4).map((move) => words('box.move', { day: format(parseISO(move.at), 'd MMM'), why: speech.plain('moves', move.why), count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}` })).join(' · ')}
@@ -144,12 +145,12 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
 function BoxSettings({ id, box }: { id: string; box: BoxRecord }) {
   const words = useWords();
   const router = useRouter();
-  const dispatch = useAppDispatch();
-  const set = (more: Partial<BoxRecord>, group: string | null = null) => dispatch(change('box', (draft) => void Object.assign(draft.box[id]!, more), group));
+  const act = useAct();
+  const set = (more: Partial<Pick<BoxRecord, 'name' | 'rows' | 'columns' | 'carried'>>) => act(setBox, { boxId: id, ...more });
   return (
     <View className="max-w-[480px] gap-4 px-5 pt-6">
       <Heading size="small">{words('box.settings')}</Heading>
-      <Field label={words('box.name')} value={box.name} onType={(name) => set({ name: name || words('box.name-n', { n: 1 }) }, 'box-name')} />
+      <Field label={words('box.name')} value={box.name} onType={(name) => set({ name: name || words('box.name-n', { n: 1 }) })} />
       <View className="flex-row flex-wrap gap-6">
         <Stepper label={words('box.rows')} shown value={box.rows} low={BOX_SIDE[0]} high={BOX_SIDE[1]} onChange={(rows) => set({ rows })} />
         <Stepper label={words('box.columns')} shown value={box.columns} low={BOX_SIDE[0]} high={BOX_SIDE[1]} onChange={(columns) => set({ columns })} />
@@ -158,10 +159,7 @@ function BoxSettings({ id, box }: { id: string; box: BoxRecord }) {
         <Toggle label={words(box.carried ? 'box.carried' : 'box.at-home')} spoken={words('box.carry-what', { name: box.name })} on={box.carried} onChange={(carried) => set({ carried })} />
         <Button kind="quiet" label={words('box.delete')} onPress={() => {
           router.navigate('/box');
-          dispatch(change('delete-box', (draft) => {
-            delete draft.box[id];
-            for (const [flyId, fly] of Object.entries(draft.fly)) if (Object.values(fly.moves).every((move) => move.boxId === id)) delete draft.fly[flyId];
-          }));
+          act(deleteBox, { boxId: id });
         }} />
       </View>
     </View>

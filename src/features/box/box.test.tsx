@@ -1,9 +1,11 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
-import { change, heldOf, matchSchema, sampleSchema, undone, type Store } from '@/state';
+import { heldOf, matchSchema, sampleSchema } from '@/records';
+import { undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { BoxScreen, BoxesScreen, EnterScreen } from './index';
+import { change } from '@/state/__tests__/change';
 
 const BOX = 'box_demo-valley';
 const flies = (store: Store) => store.getState().records.entities.fly;

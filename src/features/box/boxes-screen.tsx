@@ -1,6 +1,7 @@
 import { Link, useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { change, useApp, useAppDispatch } from '@/state';
+import { setBox } from '@/records';
+import { useAct, useApp } from '@/state';
 import { Page, useWords } from '@/features/shell';
 import { Button, Digits, Say, Toggle } from '@/ui/primitives';
 import { BoxMap } from './compartments';
@@ -11,14 +12,14 @@ import { useLedger } from './use-ledger';
 export function BoxesScreen() {
   const words = useWords();
   const router = useRouter();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const ledger = useLedger();
   const boxes = useApp((state) => state.records.entities.box);
   const flies = useApp((state) => state.records.entities.fly);
   const ids = Object.keys(boxes).sort((a, b) => boxes[a]!.name.localeCompare(boxes[b]!.name));
   const open = (id: string) => router.navigate({ pathname: '/box/[id]', params: { id } });
   return (
-    <Page column="list" title={words('place.box')} lead={words('box.lead')} aside={<Button kind="main" label={words('box.new')} onPress={() => open(ledger.newBox(words('box.name-n', { n: ids.length + 1 })))} />}>
+    <Page column="list" title={words('place.box')} lead={words('box.lead')} aside={<Button kind="main" label={words('box.new')} onPress={() => { const made = ledger.newBox(words('box.name-n', { n: ids.length + 1 })); if (made) open(made); }} />}>
       {ids.length === 0 ? (
         <View className="gap-2 px-5">
           <Say>{words('box.none')}</Say>
@@ -50,7 +51,7 @@ export function BoxesScreen() {
                   ) : null}
                 </View>
               </Link>
-              <Toggle label={words(box.carried ? 'box.carried' : 'box.at-home')} spoken={words('box.carry-what', { name: box.name })} on={box.carried} onChange={(carried) => dispatch(change('box', (draft) => void (draft.box[id]!.carried = carried)))} />
+              <Toggle label={words(box.carried ? 'box.carried' : 'box.at-home')} spoken={words('box.carry-what', { name: box.name })} on={box.carried} onChange={(carried) => act(setBox, { boxId: id, carried })} />
             </View>
           );
         })}

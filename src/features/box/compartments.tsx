@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
 import { slotsOf } from '@/core/box';
-import type { BoxRecord } from '@/state';
+import type { BoxRecord } from '@/records';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
 import { Digits, Say } from '@/ui/primitives';
 import type { Card } from '@/core/tying';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { freeSlot } from '@/core/box';
-import { heldOf, sameKind, selectCatalogue, selectFlyName, selectCardOf, useApp, type FlyRecord } from '@/state';
+import { heldOf, sameKind, type FlyRecord } from '@/records';
+import { selectCardOf, selectCatalogue, selectFlyName, useApp } from '@/state';
 import { Missing, Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';

@@ -1,5 +1,5 @@
 import { hooksFromRows, demoRows } from '@/catalogue';
-import { flySchema, NO_KIND, sameKind } from '@/state';
+import { flySchema, NO_KIND, sameKind } from '@/records';
 import { createI18n, createSpeech } from '@/speech';
 import hooksCsv from '@/catalogue/hooks.csv';
 import { slotName } from './compartments';

@@ -1,6 +1,6 @@
 import { leftIn } from '@/core/box';
 import type { Hook } from '@/core/hooks';
-import { heldOf, movesOf, type BoxRecord, type FlyRecord } from '@/state';
+import { heldOf, movesOf, type BoxRecord, type FlyRecord } from '@/records';
 import type { Speech } from '@/speech';
 import type { Card } from '@/core/tying';
 import { slotName, type Cell } from './compartments';

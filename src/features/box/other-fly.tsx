@@ -8,7 +8,7 @@ import { ALL_HUES, ShadeWords } from '@/features/colour-words';
 import { StagePicker } from '@/features/stage';
 import { useSpeech, useWords } from '@/features/shell';
 import { Chips, Field, Say, Stepper } from '@/ui/primitives';
-import { NO_KIND } from '@/state';
+import { NO_KIND } from '@/records';
 import type { Chosen } from './use-ledger';
 
 /** The plain dry range that a bare size number is read on, about. */

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
-import { selectCatalogue, selectCardOf, useApp } from '@/state';
+import { selectCardOf, selectCatalogue, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Field, InView, Say } from '@/ui/primitives';

@@ -2,10 +2,11 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import type { Hook } from '@/core/hooks';
-import { NO_KIND, selectCatalogue, useApp, type FlyRecord } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
 import type { Chosen } from './use-ledger';
+import { NO_KIND, type FlyRecord } from '@/records';
+import { selectCatalogue, useApp } from '@/state';
 
 const COUNTS = ['1', '2', '3', '4', '6', '12'];
 const MODELS_SHOWN = 6;

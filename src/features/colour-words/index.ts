@@ -1,2 +1,2 @@
-export { BELLY, BellyInWords } from './belly-in-words';
+export { BellyInWords } from './belly-in-words';
 export { ALL_HUES, ShadeWords } from './shade-words';

@@ -4,7 +4,8 @@ import { Pressable, View } from 'react-native';
 import { STYLES } from '@/catalogue';
 import { convertHook, styleUse, type ConvertBy, type Nearest } from '@/core/answer';
 import { betweenSizes, columnsOf, findModels, readPacketLine, reads, readsGape, type Hook, type HookRow } from '@/core/hooks';
-import { change, modelIdOf, rowsOf, selectHooks, selectOwned, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
+import { modelIdOf, rowsOf, setSettings } from '@/records';
+import { selectHooks, selectOwned, selectSettings, useAct, useApp } from '@/state';
 import { OnlyOwned } from '@/features/hook';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Chips, Digits, Field, Heading, Say } from '@/ui/primitives';
@@ -30,7 +31,7 @@ function useHook(id: string | null): Hook | null {
 export function ConvertScreen({ id }: { id: string | null }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const hooks = useApp(selectHooks);
   const owned = useApp(selectOwned);
   const { convertBy, onlyOwned } = useApp(selectSettings);
@@ -51,9 +52,7 @@ export function ConvertScreen({ id }: { id: string | null }) {
       {result ? (
         <>
           <View className="px-5 pb-2">
-            <Chips compact label={words('convert.by')} choices={WEIGHTS.map((by) => ({ id: by, label: words(`convert.weights.${by}`) }))} value={convertBy} onChange={(by) => dispatch(change('convert-by', (draft) => {
-              draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], convertBy: by };
-            }))} />
+            <Chips compact label={words('convert.by')} choices={WEIGHTS.map((by) => ({ id: by, label: words(`convert.weights.${by}`) }))} value={convertBy} onChange={(by) => act(setSettings, { convertBy: by })} />
           </View>
           <View role="list" aria-label={words('convert.list')} className="border-t border-line">
             {result.drawer && result.drawer.hook.id !== hook?.id ? <NearestRow nearest={result.drawer} drawer open={open === 'drawer'} onOpen={() => setOpen(open === 'drawer' ? null : 'drawer')} /> : null}

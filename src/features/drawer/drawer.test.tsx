@@ -1,5 +1,6 @@
 import { fireEvent, screen, within } from '@testing-library/react';
-import { leftInPacket, selectHooks, selectOwned, selectSettings } from '@/state';
+import { leftInPacket } from '@/records';
+import { selectHooks, selectOwned, selectSettings } from '@/state';
 import { went } from '../__tests__/router';
 import { openScreen } from '../__tests__/screen';
 import { ConvertScreen } from './convert-screen';

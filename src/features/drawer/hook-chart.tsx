@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { chartPages, chartSvg, type ChartHook, type PrintPage } from '@/core/hooks/drawn';
 import { reads, readsGape, type Hook } from '@/core/hooks';
-import { DEVICE_ID, deviceSchema, remember, selectDevice, useApp, useAppDispatch } from '@/state';
+import { setDevice } from '@/records';
+import { selectDevice, useAct, useApp } from '@/state';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
@@ -17,7 +18,7 @@ const CHECK_RANGE_MM = [40, 62.5] as const;
 export function HookChart({ hooks }: { hooks: readonly Hook[] }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { printedScale } = useApp(selectDevice);
   const [page, setPage] = useState<PrintPage>('a4');
   const [failed, setFailed] = useState(false);
@@ -41,7 +42,7 @@ export function HookChart({ hooks }: { hooks: readonly Hook[] }) {
       </View>
       {failed ? <Say live size="small" tone="dawn">{words('field-card.failed')}</Say> : null}
       <View className="max-w-96">
-        <LengthField label={words('field-card.check-line')} mm={printedScale * CHECK_MM} rangeMm={CHECK_RANGE_MM} hint={words('chart.check-hint')} onChange={(mm) => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], printedScale: mm === null ? 1 : mm / CHECK_MM })))} />
+        <LengthField label={words('field-card.check-line')} mm={printedScale * CHECK_MM} rangeMm={CHECK_RANGE_MM} hint={words('chart.check-hint')} onChange={(mm) => act(setDevice, { printedScale: mm === null ? 1 : mm / CHECK_MM })} />
       </View>
     </View>
   );

@@ -4,7 +4,6 @@ import { View } from 'react-native';
 import { reads, type Hook } from '@/core/hooks';
 import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
-import { selectHooks, selectOwned, selectSettings, useApp } from '@/state';
 import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
 import { HookDimensions } from '@/features/hook';
 import { Ladder, type Rail } from '@/ui/drawings';
@@ -14,7 +13,9 @@ import { HookFamily } from './hook-family';
 import { HookFilters, NO_FILTER, shownHooks, type HookFilter, type Shown } from './hook-filters';
 import { HooksTable } from './hooks-table';
 import { MakeModel } from './make-model';
-import { madeId, useDrawer, type NewModel } from './use-drawer';
+import type { NewModel } from '@/records';
+import { selectHooks, selectOwned, selectSettings, useApp } from '@/state';
+import { madeId, useDrawer } from './use-drawer';
 
 /** Hooks of one model, side by side. */
 function railsOf(shown: readonly Shown[]): Shown[][] {

@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import type { Coded } from '@/core/code';
 import { COLUMN_UNITS, HOOK_COLUMNS, LENGTH_COLUMNS, writeBadRows, writeHooksFile, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from '@/core/exchange';
 import { hookId } from '@/core/hooks';
-import { change, rowsOf, selectHooks, takeHooks, takeTapings, useApp, useAppDispatch } from '@/state';
+import { rowsOf, takeHooks } from '@/records';
+import { selectHooks, useAct, useApp } from '@/state';
 import { chooseFile, saveFile } from '@/features/files';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
@@ -25,7 +26,7 @@ type State =
 export function ImportScreen() {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const models = useApp((state) => state.records.entities.model);
   const makers = useApp((state) => state.records.entities.maker);
   const hooks = useApp(selectHooks);
@@ -55,10 +56,7 @@ export function ImportScreen() {
   };
   const take = (answer: HooksFileAnswer) => {
     const rows = answer.read!.rows;
-    dispatch(change('hooks-in', (draft) => {
-      takeHooks(draft, rows);
-      takeTapings(draft, answer.read!.tapings);
-    }));
+    act(takeHooks, { rows, tapings: answer.read!.tapings });
     setTaken(words('import.taken', { count: rows.length }));
     setState({ at: 'start', fault: null });
   };

@@ -3,7 +3,8 @@ import ids from '@/catalogue/ids.json';
 import type { BendId } from '@/catalogue/ids';
 import { useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
-import { madeId, type NewModel } from './use-drawer';
+import type { NewModel } from '@/records';
+import { madeId } from './use-drawer';
 
 const X_LONG = ['-1', '0', '1', '2', '3', '4'] as const;
 

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { LabelDirection, XLabelSchool } from '@/core/hooks';
-import { change, sizeRecord, sizesOf, useApp, useAppDispatch, type MakerRecord, type ModelRecord, type SizeRecord } from '@/state';
+import { addSize, deleteModel, deleteSize, setMaker, setModel, setSize, sizesOf, type MakerRecord, type ModelRecord, type SizeRecord } from '@/records';
+import { useAct, useApp } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
@@ -17,20 +18,19 @@ const BY_WIRE = 'by-measure';
 export function ModelEdit({ modelId, model, maker }: { modelId: string; model: ModelRecord; maker: MakerRecord }) {
   const words = useWords();
   const router = useRouter();
-  const dispatch = useAppDispatch();
-  const models = useApp((state) => state.records.entities.model);
+  const act = useAct();
   const packets = useApp((state) => state.records.entities.packet);
   const [added, setAdded] = useState('');
   const [open, setOpen] = useState<string | null>(null);
-  const edit = (fields: Partial<ModelRecord>) => dispatch(change('model', (draft) => void Object.assign(draft.model[modelId]!, fields), `${modelId}/${Object.keys(fields).join()}`));
-  const editMaker = (fields: Partial<MakerRecord>) => dispatch(change('maker', (draft) => void Object.assign(draft.maker[model.makerId]!, fields), `${model.makerId}/${Object.keys(fields).join()}`));
-  const editSize = (size: string, fields: Partial<SizeRecord>) => dispatch(change('size', (draft) => void Object.assign(draft.model[modelId]!.sizes[size]!, fields), `${modelId}/${size}/${Object.keys(fields).join()}`));
+  const edit = (fields: Partial<ModelRecord>) => act(setModel, { modelId, fields });
+  const editMaker = (fields: Partial<MakerRecord>) => act(setMaker, { makerId: model.makerId, fields });
+  const editSize = (size: string, fields: Partial<SizeRecord>) => act(setSize, { modelId, size, fields });
   const sizes = sizesOf(model);
   const held = Object.values(packets).some((packet) => packet.hookId.startsWith(`${modelId}:`));
   const add = () => {
     const size = added.trim();
     if (size === '' || model.sizes[size]) return;
-    dispatch(change('size', (draft) => void (draft.model[modelId]!.sizes[size] = sizeRecord({ source: 'label' }))));
+    act(addSize, { modelId, size });
     setAdded('');
   };
   return (
@@ -86,7 +86,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
             <View className="flex-row flex-wrap gap-3">
               <Toggle label={words('edit.retired')} on={model.sizes[open]!.retired} onChange={(retired) => editSize(open, { retired })} />
               <Button kind="quiet" label={words('edit.delete-size', { size: open })} onPress={() => {
-                dispatch(change('delete-size', (draft) => void delete draft.model[modelId]!.sizes[open]));
+                act(deleteSize, { modelId, size: open });
                 setOpen(null);
               }} />
             </View>
@@ -111,10 +111,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
         <Toggle label={words('edit.retired-maker')} on={maker.retired} onChange={(retired) => editMaker({ retired })} />
         <Button kind="quiet" label={words('edit.delete-model')} onPress={() => {
           router.navigate('/drawer/hooks');
-          dispatch(change('delete-model', (draft) => {
-            delete draft.model[modelId];
-            if (!Object.values(models).some((other) => other !== model && other.makerId === model.makerId)) delete draft.maker[model.makerId];
-          }));
+          act(deleteModel, { modelId });
         }} />
       </View>
       {held ? <Say size="small" tone="straw">{words('edit.held')}</Say> : null}

@@ -1,5 +1,5 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
-import { leftInPacket } from '@/state';
+import { leftInPacket } from '@/records';
 import { opened, saved } from '../__tests__/files';
 import { openScreen } from '../__tests__/screen';
 import { PacketsScreen } from './packets-screen';

@@ -2,11 +2,12 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
 import { columnsOf, findModels, readPacketLine, readPastedPackets, type NamedModel } from '@/core/hooks';
 import { reason, type Coded } from '@/core/code';
+import type { NewModel, PacketsIn } from '@/records';
 import { selectHooks, selectOwned, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
 import { MakeModel } from './make-model';
-import { madeId, useDrawer, type NewModel, type PacketsIn } from './use-drawer';
+import { madeId, useDrawer } from './use-drawer';
 
 interface PadModel extends NamedModel {
   sizes: readonly string[];

@@ -4,7 +4,7 @@ import type { Answer } from '@/core/answer';
 import { wetHex } from '@/core/colour';
 import { formatLength } from '@/core/units';
 import type { RegionId, StageId } from '@/catalogue/ids';
-import type { SampleRecord } from '@/state';
+import type { SampleRecord } from '@/records';
 import { useScreenSize } from '@/features/screen-size';
 import { useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';

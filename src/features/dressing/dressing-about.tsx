@@ -2,9 +2,9 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { TOOLS } from '@/catalogue';
 import { differences, type Dressing } from '@/core/dressings';
-import { selectCatalogue, selectDressings, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Heading, Say } from '@/ui/primitives';
+import { selectCatalogue, selectDressings, useApp } from '@/state';
 
 /** What is said for a dressing, and what each word rests on. */
 export function Claims({ dressing }: { dressing: Dressing }) {

@@ -9,7 +9,8 @@ import type { Dressing } from '@/core/dressings';
 import { dressingFaults } from '@/core/bench';
 import type { Card } from '@/core/tying';
 import { putBack, takeOut, type TakenOut } from '@/core/ways';
-import { change, dropDressing, putDressing, selectCatalogue, selectDevice, selectDressing, selectIsOwn, useApp, useAppDispatch } from '@/state';
+import { deleteDressing, putDressing } from '@/records';
+import { selectCatalogue, selectDevice, selectDressing, selectIsOwn, useAct, useApp } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
@@ -46,10 +47,10 @@ function Editing({ dressing }: { dressing: Dressing }) {
   const speech = useSpeech();
   const wide = useWide();
   const router = useRouter();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const catalogue = useApp(selectCatalogue);
   const { hand } = useApp(selectDevice);
-  const put = (next: Dressing) => dispatch(change('dressing', (draft) => putDressing(draft, next)));
+  const put = (next: Dressing) => act(putDressing, { dressing: next });
   const set = (more: Partial<Dressing>) => put({ ...dressing, ...more });
   // The fields answer a key at once; the drawing, the checker and the room follow when there is time.
   const drawn = useDeferredValue(dressing);
@@ -144,7 +145,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
       <Ancestry dressing={dressing} />
       <View className="flex-row flex-wrap gap-3 px-5">
         <Button label={words('edit-dressing.done')} kind="main" onPress={() => router.navigate({ pathname: '/dressings/[id]', params: { id: dressing.id } })} />
-        <Button kind="quiet" label={words('edit-dressing.delete')} onPress={() => { router.navigate('/dressings'); dispatch(change('delete-dressing', (draft) => dropDressing(draft, dressing.id))); }} />
+        <Button kind="quiet" label={words('edit-dressing.delete')} onPress={() => { router.navigate('/dressings'); act(deleteDressing, { id: dressing.id }); }} />
       </View>
     </View>
   );

@@ -1,18 +1,18 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DRESSINGS, KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue';
 import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
 import { dressingFaults } from '@/core/bench';
-import { change, putDressing, putMaterial, selectCatalogue, selectOwnDressings, useApp, useAppDispatch, type Entities } from '@/state';
+import { takeDressings } from '@/records';
+import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
-import { freeId } from './use-derive';
 
 /** Dressings from a file and into one: a report first, then what is good is taken. */
 export function DressingFiles() {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const own = useApp(selectOwnDressings);
   const catalogue = useApp(selectCatalogue);
   const [read, setRead] = useState<DressingsRead | null>(null);
@@ -25,14 +25,7 @@ export function DressingFiles() {
     setRead(readDressings(text, KNOWN, catalogue));
   };
   const take = ({ dressings, materials }: DressingsRead) => {
-    dispatch(change('dressings-in', (draft: Entities) => {
-      for (const material of materials) putMaterial(draft, material);
-      for (const dressing of dressings) {
-        // A shipped one is never written over: it comes in beside it, as made from it.
-        const shipped = DRESSINGS.some((item) => item.id === dressing.id);
-        putDressing(draft, shipped ? { ...dressing, id: freeId(dressing.id, catalogue.dressings), parent: dressing.id } : dressing);
-      }
-    }));
+    act(takeDressings, { dressings, materials });
     setTaken(dressings.length);
     setRead(null);
   };

@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { answer, naturalOf, NO_CHOICES } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
-import { change, selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch } from '@/state';
+import { setDressingSchools } from '@/records';
+import { selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, useAct, useApp } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { CardAssemblies, CardExtras, CardParts, CardSteps, RoomBudget, SchoolsPanel, Stations, SwitchRow } from '@/features/bench';
@@ -34,7 +35,7 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
   const catalogue = useApp(selectCatalogue);
   const { hand } = useApp(selectDevice);
   const { schools, dressingSchools } = useApp(selectSettings);
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const [schooling, setSchooling] = useState(false);
   const own = useApp((state) => selectIsOwn(state, dressing.id));
   const derive = useDerive();
@@ -93,10 +94,7 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
           <Button label={words(schooling ? 'bench.schools-close' : 'dressing.schools')} onPress={() => setSchooling(!schooling)} />
           <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(dressingSchools[dressing.id] ?? {}).length })}</Say>
         </View>
-        {schooling ? <SchoolsPanel dressing={dressing.id} value={dressingSchools[dressing.id] ?? {}} inherited={schools} onChange={(next) => dispatch(change('schools', (draft) => {
-          const own = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID] };
-          draft.settings[SETTINGS_ID] = { ...own, dressingSchools: { ...own.dressingSchools, [dressing.id]: next } };
-        }))} /> : null}
+        {schooling ? <SchoolsPanel dressing={dressing.id} value={dressingSchools[dressing.id] ?? {}} inherited={schools} onChange={(next) => act(setDressingSchools, { dressingId: dressing.id, schools: next })} /> : null}
       </View>
     </>
   );

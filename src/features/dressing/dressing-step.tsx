@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { IntentId } from '@/catalogue/ids';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
-import { change, libraryCard, pickingFor, sampleFor, selectCatalogue, selectDressing, selectGroups, selectSettings, useApp, useAppDispatch, type AnswerRecord, type Entities, type SampleRecord } from '@/state';
+import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
+import { libraryCard, pickingFor, sampleFor, selectCatalogue, selectDressing, selectGroups, selectSettings, useAct, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
@@ -26,18 +27,12 @@ const THUMB = { width: 84, height: 60 } as const;
 export function DressingStep({ matchId, record, sample, answer }: DressingStepProps) {
   const words = useWords();
   const wide = useWide();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const [compared, setCompared] = useState<readonly string[]>([]);
   const [asked, setAsked] = useState('');
   const [counts, setCounts] = useState(false);
-  const own = (draft: Entities) => draft.match[matchId]!.answers.find((item) => item.id === record.id)!;
-  const pin = (id: string | null) => dispatch(change(id ? 'pin-dressing' : 'unpin-dressing', (draft: Entities) => {
-    own(draft).dressingId = id;
-  }));
-  const intend = (intent: IntentId) => dispatch(change('offset', (draft: Entities) => {
-    const { offset } = own(draft);
-    own(draft).offset = { sizes: intent === 'bigger' ? Math.max(1, offset.sizes) : intent === 'smaller' ? Math.min(-1, offset.sizes) : intent === 'exact' ? 0 : offset.sizes, intent };
-  }));
+  const of = { matchId, answerId: record.id };
+  const pin = (dressingId: string | null) => act(pinDressing, { ...of, dressingId });
   const all = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
   const others = secondsTo(answer).slice(0, OFFERED);
   const compare = (id: string) => setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
@@ -62,7 +57,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
       {pair.length === 2 ? <Compare pair={[pair[0]!, pair[1]!]} onClose={() => setCompared([])} /> : null}
       <View className="gap-2 px-5">
         <Heading size="small" level={3}>{words('dressing.on-purpose')}</Heading>
-        <Chips compact label={words('dressing.on-purpose')} choices={ids.intents.map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={intend} />
+        <Chips compact label={words('dressing.on-purpose')} choices={ids.intents.map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={(intent) => act(setIntent, { ...of, intent })} />
         <Say size="small" tone="soft">{words(`dressing.intent-why.${record.offset.intent}`)}</Say>
       </View>
       <View className="gap-1">

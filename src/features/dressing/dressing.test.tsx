@@ -1,7 +1,8 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { DRESSINGS, MATERIALS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
-import { selectAnswered, change, settingsSchema, type Store } from '@/state';
+import { settingsSchema } from '@/records';
+import { selectAnswered, type Store } from '@/state';
 import { saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { DUN, openScreen } from '../__tests__/screen';
@@ -9,6 +10,7 @@ import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
 import { ALL, answersFilter, byStage } from './library-filter';
 import { AtTheBench } from './what-counts';
+import { change } from '@/state/__tests__/change';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 

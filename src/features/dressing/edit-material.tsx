@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { slug } from '@/core/exchange';
 import { parseColour } from '@/core/colour';
 import { materialOf, type Material } from '@/core/materials';
-import { change, dropMaterial, putMaterial, selectCatalogue, selectOwnDressings, useApp, useAppDispatch } from '@/state';
+import { forgetMaterial, keepMaterial } from '@/records';
+import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Field, Pick, Say } from '@/ui/primitives';
 
@@ -45,7 +46,7 @@ export function MaterialPick({ label, fits, value, onChange }: MaterialPickProps
 /** A material of the tier's own: its name, what it behaves like, its colour. */
 function OwnMaterial({ was, fitting, onPut }: { was: Material | null; fitting: readonly Material[]; onPut: (id: string) => void }) {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { materials } = useApp(selectCatalogue);
   const used = useApp(selectOwnDressings).some((dressing) => was !== null && JSON.stringify(dressing).includes(`"${was.id}"`));
   const [name, setName] = useState(was?.name ?? '');
@@ -58,7 +59,7 @@ function OwnMaterial({ was, fitting, onPut }: { was: Material | null; fitting: r
     setTried(true);
     const made = name.trim() === '' || like === null || parsed === null ? null : materialOf({ id: was?.id ?? free(`own-${slug(name).replace(/[^a-z0-9-]/g, '') || 'material'}`), name: name.trim(), like, hex: parsed.hex }, materials);
     if (!made) return;
-    dispatch(change('material', (draft) => putMaterial(draft, made)));
+    act(keepMaterial, { material: made });
     onPut(made.id);
   };
   return (
@@ -71,7 +72,7 @@ function OwnMaterial({ was, fitting, onPut }: { was: Material | null; fitting: r
       </View>
       <View className="flex-row flex-wrap gap-3">
         <Button label={words(was ? 'edit-dressing.own-change' : 'edit-dressing.own-put')} onPress={keep} />
-        {was && !used ? <Button kind="quiet" label={words('edit-dressing.own-forget')} onPress={() => dispatch(change('material', (draft) => dropMaterial(draft, was.id)))} /> : null}
+        {was && !used ? <Button kind="quiet" label={words('edit-dressing.own-forget')} onPress={() => act(forgetMaterial, { id: was.id })} /> : null}
       </View>
       {was ? <Say size="small" tone="soft">{words('edit-dressing.own-everywhere')}</Say> : null}
     </View>

@@ -5,12 +5,12 @@ import { TOOLS } from '@/catalogue';
 import type { CautionId, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import { movedRun, runOf, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
 import type { CardStep } from '@/core/tying';
-import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, DragHandle, DragList, DragRow, Field, Pick, Say, Toggle, type DragWords } from '@/ui/primitives';
 import { CheckLines } from './check-lines';
 import { usePartNames, WherePick } from './edit-where';
 import { NumberField } from './number-field';
+import { selectCatalogue, useApp } from '@/state';
 
 interface EditStepsProps {
   dressing: Dressing;

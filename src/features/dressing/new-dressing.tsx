@@ -5,11 +5,12 @@ import ids from '@/catalogue/ids.json';
 import { DRESSINGS } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
 import { bareByWay } from '@/core/ways';
-import { change, libraryCard, putDressing, selectCatalogue, selectDressings, useApp, useAppDispatch } from '@/state';
+import { freeDressingId, putDressing } from '@/records';
+import { libraryCard, selectCatalogue, selectDressings, useAct, useApp } from '@/state';
 import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Heading, InView, Say } from '@/ui/primitives';
-import { freeId, useDerive } from './use-derive';
+import { useDerive } from './use-derive';
 
 const PICTURE = { width: 84, height: 60 } as const;
 
@@ -19,7 +20,7 @@ export function NewDressingScreen() {
   const speech = useSpeech();
   const red = useRedLamp();
   const router = useRouter();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const derive = useDerive();
   const dressings = useApp(selectDressings);
   const catalogue = useApp(selectCatalogue);
@@ -28,10 +29,10 @@ export function NewDressingScreen() {
   const style = ids.stages.find((item) => item.id === stage)!.style as StyleId;
   const bare = () => {
     const name = words('dressing.my-new', { stage: speech.plain('stages', stage) });
-    const id = freeId(name, dressings);
+    const id = freeDressingId(name, dressings);
     const made = bareByWay(id, name, stage, style, DRESSINGS, catalogue);
     if (!made) return;
-    dispatch(change('dressing', (draft) => putDressing(draft, made)));
+    act(putDressing, { dressing: made });
     router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
   };
   return (

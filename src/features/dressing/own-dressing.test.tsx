@@ -2,7 +2,8 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { DRESSINGS, WORKS } from '@/catalogue';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
-import { putDressing, selectDressing, selectOwnDressings, selectOwnMaterials, change } from '@/state';
+import { putDressing } from '@/records';
+import { selectDressing, selectOwnDressings, selectOwnMaterials } from '@/state';
 import { opened, saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { openScreen } from '../__tests__/screen';
@@ -10,6 +11,7 @@ import { DressingEditor } from './dressing-editor';
 import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
 import { NewDressingScreen } from './new-dressing';
+import { act as keep } from '@/state/act';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 
@@ -102,7 +104,7 @@ describe('a dressing of one\'s own', () => {
   }
   async function editor(change_: (own: typeof DRESSINGS[number]) => typeof DRESSINGS[number] = (own) => own) {
     const shown = await openScreen(<DressingEditor id="mine" />);
-    act(() => void shown.store.dispatch(change('dressing', (draft) => putDressing(draft, change_({ ...structuredClone(DRESSINGS[0]!), id: 'mine', name: 'Mine', parent: DRESSINGS[0]!.id })))));
+    act(() => void shown.store.dispatch(keep(putDressing, { dressing: change_({ ...structuredClone(DRESSINGS[0]!), id: 'mine', name: 'Mine', parent: DRESSINGS[0]!.id }) })));
     await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Mine: change' })).toBeInTheDocument());
     return { store: shown.store, now: () => selectDressing(shown.store.getState(), 'mine')! };
   }

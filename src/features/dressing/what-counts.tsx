@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import { TOOLS } from '@/catalogue';
 import { CRITERIA, type Criterion } from '@/core/dressings';
-import { change, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
+import { setSettings } from '@/records';
+import { selectSettings, useAct, useApp } from '@/state';
 import { useWords } from '@/features/shell';
 import { Chips, Heading, Say, Toggle } from '@/ui/primitives';
 
@@ -10,27 +11,20 @@ const ANY = 'any';
 const MINUTES = ['5', '8', '12', '20'] as const;
 const SKILLS = ['1', '2', '3'] as const;
 
-function useSet() {
-  const dispatch = useAppDispatch();
-  return (label: string, more: Partial<Entities['settings'][string]>) => dispatch(change(label, (draft) => {
-    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], ...more };
-  }));
-}
-
 /** The tier at the bench: practice, minutes, tools. Part of the settings, and of the choice of a dressing. */
 export function AtTheBench() {
   const words = useWords();
   const settings = useApp(selectSettings);
-  const set = useSet();
+  const act = useAct();
   return (
     <View className="gap-4">
       <View className="gap-1">
         <Heading size="small" level={3}>{words('picking.skill')}</Heading>
-        <Chips compact label={words('picking.skill')} choices={[{ id: ANY, label: words('picking.not-set') }, ...SKILLS.map((id) => ({ id: id as string, label: words(`dressing.skill-n.${id}`) }))]} value={settings.skill ? String(settings.skill) : ANY} onChange={(id) => set('bench', { skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })} />
+        <Chips compact label={words('picking.skill')} choices={[{ id: ANY, label: words('picking.not-set') }, ...SKILLS.map((id) => ({ id: id as string, label: words(`dressing.skill-n.${id}`) }))]} value={settings.skill ? String(settings.skill) : ANY} onChange={(id) => act(setSettings, { skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })} />
       </View>
       <View className="gap-1">
         <Heading size="small" level={3}>{words('picking.minutes')}</Heading>
-        <Chips compact label={words('picking.minutes')} choices={[{ id: ANY, label: words('picking.not-set') }, ...MINUTES.map((id) => ({ id: id as string, label: words('picking.up-to', { minutes: id }) }))]} value={settings.minutes ? String(settings.minutes) : ANY} onChange={(id) => set('bench', { minutes: id === ANY ? null : Number(id) })} />
+        <Chips compact label={words('picking.minutes')} choices={[{ id: ANY, label: words('picking.not-set') }, ...MINUTES.map((id) => ({ id: id as string, label: words('picking.up-to', { minutes: id }) }))]} value={settings.minutes ? String(settings.minutes) : ANY} onChange={(id) => act(setSettings, { minutes: id === ANY ? null : Number(id) })} />
       </View>
       <View className="gap-1">
         <Heading size="small" level={3}>{words('picking.tools')}</Heading>
@@ -39,7 +33,7 @@ export function AtTheBench() {
           {TOOLS.map((tool) => {
             const own = settings.tools ?? TOOLS.map((item) => item.id);
             const on = own.includes(tool.id);
-            return <Toggle key={tool.id} label={tool.name} on={settings.tools != null && on} onChange={() => set('bench', { tools: settings.tools ? (on ? own.filter((id) => id !== tool.id) : [...own, tool.id]) : [tool.id] })} />;
+            return <Toggle key={tool.id} label={tool.name} on={settings.tools != null && on} onChange={() => act(setSettings, { tools: settings.tools ? (on ? own.filter((id) => id !== tool.id) : [...own, tool.id]) : [tool.id] })} />;
           })}
         </View>
       </View>
@@ -51,11 +45,11 @@ export function AtTheBench() {
 export function WhatCounts() {
   const words = useWords();
   const { pickWeights } = useApp(selectSettings);
-  const set = useSet();
+  const act = useAct();
   const weigh = (criterion: Criterion, weight: number) => {
     const next = { ...pickWeights, [criterion]: weight };
     if (weight === 1) delete next[criterion];
-    set('weights', { pickWeights: next });
+    act(setSettings, { pickWeights: next });
   };
   return (
     <View className="gap-3">

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { FaunaId, OrderId, StageId, WaterId } from '@/catalogue/ids';
-import { change, spanOf, useAppDispatch, type GroupRecord } from '@/state';
+import { addGroupStage, dropGroupStage, setGroup, setGroupOrder, setGroupStage, spanOf, type GroupRecord } from '@/records';
+import { useAct } from '@/state';
 import { ALL_HUES, ShadeWords } from '@/features/colour-words';
 import { LengthField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
@@ -19,39 +20,36 @@ function toggled<T>(list: readonly T[], item: T, on: boolean): T[] {
 export function GroupForm({ id, group }: { id: string; group: GroupRecord }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
-  const set = (recipe: (own: GroupRecord) => void, field: string | null = null) => dispatch(change('group', (draft) => recipe(draft.group[id] as GroupRecord), field));
+  const act = useAct();
+  const set = (fields: Partial<Pick<GroupRecord, 'name' | 'scientific' | 'note' | 'regions' | 'waters' | 'months'>>) => act(setGroup, { groupId: id, ...fields });
   const named = (kind: 'faunas' | 'waters' | 'orders') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
   const own = ids.stages.filter((stage) => stage.order === group.order);
   const further = own.filter((stage) => !group.stages.some((entry) => entry.stage === stage.id));
   return (
     <View className="gap-6 px-5 pb-6">
       <View className="max-w-[480px] gap-3">
-        <Field label={words('guide.name')} value={group.name} onType={(name) => set((draft) => void (draft.name = name || words('guide.new-name')), 'group-name')} />
-        <Field label={words('guide.science')} value={group.scientific} onType={(scientific) => set((draft) => void (draft.scientific = scientific), 'group-science')} />
-        <Field label={words('guide.note')} value={group.note ?? ''} onType={(note) => set((draft) => void (draft.note = note || null), 'group-note')} />
+        <Field label={words('guide.name')} value={group.name} onType={(name) => set({ name: name || words('guide.new-name') })} />
+        <Field label={words('guide.science')} value={group.scientific} onType={(scientific) => set({ scientific })} />
+        <Field label={words('guide.note')} value={group.note ?? ''} onType={(note) => set({ note: note || null })} />
       </View>
       <View className="gap-2">
         <Say size="small" tone="soft">
           {words('natural.order')}
         </Say>
-        <Chips compact label={words('natural.order')} choices={named('orders')} value={group.order} onChange={(order) => set((draft) => {
-          draft.order = order as OrderId;
-          draft.stages = [{ stage: ids.stages.find((stage) => stage.order === order)!.id as StageId, leastMm: null, usualMm: null, mostMm: null, shades: [] }];
-        })} />
+        <Chips compact label={words('natural.order')} choices={named('orders')} value={group.order} onChange={(order) => act(setGroupOrder, { groupId: id, order: order as OrderId, stage: ids.stages.find((stage) => stage.order === order)!.id as StageId })} />
       </View>
-      <Several label={words('guide.where')} choices={named('faunas')} chosen={group.regions} onChange={(item, on) => set((draft) => void (draft.regions = toggled(draft.regions, item as FaunaId, on)))} />
-      <Several label={words('natural.water')} choices={named('waters')} chosen={group.waters} onChange={(item, on) => set((draft) => void (draft.waters = toggled(draft.waters, item as WaterId, on)))} />
-      <Several label={words('guide.months-on-wing')} choices={MONTHS.map((month) => ({ id: String(month), label: words(`guide.month.${month}`).slice(0, 3) }))} chosen={group.months.map(String)} onChange={(item, on) => set((draft) => void (draft.months = toggled(draft.months, Number(item), on).sort((a, b) => a - b)))} />
+      <Several label={words('guide.where')} choices={named('faunas')} chosen={group.regions} onChange={(item, on) => set({ regions: toggled(group.regions, item as FaunaId, on) })} />
+      <Several label={words('natural.water')} choices={named('waters')} chosen={group.waters} onChange={(item, on) => set({ waters: toggled(group.waters, item as WaterId, on) })} />
+      <Several label={words('guide.months-on-wing')} choices={MONTHS.map((month) => ({ id: String(month), label: words(`guide.month.${month}`).slice(0, 3) }))} chosen={group.months.map(String)} onChange={(item, on) => set({ months: toggled(group.months, Number(item), on).sort((a, b) => a - b) })} />
       <View className="gap-4">
         <Heading>{words('natural.stage')}</Heading>
-        {group.stages.map((entry, index) => (
-          <StageForm key={entry.stage} entry={entry} only={group.stages.length === 1} onChange={(next) => set((draft) => void (draft.stages[index] = next), `group-stage-${index}`)} onRemove={() => set((draft) => void draft.stages.splice(index, 1))} />
+        {group.stages.map((entry) => (
+          <StageForm key={entry.stage} entry={entry} only={group.stages.length === 1} onChange={(next) => act(setGroupStage, { groupId: id, entry: next })} onRemove={() => act(dropGroupStage, { groupId: id, stage: entry.stage })} />
         ))}
         {further.length > 0 ? (
           <View className="flex-row flex-wrap gap-2">
             {further.map((stage) => (
-              <Button key={stage.id} label={words('guide.add-stage', { stage: speech.plain('stages', stage.id) })} onPress={() => set((draft) => void draft.stages.push({ stage: stage.id as StageId, leastMm: null, usualMm: null, mostMm: null, shades: [] }))} />
+              <Button key={stage.id} label={words('guide.add-stage', { stage: speech.plain('stages', stage.id) })} onPress={() => act(addGroupStage, { groupId: id, stage: stage.id as StageId })} />
             ))}
           </View>
         ) : null}

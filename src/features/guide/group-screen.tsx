@@ -5,7 +5,8 @@ import { answer, NO_CHOICES } from '@/core/answer';
 import type { StageId } from '@/catalogue/ids';
 import type { AskedId, GroupStage } from '@/core/belief';
 import { hexOfLab } from '@/core/colour';
-import { change, selectGroups, useApp, useAppDispatch } from '@/state';
+import { deleteGroup } from '@/records';
+import { selectGroups, useAct, useApp } from '@/state';
 import { Missing, Page, useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { Pictogram } from '@/features/key';
 import { Drawing, hookMarks, Marks, naturalMarks } from '@/ui/drawings';
@@ -36,7 +37,7 @@ export function GroupScreen({ id }: { id: string }) {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const group = useApp(selectGroups).find((item) => item.id === id);
   const own = useApp((state) => state.records.entities.group[id]);
   if (!group) return <Missing what="group" list="/shelf/naturals" />;
@@ -57,7 +58,7 @@ export function GroupScreen({ id }: { id: string }) {
         {own ? (
           <Button kind="quiet" label={words('guide.delete')} className="self-start" onPress={() => {
             router.navigate('/shelf/naturals');
-            dispatch(change('delete-group', (draft) => void delete draft.group[id]));
+            act(deleteGroup, { groupId: id });
           }} />
         ) : (
           <Facts rows={facts} />

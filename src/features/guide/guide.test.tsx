@@ -1,9 +1,11 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { GROUPS, KEY } from '@/catalogue';
-import { change, groupSchema, selectKey, undone, type Store } from '@/state';
+import { groupSchema } from '@/records';
+import { selectKey, undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { GroupScreen, tellingSigns } from './group-screen';
 import { answersSearch, GuideScreen, lengthsOf } from './guide-screen';
+import { change } from '@/state/__tests__/change';
 
 const group = (id: string) => GROUPS.find((item) => item.id === id)!;
 

@@ -1,10 +1,10 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useStore } from 'react-redux';
 import { KNOWN, labOfShade } from '@/catalogue';
 import { readGroupsFile, writeGroupsFile, type GroupsRead } from '@/core/exchange';
-import { change, groupRecords, groupSchema, ownGroups, useApp, useAppDispatch, type Store } from '@/state';
+import { groupRecords, newGroup, ownGroups, takeGroups } from '@/records';
+import { useAct, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -14,13 +14,12 @@ export function OwnGroups() {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
-  const dispatch = useAppDispatch();
-  const { ports } = useStore() as unknown as Store;
+  const act = useAct();
   const own = useApp((state) => state.records.entities.group);
   const [read, setRead] = useState<GroupsRead | null>(null);
   const add = () => {
-    const id = ports.newId('group');
-    dispatch(change('group', (draft) => void (draft.group[id] = groupSchema.cast({ order: 'mayfly', name: words('guide.new-name'), stages: [{ stage: 'mayfly/nymph' }, { stage: 'mayfly/dun' }] }))));
+    const id = act(newGroup, { name: words('guide.new-name') });
+    if (id === null) return;
     router.navigate({ pathname: '/shelf/naturals/[id]', params: { id } });
   };
   const take = async () => {
@@ -28,7 +27,7 @@ export function OwnGroups() {
     if (text !== null) setRead(readGroupsFile(text, { ...KNOWN, shade: (shade) => labOfShade(shade) !== null }));
   };
   const put = () => {
-    dispatch(change('groups-in', (draft) => void Object.assign(draft.group, groupRecords(read!.groups))));
+    act(takeGroups, { groups: read!.groups });
     setRead(null);
   };
   return (

@@ -1,7 +1,8 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
-import { change, type Store } from '@/state';
+import type { Store } from '@/state';
 import { DUN, openScreen } from '../__tests__/screen';
+import { change } from '@/state/__tests__/change';
 
 const open = (id = DUN) => openScreen(<MatchScreen id={id} step="hook" />);
 const leading = (store: Store) => {

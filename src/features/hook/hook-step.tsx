@@ -7,7 +7,8 @@ import { NUMBER_STEP } from '@/core/constants';
 import { reads, type Hook } from '@/core/hooks';
 import type { Quantity } from '@/core/quantity';
 import type { Speech } from '@/speech';
-import { change, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type AnswerRecord, type Entities } from '@/state';
+import { pinHook, setOffset, setSettings, type AnswerRecord } from '@/records';
+import { selectSettings, useAct, useApp } from '@/state';
 import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName, offDigits } from '@/features/matches';
 import { Button, Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
@@ -24,10 +25,8 @@ interface HookStepProps {
 }
 
 export function usePinHook(matchId: string, answerId: string): (hookId: string | null) => void {
-  const dispatch = useAppDispatch();
-  return (hookId) => dispatch(change(hookId ? 'pin-hook' : 'unpin-hook', (draft: Entities) => {
-    draft.match[matchId]!.answers.find((item) => item.id === answerId)!.hookId = hookId;
-  }));
+  const act = useAct();
+  return (hookId) => void act(pinHook, { matchId, answerId, hookId });
 }
 
 /** Hooks of every maker for this natural: the ladder, the rung that was tapped, and the same as a table; all of them, or some kinds only. */
@@ -37,13 +36,10 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
   const answer = useMemo(() => (any ? whole : narrowed(whole, kinds)), [any, kinds, whole]);
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { barbRule, smallest, schools } = useApp(selectSettings);
   const [tapped, setTapped] = useState<string | null>(null);
   const [everyMaker, setEveryMaker] = useState(false);
-  const setting = (label: string, fields: Partial<ReturnType<typeof selectSettings>>) => dispatch(change(label, (draft) => {
-    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], ...fields };
-  }));
   const wide = useWide();
   const pin = usePinHook(matchId, record.id);
   const first = answer.hooks[0];
@@ -55,9 +51,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
   const settled = useMemo(() => (chosen ? measuresToSettle(answer.ladder, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
   const insects = useMemo(() => (chosen ? insectsToSettle(answer, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
   const makers = useMemo(() => Object.values(answer.by_maker).slice(0, everyMaker ? undefined : MAKERS_SHOWN).flatMap((hook) => nearestOfMaker(answer.ladder, hook.maker, PER_MAKER)), [answer, everyMaker]);
-  const setOffset = (sizes: number, intent: IntentId | null) => dispatch(change('offset', (draft) => {
-    draft.match[matchId]!.answers.find((item) => item.id === record.id)!.offset = { sizes, intent: intent ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller') };
-  }));
+  const setSizes = (sizes: number, intent: IntentId | null) => act(setOffset, { matchId, answerId: record.id, sizes, intent });
   return (
     <View className="gap-6 py-4">
       {answer.none_fits ? (
@@ -68,7 +62,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
       {answer.warnings.map((warning, index) => (
         <View key={index} className="mx-5 border-l-4 border-straw pl-3">
           <Say size="small">{speech.say(warning)}</Say>
-          {BY_WATER[warning.code] ? <Button kind="quiet" className="-ml-4 self-start" label={words(BY_WATER[warning.code]! > 0 ? 'hook.take-larger' : 'hook.take-smaller', { count: Number(warning.params.sizes) })} onPress={() => setOffset(BY_WATER[warning.code]! * Number(warning.params.sizes), null)} /> : null}
+          {BY_WATER[warning.code] ? <Button kind="quiet" className="-ml-4 self-start" label={words(BY_WATER[warning.code]! > 0 ? 'hook.take-larger' : 'hook.take-smaller', { count: Number(warning.params.sizes) })} onPress={() => setSizes(BY_WATER[warning.code]! * Number(warning.params.sizes), null)} /> : null}
         </View>
       ))}
       <View className="gap-3">
@@ -112,21 +106,21 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
       ) : null}
       <View className="gap-3 px-5">
         <Heading size="small" level={3}>{words('hook.barb')}</Heading>
-        <Chips compact label={words('hook.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={barbRule} onChange={(id) => setting('barb', { barbRule: id })} />
+        <Chips compact label={words('hook.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={barbRule} onChange={(id) => act(setSettings, { barbRule: id })} />
         {barbRule === 'any' ? null : (
           <Say size="small" tone="soft">
             {words('hook.barb-caution')}
           </Say>
         )}
         <Heading size="small" level={3}>{words('hook.offset')}</Heading>
-        <Chips compact label={words('hook.offset')} choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))} value={String(record.offset.sizes)} onChange={(id) => setOffset(Number(id), null)} />
+        <Chips compact label={words('hook.offset')} choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))} value={String(record.offset.sizes)} onChange={(id) => setSizes(Number(id), null)} />
         {record.offset.sizes === 0 ? null : (
-          <Chips compact label={words('hook.intent')} choices={ids.intents.filter((intent) => intent.id !== 'exact').map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={(intent) => setOffset(record.offset.sizes, intent)} />
+          <Chips compact label={words('hook.intent')} choices={ids.intents.filter((intent) => intent.id !== 'exact').map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={(intent) => setSizes(record.offset.sizes, intent)} />
         )}
         <Heading size="small" level={3}>{words('hook.smallest')}</Heading>
-        <Chips compact label={words('hook.smallest')} choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))} value={smallest === null || smallest === undefined ? ANY : String(smallest)} onChange={(id) => setting('smallest', { smallest: id === ANY ? null : Number(id) })} />
+        <Chips compact label={words('hook.smallest')} choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))} value={smallest === null || smallest === undefined ? ANY : String(smallest)} onChange={(id) => act(setSettings, { smallest: id === ANY ? null : Number(id) })} />
         <Heading size="small" level={3}>{words('hook.eye-reading')}</Heading>
-        <Chips compact label={words('hook.eye-reading')} choices={EYE_READINGS.map((option) => ({ id: option.id, label: option.name }))} value={schools['eye-reading'] ?? 'default'} onChange={(id) => setting('schools', { schools: { ...schools, 'eye-reading': id } })} />
+        <Chips compact label={words('hook.eye-reading')} choices={EYE_READINGS.map((option) => ({ id: option.id, label: option.name }))} value={schools['eye-reading'] ?? 'default'} onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id } })} />
         <View className="flex-row">
           <OnlyOwned />
         </View>

@@ -4,8 +4,9 @@ import ids from '@/catalogue/ids.json';
 import type { RiseFormId, SeenId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import type { AskedId } from '@/core/belief';
-import { change, useAppDispatch, type Entities, type SampleRecord } from '@/state';
-import { BELLY, BellyInWords } from '@/features/colour-words';
+import { BELLY, saySeen, setSample, type SampleRecord } from '@/records';
+import { useAct } from '@/state';
+import { BellyInWords } from '@/features/colour-words';
 import { useSpeech, useWords } from '@/features/shell';
 import { Chips, Fold, Say, Toggle } from '@/ui/primitives';
 import { Answers } from './answers';
@@ -62,20 +63,18 @@ export function AllSigns({ sampleId, sample, asked, heard, onSay }: AllSignsProp
 /** What water it is, and what it says before any specimen: things seen, and how fish rise. */
 function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
   const words = useWords();
-  const dispatch = useAppDispatch();
-  const edit = (recipe: (own: SampleRecord) => void) => dispatch(change('sign', (draft: Entities) => recipe(draft.sample[sampleId] as SampleRecord)));
-  const toggle = (seen: SeenId, on: boolean) => edit((own) => void (own.seen = on ? [...own.seen, seen] : own.seen.filter((other) => other !== seen)));
+  const act = useAct();
   return (
     <>
       <WaterChips tall sampleId={sampleId} sample={sample} />
       <Say size="small" tone="soft">{words('key.seen')}</Say>
       <View className="flex-row flex-wrap gap-3">
         {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (
-          <Toggle key={seen.id} tall label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => toggle(seen.id as SeenId, on)} />
+          <Toggle key={seen.id} tall label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => act(saySeen, { sampleId, seen: seen.id as SeenId, on })} />
         ))}
       </View>
       <Say size="small" tone="soft">{words('key.rise')}</Say>
-      <Chips compact tall label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => edit((own) => void (own.rise = rise === '' ? null : (rise as RiseFormId)))} />
+      <Chips compact tall label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => act(setSample, { sampleId, rise: rise === '' ? null : (rise as RiseFormId) })} />
     </>
   );
 }

@@ -2,11 +2,13 @@ import { act, fireEvent, screen, within } from '@testing-library/react';
 import pictograms from '@/catalogue/pictograms.json';
 import { ANSWERS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
-import { change, matchSchema, sampleSchema, selectSettings, specimen, type Store } from '@/state';
+import { matchSchema, sampleSchema, specimen } from '@/records';
+import { selectSettings, type Store } from '@/state';
 import { sightingFor } from '@/state/belief';
 import { openScreen } from '../__tests__/screen';
 import { LOOKS } from './all-signs';
 import { plainOdds } from './odds';
+import { change } from '@/state/__tests__/change';
 
 /** A fresh match in May at slow water, its natural not yet told. */
 async function fresh() {

@@ -1,13 +1,13 @@
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
-import type { FoundId, DoingId, StageId } from '@/catalogue/ids';
+import type { StageId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import likelihoods from '@/catalogue/likelihoods.json';
 import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId, type Pull } from '@/core/belief';
-import { change, newAnswer, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { keepBoth, saySign, setStage, skipSign, takeBack, weighAgain, type MatchRecord, type SampleRecord } from '@/records';
+import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
-import { BELLY } from '@/features/colour-words';
 import { AllSigns } from './all-signs';
 import { Answers } from './answers';
 import { LengthChips } from './length-chips';
@@ -29,35 +29,11 @@ const GROUPS_SHOWN = 3;
 /** Month and water alone are no insect yet. */
 const saysOf = (heard: readonly Pull[]) => heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
 
-function put(sample: SampleRecord, sign: AskedId, answer: string | null): void {
-  sample.skipped = sample.skipped.filter((other) => other !== sign);
-  if (sign === 'found') sample.found = answer as FoundId | null;
-  else if (sign === 'doing') sample.doing = answer as DoingId | null;
-  else if (answer === null) delete sample.signs[sign];
-  else sample.signs[sign] = answer;
-}
-
-/** Takes one thing back: what was only said goes, what was measured or is on the clock stays and is no longer weighed. */
-function takeBack(sample: SampleRecord, { sign, answer }: Pull): void {
-  const leave = () => void sample.leftOut.push(sign);
-  if (sign === 'water') sample.water = null;
-  else if (sign === 'seen') sample.seen = sample.seen.filter((seen) => seen !== answer);
-  else if (sign === 'rise') sample.rise = null;
-  else if (sign === 'length') {
-    if (sample.specimens.some((specimen) => specimen.body.mm !== null)) leave();
-    else sample.rough = null;
-  } else if (sign === 'belly') {
-    if (sample.colours[BELLY]) leave();
-    else delete sample.shades[BELLY];
-  } else if (sign === 'month' || sign === 'case-length') leave();
-  else put(sample, sign, null);
-}
-
 /** The key: signs in any order, each may be unknown and every answer taken back; odds of the stages, and what to look at next. */
 export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const believed = useAfterwards(useLater((state) => selectBelief(state, match.sampleId)));
   const theKey = useApp(selectKey);
   const thumb = useThumb();
@@ -79,15 +55,9 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
   const told = saysOf(heard);
-  const say = (sign: AskedId, answer: string | null) => dispatch(change('sign', (draft: Entities) => put(draft.sample[match.sampleId] as SampleRecord, sign, answer)));
-  const edit = (recipe: (own: SampleRecord) => void) => dispatch(change('sign', (draft: Entities) => recipe(draft.sample[match.sampleId] as SampleRecord)));
-  const take = (stage: StageId) => dispatch(change('stage', (draft) => void ((draft.match[matchId]!.answers.find((answer) => answer.id === leading.id) as AnswerRecord).stage = stage)));
-  const keepBoth = () => dispatch(change('answer', (draft) => {
-    const kept = draft.match[matchId]!;
-    const lead = kept.answers.find((answer) => answer.id === kept.leading)!;
-    lead.stage = first.stage;
-    kept.answers = [...kept.answers.filter((answer) => answer.id === kept.leading), newAnswer(lead.id === 'a2' ? 'a1' : 'a2', second!.stage)];
-  }));
+  const { sampleId } = match;
+  const say = (sign: AskedId, answer: string | null) => act(saySign, { sampleId, sign, answer });
+  const take = (stage: StageId) => act(setStage, { matchId, answerId: leading.id, stage });
   return (
     <View className="gap-5">
       {told ? <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
@@ -111,7 +81,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
           );
         })}
         <Say size="small" tone="soft">{words('key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })}</Say>
-        {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" tall label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={keepBoth} className="self-start" /> : null}
+        {second && first.p < SURE && first.p - second.p < CLOSE ? <Button kind="quiet" tall label={words('key.keep-both', { first: speech.plain('stages', first.stage), second: speech.plain('stages', second.stage) })} onPress={() => act(keepBoth, { matchId, first: first.stage, second: second.stage })} className="self-start" /> : null}
       </View> : null}
       {like && theKey.ids[like.stage] ? (
         <Say size="small" tone="soft">
@@ -123,14 +93,14 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
         <View className="gap-3">
           <View className={`items-center justify-between gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
             <Heading level={3} size="lead" className="min-w-0 flex-1">{speech.ask(next.sign)}</Heading>
-            <Button tall label={words('key.cannot-tell')} onPress={() => dispatch(change('sign', (draft) => void draft.sample[match.sampleId]!.skipped.push(next.sign)))} />
+            <Button tall label={words('key.cannot-tell')} onPress={() => act(skipSign, { sampleId, sign: next.sign })} />
           </View>
           <Answers sign={next.sign} answers={ANSWERS[next.sign]} value={null} onSay={(answer) => say(next.sign, answer)} />
         </View>
       ) : (
         <Say tone="soft">{words('key.nothing-more')}</Say>
       )}
-      <Said pulls={heard} skipped={skipped} leftOut={sample.leftOut} onTakeBack={(pull) => edit((own) => takeBack(own, pull))} onAskAgain={(sign) => say(sign, null)} onUse={(what) => edit((own) => void (own.leftOut = own.leftOut.filter((other) => other !== what)))} />
+      <Said pulls={heard} skipped={skipped} leftOut={sample.leftOut} onTakeBack={({ sign, answer }) => act(takeBack, { sampleId, sign, answer })} onAskAgain={(sign) => say(sign, null)} onUse={(what) => act(weighAgain, { sampleId, what })} />
       <AllSigns sampleId={match.sampleId} sample={sample} asked={next?.sign ?? null} heard={sighting.signs} onSay={say} />
       {groups.length > 0 ? (
         <View className="gap-1">

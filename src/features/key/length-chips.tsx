@@ -1,13 +1,14 @@
 import { Pressable, View } from 'react-native';
 import { LENGTH_SPANS } from '@/core/naturals';
-import { change, useAppDispatch, type SampleRecord } from '@/state';
+import { setSample, type SampleRecord } from '@/records';
+import { useAct } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 /** A length by one tap: eight spans, open at both ends, each with its honest ±; the span that is on taken again forgets it. */
 export function LengthChips({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const value = sample.rough?.how === 'chip' ? sample.rough.mm : null;
   return (
     <View className="gap-2">
@@ -19,7 +20,7 @@ export function LengthChips({ sampleId, sample }: { sampleId: string; sample: Sa
           const on = mm === value;
           const id = String(mm).replace('.', '_');
           return (
-            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = on ? null : { mm, halfMm, how: 'chip' })))} className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })} className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
               <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
                 {words(`rough.short.${id}`)}
               </Say>

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { AskedId, Pull } from '@/core/belief';
-import type { SampleRecord } from '@/state';
+import type { SampleRecord } from '@/records';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 

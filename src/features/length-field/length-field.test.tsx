@@ -1,8 +1,9 @@
 import { fireEvent, screen } from '@testing-library/react';
-import { change, SETTINGS_ID } from '@/state';
+import { SETTINGS_ID } from '@/records';
 import { act } from 'react';
 import { openScreen } from '../__tests__/screen';
 import { LengthField } from './index';
+import { change } from '@/state/__tests__/change';
 
 const type = (value: string) => {
   fireEvent.focus(screen.getByLabelText('Length'));

@@ -1,8 +1,8 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import { change } from '@/state';
 import { DUN, openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { MatchScreen } from './match-screen';
+import { change } from '@/state/__tests__/change';
 
 const open = (step: 'natural' | 'hook' | 'dressing' | 'bench' = 'hook') => openScreen(<MatchScreen id={DUN} step={step} />);
 const bodies = (mm: number) => change('length', (draft) => {

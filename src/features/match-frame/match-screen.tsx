@@ -3,7 +3,8 @@ import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { answered as noteAnswer, change, selectAnswered, useAfterwards, useApp, useAppDispatch, type Answered, type MatchRecord, type SampleRecord } from '@/state';
+import { deleteMatch, type MatchRecord, type SampleRecord } from '@/records';
+import { noteAnswer, selectAnswered, useAct, useAfterwards, useApp, useAppDispatch, type Answered } from '@/state';
 import { BenchStep } from '@/features/bench';
 import { BoxAnswers, BoxStrip, useBestFly } from '@/features/box';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
@@ -154,26 +155,21 @@ function PhoneFrame(props: FrameProps) {
           </StepRow>
         ))}
       </View>
-      <DeleteMatch id={id} match={match} />
+      <DeleteMatch id={id} />
     </ScrollView>
     {step === 'natural' ? <BoxStrip matchId={id} /> : null}
     </View>
   );
 }
 
-function DeleteMatch({ id, match }: { id: string; match: MatchRecord }) {
+function DeleteMatch({ id }: { id: string }) {
   const words = useWords();
   const router = useRouter();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   return (
     <Button kind="quiet" label={words('matches.delete')} className="mt-4 self-start" onPress={() => {
       router.navigate('/matches');
-      dispatch(change('delete-match', (draft) => {
-        delete draft.match[id];
-        if (Object.values(draft.match).some((other) => other.sampleId === match.sampleId)) return;
-        for (const photo of draft.sample[match.sampleId]?.photos ?? []) delete draft.photo[photo];
-        delete draft.sample[match.sampleId];
-      }));
+      act(deleteMatch, { matchId: id });
     }} />
   );
 }
@@ -213,7 +209,7 @@ function WideFrame(props: FrameProps) {
             </View>
           ))}
         </View>
-        <DeleteMatch id={id} match={match} />
+        <DeleteMatch id={id} />
       </ScrollView>
       <ScrollView className="min-w-0 flex-1" contentContainerClassName="pb-8">
         <View role="tablist" aria-label={title} className="flex-row border-b border-line px-3">

@@ -1,5 +1,6 @@
 import { Pressable, View } from 'react-native';
-import { change, selectAnswered, useApp, useAppDispatch, type MatchRecord } from '@/state';
+import { letLead, type MatchRecord } from '@/records';
+import { selectAnswered, useAct, useApp } from '@/state';
 import { stepLines } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
@@ -19,14 +20,14 @@ export function TwoAnswers({ id, match }: { id: string; match: MatchRecord }) {
 function One({ id, answerId, match }: { id: string; answerId: string; match: MatchRecord }) {
   const speech = useSpeech();
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const answered = useApp((state) => selectAnswered(state, id, answerId));
   const record = match.answers.find((item) => item.id === answerId)!;
   if (!answered) return null;
   const lines = stepLines(answered, record.stage ?? null, speech, words);
   const leads = match.leading === answerId;
   return (
-    <Pressable role="radio" aria-checked={leads} aria-label={`${lines.natural.head}: ${lines.hook.head}, ${lines.dressing.head}`} onPress={() => dispatch(change('lead', (draft) => void (draft.match[id]!.leading = answerId)))} className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}>
+    <Pressable role="radio" aria-checked={leads} aria-label={`${lines.natural.head}: ${lines.hook.head}, ${lines.dressing.head}`} onPress={() => act(letLead, { matchId: id, answerId })} className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}>
       <Say weight="strong" size="small" tone={leads ? 'river' : 'ink'}>
         {leads ? words('natural.leads', { stage: lines.natural.head }) : lines.natural.head}
       </Say>

@@ -1,5 +1,6 @@
 import { headlineParts, type Speech } from '@/speech';
-import type { Answered, MatchRecord, SampleRecord } from '@/state';
+import type { MatchRecord, SampleRecord } from '@/records';
+import type { Answered } from '@/state';
 import type { Answer } from '@/core/answer';
 
 type Words = (key: string, params?: Record<string, unknown>) => string;

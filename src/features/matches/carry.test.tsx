@@ -1,7 +1,8 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { readBundle, readPicture, takeBundle, undone } from '@/state';
+import { readBundle } from '@/records';
+import { readPicture, takeBundle, undone } from '@/state';
 import * as Files from '@/features/files';
 import { openScreen } from '../__tests__/screen';
 import { MatchesScreen, WriteMatch } from './index';

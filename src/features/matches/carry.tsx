@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { readBundle, takeBundle, useApp, writeBundle, type Bundle, type Store } from '@/state';
+import { readBundle, type Bundle } from '@/records';
+import { takeBundle, useApp, writeBundle, type Store } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';

@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import type { RegionId } from '@/catalogue/ids';
-import { labOfHex, parseColour, shadeOf, wetHex } from '@/core/colour';
-import { change, useAppDispatch, type SampleRecord } from '@/state';
+import { labOfHex, shadeOf, wetHex } from '@/core/colour';
+import { typeColour, type SampleRecord } from '@/records';
+import { useAct } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Field, Say } from '@/ui/primitives';
 
@@ -12,20 +13,9 @@ const BY_ORDER: Record<string, readonly RegionId[]> = { 'caddis/cased-larva': ['
 export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: Pick<SampleRecord, 'colours' | 'unread' | 'surface'> & { sampleId: string; stage: string | null }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const red = useRedLamp();
   const regions = stage ? (BY_ORDER[stage] ?? COMMON) : COMMON;
-  const type = (region: RegionId, text: string) => dispatch(change('colour', (draft) => {
-    const own = draft.sample[sampleId]!;
-    delete own.unread[region];
-    if (text.trim() === '') {
-      delete own.colours[region];
-      return;
-    }
-    const colour = parseColour(text);
-    if (colour) own.colours[region] = colour.hex;
-    else own.unread[region] = text;
-  }, `colour-${region}`));
   return (
     <View className="gap-3">
       {red ? (
@@ -55,7 +45,7 @@ export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: 
                 {hex && !red ? speech.shade(shadeOf(labOfHex(hex))) : ''}
               </Say>
             </View>
-            <Field label={words('natural.colour-of', { region: name })} hideLabel value={unread ?? hex ?? ''} onType={(text) => type(region, text)} error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null} />
+            <Field label={words('natural.colour-of', { region: name })} hideLabel value={unread ?? hex ?? ''} onType={(text) => act(typeColour, { sampleId, region, text })} error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null} />
           </View>
         );
       })}

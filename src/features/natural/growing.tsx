@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { useStore } from 'react-redux';
-import type { StageId } from '@/catalogue/ids';
+import type { RegionId, StageId } from '@/catalogue/ids';
 import { GROWING_ON, labOfShade } from '@/catalogue';
 import { driftedLab, growingOn, leadsTo, type Drift, type Grown } from '@/core/belief';
 import { hexOfLab, shadeOf, type Lab } from '@/core/colour';
 import { Z95 } from '@/core/constants';
 import type { LengthStats } from '@/core/naturals';
-import { change, matchSchema, sampleSchema, selectBelief, selectKey, useAfterwards, useApp, useAppDispatch, useLater, type MatchRecord, type SampleRecord, type Store } from '@/state';
+import { BELLY, followMatch, type MatchRecord, type SampleRecord } from '@/records';
+import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
@@ -24,28 +24,22 @@ interface GrowingProps {
 export function Growing({ matchId, match, sample, stage, length }: GrowingProps) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const router = useRouter();
-  const { ports } = useStore() as unknown as Store;
   const believed = useAfterwards(useLater((state) => selectBelief(state, match.sampleId)));
   const key = useApp(selectKey);
   const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(key, believed.belief, stage, to));
   if (grown.length === 0) return null;
   const belly = believed?.sighting.belly ?? null;
-  const bellyOf = (item: Grown): Record<string, string> => {
+  const bellyOf = (item: Grown): Partial<Record<RegionId, string>> => {
     if (!belly || !item.drift) return {};
     const { tone, hue } = shadeOf(driftedLab(belly, item.drift).usual);
     const shade = `${tone ?? 'mid'}-${hue}`;
-    return labOfShade(shade) ? { 'abdomen-belly': shade } : {};
+    return labOfShade(shade) ? { [BELLY]: shade } : {};
   };
   const follow = (item: Grown) => {
-    const sampleId = ports.newId('sample');
-    const id = ports.newId('match');
-    const halfMm = Math.hypot((item.highMm - item.lowMm) / 2, Z95 * length.seMm);
-    dispatch(change('new-match', (draft) => {
-      draft.sample[sampleId] = sampleSchema.cast({ when: sample.when, place: sample.place, water: sample.water, rough: { mm: Math.min(120, Math.max(0.5, item.usualMm)), halfMm, how: 'grown' }, shades: bellyOf(item) });
-      draft.match[id] = matchSchema.cast({ opened: sample.when, sampleId, answers: [{ id: 'a1', stage: item.stage }], leading: 'a1', parentId: matchId });
-    }));
+    const id = act(followMatch, { matchId, stage: item.stage, lowMm: item.lowMm, usualMm: item.usualMm, highMm: item.highMm, seMm: length.seMm, shades: bellyOf(item) });
+    if (id === null) return;
     router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'hook' } });
   };
   return (

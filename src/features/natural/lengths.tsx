@@ -3,12 +3,12 @@ import { Pressable, View } from 'react-native';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
-import { useStore } from 'react-redux';
-import { femaleOverMale, methodHalfWidth, twoHumps } from '@/core/naturals';
+import { methodHalfWidth, twoHumps } from '@/core/naturals';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
 import { Z95 } from '@/core/constants';
-import { change, counts, hasDemo, specimen, useApp, useAppDispatch, type Entities, type Measure, type SampleRecord, type Store } from '@/state';
+import { addSpecimen, dropSpecimen, hasDemo, nudgeSpecimen, setSpecimen, tellSexesApart, typeMeasure, type Measure, type SampleRecord } from '@/records';
+import { counts, useAct, useApp } from '@/state';
 import { DemoCalliper } from '@/features/demo';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Say, Toggle } from '@/ui/primitives';
@@ -30,8 +30,7 @@ export function measureFault(measure: Measure, inches: boolean): Coded | null {
 interface MeasureFieldProps {
   label: string;
   measure: Measure;
-  group: string;
-  set: (draft: Entities, measure: Measure) => void;
+  onMeasure: (measure: Measure) => void;
   onEnter?: () => void;
   big?: boolean;
   hideLabel?: boolean;
@@ -40,9 +39,8 @@ interface MeasureFieldProps {
 }
 
 /** One length: typed in the reader's unit, kept as typed while it cannot be read. */
-export function MeasureField({ label, measure, group, set, onEnter, big, hideLabel, autoFocus, hint }: MeasureFieldProps) {
+export function MeasureField({ label, measure, onMeasure, onEnter, big, hideLabel, autoFocus, hint }: MeasureFieldProps) {
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
   const inches = speech.unit !== 'mm';
   const fault = measureFault(measure, inches);
   const text = measure.mm === null || measure.mm === undefined ? null : formatLength(measure.mm, speech.unit);
@@ -60,7 +58,7 @@ export function MeasureField({ label, measure, group, set, onEnter, big, hideLab
       value={measure.typed ?? shown}
       error={fault ? speech.say(fault, 'fault') : null}
       onEnter={onEnter}
-      onType={(typed) => dispatch(change('length', (draft) => set(draft, readMeasure(typed, inches, measure.mm ?? null)), group))}
+      onType={(typed) => onMeasure(readMeasure(typed, inches, measure.mm ?? null))}
     />
   );
 }
@@ -71,25 +69,12 @@ const NUDGE_MM = 0.1;
 export function Lengths({ sampleId, sample, outliers }: { sampleId: string; sample: SampleRecord; outliers: readonly number[] }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
-  const { ports } = useStore() as unknown as Store;
+  const act = useAct();
   const demo = useApp((state) => hasDemo(state.records.entities));
   const [leaving, setLeaving] = useState(false);
   const [fresh, setFresh] = useState<string | null>(null);
-  const add = () => {
-    const id = ports.newId('specimen');
-    setFresh(id);
-    dispatch(change('length', (draft) => void draft.sample[sampleId]!.specimens.push(specimen(id))));
-  };
-  const set = (id: string) => (draft: Entities, measure: Measure) => {
-    const specimen = draft.sample[sampleId]!.specimens.find((item) => item.id === id);
-    if (specimen) Object.assign(specimen, { body: measure, halfMm: null });
-  };
-  const nudge = (id: string, by: number) => dispatch(change('length', (draft) => {
-    const body = draft.sample[sampleId]!.specimens.find((item) => item.id === id)!.body;
-    body.mm = Math.min(120, Math.max(0.5, Math.round(((body.mm ?? 0) + by) * 100) / 100));
-    body.typed = null;
-  }, `nudge-${id}`));
+  const add = () => setFresh(act(addSpecimen, { sampleId }));
+  const nudge = (specimenId: string, byMm: number) => act(nudgeSpecimen, { sampleId, specimenId, byMm });
   const sexes = sample.specimens.some((item) => item.sex !== null);
   const onEnter = (index: number) => {
     if (index === sample.specimens.length - 1) add();
@@ -106,21 +91,18 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
         return (
           <View key={specimen.id} className="gap-1">
             <View className="flex-row items-start gap-2">
-              <MeasureField label={words('natural.length-n', { n })} hideLabel big measure={specimen.body} group={`body-${specimen.id}`} set={set(specimen.id)} onEnter={() => onEnter(index)} autoFocus={fresh === specimen.id} />
+              <MeasureField label={words('natural.length-n', { n })} hideLabel big measure={specimen.body} onMeasure={(measure) => act(typeMeasure, { sampleId, of: { specimenId: specimen.id }, measure })} onEnter={() => onEnter(index)} autoFocus={fresh === specimen.id} />
               <Square label={words('natural.down', { n })} onPress={() => nudge(specimen.id, -NUDGE_MM)}>
                 <Minus size={20} color={token('river')} aria-hidden />
               </Square>
               <Square label={words('natural.up', { n })} onPress={() => nudge(specimen.id, NUDGE_MM)}>
                 <Plus size={20} color={token('river')} aria-hidden />
               </Square>
-              <Square label={words('natural.remove', { n })} quiet onPress={() => dispatch(change('length', (draft) => {
-                const own = draft.sample[sampleId]!;
-                own.specimens = own.specimens.filter((item) => item.id !== specimen.id);
-              }))}>
+              <Square label={words('natural.remove', { n })} quiet onPress={() => act(dropSpecimen, { sampleId, specimenId: specimen.id })}>
                 <X size={20} color={token('soft')} aria-hidden />
               </Square>
             </View>
-            <Apart specimen={specimen} n={n} sexes={sexes} asking={leaving} set={(more) => dispatch(change('apart', (draft) => void Object.assign(draft.sample[sampleId]!.specimens.find((item) => item.id === specimen.id)!, more)))} />
+            <Apart specimen={specimen} n={n} sexes={sexes} asking={leaving} set={(more) => act(setSpecimen, { sampleId, specimenId: specimen.id, ...more })} />
             {far ? (
               <Say size="small" tone="straw">
                 {words('natural.outlier')}
@@ -178,17 +160,13 @@ const SEXES = ['female', 'male'] as const;
 function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const order = useApp((state) => Object.values(state.records.entities.match).find((match) => match.sampleId === sampleId)?.answers[0]?.stage?.split('/')[0] ?? 'mayfly');
   const all = sample.specimens.filter((item) => item.body.mm !== null && item.out === null);
   if (all.some((item) => item.sex !== null)) return null;
   const heaps = twoHumps(all.map((item) => item.body.mm!), methodHalfWidth(sample.method, all[0]?.body.mm ?? 0) / Z95);
   if (!heaps) return null;
-  const apart = () => dispatch(change('apart', (draft) => {
-    const malesLonger = (femaleOverMale(order) ?? 1) < 1;
-    const longer = new Set(heaps.longer.map((index) => all[index]!.id));
-    for (const item of draft.sample[sampleId]!.specimens) if (all.some((other) => other.id === item.id)) item.sex = longer.has(item.id) === malesLonger ? 'male' : 'female';
-  }));
+  const apart = () => act(tellSexesApart, { sampleId, among: all.map((item) => item.id), longer: heaps.longer.map((index) => all[index]!.id), order });
   return (
     <View className="gap-2 border-l-4 border-river pl-3">
       <Say size="small">{words('natural.two-heaps', { short: speech.length(heaps.shorterMm), shorter: heaps.shorter.length, long: speech.length(heaps.longerMm), longer: heaps.longer.length })}</Say>

@@ -2,8 +2,10 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { MatchScreen } from '@/features/match-frame';
 import { CautionOfTheDay, SpeechProvider } from '@/features/shell';
-import { change, selectDevice, specimen, type Store } from '@/state';
+import { specimen } from '@/records';
+import { selectDevice, type Store } from '@/state';
 import { DUN, openScreen } from '../__tests__/screen';
+import { change } from '@/state/__tests__/change';
 
 const body = (n: number) => screen.getByLabelText(`Body ${n}`);
 const type = (field: HTMLElement, value: string) => {

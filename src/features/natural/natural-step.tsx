@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { GROWING_ON } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId } from '@/catalogue/ids';
-import { change, newAnswer, useAfterwards, useAppDispatch, type Answered, type AnswerRecord, type Entities, type MatchRecord, type SampleRecord } from '@/state';
+import { dropAnswer, keepSecond, letLead, nameMatch, setSample, setStage, typeMeasure, type AnswerRecord, type MatchRecord, type SampleRecord } from '@/records';
+import { useAct, useAfterwards, type Answered } from '@/state';
 import { KeyPanel, WaterChips } from '@/features/key';
 import { WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo';
@@ -30,10 +31,9 @@ interface NaturalStepProps {
 export function NaturalStep({ matchId, match, sample, answered }: NaturalStepProps) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const leading = match.answers.find((item) => item.id === match.leading)!;
-  const own = (draft: Entities) => draft.sample[match.sampleId]!;
-  const put = (label: string, recipe: (record: SampleRecord) => void, group: string | null = null) => dispatch(change(label, (draft) => recipe(own(draft) as SampleRecord), group));
+  const { sampleId } = match;
   const stage = leading.stage ?? null;
   // The key is open while no stage is known or when a link asks for it; else one tap away.
   const { key } = useLocalSearchParams<{ key?: string }>();
@@ -54,7 +54,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <CautionOfTheDay ids={['taking-insects', 'wading']} />
         {asking ? <KeyPanel matchId={matchId} match={match} sample={calm} /> : null}
       </View>
-      <StagePicker value={stage} onChange={(id) => dispatch(change('stage', (draft) => void (answerOf(draft, matchId, leading.id).stage = id)))} />
+      <StagePicker value={stage} onChange={(id) => act(setStage, { matchId, answerId: leading.id, stage: id })} />
       <Second matchId={matchId} match={match} leading={leading} />
       <View className="gap-3">
         <Heading>{words('natural.lengths')}</Heading>
@@ -75,11 +75,11 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
             ) : null}
           </View>
         ) : null}
-        {stage === 'caddis/cased-larva' ? <MeasureField label={words('natural.case')} measure={sample.case} group="case" set={(draft, measure) => void (own(draft).case = measure)} /> : null}
-        {stage && WITH_OVERALL.has(stage) ? <MeasureField label={words('natural.overall')} measure={sample.overall} group="overall" set={(draft, measure) => void (own(draft).overall = measure)} /> : null}
+        {stage === 'caddis/cased-larva' ? <MeasureField label={words('natural.case')} measure={sample.case} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'case', measure })} /> : null}
+        {stage && WITH_OVERALL.has(stage) ? <MeasureField label={words('natural.overall')} measure={sample.overall} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'overall', measure })} /> : null}
         {stage && GROWING_ON.preserved.stages.includes(stage) ? (
           <View className="gap-1">
-            <Toggle label={words('natural.preserved')} on={sample.preserved} onChange={(on) => put('preserved', (record) => void (record.preserved = on))} />
+            <Toggle label={words('natural.preserved')} on={sample.preserved} onChange={(on) => act(setSample, { sampleId, preserved: on })} />
             {sample.preserved ? (
               <Say size="small" tone="soft">
                 {words('natural.preserved-hint', { percent: Math.round(100 * GROWING_ON.preserved.shrinks) })}
@@ -90,12 +90,12 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Say size="small" tone="soft">
           {words('natural.method')}
         </Say>
-        <Chips compact label={words('natural.method')} choices={named('methods')} value={sample.method} onChange={(id) => put('method', (record) => void (record.method = id as Method))} />
+        <Chips compact label={words('natural.method')} choices={named('methods')} value={sample.method} onChange={(id) => act(setSample, { sampleId, method: id as Method })} />
       </View>
       {stage && calmLength ? <Growing match={match} matchId={matchId} sample={calm} stage={stage} length={calmLength} /> : null}
       <View className="gap-3">
         <Heading>{words('natural.colours')}</Heading>
-        <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => put('surface', (record) => void (record.surface = id as 'dry' | 'wet'))} />
+        <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => act(setSample, { sampleId, surface: id as 'dry' | 'wet' })} />
         <Colours sampleId={match.sampleId} colours={sample.colours} unread={sample.unread} surface={sample.surface} stage={stage} />
         {asking ? null : <BellyInWords sampleId={match.sampleId} colours={sample.colours} shades={sample.shades} />}
       </View>
@@ -105,24 +105,20 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Say size="small" tone="soft">
           {words('natural.sex')}
         </Say>
-        <Chips compact label={words('natural.sex')} choices={[{ id: 'none', label: words('natural.sex-none') }, ...named('sexes')]} value={sample.sex ?? 'none'} onChange={(id) => put('sex', (record) => void (record.sex = id === 'none' ? null : (id as SexId)))} />
-        <Field label={words('natural.name')} value={match.title} onType={(text) => dispatch(change('title', (draft) => void (draft.match[matchId]!.title = text), 'title'))} />
-        <Field label={words('natural.place')} value={sample.place} onType={(text) => put('title', (record) => void (record.place = text), 'place')} />
+        <Chips compact label={words('natural.sex')} choices={[{ id: 'none', label: words('natural.sex-none') }, ...named('sexes')]} value={sample.sex ?? 'none'} onChange={(id) => act(setSample, { sampleId, sex: id === 'none' ? null : (id as SexId) })} />
+        <Field label={words('natural.name')} value={match.title} onType={(title) => act(nameMatch, { matchId, title })} />
+        <Field label={words('natural.place')} value={sample.place} onType={(place) => act(setSample, { sampleId, place })} />
       </View>
       <WriteMatch matchId={matchId} />
     </View>
   );
 }
 
-function answerOf(draft: Entities, matchId: string, answerId: string): AnswerRecord {
-  return draft.match[matchId]!.answers.find((item) => item.id === answerId) as AnswerRecord;
-}
-
 /** A second stage kept beside the first while the tier is not sure. */
 function Second({ matchId, match, leading }: { matchId: string; match: MatchRecord; leading: AnswerRecord }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const [open, setOpen] = useState(false);
   const others = match.answers.filter((item) => item.id !== leading.id);
   if (!leading.stage) return null;
@@ -130,7 +126,7 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
     return open ? (
       <View className="gap-3 border-l-4 border-river pl-4">
         <StagePicker value={null} onChange={(stage: StageId) => {
-          dispatch(change('answer', (draft) => void draft.match[matchId]!.answers.push(newAnswer(`a${match.answers.length + 1}`, stage))));
+          act(keepSecond, { matchId, stage });
           setOpen(false);
         }} />
       </View>
@@ -148,10 +144,8 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
           const stage = item.stage ? speech.plain('stages', item.stage) : '';
           return (
             <View key={item.id} className="flex-row flex-wrap gap-2">
-              <Button label={words('natural.lead', { stage })} onPress={() => dispatch(change('lead', (draft) => void (draft.match[matchId]!.leading = item.id)))} />
-              <Button kind="quiet" label={words('natural.second-drop', { stage })} onPress={() => dispatch(change('answer', (draft) => {
-                draft.match[matchId]!.answers = draft.match[matchId]!.answers.filter((answer) => answer.id !== item.id);
-              }))} />
+              <Button label={words('natural.lead', { stage })} onPress={() => act(letLead, { matchId, answerId: item.id })} />
+              <Button kind="quiet" label={words('natural.second-drop', { stage })} onPress={() => act(dropAnswer, { matchId, answerId: item.id })} />
             </View>
           );
         })}

@@ -2,7 +2,8 @@ import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
-import { change, selectSettings, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { setSample, type SampleRecord } from '@/records';
+import { selectSettings, useAct, useApp } from '@/state';
 import { LengthChips } from '@/features/key';
 import { Stretch, useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWords } from '@/features/shell';
@@ -19,12 +20,12 @@ const START_MM = 9;
 export function RoughLength({ sampleId, sample, stage, chips }: { sampleId: string; sample: SampleRecord; stage: StageId | null; chips: boolean }) {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { fingerMm } = useApp(selectSettings);
   const screen = useScreenSize();
   const [stretching, setStretching] = useState(false);
   if (sample.specimens.some((specimen) => specimen.body.mm !== null)) return null;
-  const set = (rough: SampleRecord['rough']) => dispatch(change('rough', (draft) => void (draft.sample[sampleId]!.rough = rough)));
+  const set = (rough: SampleRecord['rough']) => act(setSample, { sampleId, rough });
   const { rough } = sample;
   return (
     <View className="gap-3">

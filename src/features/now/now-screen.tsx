@@ -2,7 +2,8 @@ import { createSelector } from '@reduxjs/toolkit';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
-import { change, hasDemo, isLow, PHOTOS_MOST, photosWaiting, removeDemo, selectAnswered, useApp, useAppDispatch, type State } from '@/state';
+import { hasDemo, isLow, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
+import { selectAnswered, useAct, useApp, type State } from '@/state';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { MatchList, selectMatchIds } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
@@ -23,10 +24,10 @@ export function NowScreen() {
   const ids = useApp(selectMatchIds);
   const waiting = useApp(selectWaiting);
   const demo = useApp((state) => hasDemo(state.records.entities));
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const newMatch = useNewMatch();
   const { keep, wrong } = useKeepPhoto();
-  const photos = useApp((state) => photosWaiting(state).count);
+  const photos = useApp((state) => photosWaiting(state.records.entities).count);
   const low = useApp((state) => Object.values(state.records.entities.packet).filter(isLow).length);
   const recent = ids.filter((id) => !waiting.includes(id)).slice(0, RECENT);
   const dun = naturalMarks('mayfly/dun', 10, {});
@@ -88,7 +89,7 @@ export function NowScreen() {
       <Say size="small" tone="soft">
         {words('now.demo')}
       </Say>
-      <Button label={words('now.leave-demo')} onPress={() => dispatch(change('leave-demo', removeDemo))} className="self-start" />
+      <Button label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} className="self-start" />
     </View>
   ) : null;
   return (

@@ -6,7 +6,7 @@ import { FIELD_CARDS } from '@/catalogue/field-cards';
 import type { Spot } from '@/core/photo/card';
 import { colourOfTap, curveThrough, lengthByHand, neutralOf, scaleOfFour, scaleOfTwo, type Neutral } from '@/core/photo/trace';
 import { parseLength } from '@/core/units';
-import type { Overlay } from '@/state';
+import type { Overlay } from '@/records';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Say } from '@/ui/primitives';
 import { ColourRow } from './colour-row';

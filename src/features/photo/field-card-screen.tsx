@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { FIELD_CARDS } from '@/catalogue/field-cards';
 import { fieldCardSvg, type CardSize, type PageSize } from '@/core/photo/card/svg';
-import { DEVICE_ID, deviceSchema, remember, selectDevice, useApp, useAppDispatch } from '@/state';
+import { setDevice } from '@/records';
+import { selectDevice, useAct, useApp } from '@/state';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { Page, useSpeech, useWords } from '@/features/shell';
@@ -18,7 +19,7 @@ const CHECK_RANGE_MM = [40, 62.5] as const;
 export function FieldCardScreen() {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { printedScale } = useApp(selectDevice);
   const [size, setSize] = useState<CardSize>('wallet');
   const [page, setPage] = useState<PageSize>('a4');
@@ -41,7 +42,7 @@ export function FieldCardScreen() {
         {failed ? <Say live size="small" tone="dawn">{words('field-card.failed')}</Say> : null}
         <View className="max-w-96 gap-2">
           <Heading size="small">{words('field-card.check')}</Heading>
-          <LengthField label={words('field-card.check-line')} mm={printedScale * check} rangeMm={CHECK_RANGE_MM} hint={words('field-card.check-hint')} onChange={(mm) => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], printedScale: mm === null ? 1 : mm / check })))} />
+          <LengthField label={words('field-card.check-line')} mm={printedScale * check} rangeMm={CHECK_RANGE_MM} hint={words('field-card.check-hint')} onChange={(mm) => act(setDevice, { printedScale: mm === null ? 1 : mm / check })} />
         </View>
         <View className="gap-2">
           <Heading size="small">{words('field-card.how')}</Heading>

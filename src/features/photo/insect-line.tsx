@@ -2,10 +2,9 @@ import { View } from 'react-native';
 import { reason } from '@/core/code';
 import { Z95 } from '@/core/constants';
 import { unsureOf, type LengthError } from '@/core/photo';
-import type { OverlayInsect } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, Fold, Say } from '@/ui/primitives';
-import { lengthNow } from './overlay';
+import { lengthNow, type OverlayInsect } from '@/records';
 
 /** A length in large digits with its half-width at 95 %. */
 export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number }) {

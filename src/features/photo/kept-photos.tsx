@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
-import { change, hasDemo, PHOTOS_MOST, photosWaiting, useApp, useAppDispatch, type SampleRecord } from '@/state';
+import { hasDemo, letPhotoGo, PHOTOS_MOST, photosWaiting, setSample, type SampleRecord } from '@/records';
+import { useAct, useApp } from '@/state';
 import { SamplePhotos } from '@/features/demo';
 import { useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
@@ -11,15 +12,15 @@ import { useKeepPhoto } from './use-keep-photo';
 /** Keeping the insect for the bench: a mark on Now, and its photographs whole until they are measured. */
 export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: StageId | null }) {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { keep, put, wrong } = useKeepPhoto();
   const demo = useApp((state) => hasDemo(state.records.entities));
   const photos = useApp((state) => state.records.entities.photo);
-  const count = useApp((state) => photosWaiting(state).count);
+  const count = useApp((state) => photosWaiting(state.records.entities).count);
   return (
     <View className="gap-3">
       <View className="flex-row flex-wrap gap-3">
-        <Toggle tall label={words(sample.kept ? 'photo.kept' : 'photo.keep')} on={sample.kept} onChange={(kept) => dispatch(change('keep', (draft) => void (draft.sample[sampleId]!.kept = kept)))} />
+        <Toggle tall label={words(sample.kept ? 'photo.kept' : 'photo.keep')} on={sample.kept} onChange={(kept) => act(setSample, { sampleId, kept })} />
         <Button tall label={words('photo.take')} onPress={() => void keep(sampleId)} />
         {demo ? <SamplePhotos onChoose={(picture) => void put(sampleId, picture)} /> : null}
       </View>
@@ -31,11 +32,7 @@ export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; samp
             <Say size="small" tone="soft" className="min-w-0 flex-1">
               {photos[id]?.overlay ? words('photo.measured') : words('photo.waits', { count, most: PHOTOS_MOST })}
             </Say>
-            <Button kind="quiet" label={words('photo.let-go')} spoken={words('photo.let-go-what', { n: index + 1 })} onPress={() => dispatch(change('let-go', (draft) => {
-              delete draft.photo[id];
-              const own = draft.sample[sampleId]!;
-              own.photos = own.photos.filter((other) => other !== id);
-            }))} />
+            <Button kind="quiet" label={words('photo.let-go')} spoken={words('photo.let-go-what', { n: index + 1 })} onPress={() => act(letPhotoGo, { photoId: id, sampleId })} />
           </View>
         </View>
       ))}

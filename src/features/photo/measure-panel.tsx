@@ -1,13 +1,12 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import type { RegionId, StageId } from '@/catalogue/ids';
-import { hexOfLab } from '@/core/colour';
-import { Z95 } from '@/core/constants';
+import type { StageId } from '@/catalogue/ids';
 import { mayHaveWings, postureCv } from '@/core/naturals';
 import type { Reason } from '@/core/code';
 import { parseLength } from '@/core/units';
-import { change, DEVICE_ID, deviceSchema, guessSchema, readPicture, remember, selectDevice, selectEye, specimen, storePicture, useApp, useAppDispatch, type Overlay, type OverlayInsect, type Store } from '@/state';
+import { lengthNow, setDevice, setSample, takeMeasured, type Overlay, type OverlayInsect } from '@/records';
+import { readPicture, selectDevice, selectEye, storePicture, useAct, useApp, type Store } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Say } from '@/ui/primitives';
 import { prepare, run } from '@/workers';
@@ -16,7 +15,7 @@ import { ByHandPanel } from './by-hand-panel';
 import { ColourRow, swapped } from './colour-row';
 import { askedOf, InsectLine } from './insect-line';
 import { MeasuredCrop } from './measured-crop';
-import { lengthNow, overlayOf, type Colours } from './overlay';
+import { overlayOf, type Colours } from './overlay';
 import { PhotoView } from './photo-view';
 import { blobOf } from './pixels';
 
@@ -55,8 +54,8 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
-  const dispatch = useAppDispatch();
-  const { ports, getState } = useStore() as unknown as Store;
+  const act = useAct();
+  const { ports } = useStore() as unknown as Store;
   const { view, printedScale } = useApp(selectDevice);
   const surface = useApp((state) => state.records.entities.sample[sampleId]?.surface ?? 'dry');
   const eye = useApp(selectEye);
@@ -101,27 +100,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
   };
   const take = async ({ url, overlay, colours }: Found) => {
     await storePicture(ports, photoId, url);
-    const taken = getState().records.entities.photo[photoId]?.taken ?? '';
-    dispatch(change('measured', (draft) => {
-      const sample = draft.sample[sampleId]!;
-      sample.method = 'photo';
-      sample.kept = false;
-      const insects = overlay.insects.map((insect): OverlayInsect => {
-        const { bodyMm, sdMm } = lengthNow(insect);
-        const mm = Math.round(bodyMm * 100) / 100;
-        if (insect.what === 'case') {
-          sample.case = { mm, typed: null };
-          return insect;
-        }
-        const own = specimen(ports.newId('specimen'), mm);
-        sample.specimens.push({ ...own, halfMm: Z95 * sdMm });
-        return { ...insect, specimenId: own.id };
-      });
-      for (const [region, colour] of Object.entries(colours)) sample.colours[region as RegionId] = hexOfLab(colour.lab);
-      Object.assign(draft.photo[photoId]!, { overlay: { ...overlay, insects }, type: 'image/jpeg', bytes: url.length });
-      const first = overlay.insects[0]!;
-      if (guessed?.ok && first.what === 'body') draft.guess[ports.newId('guess')] = guessSchema.cast({ guessMm: guessed.mm, trueMm: lengthNow(first).bodyMm, taken });
-    }));
+    act(takeMeasured, { photoId, sampleId, overlay, colours, bytes: url.length, guessMm: guessed?.ok ? guessed.mm : null });
   };
   const picture = <PhotoView id={photoId} height={HEIGHT} label={label} />;
   if (work.at === 'work') {
@@ -161,8 +140,8 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
     return (
       <View className="gap-3">
         {picture}
-        <Chips compact label={words('photo.view')} choices={VIEWS.map((id) => ({ id, label: speech.name('views', id) }))} value={view} onChange={(next) => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], view: next })))} />
-        <Chips compact label={words('natural.surface')} choices={SURFACES.map((id) => ({ id, label: speech.name('surfaces', id) }))} value={surface} onChange={(next) => dispatch(change('surface', (draft) => void (draft.sample[sampleId]!.surface = next)))} />
+        <Chips compact label={words('photo.view')} choices={VIEWS.map((id) => ({ id, label: speech.name('views', id) }))} value={view} onChange={(next) => act(setDevice, { view: next })} />
+        <Chips compact label={words('natural.surface')} choices={SURFACES.map((id) => ({ id, label: speech.name('surfaces', id) }))} value={surface} onChange={(next) => act(setSample, { sampleId, surface: next })} />
         {cased ? <Chips compact label={words('photo.what')} choices={WHATS.map((id) => ({ id, label: words(`photo.what-${id}`) }))} value={what} onChange={setWhat} /> : null}
         {soft ? <Chips compact label={words('photo.posture')} choices={POSTURES.map((id) => ({ id, label: words(`photo.posture-${id}`) }))} value={posture} onChange={setPosture} /> : null}
         {guess === null ? null : (

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Image, View } from 'react-native';
 import { G, Line, Path, Text as SvgText } from 'react-native-svg';
 import { curveThrough, outlineOf } from '@/core/photo/trace';
-import type { Overlay, OverlayInsect } from '@/state';
+import type { Overlay, OverlayInsect } from '@/records';
 import { useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
 import { token } from '@/ui/tokens';

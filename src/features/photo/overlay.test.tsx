@@ -1,7 +1,8 @@
 import type { PhotoAnswer } from '@/workers';
 import { USUAL_CUTS } from '@/core/photo/trace';
 import { swapped } from './colour-row';
-import { coloursBare, faceOf, handOf, lengthNow, overlayOf, traceNow, type Colours } from './overlay';
+import { coloursBare, faceOf, handOf, overlayOf, traceNow, type Colours } from './overlay';
+import { lengthNow } from '@/records';
 
 const INSECT = { n: 1, view: 'side', surface: 'dry', what: 'body', confidence: 1, midlineMm: [[30, 20], [34, 20], [38, 20]], bodyMm: 8, sdMm: 0.05, overallMm: 9, widthMm: 1.4, widthsMm: [0, 1.4, 0], turn: 0, heightFactor: 0.99, headLean: 1, regions: {}, warnings: [] };
 const answer = (insects: object[], crop: PhotoAnswer['crop'] = { url: 'data:,', leftMm: 28, topMm: 18, widthMm: 12, heightMm: 6 }) => ({ measure: { refused: null, card: { printedScale: 0.97 }, light: null, insects }, crop }) as unknown as PhotoAnswer;

@@ -2,7 +2,7 @@ import type { RegionId } from '@/catalogue/ids';
 import type { RegionColour } from '@/core/photo';
 import type { Spot } from '@/core/photo/card';
 import { traceOf, USUAL_CUTS, type Trace } from '@/core/photo/trace';
-import type { Overlay, OverlayInsect } from '@/state';
+import type { Overlay, OverlayInsect } from '@/records';
 import type { PhotoAnswer } from '@/workers';
 
 export type Colours = Partial<Record<RegionId, RegionColour>>;
@@ -18,11 +18,6 @@ export function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {
     leftMm, topMm, widthMm, heightMm, by: 'card', view: first.view,
     insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, error: insect.error, midlineMm: insect.midlineMm.map(pair), veiled: insect.veiled, widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
   };
-}
-
-/** Length and SD that count: the corrected ones where there are some. */
-export function lengthNow(insect: OverlayInsect): { bodyMm: number; sdMm: number } {
-  return insect.hand ?? insect;
 }
 
 export function traceNow(insect: OverlayInsect): Trace {

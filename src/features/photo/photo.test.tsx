@@ -2,13 +2,15 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { Activity, useState } from 'react';
 import type { StageId } from '@/catalogue/ids';
 import { MatchScreen } from '@/features/match-frame';
-import { change, guessSchema, lastSurface, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, readPicture, sampleSchema, selectAnswered, selectDevice, selectEye, specimen, storePicture, undone, type Store } from '@/state';
+import { guessSchema, lastSurface, matchSchema, PHOTOS_MOST, photoSchema, photosWaiting, sampleSchema, specimen } from '@/records';
+import { readPicture, selectAnswered, selectDevice, selectEye, storePicture, undone, type Store } from '@/state';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
 import { laidOut, openScreen } from '../__tests__/screen';
 import { MeasuredPhoto } from './measured-photo';
 import * as Pixels from './pixels';
 import { FieldCardScreen } from './index';
+import { change } from '@/state/__tests__/change';
 
 jest.mock('@/workers', () => ({ run: jest.fn(), prepare: jest.fn() }));
 const worker = run as unknown as jest.Mock;
@@ -68,7 +70,7 @@ describe('a photograph that waits', () => {
     expect(sample(store)).toMatchObject({ method: 'photo', kept: false, colours: { 'abdomen-belly': expect.stringMatching(/^#/), 'thorax-belly': expect.stringMatching(/^#/) } });
     expect(sample(store).specimens).toMatchObject([{ body: { mm: 8.23 }, halfMm: expect.closeTo(0.1176, 4) }]);
     expect(await readPicture(store.ports, 'photo_a')).toBe('data:image/jpeg;base64,AAAA');
-    expect(photosWaiting(store.getState()).count).toBe(0);
+    expect(photosWaiting(store.getState().records.entities).count).toBe(0);
     const answered = selectAnswered(store.getState(), 'm', 'a1')!;
     expect(answered.status === 'answered' && answered.answer.natural.lengthSource).toBe('measured');
     await act(async () => void store.dispatch(undone()));
@@ -366,9 +368,9 @@ describe('by hand', () => {
 
 test('dry or wet is asked once: the next insect photographed begins as the last one was', async () => {
   const store = await waiting();
-  expect(lastSurface(store.getState())).toBe('dry');
+  expect(lastSurface(store.getState().records.entities)).toBe('dry');
   fireEvent.click(screen.getAllByText('Wet')[0]!);
-  expect(lastSurface(store.getState())).toBe('wet');
+  expect(lastSurface(store.getState().records.entities)).toBe('wet');
 });
 
 test('a crop that is not on this device says so', async () => {

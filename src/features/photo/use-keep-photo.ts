@@ -1,6 +1,7 @@
 import { useCallback, useState } from 'react';
 import { useStore } from 'react-redux';
-import { change, lastSurface, localStamp, matchSchema, photoSchema, PHOTOS_MOST, photosWaiting, sampleSchema, storePicture, useAppDispatch, type Store } from '@/state';
+import { keepPhoto, PHOTOS_MOST, photosWaiting } from '@/records';
+import { storePicture, useAct, type Store } from '@/state';
 import { chooseFile } from '@/features/files';
 
 function dataUrlOf(file: Blob): Promise<string> {
@@ -23,33 +24,23 @@ export interface KeepPhoto {
 
 /** One tap: a photograph, kept whole until it is measured. */
 export function useKeepPhoto(): KeepPhoto {
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { ports, getState } = useStore() as unknown as Store;
   const [wrong, setWrong] = useState<KeepPhoto['wrong']>(null);
   const put = useCallback(async (sampleId: string | null, file: Blob) => {
-    if (photosWaiting(getState()).count >= PHOTOS_MOST) return setWrong('full');
+    if (photosWaiting(getState().records.entities).count >= PHOTOS_MOST) return setWrong('full');
     if (!file.type.startsWith('image/')) return setWrong('not-image');
     const photoId = ports.newId('photo');
-    const taken = getState().session.frozenClock ?? localStamp(ports.now());
     try {
       await storePicture(ports, photoId, await dataUrlOf(file));
     } catch {
       return setWrong('no-room');
     }
     setWrong(null);
-    const own = sampleId ?? ports.newId('sample');
-    const matchId = ports.newId('match');
-    dispatch(change('photo', (draft) => {
-      if (sampleId === null) {
-        draft.sample[own] = sampleSchema.cast({ when: taken, kept: true, surface: lastSurface(getState()) });
-        draft.match[matchId] = matchSchema.cast({ opened: taken, sampleId: own, answers: [{ id: 'a1', stage: null }], leading: 'a1' });
-      }
-      draft.photo[photoId] = photoSchema.cast({ sampleId: own, type: file.type, bytes: file.size, taken });
-      draft.sample[own]!.photos.push(photoId);
-    }));
-  }, [dispatch, getState, ports]);
+    act(keepPhoto, { photoId, sampleId, type: file.type, bytes: file.size });
+  }, [act, getState, ports]);
   const keep = useCallback(async (sampleId: string | null) => {
-    if (photosWaiting(getState()).count >= PHOTOS_MOST) return setWrong('full');
+    if (photosWaiting(getState().records.entities).count >= PHOTOS_MOST) return setWrong('full');
     const file = await chooseFile('image/*', 'environment');
     if (file) await put(sampleId, file);
   }, [getState, put]);

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { DEVICE_ID, deviceSchema, remember, selectDevice, useApp, useAppDispatch } from '@/state';
+import { setDevice } from '@/records';
+import { selectDevice, useAct, useApp } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { screenKey, useScreenSize } from './use-screen-size';
@@ -14,13 +15,11 @@ const STEPS = [-10, -1, 1, 10] as const;
 /** The size of this screen, measured once with a payment card; kept for this screen alone. */
 export function ScreenSizeSetting() {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { screen } = useApp(selectDevice);
   const size = useScreenSize();
   const [px, setPx] = useState(() => Math.round(CARD_SHORT_MM * (screen?.pxPerMm ?? CSS_PX_PER_MM)));
-  const keep = (value: { key: string; pxPerMm: number } | null) => dispatch(remember((draft) => {
-    draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], screen: value };
-  }));
+  const keep = (value: { key: string; pxPerMm: number } | null) => act(setDevice, { screen: value });
   return (
     <View className="gap-3">
       <Say size="small" tone="soft">

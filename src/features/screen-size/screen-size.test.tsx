@@ -1,8 +1,10 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
-import { change, DEVICE_ID, deviceSchema, matchSchema, remember, sampleSchema, selectDevice, type Store } from '@/state';
+import { DEVICE_ID, deviceSchema, matchSchema, sampleSchema } from '@/records';
+import { selectDevice, type Store } from '@/state';
 import { openScreen, DUN } from '../__tests__/screen';
 import { ScreenSizeSetting, screenKey } from './index';
+import { change, remember } from '@/state/__tests__/change';
 
 const known = (store: Store, more: Partial<{ key: string; pxPerMm: number }> = {}) => act(async () => void store.dispatch(remember((draft) => {
   draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), screen: { key: screenKey(), pxPerMm: 5, ...more } };

@@ -2,7 +2,8 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
-import { asideFile, change, DEVICE_ID, deviceSchema, hasDemo, remember, removeDemo, selectDevice, selectSettings, SETTINGS_ID, settingsSchema, useApp, useAppDispatch, type Entities } from '@/state';
+import { hasDemo, leaveDemo, setDevice, setSettings, type Entities } from '@/records';
+import { asideFile, selectDevice, selectSettings, useAct, useApp } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { SchoolsPanel } from '@/features/bench';
 import { AtTheBench } from '@/features/dressing';
@@ -37,27 +38,23 @@ export function ShelfScreen() {
 export function SettingsScreen() {
   const words = useWords();
   const speech = useSpeech();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const settings = useApp(selectSettings);
   const device = useApp(selectDevice);
-  const set = (label: string, more: Partial<typeof settings>) => dispatch(change(label, (draft) => {
-    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], ...more };
-  }));
-  const here = (more: Partial<typeof device>) => dispatch(remember((draft) => {
-    draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], ...more };
-  }));
+  const set = (more: Partial<typeof settings>) => act(setSettings, more);
+  const here = (more: Partial<typeof device>) => act(setDevice, more);
   return (
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.settings')}>
       <View className="gap-6 px-5">
         <Row title={words('settings.unit')}>
-          <Chips label={words('settings.unit')} choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))} value={settings.unit} onChange={(unit) => set('unit', { unit })} />
+          <Chips label={words('settings.unit')} choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))} value={settings.unit} onChange={(unit) => set({ unit })} />
         </Row>
         <Row title={words('settings.barb')}>
-          <Chips label={words('settings.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={settings.barbRule} onChange={(barbRule) => set('barb', { barbRule })} />
+          <Chips label={words('settings.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={settings.barbRule} onChange={(barbRule) => set({ barbRule })} />
         </Row>
         <Row title={words('settings.world')}>
-          <Chips compact label={words('settings.world')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={settings.fauna ?? ''} onChange={(id) => set('world', { fauna: id === '' ? null : (id as FaunaId), south: false })} />
-          <Chips compact label={words('settings.half')} choices={[{ id: 'north', label: words('settings.north') }, { id: 'south', label: words('settings.south') }]} value={settings.south ? 'south' : 'north'} onChange={(id) => set('world', { south: id === 'south', ...(id === 'south' ? { fauna: null } : {}) })} />
+          <Chips compact label={words('settings.world')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={settings.fauna ?? ''} onChange={(id) => set({ fauna: id === '' ? null : (id as FaunaId), south: false })} />
+          <Chips compact label={words('settings.half')} choices={[{ id: 'north', label: words('settings.north') }, { id: 'south', label: words('settings.south') }]} value={settings.south ? 'south' : 'north'} onChange={(id) => set({ south: id === 'south', ...(id === 'south' ? { fauna: null } : {}) })} />
         </Row>
         <Row title={words('settings.theme')}>
           <Chips label={words('settings.theme')} choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))} value={device.theme} onChange={(theme) => here({ theme })} />
@@ -76,11 +73,11 @@ export function SettingsScreen() {
         </Row>
         <Row title={words('fingers.setting')}>
           <View className="max-w-96">
-            <LengthField hideLabel label={words('fingers.setting')} hint={words('fingers.hint')} mm={settings.fingerMm ?? null} rangeMm={FINGER_RANGE_MM} onChange={(fingerMm) => set('finger', { fingerMm })} />
+            <LengthField hideLabel label={words('fingers.setting')} hint={words('fingers.hint')} mm={settings.fingerMm ?? null} rangeMm={FINGER_RANGE_MM} onChange={(fingerMm) => set({ fingerMm })} />
           </View>
         </Row>
         <Row title={words('settings.keys')}>
-          <Chips label={words('settings.keys')} choices={[{ id: 'on', label: words('settings.on') }, { id: 'off', label: words('settings.off') }]} value={settings.letterKeys ? 'on' : 'off'} onChange={(id) => set('keys', { letterKeys: id === 'on' })} />
+          <Chips label={words('settings.keys')} choices={[{ id: 'on', label: words('settings.on') }, { id: 'off', label: words('settings.off') }]} value={settings.letterKeys ? 'on' : 'off'} onChange={(id) => set({ letterKeys: id === 'on' })} />
           <Say size="small" tone="soft">
             {words('settings.keys-hint')}
           </Say>
@@ -99,11 +96,9 @@ const FINGER_RANGE_MM = [5, 40] as const;
 /** Where good benches disagree: one choice for every card, with what it changes. */
 function Schools() {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const { schools } = useApp(selectSettings);
-  const choose = (next: Record<string, string>) => dispatch(change('schools', (draft) => {
-    draft.settings[SETTINGS_ID] = { ...settingsSchema.cast({}), ...draft.settings[SETTINGS_ID], schools: next };
-  }));
+  const choose = (next: Record<string, string>) => act(setSettings, { schools: next });
   return (
     <View className="gap-6 border-t border-line pt-6">
       <View>
@@ -130,7 +125,7 @@ const HOUSEKEEPING: ReadonlySet<string> = new Set(['settings', 'device']);
 
 export function DataScreen() {
   const words = useWords();
-  const dispatch = useAppDispatch();
+  const act = useAct();
   const entities = useApp((state) => state.records.entities);
   const aside = useApp((state) => state.records.aside);
   const demo = hasDemo(entities);
@@ -148,7 +143,7 @@ export function DataScreen() {
         </Row>
         <Row title={words('data.demo')}>
           <Say tone="soft">{words(demo ? 'now.demo' : left ? 'data.demo-gone' : 'data.demo-none')}</Say>
-          {demo ? <Button label={words('now.leave-demo')} onPress={() => dispatch(change('leave-demo', removeDemo))} className="self-start" /> : null}
+          {demo ? <Button label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} className="self-start" /> : null}
         </Row>
       </View>
     </Page>

@@ -1,9 +1,10 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { change, selectDevice, selectSettings } from '@/state';
+import { selectDevice, selectSettings } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { Measured } from './measured';
 import { Shell } from './shell';
+import { change } from '@/state/__tests__/change';
 
 const key = (name: string, more: object = {}) => act(() => void fireEvent.keyDown(window, { key: name, ...more }));
 

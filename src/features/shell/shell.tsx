@@ -10,7 +10,8 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { Activity, forwardRef, useEffect, type ComponentProps } from 'react';
 import { Pressable, useWindowDimensions, View } from 'react-native';
 import valley from '@/catalogue/demo-valley.json';
-import { DEVICE_ID, deviceSchema, hasDemo, redone, remember, selectDevice, selectSettings, undone, useApp, useAppDispatch } from '@/state';
+import { hasDemo, setDevice } from '@/records';
+import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDispatch } from '@/state';
 import { Button, Say } from '@/ui/primitives';
 import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
 import { useNewMatch } from './use-new-match';
@@ -72,6 +73,7 @@ function Header({ wide }: { wide: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const dispatch = useAppDispatch();
+  const act = useAct();
   const router = useRouter();
   const { theme } = useApp(selectDevice);
   // Only what is shown of the changes: a key that joins the last one does not draw the header anew.
@@ -94,7 +96,7 @@ function Header({ wide }: { wide: boolean }) {
       <View className={thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}>
         <IconButton label={last ? words('undo-what', { what: words(`change.${last}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
         <IconButton label={words('redo')} disabled={!undoneLeft} onPress={() => dispatch(redone())} icon={Redo} />
-        <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => dispatch(remember((draft) => void (draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), ...draft.device[DEVICE_ID], theme: next })))} icon={THEME_ICON[theme]} />
+        <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => act(setDevice, { theme: next })} icon={THEME_ICON[theme]} />
         {wide ? null : <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />}
       </View>
     </View>

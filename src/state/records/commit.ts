@@ -1,8 +1,8 @@
 import { applyPatches, enablePatches, type Patch } from 'immer';
+import { KINDS, migrate, noEntities, type Entities, type Kind } from '@/records';
 import type { KeyStore, Locks } from '../ports';
 import { ASIDE, BLOB, keyOf, readEnvelope, splitKey, type Envelope } from './envelope';
-import { migrate } from './migrate';
-import { KINDS, noEntities, type Entities, type Kind } from './schemas';
+
 
 enablePatches();
 

@@ -1,5 +1,3 @@
-import type { Kind } from './schemas';
-
 /** A record as it is stored: schema version of its kind, a revision that only counts up, the time of the change. */
 export interface Envelope {
   v: number;
@@ -33,5 +31,3 @@ export function readEnvelope(text: string): Envelope | null {
     return null;
   }
 }
-
-export type { Kind };

@@ -1,8 +1,7 @@
 import { produceWithPatches, type Patch } from 'immer';
 import type { KeyStore, Locks } from '../ports';
 import { asideFile, commit, load } from './commit';
-import { migrate } from './migrate';
-import { KINDS, matchSchema, noEntities, sampleSchema, type Entities, type Kind } from './schemas';
+import { KINDS, matchSchema, migrate, noEntities, sampleSchema, type Entities, type Kind } from '@/records';
 
 function memory(): KeyStore & { texts: Record<string, string> } {
   const texts: Record<string, string> = {};

@@ -1,7 +1,7 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatches, enablePatches, type Patch } from 'immer';
 import type { Aside, Loaded } from './commit';
-import { noEntities, type Entities } from './schemas';
+import { noEntities, type Entities } from '@/records';
 
 enablePatches();
 

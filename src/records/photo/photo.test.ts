@@ -1,7 +1,9 @@
-import { memoryPorts } from './__tests__/ports';
-import { lastSurface, photosWaiting, readPicture, storePicture } from './photos';
-import { photoSchema, sampleSchema } from './records/schemas';
-import { change, createStore, openStore, type Store } from './store';
+import { createStore, openStore, readPicture, storePicture, type Store } from '@/state';
+import { change } from '@/state/__tests__/change';
+import { memoryPorts } from '@/state/__tests__/ports';
+import { sampleSchema } from '../sample/schema';
+import { lastSurface, photosWaiting } from './queries';
+import { photoSchema } from './schema';
 
 const OVERLAY = { leftMm: 0, topMm: 0, widthMm: 10, heightMm: 8, by: 'card' as const, view: 'belly' as const, insects: [] };
 
@@ -20,19 +22,19 @@ async function withPhotos(...photos: [surface: 'dry' | 'wet', taken: string, wai
 
 test('only photographs that wait count, with their bytes', async () => {
   const store = await withPhotos(['dry', '2033-05-24T04:50', true], ['wet', '2033-05-24T05:10', false], ['dry', '2033-05-24T05:30', true]);
-  expect(photosWaiting(store.getState())).toEqual({ count: 2, bytes: 2002 });
+  expect(photosWaiting(store.getState().records.entities)).toEqual({ count: 2, bytes: 2002 });
 });
 
 test('the surface of the insect photographed last begins the next one, whatever the order they were stored in', async () => {
-  expect(lastSurface((await withPhotos()).getState())).toBe('dry');
-  expect(lastSurface((await withPhotos(['wet', '2033-05-24T06:00', true], ['dry', '2033-05-24T05:00', true])).getState())).toBe('wet');
-  expect(lastSurface((await withPhotos(['wet', '2033-05-23T06:00', false], ['dry', '2033-05-24T05:00', true])).getState())).toBe('dry');
+  expect(lastSurface((await withPhotos()).getState().records.entities)).toBe('dry');
+  expect(lastSurface((await withPhotos(['wet', '2033-05-24T06:00', true], ['dry', '2033-05-24T05:00', true])).getState().records.entities)).toBe('wet');
+  expect(lastSurface((await withPhotos(['wet', '2033-05-23T06:00', false], ['dry', '2033-05-24T05:00', true])).getState().records.entities)).toBe('dry');
 });
 
 test('a photograph whose sample is gone says nothing of the surface', async () => {
   const store = await withPhotos(['dry', '2033-05-24T05:00', true], ['wet', '2033-05-24T06:00', true]);
   store.dispatch(change('let-go', (draft) => void delete draft.sample.s1));
-  expect(lastSurface(store.getState())).toBe('dry');
+  expect(lastSurface(store.getState().records.entities)).toBe('dry');
 });
 
 test('a picture is stored under its photo and read back; one that is not there is null', async () => {

@@ -6,8 +6,17 @@ import valley from '@/catalogue/demo-valley.json';
 import type { StageId } from '@/catalogue/ids';
 import type { Move } from '@/core/box';
 import type { HookRow } from '@/core/hooks';
-import { modelIdOf, takeHooks } from './hooks';
-import { boxSchema, DEVICE_ID, flySchema, matchSchema, noEntities, packetSchema, sampleSchema, SETTINGS_ID, settingsSchema, specimen, deviceSchema, type Entities } from './records/schemas';
+import { boxSchema } from './box/schema';
+import { command } from './command';
+import { DEVICE_ID, deviceSchema } from './device/schema';
+import { flySchema } from './fly/schema';
+import { noEntities, type Entities } from './kinds';
+import { matchSchema } from './match/schema';
+import { putHooks } from './model/commands';
+import { modelIdOf } from './model/queries';
+import { packetSchema } from './packet/schema';
+import { sampleSchema, specimen } from './sample/schema';
+import { SETTINGS_ID, settingsSchema } from './settings/schema';
 
 /** A made-up morning in the valley: one sample with its match. */
 interface DemoMatch {
@@ -37,7 +46,7 @@ function packBox(entities: Entities): void {
 
 /** The valley's drawer: packets, and one model of which little is known but its labels. */
 function fillDrawer(entities: Entities): void {
-  takeHooks(entities, drawer.labelled.sizes.map((size) => ({ ...drawer.labelled.model, size }) as unknown as HookRow), true);
+  putHooks(entities, drawer.labelled.sizes.map((size) => ({ ...drawer.labelled.model, size }) as unknown as HookRow), true);
   for (const { key, hook, left, low, note, label } of drawer.packets) {
     entities.packet[`packet_demo-${key}`] = packetSchema.cast({ demo: true, hookId: hook, low, note, label, moves: { 'move_demo-got': { at: drawer.bought, count: left, why: 'got' } } });
   }
@@ -52,7 +61,7 @@ export function cleanEntities(): Entities {
 export function demoEntities(): Entities {
   const entities = cleanEntities();
   for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit, retired: false };
-  takeHooks(entities, demoRows(hooksCsv), true);
+  putHooks(entities, demoRows(hooksCsv), true);
   fillDrawer(entities);
   packBox(entities);
   for (const item of valley.matches as unknown as DemoMatch[]) {
@@ -68,7 +77,7 @@ export function demoEntities(): Entities {
 }
 
 /** Takes the demo out, except what the tier changed; a match and its natural, a fly and its box stay or leave together. */
-export function removeDemo(draft: Entities): void {
+export const leaveDemo = command<object>('leave-demo', (draft) => {
   const matchesKept = new Set(Object.entries(draft.match).filter(([, match]) => !match.demo || draft.sample[match.sampleId]?.demo === false).map(([id]) => id));
   const samplesKept = new Set([...matchesKept].map((id) => draft.match[id]!.sampleId));
   const modelsKept = new Set(Object.values(draft.packet).filter((packet) => !packet.demo).map((packet) => modelIdOf(packet.hookId)));
@@ -82,7 +91,7 @@ export function removeDemo(draft: Entities): void {
       else delete draft[kind][id];
     }
   }
-}
+});
 
 /** Whether a table holds a demo record; a table that did not change is not looked through again. */
 const demoIn = new WeakMap<object, boolean>();

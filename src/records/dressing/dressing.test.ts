@@ -1,16 +1,16 @@
 import { DRESSINGS } from '@/catalogue';
 import { derive } from '@/core/dressings';
-import { selectCatalogue } from './answers';
-import { dropDressing, putDressing, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
-import { flySchema } from './records/schemas';
-import { migrate } from './records/migrate';
-import { change, createStore, openStore } from './store';
-import { memoryPorts } from './__tests__/ports';
+import { act, createStore, openStore, selectCatalogue, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from '@/state';
+import { change } from '@/state/__tests__/change';
+import { memoryPorts } from '@/state/__tests__/ports';
+import { flySchema } from '../fly/schema';
+import { migrate } from '../migrate';
+import { deleteDressing, putDressing } from './commands';
 
 async function opened() {
   const store = createStore(memoryPorts());
   await openStore(store, { start: 'clean', clock: '2033-05-24T04:50' });
-  const put = (rev = 1, name = 'Mine') => store.dispatch(change('dressing', (draft) => putDressing(draft, { ...derive(DRESSINGS[0]!, 'mine', name), rev })));
+  const put = (rev = 1, name = 'Mine') => store.dispatch(act(putDressing, { dressing: { ...derive(DRESSINGS[0]!, 'mine', name), rev } }));
   return { store, put, mine: () => selectDressing(store.getState(), 'mine')! };
 }
 
@@ -44,7 +44,7 @@ test('a revision that a fly was tied by is kept by its number: the next change i
 test('deleted it is gone from the choice', async () => {
   const { store, put } = await opened();
   put();
-  store.dispatch(change('delete-dressing', (draft) => dropDressing(draft, 'mine')));
+  store.dispatch(act(deleteDressing, { id: 'mine' }));
   expect(selectOwnDressings(store.getState())).toEqual([]);
 });
 

@@ -1,5 +1,5 @@
 import { array, mixed, number, object, string } from 'yup';
-import { sampleV2 } from './sample-v2';
+import { sampleV2 } from './v2';
 
 /** Frozen: samples with signs of the key, before sexes apart, spirit and keeping for the bench. Read by the migration `kept-for-the-bench` only. */
 export const sampleV3 = sampleV2.concat(object({

@@ -1,18 +1,20 @@
 import { HOOK_COLUMNS, readHooksFile, writeHooksFile } from '@/core/exchange';
 import { KNOWN } from '@/catalogue';
 import { NUMBER_STEP } from '@/core/constants';
-import { cleanEntities, demoEntities, removeDemo } from './demo';
-import { isLow, leftInPacket, putPacket, rowsOf, selectHooks, selectOwned, sizesOf, takeFromPackets, takeHooks, takePackets } from './hooks';
-import { migrate } from './records/migrate';
-import { packetSchema, type Entities } from './records/schemas';
-import type { State } from './store';
+import { selectHooks, selectOwned, type State } from '@/state';
+import { around } from '../__tests__/around';
+import { cleanEntities, demoEntities, leaveDemo } from '../demo';
+import type { Entities } from '../kinds';
+import { migrate } from '../migrate';
+import { putPackets, takeFromPackets, takePackets } from '../packet/commands';
+import { isLow, leftInPacket } from '../packet/queries';
+import { packetSchema } from '../packet/schema';
+import { putHooks } from './commands';
+import { rowsOf, sizesOf } from './queries';
 
 const stateOf = (entities: Entities) => ({ records: { entities } }) as State;
 const hookOf = (entities: Entities, id: string) => selectHooks(stateOf(entities)).find((hook) => hook.id === id)!;
-const ids = () => {
-  let next = 0;
-  return (kind: string) => `${kind}_${++next}`;
-};
+const LARK = { modelId: 'osmere:lark', made: null };
 
 describe('the drawer', () => {
   const demo = demoEntities();
@@ -30,37 +32,38 @@ describe('the drawer', () => {
   });
   test('the same hook bought again tops up its packet', () => {
     const entities = cleanEntities();
-    const newId = ids();
-    const first = putPacket(entities, { hookId: 'osmere:lark:14', count: 25, at: 'x', newId });
-    expect(putPacket(entities, { hookId: 'osmere:lark:14', count: 10, at: 'y', newId })).toBe(first);
-    expect(leftInPacket(entities.packet[first]!)).toBe(35);
-    expect(Object.keys(entities.packet[first]!.moves)).toHaveLength(2);
+    const here = around();
+    putPackets.run(entities, { packets: [{ ...LARK, sizes: [{ size: '14', count: 25 }] }] }, here);
+    putPackets.run(entities, { packets: [{ ...LARK, sizes: [{ size: '14', count: 10 }] }] }, here);
+    const [packet, ...others] = Object.values(entities.packet);
+    expect([others, leftInPacket(packet!), Object.keys(packet!.moves).length]).toEqual([[], 35, 2]);
   });
   test('a file of packets counts again what is here, by hook and label, and adds the rest; read twice it changes nothing more', () => {
     const entities = cleanEntities();
-    const newId = ids();
-    const first = putPacket(entities, { hookId: 'osmere:lark:14', count: 25, at: 'x', newId });
+    const here = around('x');
+    putPackets.run(entities, { packets: [{ ...LARK, sizes: [{ size: '14', count: 25 }] }] }, here);
+    const first = Object.keys(entities.packet)[0]!;
     const row = (more: object) => ({ hookId: 'osmere:lark:14', count: 12, low: null, label: null, note: null, ...more });
     const rows = [row({ low: 5, note: 'old tin' }), row({ count: 3 }), row({ label: 'wide one' }), row({ hookId: 'own:x:9', count: 0 })];
-    takePackets(entities, rows, { at: 'y', newId });
+    takePackets.run(entities, { rows }, { ...here, now: 'y' });
     expect(Object.values(entities.packet).map((packet) => [packet.hookId, packet.label, leftInPacket(packet), packet.low, packet.note])).toEqual([['osmere:lark:14', '', 15, 5, 'old tin'], ['osmere:lark:14', 'wide one', 12, null, ''], ['own:x:9', '', 0, null, '']]);
     expect(Object.values(entities.packet[first]!.moves)).toEqual([{ at: 'x', count: 25, why: 'got' }, { at: 'y', count: -10, why: 'counted' }]);
     const before = structuredClone(entities.packet);
-    takePackets(entities, rows, { at: 'z', newId });
+    takePackets.run(entities, { rows }, { ...here, now: 'z' });
     expect(entities.packet).toEqual(before);
   });
   test('hooks tied on come out of the packet that holds least, then the next, and never more than there are', () => {
     const entities = cleanEntities();
-    const newId = ids();
+    const here = around('y');
     const packet = (count: number, more: object = {}) => packetSchema.cast({ hookId: 'osmere:lark:14', moves: { a: { at: 'x', count, why: 'got' } }, ...more });
     entities.packet = { big: packet(20), small: packet(3, { label: 'old tin' }), other: packet(9, { hookId: 'bessock:fine:13' }) };
     const left = () => Object.values(entities.packet).map(leftInPacket);
-    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 5, at: 'y', newId })).toBe(5);
+    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 5 }, here)).toBe(5);
     expect(left()).toEqual([18, 0, 9]);
     expect(Object.values(entities.packet.small!.moves)).toContainEqual({ at: 'y', count: -3, why: 'tied' });
-    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 40, at: 'z', newId })).toBe(18);
+    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 40 }, here)).toBe(18);
     expect(left()).toEqual([0, 0, 9]);
-    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 1, at: 'z', newId })).toBe(0);
+    expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 1 }, here)).toBe(0);
   });
   test('low from its mark on', () => {
     const packet = packetSchema.cast({ hookId: 'x', low: 5, moves: { a: { at: 'x', count: 5, why: 'got' } } });
@@ -69,7 +72,7 @@ describe('the drawer', () => {
   test('a packet of one\'s own keeps its demo model and maker when the demo leaves', () => {
     const entities = demoEntities();
     entities.packet.mine = packetSchema.cast({ hookId: 'kyrewood:jig-forty-five:12', moves: {} });
-    removeDemo(entities);
+    leaveDemo.run(entities, {}, around());
     expect([Object.keys(entities.model), Object.keys(entities.maker), Object.keys(entities.packet)]).toEqual([['kyrewood:jig-forty-five'], ['kyrewood'], ['mine']]);
   });
 });
@@ -80,21 +83,21 @@ describe('the catalogue', () => {
     const rows = Object.values(demo.model).flatMap((model) => rowsOf(model, demo.maker[model.makerId]));
     const text = writeHooksFile(rows);
     const again = cleanEntities();
-    takeHooks(again, readHooksFile(text, KNOWN).rows);
+    putHooks(again, readHooksFile(text, KNOWN).rows);
     expect(writeHooksFile(Object.values(again.model).flatMap((model) => rowsOf(model, again.maker[model.makerId])))).toBe(text);
     expect(text.split('\r\n')[0]!.split(',')).toEqual(HOOK_COLUMNS.filter((column) => column !== 'retired'));
   });
   test('read again it updates, and doubles nothing', () => {
     const entities = demoEntities();
     const before = Object.keys(entities.model).length;
-    takeHooks(entities, readHooksFile('maker,model,size,bend,shank_mm,source,retired\nosmere,lark,14,round,7.9,typed,yes\nosmere,lark,15,round,7.1,typed,\n', KNOWN).rows);
+    putHooks(entities, readHooksFile('maker,model,size,bend,shank_mm,source,retired\nosmere,lark,14,round,7.9,typed,yes\nosmere,lark,15,round,7.1,typed,\n', KNOWN).rows);
     expect(Object.keys(entities.model)).toHaveLength(before);
     expect(entities.model['osmere:lark']!.sizes['14']).toMatchObject({ shankMm: 7.9, source: 'typed', retired: true });
     expect(sizesOf(entities.model['osmere:lark']!)).toEqual(expect.arrayContaining(['14', '15', '16']));
   });
   test('sizes stand the biggest hook first, gape codes too, free text last', () => {
     const entities = cleanEntities();
-    takeHooks(entities, readHooksFile('maker,model,size,bend,gape_mm\nm,x,14,round,\nm,x,2/0,round,\nm,x,small,round,4\nm,x,2,round,\nm,y,V45,round,\nm,y,V60,round,\n', KNOWN).rows);
+    putHooks(entities, readHooksFile('maker,model,size,bend,gape_mm\nm,x,14,round,\nm,x,2/0,round,\nm,x,small,round,4\nm,x,2,round,\nm,y,V45,round,\nm,y,V60,round,\n', KNOWN).rows);
     expect(sizesOf(entities.model['m:x']!)).toEqual(['2/0', '2', '14', 'small']);
     expect(sizesOf(entities.model['m:y']!)).toEqual(['V60', 'V45']);
   });

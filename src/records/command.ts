@@ -1,0 +1,46 @@
+import type { Entities } from './kinds';
+
+/** What a change takes from outside itself. */
+export interface Around {
+  /** Local time of the device, or of the valley's own clock: `2033-05-24T04:50`. */
+  now: string;
+  /** `kind_` and an id that nothing else has. */
+  newId(kind: string): string;
+}
+
+/** A change of records, by name: pure but for the draft it is given, run once, and checked when it has run. */
+export interface Command<I, R = void> {
+  name: string;
+  /** What undo calls it: a message code. */
+  label(input: I): string;
+  /** Quick changes of one field are one step back; null for a change that stands alone. */
+  field(input: I): string | null;
+  /** Only this device remembers it: kept, and not for undo. */
+  here: boolean;
+  run(draft: Entities, input: I, around: Around): R;
+}
+
+interface More<I> {
+  label?: string | ((input: I) => string);
+  field?: (input: I) => string | null;
+  here?: boolean;
+}
+
+/** A command; without a label it is called by its name. */
+export function command<I, R = void>(name: string, run: Command<I, R>['run'], { label = name, field = () => null, here = false }: More<I> = {}): Command<I, R> {
+  return { name, label: typeof label === 'string' ? () => label : label, field, here, run };
+}
+
+/** The record a command is about. Throws when it is gone: the change is refused whole. */
+export function found<T>(table: Record<string, T>, id: string): T {
+  const record = table[id];
+  if (record === undefined) throw new Gone(id);
+  return record;
+}
+
+/** A command was about a record that is not there (any more). */
+export class Gone extends Error {
+  constructor(readonly id: string) {
+    super(`gone: ${id}`);
+  }
+}

@@ -1,0 +1,23 @@
+import { mixed, number, object, string, type InferType } from 'yup';
+import type { CautionId } from '@/catalogue/ids';
+import { text } from '../fields';
+
+export const deviceSchema = object({
+  theme: string<'morning' | 'dusk' | 'red-lamp'>().oneOf(['morning', 'dusk', 'red-lamp']).default('morning'),
+  hand: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
+  /** The side that actions lie on at the water. */
+  thumb: string<'right' | 'left'>().oneOf(['right', 'left']).default('right'),
+  /** Which side of an insect was photographed last, and what the printed card's 50 mm line really is, over 50. */
+  view: string<'back' | 'belly' | 'side'>().oneOf(['back', 'belly', 'side']).default('belly'),
+  printedScale: number().min(0.8).max(1.25).default(1),
+  /** The day each caution was last shown: once a day is enough on the water. */
+  cautioned: mixed<Partial<Record<CautionId, string>>>().default({}),
+  lastRoute: text(),
+  /** CSS pixels of a millimetre, for the screen it was measured on. */
+  screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() }).nullable().default(null),
+});
+
+/** The one device record. */
+export const DEVICE_ID = 'this';
+
+export type DeviceRecord = InferType<typeof deviceSchema>;

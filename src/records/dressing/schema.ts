@@ -1,0 +1,8 @@
+import { object, type InferType } from 'yup';
+import { KNOWN } from '@/catalogue';
+import { dressingSchema } from '@/core/dressings';
+import { demo, text } from '../fields';
+
+export const dressingRecordSchema = dressingSchema(KNOWN).concat(object({ demo: demo(), base: text() }));
+
+export type DressingRecord = InferType<typeof dressingRecordSchema>;

@@ -1,0 +1,7 @@
+import type { Version } from '../migrate';
+import { flyV1 } from './v1';
+
+/** How a stored fly of before becomes one of today, a step a version. */
+export const versions: readonly Version[] = [
+  { from: 1, name: 'flies-with-a-ledger', up: (data) => ({ ...flyV1.validateSync(data), name: '', stage: null, lengthMm: null, shade: null, ride: null, moves: {} }) },
+];

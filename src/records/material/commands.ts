@@ -1,0 +1,15 @@
+import type { Material } from '@/core/materials';
+import { command } from '../command';
+import type { Entities } from '../kinds';
+import { materialSchema } from './schema';
+
+const keyOf = (id: string) => `material_${id}`;
+
+/** A material of the tier's own in its place. */
+export function putMaterial(draft: Entities, { id, name, hex, like, functions }: Material): void {
+  draft.material[keyOf(id)] = materialSchema.cast({ ...draft.material[keyOf(id)], name, hex, like, functions });
+}
+
+export const keepMaterial = command<{ material: Material }>('material', (draft, { material }) => putMaterial(draft, material));
+
+export const forgetMaterial = command<{ id: string }>('forget-material', (draft, { id }) => void delete draft.material[keyOf(id)], { label: 'material' });

@@ -1,0 +1,87 @@
+import type { GivenTaping } from '@/core/exchange';
+import type { HookRow } from '@/core/hooks';
+import { command, found } from '../command';
+import type { Entities } from '../kinds';
+import { makerSchema, type MakerRecord } from '../maker/schema';
+import { modelSchema, sizeRecord, type ModelRecord, type SizeRecord, type TapingRecord } from './schema';
+
+/** A model made in place: its names, bend and what its label says of length and wire. */
+export interface NewModel {
+  makerName: string;
+  modelName: string;
+  bend: ModelRecord['bend'];
+  xLong: number;
+}
+
+/** A model of which little is known, and its maker; one that is there stays as it is. */
+export function madeModel(draft: Entities, id: string, { makerName, modelName, bend, xLong }: NewModel): void {
+  const [makerId, slug] = id.split(':') as [string, string];
+  draft.maker[makerId] ??= makerSchema.cast({ name: makerName });
+  draft.model[id] ??= modelSchema.cast({ makerId, slug, name: modelName, bend, eye: bend === 'jig' ? 'jig-60' : 'down', point: 'straight', barb: bend === 'jig' ? 'none' : 'barbed', xLong });
+}
+
+interface OfModel {
+  modelId: string;
+}
+const named = (id: string, fields: object) => `${id}/${Object.keys(fields).join()}`;
+
+export const setModel = command<OfModel & { fields: Partial<Omit<ModelRecord, 'demo' | 'makerId' | 'slug' | 'sizes' | 'tapings'>> }>('model', (draft, { modelId, fields }) => void Object.assign(found(draft.model, modelId), fields), { field: ({ modelId, fields }) => named(modelId, fields) });
+
+export const setMaker = command<{ makerId: string; fields: Partial<Omit<MakerRecord, 'demo'>> }>('maker', (draft, { makerId, fields }) => void Object.assign(found(draft.maker, makerId), fields), { field: ({ makerId, fields }) => named(makerId, fields) });
+
+export const setSize = command<OfModel & { size: string; fields: Partial<SizeRecord> }>('size', (draft, { modelId, size, fields }) => void Object.assign(found(found(draft.model, modelId).sizes, size), fields), { field: ({ modelId, size, fields }) => named(`${modelId}/${size}`, fields) });
+
+/** A size by its label alone; one that is there stays as it is. */
+export const addSize = command<OfModel & { size: string }>('add-size', (draft, { modelId, size }) => void (found(draft.model, modelId).sizes[size] ??= sizeRecord({ source: 'label' })), { label: 'size' });
+
+export const deleteSize = command<OfModel & { size: string }>('delete-size', (draft, { modelId, size }) => void delete found(draft.model, modelId).sizes[size]);
+
+/** A model, and its maker with the last one. */
+export const deleteModel = command<OfModel>('delete-model', (draft, { modelId }) => {
+  const { makerId } = found(draft.model, modelId);
+  delete draft.model[modelId];
+  if (!Object.values(draft.model).some((other) => other.makerId === makerId)) delete draft.maker[makerId];
+});
+
+/** One hook that was measured. */
+export const tapeHook = command<OfModel & { taping: Omit<TapingRecord, 'at'> }>('tape', (draft, { modelId, taping }, { now, newId }) => void (found(draft.model, modelId).tapings[newId('taping')] = { at: now, ...taping }));
+
+export const untapeHook = command<OfModel & { tapingId: string }>('untape', (draft, { modelId, tapingId }) => void delete found(draft.model, modelId).tapings[tapingId]);
+
+const DIMENSIONS = ['shankMm', 'gapeMm', 'biteMm', 'wireMm', 'eyeMm', 'massMg'] as const;
+
+/** A size as a row says it over what is known of it: what the row leaves empty stays as it was. */
+export function sizeAfter(known: SizeRecord | undefined, row: HookRow): SizeRecord {
+  const given = Object.fromEntries(DIMENSIONS.flatMap((name) => (row[name] === null || row[name] === undefined ? [] : [[name, row[name]]])));
+  // A row that gives no dimension says nothing of where those that are known come from.
+  const source = known && Object.keys(given).length === 0 ? known.source : row.source;
+  return sizeRecord({ ...known, ...given, source, retired: row.retired ?? known?.retired ?? false });
+}
+
+/** Puts rows of a file into the catalogue: a hook that is known is brought up to date, another is added; makers and models with them. */
+export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false): void {
+  for (const row of rows) {
+    const id = `${row.maker}:${row.model}`;
+    draft.maker[row.maker] ??= makerSchema.cast({ demo, name: row.makerName });
+    const model = draft.model[id];
+    const shape = { makerId: row.maker, slug: row.model, name: row.modelName, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire ?? model?.wire ?? null, xLong: row.xLong, xHeavy: row.xHeavy, labels: row.labels };
+    if (model) Object.assign(model, shape);
+    else draft.model[id] = modelSchema.cast({ demo, ...shape });
+    const { sizes } = draft.model[id]!;
+    sizes[row.size] = sizeAfter(sizes[row.size], row);
+  }
+}
+
+/** Joins hooks measured by another tier to the models they are of; the same measurement twice is one. */
+function putTapings(draft: Entities, tapings: readonly GivenTaping[]): void {
+  for (const { id, maker, model, ...taping } of tapings) {
+    const record = draft.model[`${maker}:${model}`];
+    if (record && !record.tapings[id]) record.tapings[id] = taping;
+  }
+}
+
+/** Hooks of a file, and what was measured of them. */
+export const takeHooks = command<{ rows: readonly HookRow[]; tapings?: readonly GivenTaping[] }>('hooks-in', (draft, { rows, tapings = [] }) => {
+  putHooks(draft, rows);
+  putTapings(draft, tapings);
+});

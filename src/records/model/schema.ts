@@ -1,0 +1,42 @@
+import { boolean, number, object, string, type InferType, type Schema } from 'yup';
+import { KNOWN } from '@/catalogue';
+import type { BarbId, BendId, EyeId, PointId, Source } from '@/catalogue/ids';
+import type { LabelDirection, Taping } from '@/core/hooks';
+import { demo, maybe, dimension, mapOf } from '../fields';
+
+const sizeSchema = object({ shankMm: dimension(), gapeMm: dimension(), biteMm: dimension(), wireMm: dimension(), eyeMm: dimension(), massMg: dimension(), source: string<Source>().oneOf(KNOWN.sources).default('typed'), retired: boolean().default(false) });
+
+/** One size of a model: what is known of it, mm and mg; empty dimensions follow from the model's law or its label. */
+export type SizeRecord = InferType<typeof sizeSchema>;
+
+/** A size of which nothing but its label is known. */
+export function sizeRecord(more: Partial<SizeRecord> = {}): SizeRecord {
+  return { ...sizeSchema.cast({}), ...more };
+}
+
+const tapingSchema = object({ at: string().required(), size: string().required(), how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'), shankMm: dimension(), gapeMm: dimension(), overallMm: dimension(), wireMm: dimension() });
+
+/** One hook that was measured: its size on the packet and what was read, mm. Never changed once written, so that tabs and files join. */
+export type TapingRecord = InferType<typeof tapingSchema>;
+
+export const modelSchema = object({
+  demo: demo(),
+  makerId: string().required(),
+  slug: string().required(),
+  name: string().required(),
+  bend: string<BendId>().oneOf(KNOWN.bends).required(),
+  eye: string<EyeId>().oneOf(KNOWN.eyes).required(),
+  point: string<PointId>().oneOf(KNOWN.points).required(),
+  barb: string<BarbId>().oneOf(KNOWN.barbs).required(),
+  wire: maybe(KNOWN.wires),
+  xLong: number().default(0),
+  xHeavy: number().default(0),
+  labels: string<LabelDirection>().oneOf(['bigger-smaller', 'bigger-bigger']).default('bigger-smaller'),
+  retired: boolean().default(false),
+  /** By label, so that two tabs that add sizes lose none. */
+  sizes: mapOf<SizeRecord>(sizeSchema as unknown as Schema<SizeRecord>),
+  /** Hooks measured, by id: kept as they were read, and never the estimates from them. */
+  tapings: mapOf<TapingRecord>(tapingSchema as unknown as Schema<TapingRecord>),
+});
+
+export type ModelRecord = InferType<typeof modelSchema>;

@@ -1,0 +1,14 @@
+import type { Version } from '../migrate';
+import { modelV1 } from './v1';
+
+/** How a stored model of before becomes one of today, a step a version. */
+export const versions: readonly Version[] = [
+  {
+    from: 1,
+    name: 'sizes-by-label',
+    up(data) {
+      const { sizes, ...rest } = modelV1.validateSync(data);
+      return { ...rest, retired: false, tapings: {}, sizes: Object.fromEntries(sizes.map(({ size, ...dimensions }) => [size, { ...dimensions, retired: false }])) };
+    },
+  },
+];
