@@ -23,7 +23,7 @@ module.exports = {
       testEnvironment: 'node',
       // Property tests draw the same cases at every run, so that a run can be repeated; another SEED looks further.
       setupFiles: ['<rootDir>/tools/jest-seed.js'],
-      testMatch: ['<rootDir>/src/{core,catalogue,speech,state,ui,standins,workers}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
+      testMatch: ['<rootDir>/src/{core,catalogue,records,speech,state,ui,standins,workers}/**/*.test.ts', '<rootDir>/{cli,server,tools}/**/*.test.ts'],
       transform: {
         '\\.csv$': '<rootDir>/tools/text-transform.js',
         '\\.[jt]sx?$|\\.mjs$': modern('react'),

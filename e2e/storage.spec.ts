@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
 import { expect, startClean, test, written } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
@@ -129,4 +130,67 @@ test('a record that cannot be opened is set aside by name, the rest opens, and i
   expect(file.aubade).toBe('set-aside');
   expect(file.items.map((item) => item.key)).toEqual(['sample/broken']);
   expect(file.items[0]!.text).toContain('lava');
+});
+
+/** From `full` on the browser refuses to write as it does when its disk is full: the transaction fails by its quota. */
+async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
+  await page.addInitScript(() => {
+    const { put } = IDBObjectStore.prototype;
+    IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
+      if ((window as unknown as { full?: boolean }).full) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      return put.apply(this, given);
+    };
+  });
+  return (full) => page.evaluate((value) => void Object.assign(window, { full: value }), full);
+}
+
+test('with no room left the line says what is not kept and what to do; with room again all of it is kept', async ({ page }) => {
+  const fill = await fillable(page);
+  await page.goto(`${DUN}/natural`);
+  const place = page.getByRole('textbox', { name: 'Where' });
+  await place.waitFor();
+  await written(page);
+  await fill(true);
+  await place.fill('below the weir');
+  const line = page.getByRole('region', { name: 'What is kept' });
+  await expect(line.getByText('1 record is not kept yet.')).toBeVisible();
+  await expect(line.getByText('no room left', { exact: false })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('data-saved', 'no');
+  const download = page.waitForEvent('download');
+  await line.getByRole('button', { name: 'Save it to a file' }).click();
+  expect(readFileSync(await (await download).path(), 'utf8')).toContain('below the weir');
+  await fill(false);
+  await page.getByRole('textbox', { name: 'Name of the natural' }).fill('Weir dun');
+  await written(page);
+  await expect(line).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Where' })).toHaveValue('below the weir');
+  await expect(page.getByRole('textbox', { name: 'Name of the natural' })).toHaveValue('Weir dun');
+});
+
+test('a browser that denies its store still opens the app, and says that nothing is kept', async ({ page }) => {
+  await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { get: () => { throw new DOMException('denied', 'SecurityError'); } }));
+  await page.goto('/');
+  await expect(page.getByText('This browser keeps nothing here', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: /A natural in hand/ }).click();
+  await expect(page.getByRole('heading', { name: 'What is it?' })).toBeVisible();
+});
+
+test('what another program wiped while the page was open is stored again when the page is seen', async ({ page }) => {
+  await page.goto(`${DUN}/natural`);
+  const place = page.getByRole('textbox', { name: 'Where' });
+  await place.fill('below the weir');
+  await written(page);
+  await page.evaluate(async () => {
+    for (const { name } of await indexedDB.databases()) {
+      const open = await new Promise<IDBDatabase>((done) => { const request = indexedDB.open(name!); request.onsuccess = () => done(request.result); });
+      for (const store of [...open.objectStoreNames]) await new Promise((done) => { const cleared = open.transaction(store, 'readwrite').objectStore(store).clear(); cleared.onsuccess = done; });
+      open.close();
+    }
+    document.dispatchEvent(new Event('visibilitychange'));
+  });
+  await expect(page.locator('html')).toHaveAttribute('data-saved', 'no');
+  await written(page);
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Where' })).toHaveValue('below the weir');
 });

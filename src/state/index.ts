@@ -1,4 +1,5 @@
 export { act, aroundOf } from './act';
+export { closeRefused } from './session';
 export { bodiesOf, counts, hasUnread, sampleFor, pickingFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
 export { selectMaterials, selectOwnMaterials } from './own-materials';

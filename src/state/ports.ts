@@ -22,6 +22,21 @@ export interface KeyStore {
   getAllKeys(): Promise<string[]>;
 }
 
+/** A store that lasts as long as the page. */
+export function inMemory(): KeyStore {
+  const texts = new Map<string, string>();
+  return {
+    getMany: async (keys) => Object.fromEntries(keys.map((key) => [key, texts.get(key) ?? null])),
+    setMany: async (entries) => {
+      for (const [key, text] of Object.entries(entries)) texts.set(key, text);
+    },
+    removeMany: async (keys) => {
+      for (const key of keys) texts.delete(key);
+    },
+    getAllKeys: async () => [...texts.keys()],
+  };
+}
+
 export interface Locks {
   request<T>(name: string, task: () => Promise<T>): Promise<T>;
 }

@@ -7,6 +7,9 @@ export interface Seen {
   mean: number | null;
 }
 
+/** Why a change could not be written: no room, written by a newer version, or the store refuses. */
+export type Unwritten = 'full' | 'newer' | 'refused';
+
 export interface SessionState {
   ready: boolean;
   /** Minutes of the valley's own clock; null where the demo has left. Frozen by `?clock=`. */
@@ -15,13 +18,17 @@ export interface SessionState {
   /** The last change of an answer, told until the next. */
   told: Record<string, { hook: [string | null, string | null] | null; dressing: [string | null, string | null] | null }>;
   saved: boolean;
-  /** The last change that was refused whole, and why; null once another went through. */
+  /** What could not be written yet and is tried again: keys of records, and why; null while all goes well. */
+  unkept: { keys: string[]; why: Unwritten } | null;
+  /** Nothing outlives this page: the browser gives no room to keep anything. */
+  inMemory: boolean;
+  /** The last change that was refused whole, and why; null once it was read. */
   refused: { name: string; detail: string } | null;
 }
 
 const slice = createSlice({
   name: 'session',
-  initialState: (): SessionState => ({ ready: false, frozenClock: null, seen: {}, told: {}, saved: true, refused: null }),
+  initialState: (): SessionState => ({ ready: false, frozenClock: null, seen: {}, told: {}, saved: true, unkept: null, inMemory: false, refused: null }),
   reducers: {
     started(state, { payload }: PayloadAction<{ frozenClock: string | null }>) {
       state.ready = true;
@@ -30,8 +37,18 @@ const slice = createSlice({
     saving(state, { payload }: PayloadAction<boolean>) {
       state.saved = payload;
     },
+    notWritten(state, { payload }: PayloadAction<SessionState['unkept']>) {
+      state.unkept = payload;
+    },
+    keptInMemory(state) {
+      state.inMemory = true;
+    },
     refused(state, { payload }: PayloadAction<SessionState['refused']>) {
       state.refused = payload;
+    },
+    /** The tier has read that a change was refused. */
+    closeRefused(state) {
+      state.refused = null;
     },
     /** Notes what an answer is now and keeps what changed since it was last seen. */
     noteAnswer(state, { payload }: PayloadAction<{ key: string; seen: Seen }>) {
@@ -46,4 +63,4 @@ const slice = createSlice({
 });
 
 export const sessionReducer = slice.reducer;
-export const { started, saving, noteAnswer, refused } = slice.actions;
+export const { started, saving, notWritten, keptInMemory, noteAnswer, refused, closeRefused } = slice.actions;

@@ -1,9 +1,8 @@
-import fc from 'fast-check';
-import { applyPatches, enablePatches } from 'immer';
+import { enablePatches } from 'immer';
 import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from './__tests__/ports';
 import { hasDemo, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
 import { act } from './act';
-import { createStore, difference, openStore, redone, undone } from './store';
+import { createStore, openStore, redone, undone } from './store';
 import { change, remember } from './__tests__/change';
 
 enablePatches();
@@ -98,7 +97,7 @@ describe('writing', () => {
     await pass(ports, 100);
     expect(storage.writes).toHaveLength(before);
     await pass(ports, 60);
-    expect(storage.writes.slice(before)).toEqual([['sample/s1', 'match/m1']]);
+    expect(storage.writes.slice(before).map((keys) => keys.sort())).toEqual([['match/m1', 'sample/s1']]);
     expect(store.getState().session.saved).toBe(true);
   });
   test('a write that ends while a later one waits for it does not say that all is kept', async () => {
@@ -232,20 +231,5 @@ describe('demo and clean start', () => {
     store.dispatch(change('pin-hook', (draft) => void (draft.match['match_demo-auldry-dun']!.answers[0]!.hookId = 'osmere:lark:14')));
     store.dispatch(act(leaveDemo, {}));
     expect(Object.keys(records().entities.sample)).toEqual(['sample_demo-auldry-dun']);
-  });
-});
-
-describe('patches between two states', () => {
-  const sample = fc.record({ when: fc.constant('2033-05-24T04:50'), place: fc.string({ maxLength: 6 }), water: fc.constantFrom('fast', 'slow', 'still'), specimens: fc.array(fc.record({ id: fc.constantFrom('s1', 's2', 's3'), body: fc.record({ mm: fc.option(fc.double({ min: 1, max: 40, noNaN: true })), typed: fc.constant(null) }) }), { maxLength: 4 }) });
-  const state = fc.dictionary(fc.constantFrom('a', 'b', 'c'), sample, { maxKeys: 3 }).map((table) => ({ ...noEntities(), sample: table }) as unknown as Entities);
-  test('applied to the first they always give the second', () => {
-    fc.assert(fc.property(state, state, (before, after) => {
-      expect(applyPatches(before, difference(before, after))).toEqual(after);
-    }));
-  });
-  test('a changed field touches that field only', () => {
-    const before = { ...noEntities(), sample: { a: sampleSchema.cast({ when: 'x', specimens: [specimen('s1', 8)] }) } } as Entities;
-    const after = { ...before, sample: { a: { ...before.sample.a!, specimens: [specimen('s1', 9)] } } } as Entities;
-    expect(difference(before, after)).toEqual([{ op: 'replace', path: ['sample', 'a', 'specimens', 0, 'body', 'mm'], value: 9 }]);
   });
 });

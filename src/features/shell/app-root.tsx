@@ -17,7 +17,7 @@ function startOf(address: string): { start: string | null; clock: string | null 
   return { start: query.get('start'), clock: clock !== null && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(clock) ? clock : null };
 }
 
-/** Opens the records and the faces, then shows the app; writes what is pending when the page is hidden. */
+/** Opens the records and the faces, then shows the app; writes what is pending when the page is hidden, and looks what is stored when it is seen again. */
 export function AppRoot({ children }: { children: ReactNode }) {
   const [store, setStore] = useState<Store | null>(null);
   const [faces] = useFonts({ DMMono_400Regular, DMMono_500Medium, InstrumentSans_400Regular, InstrumentSans_500Medium, InstrumentSans_600SemiBold, YoungSerif_400Regular });
@@ -33,12 +33,13 @@ export function AppRoot({ children }: { children: ReactNode }) {
       setStore(made);
     });
     const onHide = () => void keeper?.flush();
-    document.addEventListener('visibilitychange', onHide);
+    const onSeen = () => void (document.visibilityState === 'visible' ? keeper?.look() : keeper?.flush());
+    document.addEventListener('visibilitychange', onSeen);
     window.addEventListener('pagehide', onHide);
     return () => {
       closed = true;
       keeper?.close();
-      document.removeEventListener('visibilitychange', onHide);
+      document.removeEventListener('visibilitychange', onSeen);
       window.removeEventListener('pagehide', onHide);
     };
   }, []);

@@ -1,10 +1,14 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import { selectDevice, selectSettings } from '@/state';
 import { openScreen } from '../__tests__/screen';
+import { keptInMemory, notWritten } from '@/state/session';
+import { saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { Measured } from './measured';
 import { Shell } from './shell';
 import { change } from '@/state/__tests__/change';
+
+jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 
 const key = (name: string, more: object = {}) => act(() => void fireEvent.keyDown(window, { key: name, ...more }));
 
@@ -66,6 +70,33 @@ describe('the shell', () => {
     expect(Object.keys(store.getState().records.entities.match)).toHaveLength(1);
     field.remove();
     went.path = '/';
+  });
+  test('what could not be kept stands on every place, with its reason, another try and a file', async () => {
+    const { store } = await openScreen(<Shell />);
+    expect(screen.queryByRole('region', { name: 'What is kept' })).toBeNull();
+    act(() => void store.dispatch(notWritten({ keys: ['sample/sample_demo-auldry-dun', 'match/none'], why: 'full' })));
+    const line = within(screen.getByRole('region', { name: 'What is kept' }));
+    expect(line.getByText('2 records are not kept yet.')).toBeInTheDocument();
+    expect(line.getByText(/no room left/)).toBeInTheDocument();
+    fireEvent.click(line.getByRole('button', { name: 'Save it to a file' }));
+    expect(JSON.parse(saved.at(-1)!.text)).toMatchObject({ aubade: 'records', items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 4 }] });
+    const look = jest.spyOn(store.keeper.current!, 'look');
+    fireEvent.click(line.getByRole('button', { name: 'Try again' }));
+    expect(look).toHaveBeenCalledTimes(1);
+  });
+  test('a browser that keeps nothing is told, and the tier’s own records go to a file', async () => {
+    const { store } = await openScreen(<Shell />);
+    act(() => void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))));
+    act(() => void store.dispatch(keptInMemory()));
+    fireEvent.click(screen.getByRole('button', { name: 'Save it to a file' }));
+    expect((JSON.parse(saved.at(-1)!.text) as { items: { kind: string }[] }).items.map((item) => item.kind).sort()).toEqual(['device', 'sample', 'settings']);
+  });
+  test('a change that was refused is told until it is read', async () => {
+    const { store } = await openScreen(<Shell />);
+    act(() => void store.dispatch(change('x', (draft) => void (draft.sample['sample_demo-auldry-dun']!.when = ''))));
+    expect(screen.getByText(/That change was not made/)).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+    expect(screen.queryByText(/That change was not made/)).toBeNull();
   });
   test('letter keys can be switched off', async () => {
     const { store } = await openScreen(<Shell />, 'clean');

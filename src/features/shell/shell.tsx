@@ -14,6 +14,7 @@ import { hasDemo, setDevice } from '@/records';
 import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDispatch } from '@/state';
 import { Button, Say } from '@/ui/primitives';
 import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
+import { Keeping } from './keeping';
 import { useNewMatch } from './use-new-match';
 import { useNewVersion } from './use-new-version';
 import { useSpeech, useWords } from './speech-context';
@@ -209,6 +210,7 @@ export function Shell() {
       {bare ? null : <Header wide={wide} />}
       {bare ? null : <NewVersion />}
       <Saved />
+      <Keeping />
       <View role="main" className="min-h-0 flex-1">
         <TabSlot style={SLOT} renderFn={placeScreen} />
       </View>

@@ -5,7 +5,9 @@ import { change } from '@/state/__tests__/change';
 import { memoryPorts } from '@/state/__tests__/ports';
 import { flySchema } from '../fly/schema';
 import { migrate } from '../migrate';
-import { deleteDressing, putDressing } from './commands';
+import { around } from '../__tests__/around';
+import { cleanEntities } from '../demo';
+import { deleteDressing, putDressing, takeDressings } from './commands';
 
 async function opened() {
   const store = createStore(memoryPorts());
@@ -46,6 +48,15 @@ test('deleted it is gone from the choice', async () => {
   put();
   store.dispatch(act(deleteDressing, { id: 'mine' }));
   expect(selectOwnDressings(store.getState())).toEqual([]);
+});
+
+test('two records of one shipped id in a file both come in, each under an id of its own, as made from it', () => {
+  const draft = cleanEntities();
+  const shipped = DRESSINGS[0]!;
+  takeDressings.run(draft, { dressings: [shipped, { ...shipped, name: 'Other' }], materials: [] }, around());
+  const own = Object.values(draft.dressing);
+  expect(new Set(own.map((dressing) => dressing.id)).size).toBe(2);
+  expect(own.map((dressing) => dressing.parent)).toEqual([shipped.id, shipped.id]);
 });
 
 describe('records of older versions', () => {

@@ -9,7 +9,7 @@ import { migrate } from '../migrate';
 import { putPackets, takeFromPackets, takePackets } from '../packet/commands';
 import { isLow, leftInPacket } from '../packet/queries';
 import { packetSchema } from '../packet/schema';
-import { putHooks } from './commands';
+import { putHooks, takeHooks } from './commands';
 import { rowsOf, sizesOf } from './queries';
 
 const stateOf = (entities: Entities) => ({ records: { entities } }) as State;
@@ -94,6 +94,20 @@ describe('the catalogue', () => {
     expect(Object.keys(entities.model)).toHaveLength(before);
     expect(entities.model['osmere:lark']!.sizes['14']).toMatchObject({ shankMm: 7.9, source: 'typed', retired: true });
     expect(sizesOf(entities.model['osmere:lark']!)).toEqual(expect.arrayContaining(['14', '15', '16']));
+  });
+  test('a dimension that a file leaves empty stays as it was typed, also where the file says where its own come from', () => {
+    const entities = cleanEntities();
+    const take = (line: string) => takeHooks.run(entities, { rows: readHooksFile(`maker,model,size,bend,shank_mm,gape_mm,wire_mm,source\n${line}\n`, KNOWN).rows }, around());
+    take('m,x,14,round,7.31,,0.4,typed');
+    take('m,x,14,round,,4.1,,label');
+    expect(entities.model['m:x']!.sizes['14']).toMatchObject({ shankMm: 7.31, gapeMm: 4.1, wireMm: 0.4 });
+    take('m,x,14,round,,,,label');
+    expect(entities.model['m:x']!.sizes['14']).toMatchObject({ shankMm: 7.31, gapeMm: 4.1, wireMm: 0.4 });
+    const whole = structuredClone(entities);
+    take('m,x,14,round,,,,label');
+    expect(entities).toEqual(whole);
+    take('m,x,14,round,7.4,,,typed');
+    expect(entities.model['m:x']!.sizes['14']).toMatchObject({ shankMm: 7.4, gapeMm: 4.1 });
   });
   test('sizes stand the biggest hook first, gape codes too, free text last', () => {
     const entities = cleanEntities();

@@ -24,6 +24,26 @@ export interface Loaded {
   aside: Aside[];
   /** No record of any kind was stored, not even a tombstone. */
   empty: boolean;
+  /** Of every stored record, by key, the revision that was read. */
+  revisions: Map<string, number>;
+}
+
+/** A record as it is stored after a write; null where it was deleted. */
+export interface Written {
+  kind: Kind;
+  id: string;
+  rev: number;
+  /** The revision it was written upon; 0 where there was none. */
+  base: number;
+  data: unknown;
+}
+
+/** What is stored was written by a newer version of the app: this one must not write over it. */
+export class NewerStored extends Error {
+  constructor(readonly key: string) {
+    super(`newer: ${key}`);
+    this.name = 'NewerStored';
+  }
 }
 
 function touched(patches: readonly Patch[]): { kind: Kind; id: string }[] {
@@ -51,11 +71,12 @@ function patched(stored: Entities, patches: readonly Patch[], own: Entities): En
 
 /**
  * Writes a change: under one lock it reads the touched records as they are now, applies this tab's patches, and stores
- * them in one transaction. Deleting writes a tombstone in that same transaction.
+ * them in one transaction. Deleting writes a tombstone in that same transaction. Gives the records as they are stored now.
+ * Throws what storage throws, and `NewerStored`; then nothing was written.
  */
-export async function commit(storage: KeyStore, locks: Locks, patches: readonly Patch[], own: Entities, now: number): Promise<void> {
-  if (patches.length === 0) return;
-  await locks.request(LOCK, async () => {
+export async function commit(storage: KeyStore, locks: Locks, patches: readonly Patch[], own: Entities, now: number): Promise<Written[]> {
+  if (patches.length === 0) return [];
+  return locks.request(LOCK, async () => {
     const records = touched(patches);
     const texts = await storage.getMany(records.map(({ kind, id }) => keyOf(kind, id)));
     const base = noEntities();
@@ -63,19 +84,35 @@ export async function commit(storage: KeyStore, locks: Locks, patches: readonly 
     for (const { kind, id } of records) {
       const key = keyOf(kind, id);
       const envelope = texts[key] ? readEnvelope(texts[key]) : null;
+      if (envelope && envelope.v > KINDS[kind].version) throw new NewerStored(key);
       revisions.set(key, envelope?.rev ?? 0);
       const data = envelope && !envelope.gone ? migrate(kind, envelope.v, envelope.data) : null;
       if (data?.ok) (base[kind] as Record<string, unknown>)[id] = data.data;
     }
     const next = patched(base, patches, own);
     const entries: Record<string, string> = {};
-    for (const { kind, id } of records) {
+    const written = records.map(({ kind, id }): Written => {
       const key = keyOf(kind, id);
       const data = next[kind][id];
-      const envelope: Envelope = { v: KINDS[kind].version, id, rev: revisions.get(key)! + 1, at: now, ...(data === undefined ? { gone: true as const } : {}), data: data ?? null };
+      const rev = revisions.get(key)! + 1;
+      const envelope: Envelope = { v: KINDS[kind].version, id, rev, at: now, ...(data === undefined ? { gone: true as const } : {}), data: data ?? null };
       entries[key] = JSON.stringify(envelope);
-    }
+      return { kind, id, rev, base: rev - 1, data: data ?? null };
+    });
     await storage.setMany(entries);
+    return written;
+  });
+}
+
+/** Records as they are stored now, by key; one that is not there, or cannot be read, is left out. */
+export async function readStored(storage: KeyStore, keys: readonly string[]): Promise<Written[]> {
+  const texts = await storage.getMany([...keys]);
+  return keys.flatMap((key): Written[] => {
+    const envelope = texts[key] ? readEnvelope(texts[key]) : null;
+    const { kind, id } = splitKey(key);
+    if (!envelope) return [];
+    const read = envelope.gone ? { ok: true as const, data: null } : migrate(kind, envelope.v, envelope.data);
+    return read.ok ? [{ kind: kind as Kind, id, rev: envelope.rev, base: envelope.rev, data: read.data }] : [];
   });
 }
 
@@ -89,15 +126,17 @@ export async function load(storage: KeyStore, locks: Locks, now: number): Promis
     const entities = noEntities();
     const aside: Aside[] = [];
     const moved: Record<string, string> = {};
+    const revisions = new Map<string, number>();
     for (const key of keys) {
       const text = texts[key];
       if (!text) continue;
       if (key.startsWith(ASIDE)) {
-        aside.push(JSON.parse(text) as Aside);
+        aside.push(asideOf(key, text));
         continue;
       }
       const { kind, id } = splitKey(key);
       const envelope = readEnvelope(text);
+      if (envelope) revisions.set(key, envelope.rev);
       if (envelope?.gone) continue;
       const result = envelope ? migrate(kind, envelope.v, envelope.data) : ({ ok: false, reason: 'schema', detail: 'envelope' } as const);
       if (result.ok) (entities[kind as Kind] as Record<string, unknown>)[id] = result.data;
@@ -110,8 +149,19 @@ export async function load(storage: KeyStore, locks: Locks, now: number): Promis
     if (Object.keys(moved).length > 0) await storage.setMany(moved);
     const old = [...sweepable(texts, now), ...orphans(stored, texts, now)];
     if (old.length > 0) await storage.removeMany(old);
-    return { entities, aside, empty: keys.length === 0 };
+    return { entities, aside, empty: keys.length === 0, revisions };
   });
+}
+
+/** What was set aside; an entry that is damaged itself is named like any other. */
+function asideOf(key: string, text: string): Aside {
+  try {
+    const item = JSON.parse(text) as Partial<Aside> | null;
+    if (item && [item.key, item.reason, item.detail, item.text].every((part) => typeof part === 'string')) return item as Aside;
+  } catch {
+    // It is told below.
+  }
+  return { key: key.slice(ASIDE.length), reason: 'schema', detail: 'envelope', text };
 }
 
 /** Keys of tombstones older than 30 days. */

@@ -1,7 +1,7 @@
 import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
 import { applyPatches, enablePatches, type Patch } from 'immer';
 import type { Aside, Loaded } from './commit';
-import { noEntities, type Entities } from '@/records';
+import { noEntities, type Entities, type Kind } from '@/records';
 
 enablePatches();
 
@@ -55,6 +55,17 @@ const slice = createSlice({
       const state = plain(draft);
       return { ...state, entities: applySafely(state.entities, payload) };
     },
+    /** Records as storage has them: what another tab wrote, and what stood there when this one did. */
+    heard(draft, { payload }: PayloadAction<readonly { kind: Kind; id: string; data: unknown }[]>) {
+      const state = plain(draft);
+      const entities = { ...state.entities } as Record<Kind, Record<string, unknown>>;
+      for (const { kind, id, data } of payload) {
+        entities[kind] = { ...entities[kind] };
+        if (data === null) delete entities[kind][id];
+        else entities[kind][id] = data;
+      }
+      return { ...state, entities: entities as Entities };
+    },
     undone(draft) {
       const state = plain(draft);
       const last = state.past[state.past.length - 1];
@@ -70,8 +81,8 @@ const slice = createSlice({
   },
 });
 
-/** Patches from another tab or from undo; one whose place is gone is left out and the rest applied. */
-function applySafely(entities: Entities, patches: readonly Patch[]): Entities {
+/** Patches onto records that may have changed since; one whose place is gone is left out and the rest applied. */
+export function applySafely(entities: Entities, patches: readonly Patch[]): Entities {
   return patches.reduce((now, patch) => {
     try {
       return applyPatches(now, [patch]);
@@ -82,4 +93,4 @@ function applySafely(entities: Entities, patches: readonly Patch[]): Entities {
 }
 
 export const recordsReducer = slice.reducer;
-export const { loaded, changed, arrived, undone, redone } = slice.actions;
+export const { loaded, changed, arrived, heard, undone, redone } = slice.actions;

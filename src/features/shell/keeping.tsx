@@ -1,0 +1,41 @@
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+import { ownKeys, recordsFile } from '@/records';
+import { closeRefused, useApp, useAppDispatch, type Store } from '@/state';
+import { saveFile } from '@/features/files';
+import { Button, Say } from '@/ui/primitives';
+import { useWords } from './speech-context';
+
+/** What stands in the way of keeping what was typed: not written yet, nothing kept at all, or a change refused; with what to do. Nothing while all is kept. */
+export function Keeping() {
+  const words = useWords();
+  const dispatch = useAppDispatch();
+  const { keeper, getState } = useStore() as unknown as Store;
+  const unkept = useApp((state) => state.session.unkept);
+  const inMemory = useApp((state) => state.session.inMemory);
+  const refused = useApp((state) => state.session.refused);
+  if (!unkept && !inMemory && !refused) return null;
+  const save = () => {
+    const { entities } = getState().records;
+    saveFile('aubade-not-kept.json', recordsFile(entities, unkept ? unkept.keys : ownKeys(entities)));
+  };
+  return (
+    <View role="region" aria-label={words('keeping.title')} className="gap-1 border-b border-line border-l-4 border-l-dawn bg-plane px-4 py-2">
+      {unkept ? <Say live weight="medium">{words('keeping.unkept', { count: unkept.keys.length })}</Say> : null}
+      {unkept ? <Say size="small">{words(`keeping.why.${unkept.why}`)}</Say> : null}
+      {inMemory ? <Say live weight="medium">{words('keeping.memory')}</Say> : null}
+      {unkept || inMemory ? (
+        <View className="-ml-4 flex-row flex-wrap">
+          {unkept ? <Button kind="quiet" label={words('keeping.again')} onPress={() => void keeper.current?.look()} /> : null}
+          <Button kind="quiet" label={words('keeping.save')} onPress={save} />
+        </View>
+      ) : null}
+      {refused ? (
+        <View className="flex-row items-center justify-between gap-3">
+          <Say live size="small" className="min-w-0 flex-1">{words('keeping.refused', { detail: refused.detail })}</Say>
+          <Button kind="quiet" label={words('keeping.close')} onPress={() => dispatch(closeRefused())} />
+        </View>
+      ) : null}
+    </View>
+  );
+}

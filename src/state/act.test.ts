@@ -1,0 +1,66 @@
+import { command, newMatch, saySign, setStage, typeMeasure, type Entities } from '@/records';
+import { act } from './act';
+import { createStore, openStore, undone } from './store';
+import { memoryPorts } from './__tests__/ports';
+
+const DUN = 'match_demo-auldry-dun';
+const SAMPLE = 'sample_demo-auldry-dun';
+
+async function open(start: 'demo' | 'clean' = 'demo', clock: string | null = '2033-05-24T04:50') {
+  const store = createStore(memoryPorts());
+  await openStore(store, { start, clock });
+  return { store, entities: () => store.getState().records.entities, session: () => store.getState().session, past: () => store.getState().records.past };
+}
+const any = <R>(name: string, run: (draft: Entities) => R) => command<object, R>(name, (draft) => run(draft));
+
+test('a command is one step back, called by its label, and gives what it gives', async () => {
+  const { store, entities, past } = await open('clean');
+  const made = store.dispatch(act(newMatch, {}))!;
+  expect(entities().match[made.matchId]).toMatchObject({ sampleId: made.sampleId, opened: '2033-05-24T04:50' });
+  expect(past().map((item) => item.label)).toEqual(['new-match']);
+  store.dispatch(undone());
+  expect([entities().match, entities().sample]).toEqual([{}, {}]);
+});
+
+test('a demo record that is changed is the tier’s, in the same step; what is made anew is no demo', async () => {
+  const { store, entities, past } = await open();
+  store.dispatch(act(saySign, { sampleId: SAMPLE, sign: 'wings', answer: 'cloudy-upright' }));
+  expect([entities().sample[SAMPLE]!.demo, entities().match[DUN]!.demo, past().length]).toEqual([false, true, 1]);
+  store.dispatch(undone());
+  expect(entities().sample[SAMPLE]).toMatchObject({ demo: true });
+  expect(entities().sample[SAMPLE]!.signs.wings).toBeUndefined();
+});
+
+test('it runs once, so that its ids are those that are kept', async () => {
+  const { store } = await open();
+  let runs = 0;
+  store.dispatch(act(any('twice', (draft) => { runs++; draft.sample[SAMPLE]!.place = 'weir'; }), {}));
+  expect(runs).toBe(1);
+});
+
+test('what would leave a record broken is refused whole: nothing changes, and the session says which and why', async () => {
+  const { store, entities, session, past } = await open();
+  const before = entities();
+  expect(store.dispatch(act(any('break', (draft) => {
+    draft.match[DUN]!.title = 'half of it';
+    draft.sample[SAMPLE]!.specimens[0]!.body.mm = 9999;
+    return 'made';
+  }), {}))).toBeNull();
+  expect(entities()).toBe(before);
+  expect(past()).toEqual([]);
+  expect(session().refused).toMatchObject({ name: 'break', detail: expect.stringContaining(SAMPLE) });
+});
+
+test('about a record that is gone it is refused, and what went before in it too', async () => {
+  const { store, entities, session } = await open();
+  const before = entities();
+  store.dispatch(act(setStage, { matchId: DUN, answerId: 'a9', stage: 'mayfly/dun' }));
+  store.dispatch(act(typeMeasure, { sampleId: 'none', of: 'case', measure: { mm: 9, typed: null } }));
+  expect(entities()).toBe(before);
+  expect(session().refused).toEqual({ name: 'length', detail: 'gone: none' });
+});
+
+test('a fault of the program itself is not hidden', async () => {
+  const { store } = await open();
+  expect(() => store.dispatch(act(any('fault', () => { throw new TypeError('x'); }), {}))).toThrow('x');
+});

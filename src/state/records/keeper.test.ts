@@ -1,0 +1,251 @@
+import { sampleSchema, specimen, type Entities } from '@/records';
+import { change } from '../__tests__/change';
+import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from '../__tests__/ports';
+import { createStore, openStore, undone } from '../store';
+import { readEnvelope } from './envelope';
+
+const WHEN = '2033-05-24T04:50';
+
+async function open(more: Parameters<typeof memoryPorts>[0] = {}, start = 'clean') {
+  const ports = memoryPorts(more);
+  const store = createStore(ports);
+  const keeper = await openStore(store, { start, clock: null });
+  const session = () => store.getState().session;
+  const entities = () => store.getState().records.entities;
+  const type = (place: string) => store.dispatch(change('title', (draft) => void (draft.sample.s1!.place = place)));
+  const make = () => store.dispatch(change('new-match', (draft: Entities) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN }))));
+  return { ports, store, keeper, session, entities, type, make, storage: ports.storage as MemoryStore };
+}
+const placeStored = (storage: MemoryStore) => (readEnvelope(storage.texts['sample/s1']!)!.data as { place: string }).place;
+
+/** A store that refuses writes with an error while it is told to. */
+function refusing(name: string) {
+  const storage = memoryStore();
+  const write = storage.setMany;
+  const state = { refuses: false, tries: 0 };
+  storage.setMany = async (entries) => {
+    state.tries++;
+    if (state.refuses) throw Object.assign(new Error('no'), { name });
+    return write(entries);
+  };
+  return { storage, state };
+}
+
+describe('a write that fails', () => {
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+  const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+
+  test('is named with its record and its reason, and what was typed stays on the screen', async () => {
+    const { storage, state } = refusing('QuotaExceededError');
+    const tab = await open({ storage });
+    tab.make();
+    await pass(200);
+    state.refuses = true;
+    tab.type('weir');
+    await pass(200);
+    expect(tab.session()).toMatchObject({ saved: false, unkept: { keys: ['sample/s1'], why: 'full' } });
+    expect(tab.entities().sample.s1!.place).toBe('weir');
+    expect(placeStored(storage)).toBe('');
+  });
+  test('is tried again by itself, later each time, until there is room', async () => {
+    const { storage, state } = refusing('QuotaExceededError');
+    const tab = await open({ storage });
+    tab.make();
+    await pass(200);
+    state.refuses = true;
+    const before = state.tries;
+    tab.type('weir');
+    await pass(150 + 1000 + 2000 + 4000 + 10);
+    expect(state.tries - before).toBe(4);
+    state.refuses = false;
+    await pass(8000);
+    expect(placeStored(storage)).toBe('weir');
+    expect(tab.session()).toMatchObject({ saved: true, unkept: null });
+  });
+  test('is never further apart than a minute', async () => {
+    const { storage, state } = refusing('QuotaExceededError');
+    const tab = await open({ storage });
+    tab.make();
+    await pass(200);
+    state.refuses = true;
+    tab.type('weir');
+    await pass(5 * 60_000);
+    const before = state.tries;
+    await pass(3 * 60_000);
+    expect(state.tries - before).toBe(3);
+  });
+  test('goes with the next change, which is kept with it', async () => {
+    const { storage, state } = refusing('QuotaExceededError');
+    const tab = await open({ storage });
+    tab.make();
+    await pass(200);
+    state.refuses = true;
+    tab.type('weir');
+    await pass(200);
+    state.refuses = false;
+    tab.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'fast')));
+    await pass(160);
+    expect(readEnvelope(storage.texts['sample/s1']!)!.data).toMatchObject({ place: 'weir', water: 'fast' });
+    expect(tab.session().saved).toBe(true);
+  });
+  test('goes when the page is seen again', async () => {
+    const { storage, state } = refusing('AbortError');
+    const tab = await open({ storage });
+    tab.make();
+    await pass(200);
+    state.refuses = true;
+    tab.type('weir');
+    await pass(200);
+    expect(tab.session().unkept!.why).toBe('refused');
+    state.refuses = false;
+    await tab.keeper.look();
+    expect([placeStored(storage), tab.session().unkept]).toEqual(['weir', null]);
+  });
+  test('undone meanwhile it is the undone value that is kept', async () => {
+    const { storage, state } = refusing('QuotaExceededError');
+    const tab = await open({ storage });
+    tab.make();
+    tab.type('ford');
+    await pass(200);
+    state.refuses = true;
+    tab.type('weir');
+    await pass(200);
+    tab.store.dispatch(undone());
+    state.refuses = false;
+    await pass(2000);
+    expect([placeStored(storage), tab.entities().sample.s1!.place]).toEqual(['ford', 'ford']);
+  });
+});
+
+test('a first start without room shows the valley, and says that it is not kept', async () => {
+  const { storage, state } = refusing('QuotaExceededError');
+  state.refuses = true;
+  const tab = await open({ storage }, 'demo');
+  expect(tab.session()).toMatchObject({ ready: true, saved: false, inMemory: false, unkept: { why: 'full' } });
+  expect(Object.keys(tab.entities().match)).toHaveLength(8);
+  tab.keeper.close();
+});
+
+test('without any store the app runs in memory and says so; pictures too', async () => {
+  const storage = memoryStore();
+  storage.getAllKeys = async () => { throw Object.assign(new Error('denied'), { name: 'SecurityError' }); };
+  const tab = await open({ storage });
+  expect(tab.session()).toMatchObject({ ready: true, inMemory: true });
+  tab.make();
+  await tab.keeper.flush();
+  expect(tab.session().saved).toBe(true);
+  await tab.ports.storage.setMany({ 'blob/p': 'data:' });
+  expect((await tab.ports.storage.getMany(['blob/p', 'sample/s1']))['blob/p']).toBe('data:');
+});
+
+describe('storage that was emptied under the open page', () => {
+  test('is filled again when the page is seen', async () => {
+    const tab = await open();
+    tab.make();
+    await tab.keeper.flush();
+    for (const key of Object.keys(tab.storage.texts)) delete tab.storage.texts[key];
+    await tab.keeper.look();
+    await tab.keeper.flush();
+    expect(Object.keys(tab.storage.texts).sort()).toEqual(['device/this', 'sample/s1', 'settings/main']);
+    expect(tab.session().saved).toBe(true);
+  });
+  test('is filled again by the next change, the other records too', async () => {
+    const tab = await open();
+    tab.make();
+    await tab.keeper.flush();
+    for (const key of Object.keys(tab.storage.texts)) delete tab.storage.texts[key];
+    tab.type('weir');
+    await tab.keeper.flush();
+    await tab.keeper.flush();
+    expect(Object.keys(tab.storage.texts).sort()).toEqual(['device/this', 'sample/s1', 'settings/main']);
+    expect(placeStored(tab.storage)).toBe('weir');
+  });
+  test('what was deleted by the tier does not come back', async () => {
+    const tab = await open();
+    tab.make();
+    await tab.keeper.flush();
+    tab.store.dispatch(change('delete-match', (draft) => void delete draft.sample.s1));
+    await tab.keeper.flush();
+    await tab.keeper.look();
+    expect(readEnvelope(tab.storage.texts['sample/s1']!)).toMatchObject({ gone: true });
+  });
+});
+
+test('what a newer version stored is not written over; the tab says why it cannot keep', async () => {
+  const tab = await open();
+  tab.make();
+  await tab.keeper.flush();
+  const newer = JSON.stringify({ v: 99, id: 's1', rev: 7, at: 1, data: { place: 'by the newer one', more: 1 } });
+  tab.storage.texts['sample/s1'] = newer;
+  tab.type('weir');
+  await tab.keeper.flush();
+  expect(tab.storage.texts['sample/s1']).toBe(newer);
+  expect(tab.session().unkept).toEqual({ keys: ['sample/s1'], why: 'newer' });
+  tab.keeper.close();
+});
+
+/** Random numbers that are the same every time: a linear congruential generator. */
+function numbers(seed: number): (below: number) => number {
+  let state = seed;
+  return (below) => {
+    state = (Math.imul(state, 1_664_525) + 1_013_904_223) >>> 0;
+    return Math.floor((state / 2 ** 32) * below);
+  };
+}
+
+describe('two tabs', () => {
+  /** Storage whose reads and writes take their time, so that what the tabs do is shuffled; messages come late too. */
+  async function pair(next: (below: number) => number) {
+    const storage = memoryStore();
+    const slow = () => new Promise<void>((done) => setTimeout(done, next(40)));
+    const { getMany, setMany } = storage;
+    storage.getMany = async (keys) => { await slow(); return getMany(keys); };
+    storage.setMany = async (entries) => { await slow(); return setMany(entries); };
+    const [locks, channel] = [queue(), tabs()];
+    const late = () => {
+      const own = channel();
+      return { ...own, post: (message: unknown) => void setTimeout(() => own.post(message), next(60)) };
+    };
+    const [first, second] = [memoryPorts({ storage, locks, channel: late() }), memoryPorts({ storage, locks, channel: late() })];
+    const made = [createStore(first), createStore(second)];
+    const opening = openStore(made[0]!, { start: 'clean', clock: null });
+    await jest.advanceTimersByTimeAsync(300);
+    const keepers = [await opening];
+    made[0]!.dispatch(change('new-match', (draft) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN, specimens: [specimen('a', 8), specimen('b', 9)] }))));
+    await jest.advanceTimersByTimeAsync(600);
+    const later = openStore(made[1]!, { start: 'clean', clock: null });
+    await jest.advanceTimersByTimeAsync(300);
+    keepers.push(await later);
+    return { storage, made, close: () => keepers.forEach((keeper) => keeper.close()) };
+  }
+  beforeEach(() => jest.useFakeTimers());
+  afterEach(() => jest.useRealTimers());
+
+  test('of 200 rounds of edits of the same fields both screens and storage end alike, and say kept', async () => {
+    const next = numbers(20_330_524);
+    const { storage, made, close } = await pair(next);
+    for (let round = 0; round < 200; round++) {
+      for (let edit = 0, edits = 1 + next(4); edit < edits; edit++) {
+        const tab = made[next(2)]!;
+        const what = next(5);
+        tab.dispatch(change('edit', ({ sample }) => {
+          const own = sample.s1!;
+          if (what === 0) own.place = `place ${next(1000)}`;
+          else if (what === 1) own.colours['abdomen-belly'] = `#${String(next(900_000) + 100_000)}`;
+          else if (what === 2) own.water = next(2) === 0 ? 'fast' : 'still';
+          else own.specimens[what - 3]!.body.mm = 5 + next(80) / 10;
+        }));
+        if (next(6) === 0) tab.dispatch(undone());
+        await jest.advanceTimersByTimeAsync(next(220));
+      }
+      await jest.advanceTimersByTimeAsync(2000);
+      const stored = readEnvelope(storage.texts['sample/s1']!)!.data;
+      const shown = made.map((tab) => tab.getState().records.entities.sample.s1);
+      expect([round, shown[0]]).toEqual([round, shown[1]]);
+      expect([round, stored]).toEqual([round, shown[0]]);
+      expect(made.map((tab) => tab.getState().session.saved)).toEqual([true, true]);
+    }
+    close();
+  });
+});
