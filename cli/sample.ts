@@ -1,8 +1,9 @@
 import ids from '../src/catalogue/ids.json';
 import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, WaterId } from '../src/catalogue/ids';
-import { GROUPS } from '../src/catalogue';
-import { groupsThatFit, tailsOfNatural } from '../src/core/naturals';
-import { NO_CHOICES, type Choices, type Sample, type Schools } from '../src/core/answer';
+import { GROUPS, GROWING_ON, labOfShade } from '../src/catalogue';
+import { type Choices, type Sample, type Schools } from '../src/core/answer';
+import { choicesOf, insectOf, NOTHING_NOTED, sampleOf, waitsFor, type Natural } from '../src/core/case';
+import { NO_PICKING } from '../src/core/dressings';
 import { inputFault, type Flag } from './args';
 import { DRESSINGS_FLAG } from './own-dressings';
 import type { Reader } from './read';
@@ -64,37 +65,55 @@ export function schools(read: Reader): Schools {
   return chosen as Schools;
 }
 
+/** What a case is worked out against, as in the app. */
+export const CASE = { growing: GROWING_ON, labOfShade };
+
+export const BELLY = 'abdomen-belly';
+
+/** When a natural was taken, of which only the month was said. */
+export const whenOf = (month: number | null) => (month === null ? '' : `0000-${String(month).padStart(2, '0')}`);
+
+/** A natural of the flags, its stage, and what an answer takes of it. */
+export interface NaturalRead {
+  natural: Natural;
+  stage: StageId;
+  sample: Sample;
+}
+
 /** The natural of the flags; null when no length was given or the stage is missing. */
-export function sampleFrom(read: Reader): Sample | null {
-  const stage = read.stage();
+export function naturalFrom(read: Reader): NaturalRead | null {
+  const stage = read.stage() as StageId | null;
   const lengths = read.lengths('length');
   if (read.many('length').length > COUNT_RANGE[1]) read.fault(inputFault('length', 'too-many-lengths', String(read.many('length').length)));
   const overall = read.length('overall-length', read.one('overall-length'));
   const caseMm = read.length('case-length', read.one('case-length'));
-  const sample: Omit<Sample, 'stage'> = {
-    lengthsMm: lengths,
-    overallMm: overall,
-    caseMm,
-    widthMm: null,
+  const given = colours(read);
+  const natural: Natural = {
+    ...NOTHING_NOTED,
+    specimens: lengths.map(insectOf),
+    overall: { mm: overall },
+    case: { mm: caseMm },
     method: read.flagId<Method>('method', ids.methods) ?? 'typed',
     sex: read.flagId<SexId>('sex', ids.sexes),
-    colours: colours(read),
     surface: read.flagId<'dry' | 'wet'>('surface', ids.surfaces) ?? 'dry',
     water: read.flagId<WaterId>('water', ids.waters),
   };
-  if (stage === null || (lengths.length === 0 && overall === null && caseMm === null)) return null;
-  return { ...sample, stage: stage as StageId };
+  if (stage === null || waitsFor(natural, stage, GROWING_ON) !== null) return null;
+  // Colours that were typed as Lab are kept as exactly as they were typed.
+  return { natural, stage, sample: { ...sampleOf(natural, stage, CASE), colours: given } };
 }
 
-/** The groups a measured length tells, here as in the app, and the tails these have. */
-export function withGroups(choices: Choices, sample: Sample): Choices {
-  const fits = groupsThatFit(GROUPS, sample.stage, sample.lengthsMm, null);
-  return { ...choices, picking: { ...choices.picking, groups: fits }, tails: tailsOfNatural({ stage: sample.stage, counted: [], fits, groups: GROUPS }) };
+/** What is chosen for a natural, worked out as in the app for a tier of whom nothing is known. */
+export function chosenFor({ natural, stage }: NaturalRead, chosen: Partial<Choices>): Choices {
+  return choicesOf(natural, stage, NOBODY, chosen, GROUPS, GROWING_ON);
 }
+
+const NOBODY = { south: false, fauna: null } as const;
 
 const SIZE_OFFSET = { exact: 0, 'one-up': 1, 'one-down': -1 } as const;
 
-export function choicesFrom(read: Reader, owned: Record<string, number>): Choices {
+/** What the flags choose; anything left out follows from the natural. */
+export function choicesFrom(read: Reader, owned: Record<string, number>): Partial<Choices> & Pick<Choices, 'schools' | 'makers'> {
   const chosen = schools(read);
   const typed = read.number('offset', [-3, 3], false);
   const sizes = typed ?? SIZE_OFFSET[chosen.size ?? 'exact'];
@@ -102,7 +121,6 @@ export function choicesFrom(read: Reader, owned: Record<string, number>): Choice
   const barb = read.flagId<BarbRuleId>('barb', ids['barb-rules']);
   const hand = read.flagId<'right' | 'left'>('hand', HANDS);
   return {
-    ...NO_CHOICES,
     offset: { sizes, intent },
     barbRule: read.has('barbless') ? 'barbless' : (barb ?? 'any'),
     owned,
@@ -110,7 +128,7 @@ export function choicesFrom(read: Reader, owned: Record<string, number>): Choice
     makers: read.many('maker').map((maker) => maker.toLowerCase()),
     schools: chosen,
     hand: hand ?? chosen.hand ?? 'right',
-    picking: { ...NO_CHOICES.picking, stash: stashFrom(read) },
+    picking: { ...NO_PICKING, stash: stashFrom(read) },
   };
 }
 

@@ -1,10 +1,11 @@
 import ids from '../../src/catalogue/ids.json';
-import type { StageId } from '../../src/catalogue/ids';
+import type { StageId, WaterId } from '../../src/catalogue/ids';
 import { COLOUR_WORDS, labOfShade, MATERIALS, STAGES } from '../../src/catalogue';
 import { KEY } from '../../src/catalogue/key';
-import { believe, byStage, INSECT_SD_MM, NOTHING_SEEN, type Sighting } from '../../src/core/belief';
-import { carriedFly, matchBox, wantedLength, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
-import { colourWord, hexOfLab, labOfHex, type Lab } from '../../src/core/colour';
+import { believe } from '../../src/core/belief';
+import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
+import { boxWantedOf, insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { colourWord, hexOfLab } from '../../src/core/colour';
 import { readiness } from '../../src/core/dressings';
 import { readBoxFile } from '../../src/core/exchange';
 import { roundAll } from '../../src/core/units';
@@ -15,20 +16,26 @@ import type { Command } from '../command';
 import { worded } from '../json';
 import { DRESSINGS_FLAG } from '../own-dressings';
 import type { Reader } from '../read';
+import { BELLY, CASE, whenOf } from '../sample';
 import { STASH_FLAG, stashFrom } from '../stash';
 import { signsOf } from '../signs';
 import { columns, fold } from '../text';
 
 const TOP = 12;
-const LEAST = 0.01;
 const TONES = ['dark', 'mid', 'pale'];
 
-/** "pale olive" or "olive" as a colour word of the list. */
-function shadeOfWords(text: string): Lab | null {
+/** "pale olive" or "olive" as a colour word of the list, `tone-hue`. */
+function shadeOfWords(text: string): string | null {
   const words = text.trim().toLowerCase().split(/[\s-]+/);
   const tone = words.find((word) => TONES.includes(word)) ?? 'mid';
   const hue = words.find((word) => word in COLOUR_WORDS.hues);
-  return hue ? labOfShade(`${tone}-${hue}`) : null;
+  return hue ? `${tone}-${hue}` : null;
+}
+
+/** The middle of a colour in words. */
+function hexOfWords(text: string): string | null {
+  const lab = labOfShade(shadeOfWords(text) ?? '');
+  return lab ? hexOfLab(lab) : null;
 }
 
 function fliesOf(read: Reader): CarriedFly[] {
@@ -36,7 +43,7 @@ function fliesOf(read: Reader): CarriedFly[] {
   const text = path === null ? null : read.file('box', path);
   const catalogue = catalogueFor(read, undefined);
   if (text === null) return [];
-  const known = { stages: STAGES.map((stage) => stage.id), rides: ids.rides.map((ride) => ride.id), dressings: catalogue.dressings.map((dressing) => dressing.id), shade: (words: string) => { const lab = shadeOfWords(words); return lab ? hexOfLab(lab) : null; } };
+  const known = { stages: STAGES.map((stage) => stage.id), rides: ids.rides.map((ride) => ride.id), dressings: catalogue.dressings.map((dressing) => dressing.id), shade: hexOfWords };
   const { flies, problems } = readBoxFile(text, known);
   for (const problem of problems) read.fault(cellFault('box', problem));
   return flies.map((fly) => carriedFly(fly, catalogue));
@@ -53,16 +60,12 @@ function wantedOf(read: Reader): BoxWanted {
   const mm = read.length('length', read.one('length'));
   const colour = read.colour('belly', read.one('belly'));
   const words = read.one('words');
-  const named = words === null ? null : shadeOfWords(words);
-  if (words !== null && named === null) read.fault(inputFault('words', 'not-one-of', words, { params: { allowed: Object.keys(COLOUR_WORDS.hues).join(', ') }, allowed: Object.keys(COLOUR_WORDS.hues) }));
-  const belly = colour ? labOfHex(colour.hex) : named;
-  const sighting: Sighting = { ...NOTHING_SEEN, signs: Object.fromEntries(heard) as Sighting['signs'], month, water, lengthMm: mm === null ? null : { mm, sd: INSECT_SD_MM }, belly };
-  const belief = stage ? [{ stage, p: 1 }] : byStage(KEY, believe(KEY, sighting)).filter(({ p }) => p >= LEAST);
-  return {
-    belief,
-    length: mm === null || !belief[0] ? null : wantedLength({ lengthsMm: [mm], overallMm: null, caseMm: null, method: 'typed' }, belief[0].stage, STAGES),
-    belly,
+  const shade = words === null ? null : shadeOfWords(words);
+  if (words !== null && shade === null) read.fault(inputFault('words', 'not-one-of', words, { params: { allowed: Object.keys(COLOUR_WORDS.hues).join(', ') }, allowed: Object.keys(COLOUR_WORDS.hues) }));
+  const natural: Natural = {
+    ...NOTHING_NOTED, when: whenOf(month), water: water as WaterId | null, signs: Object.fromEntries(heard), specimens: mm === null ? [] : [insectOf(mm)], colours: colour ? { [BELLY]: colour.hex } : {}, shades: shade ? { [BELLY]: shade } : {},
   };
+  return boxWantedOf(natural, stage ? [stage] : [], believe(KEY, sightingOf(natural, { south: false }, CASE)), { key: KEY, stages: STAGES, ...CASE });
 }
 
 function flyOut(answer: BoxAnswer, stash: ReadonlySet<string> | null, speech: Speech) {

@@ -1,8 +1,8 @@
-import { cardFor } from '../../src/core/answer';
+import { cardFor, NO_CHOICES } from '../../src/core/answer';
 import { catalogueFor } from '../catalogue';
 import { cardText } from '../card-text';
 import type { Command } from '../command';
-import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom, withGroups } from '../sample';
+import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, chosenFor, naturalFrom } from '../sample';
 import { cardOut } from '../shapes';
 import { inputFault } from '../args';
 import { dressingPin, hookPin } from './match';
@@ -23,8 +23,8 @@ export const cardCommand: Command = {
   run(read, speech) {
     read.needed('dressing');
     read.needed('hook');
-    const sample = sampleFrom(read);
-    if (sample === null && read.many('length').length > 0 && read.one('stage') === null) read.fault(inputFault('stage', 'flag-missing', null));
+    const noted = naturalFrom(read);
+    if (noted === null && read.many('length').length > 0 && read.one('stage') === null) read.fault(inputFault('stage', 'flag-missing', null));
     const choices = choicesFrom(read, {});
     const catalogue = catalogueFor(read, choices.schools['x-label']);
     const hookId = hookPin(read, catalogue.hooks);
@@ -33,7 +33,7 @@ export const cardCommand: Command = {
     if (read.faults.length > 0 || hookId === null || dressingId === null) return null;
     const hook = catalogue.hooks.find((item) => item.id === hookId)!;
     const dressing = catalogue.dressings.find((item) => item.id === dressingId)!;
-    const card = cardFor({ dressing, hook, sample, choices: { ...(sample ? withGroups(choices, sample) : choices), hookPin: hookId, dressingPin: dressingId }, catalogue, count });
+    const card = cardFor({ dressing, hook, sample: noted?.sample ?? null, choices: { ...(noted ? chosenFor(noted, choices) : { ...NO_CHOICES, ...choices }), hookPin: hookId, dressingPin: dressingId }, catalogue, count });
     return { json: cardOut(card, speech), text: () => cardText(card, speech), exit: 0 };
   },
 };

@@ -6,7 +6,7 @@ import { cardText } from '../card-text';
 import type { Command } from '../command';
 import { libraryFor } from '../own-dressings';
 import type { Reader } from '../read';
-import { choicesFrom, CHOICE_FLAGS, NATURAL_FLAGS, sampleFrom, withGroups } from '../sample';
+import { CHOICE_FLAGS, choicesFrom, chosenFor, NATURAL_FLAGS, naturalFrom } from '../sample';
 import { matchOut, unusedSchools } from '../shapes';
 import { columns, fold } from '../text';
 
@@ -78,7 +78,7 @@ export const matchCommand: Command = {
   example: 'aubade match --order mayfly --stage dun --length 8.2 --length 8.6 --length 8.0',
   shape: '{ natural, style, hooks[], by_maker, none_fits, holds, dressing, alternatives[], card, warnings[] }',
   run(read, speech) {
-    const sample = sampleFrom(read);
+    const noted = naturalFrom(read);
     for (const name of ['stage'] as const) read.needed(name);
     if (read.many('length').length + read.many('case-length').length + read.many('overall-length').length === 0 && !read.faults.some((fault) => fault.field.endsWith('length'))) read.fault(inputFault('length', 'length-needed', null));
     const choices = choicesFrom(read, ownedFrom(read));
@@ -88,8 +88,8 @@ export const matchCommand: Command = {
     const pin = hookPin(read, catalogue.hooks);
     const dressing = dressingPin(read, read.one('dressing'));
     const top = read.number('top', [1, 100000], true) ?? TOP;
-    if (read.faults.length > 0 || sample === null) return null;
-    const answered = answer(sample, { ...withGroups(choices, sample), makers: wanted, hookPin: pin, dressingPin: dressing }, catalogue, top);
+    if (read.faults.length > 0 || noted === null) return null;
+    const answered = answer(noted.sample, chosenFor(noted, { ...choices, makers: wanted, hookPin: pin, dressingPin: dressing }), catalogue, top);
     const result = { ...answered, warnings: [...answered.warnings, ...unusedSchools(answered.card)] };
     return { json: matchOut(result, top, speech), text: () => text(result, top, speech), exit: 0 };
   },

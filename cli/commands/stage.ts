@@ -2,16 +2,17 @@ import ids from '../../src/catalogue/ids.json';
 import type { FaunaId, WaterId } from '../../src/catalogue/ids';
 import { ANSWERS, GROWING_ON, KEY } from '../../src/catalogue/key';
 import likelihoods from '../../src/catalogue/likelihoods.json';
-import { believe, byGroup, byStage, growingOn, INSECT_SD_MM, leadsTo, lookalike, nextSign, pulls, SURE, type Sighting } from '../../src/core/belief';
-import { labOfHex } from '../../src/core/colour';
+import { insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { believe, byGroup, byStage, growingOn, leadsTo, lookalike, nextSign, pulls, SURE, type Sighting } from '../../src/core/belief';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
 import type { Command } from '../command';
 import type { Reader } from '../read';
+import { BELLY, CASE, whenOf } from '../sample';
 import { answersOf, ASKED, signsOf } from '../signs';
 import { columns, fold } from '../text';
 
-function sightingOf(read: Reader): Sighting {
+function sightingFrom(read: Reader): Sighting {
   const heard = signsOf(read);
   const month = read.number('month', [1, 12], true) ?? (heard.has('month') ? Number(heard.get('month')) : null);
   const water = read.flagId<WaterId>('water', ids.waters) ?? heard.get('water') ?? null;
@@ -24,18 +25,18 @@ function sightingOf(read: Reader): Sighting {
   const belly = read.colour('belly', read.one('belly'));
   heard.delete('month');
   heard.delete('water');
-  return {
-    signs: Object.fromEntries(heard) as Sighting['signs'],
+  const natural: Natural = {
+    ...NOTHING_NOTED,
+    when: whenOf(month),
+    water: water as WaterId | null,
+    signs: Object.fromEntries(heard),
     seen: read.many('seen').flatMap((seen) => read.id<string>('seen', seen, ids.seen) ?? []),
     rise: read.flagId<string>('rise', ids['rise-forms']),
-    water,
-    month,
-    south: read.has('south'),
-    region: read.flagId<FaunaId>('region', ids.faunas),
-    lengthMm: length === null ? null : { mm: length, sd: INSECT_SD_MM },
-    caseMm: caseLength === null ? null : { mm: caseLength, sd: INSECT_SD_MM },
-    belly: belly ? labOfHex(belly.hex) : null,
+    specimens: length === null ? [] : [insectOf(length)],
+    case: { mm: caseLength },
+    colours: belly ? { [BELLY]: belly.hex } : {},
   };
+  return sightingOf(natural, { south: read.has('south'), fauna: read.flagId<FaunaId>('region', ids.faunas) }, CASE);
 }
 
 const split = (stage: string) => ({ order: stage.split('/')[0]!, stage: stage.split('/')[1]! });
@@ -99,7 +100,7 @@ export const stageCommand: Command = {
       const signs = ASKED.map((id) => ({ id, question: speech.ask(id), answers: answersOf(id).map((answer) => ({ id: answer, text: id === 'month' ? answer : speech.answer(id, answer) })) }));
       return { json: { signs }, text: signs.map((sign) => `${sign.id}: ${sign.question}\n${columns(sign.answers.map((answer) => [`  ${answer.id}`, answer.text]))}`).join('\n'), exit: 0 };
     }
-    const sighting = sightingOf(read);
+    const sighting = sightingFrom(read);
     if (read.faults.length > 0) return null;
     const out = stageOut(sighting, speech);
     return { json: roundAll(out), text: () => text(out, sighting, speech), exit: 0 };

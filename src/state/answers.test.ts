@@ -1,5 +1,5 @@
 import { memoryPorts } from './__tests__/ports';
-import { selectAnswered, selectCatalogue } from './answers';
+import { selectAnswered, selectCatalogue, selectWaitsFor } from './answers';
 import { libraryCard, selectCardOf } from './library-cards';
 import { createStore, openStore, type Store } from './store';
 import { change, remember } from './__tests__/change';
@@ -94,4 +94,17 @@ test('every dressing of the library has a card to draw', async () => {
   expect(dressings.map((dressing) => cardOf(dressing.id)?.dressing.id)).toEqual(dressings.map((dressing) => dressing.id));
   expect(cardOf('first-light-dun')).toBe(libraryCard(dressings.find((dressing) => dressing.id === 'first-light-dun')!));
   expect([cardOf('none'), cardOf(null)]).toEqual([undefined, undefined]);
+});
+
+test('which matches wait is known without working any out', async () => {
+  const store = createStore(memoryPorts());
+  await openStore(store, { start: 'demo', clock: null });
+  const state = store.getState();
+  const ids = Object.keys(state.records.entities.match);
+  const known = ids.map((id) => selectWaitsFor(state, id));
+  // A catalogue that cannot be read would be asked by any answer.
+  const blind = { ...state, records: { ...state.records, entities: { ...state.records.entities, get model(): never { throw new Error('worked out'); } } } } as unknown as typeof state;
+  expect(ids.map((id) => selectWaitsFor(blind, id))).toEqual(known);
+  expect(ids.map((id) => { const answered = selectAnswered(state, id, state.records.entities.match[id]!.leading)!; return answered.status === 'waiting' ? answered.missing : null; })).toEqual(known);
+  expect(new Set(known)).toEqual(new Set([null, 'length']));
 });

@@ -1,13 +1,13 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { labOfShade, STAGES } from '@/catalogue';
-import { byStage } from '@/core/belief';
-import { carriedFly, leftIn, matchBox, wantedLength, type BoxMatch, type BoxWanted, type CarriedFly } from '@/core/box';
-import { hexOfLab, labOfHex } from '@/core/colour';
-import { sampleFor, selectCatalogue } from './answers';
+import { carriedFly, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly } from '@/core/box';
+import { boxWantedOf } from '@/core/case';
+import { hexOfLab } from '@/core/colour';
+import { CASE, selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
-import { BELLY, movesOf, type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
+import { movesOf, type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
 import type { State } from './store';
 
 const selectFlies = (state: State) => state.records.entities.fly;
@@ -30,23 +30,10 @@ export const selectCarried = createSelector([selectFlies, selectBoxes, selectCat
   });
 });
 
-const LEAST = 0.01;
-
-/** What is known of a match's natural, as the box takes it: the stages kept or, while none is, every stage by its odds. */
+/** What is known of a match's natural, as the box takes it. */
 export function wantedBy(state: State, match: MatchRecord, sample: SampleRecord): BoxWanted {
   const believed = selectBelief(state, match.sampleId);
-  const odds = believed ? byStage(selectKey(state), believed.belief) : [];
-  const kept = match.answers.flatMap((answer) => answer.stage ?? []);
-  const among = odds.filter(({ stage }) => kept.includes(stage));
-  const total = among.reduce((sum, { p }) => sum + p, 0);
-  const belief = kept.length === 0 ? odds.filter(({ p }) => p >= LEAST) : kept.length === 1 || total === 0 ? kept.map((stage) => ({ stage, p: 1 / kept.length })) : among.map(({ stage, p }) => ({ stage, p: p / total }));
-  const stage = belief[0]?.stage ?? null;
-  return { belief, length: stage ? wantedLength(sampleFor(sample, stage, selectEye(state)), stage, STAGES) : null, belly: bellyOf(sample) };
-}
-
-function bellyOf(sample: SampleRecord): BoxWanted['belly'] {
-  const hex = sample.colours[BELLY];
-  return hex ? labOfHex(hex) : sample.shades[BELLY] ? labOfShade(sample.shades[BELLY]) : null;
+  return boxWantedOf(sample, match.answers.flatMap((answer) => answer.stage ?? []), believed?.belief ?? null, { key: selectKey(state), stages: STAGES, ...CASE }, selectEye(state));
 }
 
 let last: { inputs: readonly unknown[]; result: BoxMatch } | null = null;

@@ -1,10 +1,10 @@
 export { act, aroundOf } from './act';
 export { closeRefused } from './session';
-export { bodiesOf, counts, hasUnread, sampleFor, pickingFor, selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
+export { CASE, hasUnread, selectAnswered, selectWaitsFor, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
 export { selectMaterials, selectOwnMaterials } from './own-materials';
 export { selectGroups, selectKey } from './own-groups';
-export { selectBelief, sightingFor } from './belief';
+export { selectBelief } from './belief';
 export { takeBundle, writeBundle } from './bundle';
 export { readPicture, storePicture } from './photos';
 export { selectEye } from './eye';

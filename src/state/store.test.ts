@@ -1,6 +1,6 @@
 import { enablePatches } from 'immer';
 import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from './__tests__/ports';
-import { hasDemo, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
+import { hasDemo, leaveDemo, matchSchema, sampleSchema, type Entities } from '@/records';
 import { act } from './act';
 import { createStore, openStore, redone, undone } from './store';
 import { change, remember } from './__tests__/change';

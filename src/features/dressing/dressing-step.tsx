@@ -3,9 +3,10 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { IntentId } from '@/catalogue/ids';
+import { pickingOf, sampleOf } from '@/core/case';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
-import { libraryCard, pickingFor, sampleFor, selectCatalogue, selectDressing, selectGroups, selectSettings, useAct, useApp } from '@/state';
+import { CASE, libraryCard, selectCatalogue, selectDressing, selectGroups, selectSettings, useAct, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
@@ -43,10 +44,10 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     const { stage } = record;
     const wanted = asked.trim().toLowerCase();
     if (wanted === '' || !stage) return [];
-    const choices = { ...NO_CHOICES, offset: record.offset, dressingPin: record.dressingId ?? null, picking: pickingFor(sample, settings, stage, groups) };
+    const choices = { ...NO_CHOICES, offset: record.offset, dressingPin: record.dressingId ?? null, picking: pickingOf(sample, settings, stage, groups, CASE.growing) };
     const known = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
     // One of another order is not offered by itself, but answers when it is asked for.
-    return catalogue.dressings.filter((item) => item.name.toLowerCase().includes(wanted)).slice(0, OFFERED).map((item) => known.find((other) => other.id === item.id) ?? considered(item, sampleFor(sample, stage, null), choices, catalogue, answer.natural.length.meanMm));
+    return catalogue.dressings.filter((item) => item.name.toLowerCase().includes(wanted)).slice(0, OFFERED).map((item) => known.find((other) => other.id === item.id) ?? considered(item, sampleOf(sample, stage, CASE), choices, catalogue, answer.natural.length.meanMm));
   }, [asked, record, sample, settings, groups, catalogue, answer]);
   const pair = compared.flatMap((id) => [...all, ...found].find((item) => item.id === id) ?? []);
   const offer = (dressing: Dressed, first = false) => <Offer key={dressing.id} dressing={dressing} first={first} place={all.indexOf(dressing) < 0 ? null : all.indexOf(dressing) + 1} compared={compared.includes(dressing.id)} onCompare={() => compare(dressing.id)} onPin={pin} />;

@@ -1,8 +1,9 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { askedOf } from '@/core/answer';
+import { pickingOf, sampleOf } from '@/core/case';
 import { rankDressings, whyNot, type Dressing } from '@/core/dressings';
-import { bodiesOf, pickingFor, sampleFor, selectCatalogue, selectGroups, selectSettings, useApp } from '@/state';
+import { CASE, selectCatalogue, selectGroups, selectSettings, useApp } from '@/state';
 import { matchTitle } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
@@ -19,19 +20,25 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
   const groups = useApp(selectGroups);
   const matches = useApp((state) => state.records.entities.match);
   const samples = useApp((state) => state.records.entities.sample);
-  const rows = useMemo(() => Object.values(matches).sort((a, b) => b.opened.localeCompare(a.opened)).flatMap((match) => {
-    const record = match.answers.find((item) => item.id === match.leading);
-    const sample = samples[match.sampleId];
-    if (!record?.stage || !sample) return [];
-    const order = record.stage.split('/')[0];
-    if (!dressing.stages.some((stage) => stage.startsWith(`${order}/`))) return [];
-    const lengths = bodiesOf(sample, record.stage);
-    const mean = lengths.length > 0 ? lengths.reduce((sum, mm) => sum + mm, 0) / lengths.length : sample.rough?.mm;
-    if (mean === undefined) return [];
-    const ranked = rankDressings(catalogue.dressings, askedOf(sampleFor(sample, record.stage, null), { offset: record.offset, picking: pickingFor(sample, settings, record.stage, groups) }, mean), catalogue);
-    const at = ranked.findIndex((item) => item.dressing.id === dressing.id);
-    return at < 0 ? [] : [{ match, at, of: ranked.length, own: ranked[at]!, first: ranked[0]! }];
-  }).slice(0, SHOWN), [matches, samples, catalogue, settings, groups, dressing]);
+  const rows = useMemo(() => {
+    const placed = [];
+    // The latest come first, and no more of them are ranked than are shown.
+    for (const match of Object.values(matches).sort((a, b) => b.opened.localeCompare(a.opened))) {
+      if (placed.length === SHOWN) break;
+      const record = match.answers.find((item) => item.id === match.leading);
+      const sample = samples[match.sampleId];
+      if (!record?.stage || !sample) continue;
+      const order = record.stage.split('/')[0];
+      if (!dressing.stages.some((stage) => stage.startsWith(`${order}/`))) continue;
+      const asked = sampleOf(sample, record.stage, CASE);
+      if (asked.lengthsMm.length === 0) continue;
+      const mean = asked.lengthsMm.reduce((sum, mm) => sum + mm, 0) / asked.lengthsMm.length;
+      const ranked = rankDressings(catalogue.dressings, askedOf(asked, { offset: record.offset, picking: pickingOf(sample, settings, record.stage, groups, CASE.growing) }, mean), catalogue);
+      const at = ranked.findIndex((item) => item.dressing.id === dressing.id);
+      if (at >= 0) placed.push({ match, at, of: ranked.length, own: ranked[at]!, first: ranked[0]! });
+    }
+    return placed;
+  }, [matches, samples, catalogue, settings, groups, dressing]);
   if (rows.length === 0) return null;
   return (
     <Part title={words('dressing.for-matches')}>

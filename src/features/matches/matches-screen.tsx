@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import { createSelector } from '@reduxjs/toolkit';
 import { useApp, type State } from '@/state';
 import { Page, useNewMatch, useWide, useWords } from '@/features/shell';
-import { Button, Say } from '@/ui/primitives';
+import { Button, Say, useRowsInView } from '@/ui/primitives';
 import { ReadMatch } from './carry';
 import { MatchRow } from './match-row';
 
@@ -25,6 +25,28 @@ export function MatchList({ ids, narrow = false }: { ids: readonly string[]; nar
   );
 }
 
+/** Height of a row of which nothing is known yet, px. */
+const ROW_PX = 118;
+
+/** Every match: only the rows in view are worked out and drawn. */
+function AllMatches({ ids }: { ids: readonly string[] }) {
+  const across = useWide() ? 2 : 1;
+  const { list, rows, height, onHeight } = useRowsInView(Math.ceil(ids.length / across), ROW_PX);
+  return (
+    <View ref={list} style={{ height }} className="border-t border-line">
+      {rows.map(({ key, index, top }) => (
+        <View key={key} style={{ position: 'absolute', top, left: 0, right: 0 }} onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)} className="flex-row">
+          {ids.slice(index * across, (index + 1) * across).map((id) => (
+            <View key={id} className={across === 2 ? 'w-1/2' : 'w-full'}>
+              <MatchRow id={id} />
+            </View>
+          ))}
+        </View>
+      ))}
+    </View>
+  );
+}
+
 export function MatchesScreen() {
   const words = useWords();
   const ids = useApp(selectMatchIds);
@@ -37,7 +59,7 @@ export function MatchesScreen() {
           <Say tone="soft">{words('matches.none-hint')}</Say>
         </View>
       ) : (
-        <MatchList ids={ids} />
+        <AllMatches ids={ids} />
       )}
       <ReadMatch />
     </Page>

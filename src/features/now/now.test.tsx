@@ -3,6 +3,7 @@ import { MatchesScreen } from '@/features/matches';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { NowScreen } from './now-screen';
+import { change } from '@/state/__tests__/change';
 
 const rows = () => screen.getAllByRole('link').filter((row) => row.hasAttribute('aria-label')).map((row) => row.getAttribute('aria-label')!.split('.')[0]);
 
@@ -49,11 +50,22 @@ describe('Now', () => {
 describe('Matches', () => {
   test('newest natural first, each with its answer in a line', async () => {
     const { store } = await openScreen(<MatchesScreen />);
-    expect(rows()).toHaveLength(8);
     const { match, sample } = store.getState().records.entities;
-    const whens = rows().map((title) => sample[Object.values(match).find((item) => item.title === title)!.sampleId]!.when);
-    expect(whens).toEqual([...whens].sort().reverse());
+    const whenOf = (title: string | undefined) => sample[Object.values(match).find((item) => item.title === title)!.sampleId]!.when;
+    const newest = Object.values(match).map((item) => sample[item.sampleId]!.when).sort().reverse();
+    expect(rows().map(whenOf)).toEqual(newest.slice(0, rows().length));
+    expect(rows().length).toBeGreaterThan(2);
     expect(screen.getByText('Mayfly dun, 8.1 mm ± 0.6, 3 measured')).toBeInTheDocument();
+  });
+  test('of 2,000 matches only those in view are drawn, and their list is as long as all of them', async () => {
+    const { store } = await openScreen(<MatchesScreen />);
+    act(() => void store.dispatch(change('many', (draft) => {
+      const [[, one]] = Object.entries(draft.match) as [[string, (typeof draft.match)[string]]];
+      for (let n = 0; n < 2000; n++) draft.match[`m${n}`] = { ...one, title: `m${n}` };
+    })));
+    expect(rows().length).toBeLessThan(20);
+    const list = screen.getAllByRole('link').find((row) => row.hasAttribute('aria-label'))!.closest('[style*="height"]') as HTMLElement;
+    expect(parseFloat(list.style.height)).toBeGreaterThan(2000 * 60);
   });
   test('a row opens its match at the hook, or at the natural while it waits', async () => {
     await openScreen(<MatchesScreen />);

@@ -1,7 +1,6 @@
 import { around } from '../__tests__/around';
 import { Gone } from '../command';
-import { demoEntities } from '../demo';
-import { cleanEntities } from '../demo';
+import { cleanEntities, demoEntities } from '../demo';
 import * as command from './commands';
 
 function begun() {

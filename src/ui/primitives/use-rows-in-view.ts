@@ -12,8 +12,18 @@ const OVERSCAN = 3;
 /** Until the page is laid out: a phone's. */
 const FIRST = { width: 390, height: 900 };
 
-/** Rows of one height inside a page that scrolls: only those in view, with where each lies from the top of the list, px. */
-export function useRowsInView(count: number, tall: number): { list: RefObject<View | null>; rows: { key: string; index: number; top: number }[] } {
+export interface RowsInView {
+  list: RefObject<View | null>;
+  /** The rows in view, with where each lies from the top of the list, px. */
+  rows: { key: string; index: number; top: number }[];
+  /** Height of all rows, px. */
+  height: number;
+  /** Tells how tall a row really is, where rows are not all alike. */
+  onHeight(index: number, height: number): void;
+}
+
+/** Rows inside a page that scrolls: only those in view; `tall` is their height, or what one is about until it was told. */
+export function useRowsInView(count: number, tall: number): RowsInView {
   const list = useRef<View>(null);
   const scroller = useRef<HTMLElement | null>(null);
   const [margin, setMargin] = useState(0);
@@ -32,5 +42,5 @@ export function useRowsInView(count: number, tall: number): { list: RefObject<Vi
   // Its rows are read in this render and handed on as plain values.
   // eslint-disable-next-line react-hooks/incompatible-library
   const virtual = useVirtualizer({ count, getScrollElement: () => scroller.current, estimateSize: () => tall, overscan: OVERSCAN, scrollMargin: margin, initialRect: FIRST });
-  return { list, rows: virtual.getVirtualItems().map((item) => ({ key: String(item.key), index: item.index, top: item.start - margin })) };
+  return { list, height: virtual.getTotalSize(), onHeight: (index, height) => (height > 0 ? virtual.resizeItem(index, height) : undefined), rows: virtual.getVirtualItems().map((item) => ({ key: String(item.key), index: item.index, top: item.start - margin })) };
 }
