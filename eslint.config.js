@@ -34,9 +34,9 @@ module.exports = [
     files: ['src/features/**/*.{ts,tsx}'],
     ignores: ['**/*.test.*', '**/__tests__/**'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: ['immer', '@/state/*', '@/records/*'], message: 'A screen changes what is kept by a command of src/records alone, through the door.' }] }],
+      'no-restricted-imports': ['error', { patterns: [{ group: ['immer', '@/state/*', '@/records/*'], message: 'A screen changes what is kept by a command of src/records alone, through the door.' }, { group: ['@/features/*/*'], message: 'Another place is reached through its door, index.ts.' }] }],
       // A record given to `draft` is a recipe: it belongs in a command.
-      'no-restricted-syntax': [...noClock, { selector: 'ArrowFunctionExpression > Identifier.params[name="draft"]', message: 'No recipe in a component: write a command in src/records.' }],
+      'no-restricted-syntax': [...noClock, { selector: 'ArrowFunctionExpression > Identifier.params[name="draft"]', message: 'No recipe in a component: write a command in src/records.' }, { selector: 'CallExpression[callee.property.name="split"][callee.object.callee.property.name="length"]', message: 'A length in fractions holds a space: ask speech for digits or spread.' }],
     },
   },
   { files: ['src/{features,ui}/**/*.tsx', 'app/**/*.tsx'], ignores: ['**/*.test.tsx'], rules: { 'react/jsx-no-literals': ['error', { noStrings: false, allowedStrings: ['.'] }] } },

@@ -4,7 +4,7 @@ import tools from '@/catalogue/tools.json';
 import { BENCH_CODE } from '@/core/bench';
 import { SCHOOL_CODE, type Card, type CardStep } from '@/core/tying';
 import { SAY } from '@/core/ways';
-import { formatLength, type LengthUnit } from '@/core/units';
+import { formatLength, formatSpread, type LengthUnit } from '@/core/units';
 import type { Coded, Param } from '@/core/code';
 import type { Shade } from '@/core/colour';
 import en from './en.json';
@@ -31,6 +31,10 @@ export interface Speech {
   plain(kind: IdKind, id: string): string;
   /** A length with its unit. */
   length(mm: number, fine?: boolean): string;
+  /** Its digits alone, for where the unit stands elsewhere. */
+  digits(mm: number, fine?: boolean): string;
+  /** Digits of a ±, mm at least 0. */
+  spread(mm: number, fine?: boolean): string;
   shade(shade: Shade): string;
   caution(id: string): string;
   stepTitle(step: CardStep): string;
@@ -91,6 +95,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     const { digits, unit: word } = formatLength(mm, unit, fine);
     return `${digits} ${t(`unit.${word}`)}`;
   };
+  const digits = (mm: number, fine = false) => formatLength(mm, unit, fine).digits;
+  const spread = (mm: number, fine = false) => formatSpread(mm, unit, fine).digits;
   const param = (value: Param): string => {
     if (value === null) return '';
     if (typeof value === 'number') return Number.isInteger(value) ? String(value) : value.toFixed(1);
@@ -125,6 +131,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     name,
     plain,
     length,
+    digits,
+    spread,
     shade: (shade) => t(`shade.${shade.tone ?? 'none'}`, { hue: t(`hue.${shade.hue}`) }),
     caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,
     stepTitle: (step) => {

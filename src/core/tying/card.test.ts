@@ -99,6 +99,15 @@ test('mirroring changes the hand and near for far, leaves the thread alone, and 
   }), { numRuns: 30 });
 });
 
+test('what is made beforehand is mirrored with the rest', () => {
+  const card = cardOf('hawthorn-fly/adult', 11, null, 'trailing-hind-hawthorn');
+  const [assembly] = card.assemblies;
+  const step = { ...assembly!.steps[0]!, frame: 'hand' as const, side: 'near' as const };
+  const made = { ...card, assemblies: [{ ...assembly!, steps: [step, { ...step, frame: 'thread' as const }] }] };
+  expect(mirrorCard(made).assemblies[0]!.steps.map(({ side }) => side)).toEqual(['far', 'near']);
+  expect(mirrorCard(mirrorCard(made))).toEqual(made);
+});
+
 test('a left-handed card catches in on the far side what a right-handed one has near', () => {
   const right = answer(sampleOf('mayfly/dun'), NO_CHOICES, SHIPPED).card!;
   const left = answer(sampleOf('mayfly/dun'), { ...NO_CHOICES, hand: 'left' }, SHIPPED).card!;

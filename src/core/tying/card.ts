@@ -380,9 +380,7 @@ function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAn
 /** The card for the other hand: near and far change places where the frame is the hand; the thread's lay does not. Twice gives the card back. */
 export function mirrorCard(card: Card): Card {
   const swap = { near: 'far', far: 'near', top: 'top', under: 'under' } as const;
-  return {
-    ...card,
-    hand: card.hand === 'left' ? 'right' : 'left',
-    steps: card.steps.map((step) => (step.frame === 'hand' && step.side ? { ...step, side: swap[step.side] } : step)),
-  };
+  const other = (step: CardStep): CardStep => (step.frame === 'hand' && step.side ? { ...step, side: swap[step.side] } : step);
+  // What is made beforehand is made in the same hand.
+  return { ...card, hand: card.hand === 'left' ? 'right' : 'left', steps: card.steps.map(other), assemblies: card.assemblies.map((assembly) => ({ ...assembly, steps: assembly.steps.map(other) })) };
 }

@@ -1,4 +1,4 @@
-import { formatLength } from './format-length';
+import { formatLength, formatSpread, type LengthUnit } from './format-length';
 import { parseLength } from './parse-length';
 import { roundAll, roundSignificant } from './round-significant';
 
@@ -26,4 +26,10 @@ describe('six significant figures', () => {
     expect(roundAll({ a: 1.23456789, b: [9876543.21, null], c: 'x' })).toEqual({ a: 1.23457, b: [9876540, null], c: 'x' });
     expect(roundSignificant(NaN)).toBeNull();
   });
+});
+
+describe('the ± of a length', () => {
+  const spread = (mm: number, unit: LengthUnit, fine = false) => formatSpread(mm, unit, fine).digits;
+  test.each([[0.3, '1/64'], [0.39, '1/64'], [0.41, '1/32'], [0.9, '3/64'], [12.7, '1/2'], [26, '1 1/32'], [0, '0']])('of %f mm in fractions is %s: never less than it is', (mm, digits) => expect(spread(mm, 'in-fraction')).toBe(digits));
+  test('in millimetres and decimals it is as any length', () => expect([spread(0.34, 'mm'), spread(0.34, 'mm', true), spread(0.34, 'in-decimal'), spread(0.34, 'in-fraction', true)]).toEqual(['0.3', '0.34', '0.013', '0.0134']));
 });

@@ -33,3 +33,18 @@ export function formatLength(mm: number, unit: LengthUnit, fine = false): Length
   if (unit === 'in-fraction' && !fine) return { digits: thirtySeconds(mm), unit: 'in' };
   return { digits: minus((mm / MM_PER_INCH).toFixed(fine ? 4 : 3)), unit: 'in' };
 }
+
+/** The least ± that a fraction of an inch can say: half of its steps. */
+const LEAST_SPREAD = 64;
+
+/**
+ * The ± of a length in the same unit, `mm` at least 0: as the length itself, but in fractions never less than it is. One that is smaller than
+ * their half step, 1/64 inch, is that step; nothing is 0.
+ */
+export function formatSpread(mm: number, unit: LengthUnit, fine = false): LengthText {
+  if (unit !== 'in-fraction' || fine || mm === 0) return formatLength(mm, unit, fine);
+  const parts = Math.max(1, Math.ceil((mm / MM_PER_INCH) * LEAST_SPREAD - 1e-9));
+  if (parts >= LEAST_SPREAD) return formatLength(mm, unit);
+  const by = gcd(parts, LEAST_SPREAD);
+  return { digits: `${parts / by}/${LEAST_SPREAD / by}`, unit: 'in' };
+}

@@ -30,7 +30,7 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
     const next = { ...kind, ...more };
     if (!next.stage) return onChange(null);
     const named = next.name === '' || next.name === autoName(kind.stage ?? null) ? { ...next, name: autoName(next.stage) } : next;
-    onChange({ kind: named, size: named.hookId?.split(':')[2] ?? (named.lengthMm ? speech.length(named.lengthMm).split(' ')[0]! : ''), count });
+    onChange({ kind: named, size: named.hookId?.split(':')[2] ?? (named.lengthMm ? speech.digits(named.lengthMm) : ''), count });
   };
   const autoName = (stage: StageId | null) => (stage ? words('box.other-name', { stage: speech.name('stages', stage) }) : '');
   return (

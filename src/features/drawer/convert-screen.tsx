@@ -85,7 +85,7 @@ function NearestRow({ nearest, open, onOpen, drawer = false }: { nearest: Neares
   const speech = useSpeech();
   const { hook } = nearest;
   const name = `${hook.maker_name} ${hook.model_name} ${hook.size}`;
-  const differs = words('convert.differs', { length: signed(speech.length(nearest.length_mm).split(' ')[0]!, nearest.length_mm), gape: signed(speech.length(nearest.gape_mm).split(' ')[0]!, nearest.gape_mm), unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in') });
+  const differs = words('convert.differs', { length: signed(speech.digits(nearest.length_mm), nearest.length_mm), gape: signed(speech.digits(nearest.gape_mm), nearest.gape_mm), unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in') });
   return (
     <View role="listitem" className={`border-b border-line ${drawer ? 'bg-plane' : ''}`}>
       <Pressable role="button" aria-expanded={open} aria-label={`${drawer ? `${words('convert.in-drawer')}: ` : ''}${name}. ${differs}. ${words(nearest.close ? 'convert.close' : 'convert.far')}`} onPress={onOpen} className="min-h-target flex-row items-center gap-3 px-5 py-1">

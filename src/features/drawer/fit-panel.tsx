@@ -50,8 +50,8 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
             return (
               <View key={diameterMm} className="border-t border-line py-2">
                 <View role="row" className="flex-row items-baseline gap-2">
-                  <FitCell strong={bead.usual}>{speech.length(bead.diameterMm).split(' ')[0]!}</FitCell>
-                  <FitCell>{speech.length(bead.boreNeededMm, true).split(' ')[0]!}</FitCell>
+                  <FitCell strong={bead.usual}>{speech.digits(bead.diameterMm)}</FitCell>
+                  <FitCell>{speech.digits(bead.boreNeededMm, true)}</FitCell>
                   <FitCell>{`${Math.round(bead.clear * 100)} %`}</FitCell>
                   <FitCell>{bead.tungstenMg.toFixed(0)}</FitCell>
                   <FitCell>{bead.brassMg.toFixed(0)}</FitCell>

@@ -105,9 +105,9 @@ export function GlassTape({ hook, pxPerMm, times, left, onKeep }: GlassTapeProps
               {words(`tape.${handle}`)}
             </Say>
             <View className="flex-row items-baseline gap-1">
-              <Digits size="lead">{speech.length(readings[handle]).split(' ')[0]!}</Digits>
+              <Digits size="lead">{speech.digits(readings[handle])}</Digits>
               <Say size="small" tone="soft">
-                {speech.length(readings[handle]).split(' ').slice(1).join(' ')}
+                {speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
               </Say>
             </View>
           </View>

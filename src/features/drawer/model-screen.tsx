@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
+import { NUMBER_STEP, Z95 } from '@/core/constants';
 import { View } from 'react-native';
-import { NUMBER_STEP } from '@/core/constants';
 import { writeModelFile } from '@/core/exchange';
 import { reads, type Hook } from '@/core/hooks';
 import { isAbout, type Quantity } from '@/core/quantity';
@@ -91,7 +91,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
             {COLUMNS.map(({ name, of, as }) => (
               <View key={name} role="cell" className="min-w-0 flex-1 items-end">
                 <Measured what={`${words(`hook.${name}`)}, ${hook.size}`} quantity={of(hook)} as={as} bare={aboutAll.has(name) || !isAbout(of(hook).source)} unit={false} />
-                {name === 'shank' && isAbout(hook.shank.source) && hook.shank.sd !== null ? <Digits size="small" tone="soft">{`±${speech.length(1.96 * hook.shank.sd).split(' ')[0]}`}</Digits> : null}
+                {name === 'shank' && isAbout(hook.shank.source) && hook.shank.sd !== null ? <Digits size="small" tone="soft">{`±${speech.spread(Z95 * hook.shank.sd)}`}</Digits> : null}
               </View>
             ))}
           </View>

@@ -195,7 +195,7 @@ export function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswe
 /** The lengths a hook holds between, short. */
 function heldOf(answer: Answer, hook: HookAnswer, speech: Speech): string {
   const { low_mm, high_mm, below, above } = holdsOfHook(answer, hook);
-  const digits = (mm: number) => speech.length(mm).split(' ')[0]!;
+  const digits = (mm: number) => speech.digits(mm);
   return below === null && above === null ? '' : speech.t('ui.hook.held', { low: below === null ? '' : digits(low_mm), high: above === null ? '' : digits(high_mm) });
 }
 

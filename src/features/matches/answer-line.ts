@@ -1,4 +1,5 @@
 import { headlineParts, type Speech } from '@/speech';
+import { Z95 } from '@/core/constants';
 import type { MatchRecord, SampleRecord } from '@/records';
 import type { Answered } from '@/state';
 import type { Answer } from '@/core/answer';
@@ -25,7 +26,7 @@ export interface StepLines {
 
 function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
   const { length } = answer.natural;
-  const mean = `${speech.length(length.meanMm)} ± ${speech.length(1.96 * length.seMm).split(' ')[0]}`;
+  const mean = `${speech.length(length.meanMm)} ± ${speech.spread(Z95 * length.seMm)}`;
   return `${answer.natural.lengthSource === 'estimated' ? `${speech.t('about')} ` : ''}${mean}, ${length.n === 1 ? words('natural.one') : words('natural.many', { count: length.n })}`;
 }
 

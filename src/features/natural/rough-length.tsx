@@ -57,7 +57,7 @@ export function RoughLength({ sampleId, sample, stage, chips }: { sampleId: stri
       {rough ? (
         <View className="flex-row items-center justify-between gap-3">
           <Say size="small" tone="soft" className="min-w-0 flex-1">
-            {words('rough.about', { mm: `${speech.length(rough.mm)} ± ${speech.length(rough.halfMm).split(' ')[0]}` })}
+            {words('rough.about', { mm: `${speech.length(rough.mm)} ± ${speech.spread(rough.halfMm)}` })}
           </Say>
           <Button kind="quiet" label={words('rough.clear')} onPress={() => set(null)} />
         </View>

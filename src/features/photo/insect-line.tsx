@@ -11,8 +11,8 @@ export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number 
   const speech = useSpeech();
   return (
     <View className="flex-row items-baseline gap-1">
-      <Digits size="title" strong>{speech.length(bodyMm, true).split(' ')[0]!}</Digits>
-      <Digits tone="soft">{`±${speech.length(Z95 * sdMm, true).split(' ')[0]!}`}</Digits>
+      <Digits size="title" strong>{speech.digits(bodyMm, true)}</Digits>
+      <Digits tone="soft">{`±${speech.spread(Z95 * sdMm, true)}`}</Digits>
       <Say size="small" tone="soft">
         {speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
       </Say>

@@ -53,7 +53,7 @@ export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
         {NUDGES.map((by) => (
           <Button key={by} label={`${by > 0 ? '+' : '−'}${Math.abs(by)}`} spoken={words(by > 0 ? 'screen.longer' : 'screen.shorter', { mm: Math.abs(by) })} onPress={() => set(mm + by)} />
         ))}
-        <Digits size="lead">{speech.length(mm).split(' ')[0]!}</Digits>
+        <Digits size="lead">{speech.digits(mm)}</Digits>
         <Button kind="main" label={words('screen.take')} onPress={() => onLength(mm)} />
       </View>
       <Say size="small" tone="soft">

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { Z95 } from '@/core/constants';
 import { Pressable, View } from 'react-native';
 import { isAbout, type Quantity } from '@/core/quantity';
 import { formatLength } from '@/core/units';
@@ -29,7 +30,9 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
   const [open, setOpen] = useState(false);
   const fine = as === 'fine-length';
   const text = typeof as === 'object' ? { digits: quantity.value.toFixed(as.decimals).replace('-', '−'), unit: null } : formatLength(quantity.value, speech.unit, fine);
-  const half = quantity.sd === null ? null : typeof as === 'object' ? (1.96 * quantity.sd).toFixed(as.decimals) : speech.length(1.96 * quantity.sd, true);
+  const spread = quantity.sd === null ? null : Z95 * quantity.sd;
+  const half = spread === null ? null : typeof as === 'object' ? spread.toFixed(as.decimals) : speech.length(spread, true);
+  const digits = spread === null ? null : typeof as === 'object' ? half : speech.spread(spread, true);
   const about = isAbout(quantity.source);
   const source = speech.plain('sources', quantity.source);
   const line = half === null ? words('source.plain', { source }) : words('source.line', { source, half });
@@ -46,7 +49,7 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
         <Digits size={size} tone={tone} strong={strong}>
           {text.digits}
         </Digits>
-        {showSd && half !== null ? <Digits size={size} tone="soft">{`±${half.split(' ')[0]}`}</Digits> : null}
+        {showSd && digits !== null ? <Digits size={size} tone="soft">{`±${digits}`}</Digits> : null}
         {text.unit && unit && !bare ? (
           <Say size={minor} tone="soft">
             {speech.t(`unit.${text.unit}`)}
