@@ -22,7 +22,6 @@ export interface CheckCatalogue {
   materials: readonly Material[];
 }
 
-const PLACING: ReadonlySet<string> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'post', 'loop', 'divide']);
 const BODY_VERBS: ReadonlySet<string> = new Set(['wind', 'dub', 'fold']);
 const HACKLE_MIN_GAPE = 1.2;
 const UNORDERED_THICKNESS: ReadonlySet<string> = new Set(['wide-terrestrial', 'shrimp']);
@@ -53,64 +52,6 @@ function checkMaterials(dressing: Dressing, materials: readonly Material[], foun
     const part = step.part === null ? undefined : byId.get(step.part);
     const partsOwn = part?.material === step.material || dressing.parts.some((other) => other.material === step.material);
     if (!partsOwn && !threads.has(step.material)) found.add('step-material-without-part', { step: step.n }, { material: step.material });
-  }
-}
-
-function checkOrder(dressing: Dressing, found: Findings): void {
-  const all = steps(dressing);
-  const threads = new Set(dressing.threads.map((thread) => thread.material));
-  for (const part of dressing.parts) {
-    const own = all.filter((step) => step.part === part.id);
-    const first = (verb: string) => own.find((step) => step.do === verb)?.n ?? null;
-    const last = (verb: string) => [...own].reverse().find((step) => step.do === verb)?.n ?? null;
-    const wound = own.find((step) => step.do === 'wind' && step.as === null)?.n ?? first('fold');
-    const caught = first('catch-in') ?? (first('wind') === null ? null : first('loop'));
-    const tied = last('tie-off');
-    const byThread = part.material !== null && threads.has(part.material);
-    if (wound !== null && caught === null && !byThread && first('wind') !== null && first('bind') === null && part.part !== 'egg-mass') found.add('wound-before-caught', { step: wound, part: part.id });
-    if (caught !== null && wound !== null && caught > wound) found.add('wound-before-caught', { step: wound, part: part.id });
-    if (caught !== null && wound === null) found.add('left-hanging', { step: caught, part: part.id });
-    if (caught !== null && wound !== null && (tied === null || tied < wound)) found.add('not-tied-off', { step: wound, part: part.id });
-  }
-}
-
-function checkWeights(dressing: Dressing, found: Findings): void {
-  const all = steps(dressing);
-  const covering = all.find((step) => PLACING.has(step.do));
-  for (const step of all) {
-    if ((step.do === 'seat-bead' || step.do === 'lay-weight') && covering && step.n > covering.n) found.add('weight-after-cover', { step: step.n });
-  }
-}
-
-function checkRibs(dressing: Dressing, found: Findings): void {
-  const all = steps(dressing);
-  for (const rib of dressing.parts.filter((part) => part.part === 'rib')) {
-    const body = rib.to?.startsWith('part:') ? rib.to.slice(5) : null;
-    const bodySteps = all.filter((step) => step.part === body && BODY_VERBS.has(step.do));
-    const caught = all.find((step) => step.part === rib.id && (step.do === 'catch-in' || step.do === 'bind'));
-    const wound = all.find((step) => step.part === rib.id && step.do === 'wind');
-    if (bodySteps.length === 0 || !caught || !wound) {
-      found.add('rib-without-body', { part: rib.id });
-      continue;
-    }
-    if (caught.n > bodySteps[0]!.n) found.add('rib-caught-late', { step: caught.n, part: rib.id });
-    if (wound.n < bodySteps[bodySteps.length - 1]!.n) found.add('rib-wound-early', { step: wound.n, part: rib.id });
-  }
-}
-
-/** What stands in the way of an order, told from the record alone: the bench tells the rest. */
-function checkSequenceLaws(dressing: Dressing, found: Findings): void {
-  const all = steps(dressing);
-  const byId = new Map(dressing.parts.map((part) => [part.id, part]));
-  const firstHackle = all.find((step) => step.do === 'wind' && step.part !== null && byId.get(step.part)?.part.endsWith('hackle'));
-  for (const step of all) {
-    const part = step.part === null ? undefined : byId.get(step.part);
-    if (step.do === 'coat' && part?.part === 'wing-case' && firstHackle && step.n > firstHackle.n) found.add('resin-after-hackle', { step: step.n, part: part.id });
-    const cutLast = step.do === 'cut' && step.cuts !== 'waste' && part?.method === 'bind-then-cut' && (part.part === 'post' || part.part === 'shuck');
-    const later = all.find((other) => other.n > step.n && PLACING.has(other.do));
-    if (cutLast && later) found.add('cut-too-early', { step: step.n, part: part!.id }, { later: later.n });
-    const before = all[step.n - 2];
-    if (!step.reversible && !(before && before.check)) found.add('no-check-before', { step: step.n });
   }
 }
 
@@ -236,15 +177,5 @@ export function checkDressing(dressing: Dressing, catalogue: CheckCatalogue, lay
   checkNames(dressing, found);
   checkFit(dressing, catalogue, found);
   checkProportions(dressing, catalogue, layOut, found);
-  return found.faults;
-}
-
-/** Faults of the order of work alone, without laying the dressing out: for a change that only moves or adds steps. */
-export function orderFaults(dressing: Dressing): DressingFault[] {
-  const found = new Findings(dressing);
-  checkOrder(dressing, found);
-  checkWeights(dressing, found);
-  checkRibs(dressing, found);
-  checkSequenceLaws(dressing, found);
   return found.faults;
 }

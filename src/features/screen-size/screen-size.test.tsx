@@ -26,7 +26,7 @@ describe('the size of a screen', () => {
     const { store } = await openScreen(<ScreenSizeSetting />, 'clean');
     expect(screen.getByText('Not measured yet.')).toBeInTheDocument();
     for (let i = 0; i < 3; i++) fireEvent.click(screen.getByLabelText('10 pixels wider'));
-    fireEvent.click(screen.getByLabelText('1 pixels narrower'));
+    fireEvent.click(screen.getByLabelText('1 pixel narrower'));
     fireEvent.click(screen.getByText('It matches'));
     const px = Math.round((53.98 * 96) / 25.4) + 29;
     expect(selectDevice(store.getState()).screen).toEqual({ key: screenKey(), pxPerMm: px / 53.98 });
