@@ -2,6 +2,7 @@ export { command, Gone, type Around, type Command } from './command';
 export { KINDS, noEntities, type Entities, type Kind, type RecordTypes } from './kinds';
 export { migrate, VERSIONS, type Migrated } from './migrate';
 export { ownKeys, recordsFile, type FileItem } from './file';
+export { readingOf, type Reading, type ReadRecord } from './reading';
 export { cleanEntities, demoEntities, hasDemo, leaveDemo } from './demo';
 export * from './sample/schema';
 export * from './sample/commands';

@@ -1,5 +1,5 @@
 import { command, newMatch, saySign, setStage, typeMeasure, type Entities } from '@/records';
-import { act } from './act';
+import { act, foresee } from './act';
 import { createStore, openStore, undone } from './store';
 import { memoryPorts } from './__tests__/ports';
 
@@ -63,4 +63,14 @@ test('about a record that is gone it is refused, and what went before in it too'
 test('a fault of the program itself is not hidden', async () => {
   const { store } = await open();
   expect(() => store.dispatch(act(any('fault', () => { throw new TypeError('x'); }), {}))).toThrow('x');
+});
+
+test('what a command would do is told without doing it, and without an id of the tier’s', async () => {
+  const { store, entities, past } = await open();
+  const before = entities();
+  const ids = jest.spyOn(store.ports, 'newId');
+  expect(foresee(store.getState(), store.ports, newMatch, {})).toMatchObject({ adds: [{ kind: 'sample' }, { kind: 'match' }], changes: [] });
+  expect(foresee(store.getState(), store.ports, saySign, { sampleId: SAMPLE, sign: 'wings', answer: 'cloudy-upright' })).toMatchObject({ adds: [], changes: [{ kind: 'sample', id: SAMPLE, fields: ['signs'] }] });
+  expect(ids).not.toHaveBeenCalled();
+  expect([entities() === before, past()]).toEqual([true, []]);
 });

@@ -1,5 +1,5 @@
-import { produceWithPatches, type Patch } from 'immer';
-import { Gone, KINDS, type Around, type Command, type Entities, type Kind } from '@/records';
+import { produce, produceWithPatches, type Patch } from 'immer';
+import { Gone, KINDS, readingOf, type Around, type Command, type Entities, type Kind, type Reading } from '@/records';
 import { arrived, changed } from './records/slice';
 import { refused } from './session';
 import { localStamp, type Ports } from './ports';
@@ -66,4 +66,13 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     dispatch(command.here ? arrived(all) : changed({ label: command.label(input), group: command.field(input), at: ports.now(), patches: all, inverse: [...back, ...inverse] }));
     return given;
   };
+}
+
+/** What a command would add and change if it were run: the same command, on a draft that is let go. */
+export function foresee<I, R>(state: State, ports: Ports, command: Command<I, R>, input: I): Reading {
+  const { entities } = state.records;
+  let next = 0;
+  // Ids of a draft that is let go are nobody's: none is taken from the tier's own.
+  const around = { ...aroundOf(state, ports), newId: (kind: string) => `${kind}_foreseen-${++next}` };
+  return readingOf(entities, produce(entities, (draft: Entities) => void command.run(draft, input, around)));
 }

@@ -1,4 +1,4 @@
-export { act, aroundOf } from './act';
+export { act, aroundOf, foresee } from './act';
 export { closeRefused } from './session';
 export { CASE, hasUnread, selectAnswered, selectWaitsFor, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';

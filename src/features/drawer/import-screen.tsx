@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import type { Coded } from '@/core/code';
 import { COLUMN_UNITS, HOOK_COLUMNS, LENGTH_COLUMNS, writeBadRows, writeHooksFile, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from '@/core/exchange';
@@ -6,6 +6,7 @@ import { hookId } from '@/core/hooks';
 import { rowsOf, takeHooks } from '@/records';
 import { selectHooks, useAct, useApp } from '@/state';
 import { chooseFile, saveFile } from '@/features/files';
+import { ReadingReport, useForesee } from '@/features/reading';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
 import { run, type HooksFileAnswer } from '@/workers';
@@ -117,6 +118,7 @@ function Report({ answer, known, onTake }: { answer: HooksFileAnswer; known: Rea
   const words = useWords();
   const speech = useSpeech();
   const { rows, problems, count, bad, tapings } = answer.read!;
+  const reading = useForesee(takeHooks, useMemo(() => (rows.length > 0 ? { rows, tapings } : null), [rows, tapings]));
   const changed = rows.filter((row) => known.has(hookId(row.maker, row.model, row.size))).length;
   const models = new Set(rows.map((row) => `${row.maker}:${row.model}`)).size;
   const badRows = count - rows.length;
@@ -124,6 +126,7 @@ function Report({ answer, known, onTake }: { answer: HooksFileAnswer; known: Rea
     <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
       <Heading size="small">{words('import.found', { count: rows.length, of: count })}</Heading>
       <Say size="small">{words('import.what', { fresh: rows.length - changed, changed, models })}</Say>
+      {reading ? <ReadingReport reading={reading} held={models} /> : null}
       {tapings.length > 0 ? <Say size="small">{words('import.tapings', { count: tapings.length })}</Say> : null}
       {rows.length > 0 ? <Button kind="main" label={words('import.take', { count: rows.length })} className="self-start" onPress={onTake} /> : null}
       {badRows > 0 ? (

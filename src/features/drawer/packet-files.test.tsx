@@ -32,6 +32,7 @@ test('the drawer goes out as a file and comes back with nothing changed', async 
   opened.text = saved[0]!.text;
   fireEvent.click(screen.getByText('Read packets from a file'));
   await waitFor(() => expect(screen.getByText(/packets can be taken/)).toBeInTheDocument());
+  expect(screen.getByText('It changes nothing: all of it is here already.')).toBeInTheDocument();
   fireEvent.click(screen.getByText(/^Take \d+ packets$/));
   expect(store.getState().records.past).toEqual([]);
 });

@@ -2,9 +2,10 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { readDrawerFile, writeDrawerFile, type DrawerRow } from '@/core/exchange';
 import { columnsOf } from '@/core/hooks';
-import { leftInPacket } from '@/records';
+import { leftInPacket, takePackets } from '@/records';
 import { selectHooks, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
+import { ReadingReport, useForesee } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { useDrawer } from './use-drawer';
@@ -26,6 +27,7 @@ export function PacketFiles() {
   const [read, setRead] = useState<ReturnType<typeof readDrawerFile> | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
   const strange = useMemo(() => (read ? read.rows.filter((row) => !columnsOf(hooks).at.has(row.hookId)) : []), [hooks, read]);
+  const reading = useForesee(takePackets, useMemo(() => (read && read.rows.length > 0 ? { rows: read.rows } : null), [read]));
   const open = async () => {
     const text = await openText('.csv,text/csv,text/plain');
     if (text === null) return;
@@ -41,6 +43,7 @@ export function PacketFiles() {
       {read ? (
         <View className="gap-2 rounded-control border border-edge bg-plane p-3">
           <Say live>{words('packets.file-report', { count: read.rows.length })}</Say>
+          {reading ? <ReadingReport reading={reading} held={read.rows.length} /> : null}
           {strange.length > 0 ? <Say size="small" tone="straw">{words('packets.file-strange', { count: strange.length, names: strange.slice(0, 3).map((row) => row.hookId.replace(/:/g, ' ')).join(', ') })}</Say> : null}
           {read.problems.slice(0, SHOWN_PROBLEMS).map((problem) => <Say key={`${problem.line}${problem.column}`} size="small" tone="dawn">{`${words('guide.line', { line: problem.line })} ${speech.say(problem, 'fault')}`}</Say>)}
           {read.problems.length > SHOWN_PROBLEMS ? <Say size="small" tone="soft">{words('import.more', { count: read.problems.length - SHOWN_PROBLEMS })}</Say> : null}

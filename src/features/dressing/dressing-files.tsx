@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { KNOWN } from '@/catalogue';
 import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
@@ -6,6 +6,7 @@ import { dressingFaults } from '@/core/bench';
 import { takeDressings } from '@/records';
 import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
+import { ReadingReport, useForesee } from '@/features/reading';
 import { useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
@@ -18,6 +19,7 @@ export function DressingFiles() {
   const [read, setRead] = useState<DressingsRead | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
   const faulty = read ? read.dressings.filter((dressing) => dressingFaults(dressing, { ...catalogue, materials: [...read.materials, ...catalogue.materials] }).length > 0).length : 0;
+  const reading = useForesee(takeDressings, useMemo(() => (read && !read.fault && read.dressings.length > 0 ? { dressings: read.dressings, materials: read.materials } : null), [read]));
   const open = async () => {
     const text = await openText('.json,.md,application/json,text/markdown');
     if (text === null) return;
@@ -40,7 +42,7 @@ export function DressingFiles() {
       {read && !read.fault ? (
         <View className="gap-2 rounded-control border border-edge bg-plane p-3">
           <Say live>{words('dressing.file-report', { good: read.dressings.length, count: read.count })}</Say>
-          {read.dressings.map((dressing) => <Say key={dressing.id} size="small">{dressing.name}</Say>)}
+          {reading ? <ReadingReport reading={reading} held={read.dressings.length + read.materials.length} /> : null}
           {faulty > 0 ? <Say size="small" tone="straw">{words('dressing.file-faulty', { count: faulty })}</Say> : null}
           {read.problems.map((problem) => <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">{`${problem.record}${problem.path ? ` · ${problem.path}` : ''}: ${problem.message}`}</Say>)}
           <View className="flex-row flex-wrap gap-3">

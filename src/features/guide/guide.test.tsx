@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import { GROUPS, KEY } from '@/catalogue';
 import { groupSchema } from '@/records';
 import { selectKey, undone, type Store } from '@/state';
@@ -85,16 +85,18 @@ describe('groups of one’s own', () => {
   });
   test('a file is shown before it is taken: new ones, changed ones, and every bad row', async () => {
     const { store } = await openScreen(<GuideScreen />);
-    await act(async () => void store.dispatch(change('group', (draft) => void (draft.group.group_a = groupSchema.cast({ order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun' }] })))));
+    await act(async () => void store.dispatch(change('group', (draft) => void (draft.group.group_a = groupSchema.cast({ order: 'mayfly', name: 'A', note: 'seen twice', stages: [{ stage: 'mayfly/dun' }] })))));
     const click = jest.spyOn(HTMLInputElement.prototype, 'click').mockImplementation(function choose(this: HTMLInputElement) {
       Object.defineProperty(this, 'files', { value: [{ text: async () => 'id,name,stage\na,A again,mayfly/spinner\nb,B,caddis/adult\nc,C,caddis/egg\n' }] });
       this.dispatchEvent(new Event('change'));
     });
     await act(async () => fireEvent.click(screen.getByText('Read a file')));
     click.mockRestore();
-    for (const line of ['A again: changes yours, 1 stage', 'B: new, 1 stage']) expect(screen.getByText(line)).toBeInTheDocument();
+    const told = within(screen.getByRole('group', { name: 'What it would do' }));
+    for (const line of ['1 new:', 'B', 'Changes 1 of yours:', 'A: stages, name']) expect(told.getByText(line)).toBeInTheDocument();
     expect(screen.getByText(/^Line 4: stage caddis\/egg is not known/)).toBeInTheDocument();
     fireEvent.click(screen.getByText('Take 2 groups'));
-    expect(own(store).map((group) => [group.name, group.stages[0]!.stage])).toEqual([['A again', 'mayfly/spinner'], ['B', 'caddis/adult']]);
+    // What the file does not say of it stays.
+    expect(own(store).map((group) => [group.name, group.note, group.stages.map((entry) => entry.stage)])).toEqual([['A again', 'seen twice', ['mayfly/dun', 'mayfly/spinner']], ['B', null, ['caddis/adult']]]);
   });
 });

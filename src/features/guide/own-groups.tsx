@@ -1,11 +1,12 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { KNOWN, labOfShade } from '@/catalogue';
 import { readGroupsFile, writeGroupsFile, type GroupsRead } from '@/core/exchange';
-import { groupRecords, newGroup, ownGroups, takeGroups } from '@/records';
+import { newGroup, ownGroups, takeGroups } from '@/records';
 import { useAct, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
+import { ReadingReport, useForesee } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
@@ -17,6 +18,7 @@ export function OwnGroups() {
   const act = useAct();
   const own = useApp((state) => state.records.entities.group);
   const [read, setRead] = useState<GroupsRead | null>(null);
+  const reading = useForesee(takeGroups, useMemo(() => (read && read.groups.length > 0 ? { groups: read.groups } : null), [read]));
   const add = () => {
     const id = act(newGroup, { name: words('guide.new-name') });
     if (id === null) return;
@@ -40,11 +42,7 @@ export function OwnGroups() {
       {read ? (
         <View aria-live="polite" className="gap-2 rounded-control border border-edge bg-plane p-3">
           <Heading size="small">{words('guide.read', { count: read.groups.length })}</Heading>
-          {read.groups.map((group) => (
-            <Say key={group.id} size="small">
-              {words(Object.keys(groupRecords([group])).some((id) => id in own) ? 'guide.read-changed' : 'guide.read-new', { name: group.name, count: group.stages.length })}
-            </Say>
-          ))}
+          {reading ? <ReadingReport reading={reading} held={read.groups.length} /> : null}
           {read.problems.map((problem, index) => (
             <Say key={index} size="small" tone="dawn">
               {`${problem.line === null ? '' : `${words('guide.line', { line: problem.line })} `}${speech.say(problem, 'fault')}`}

@@ -21,6 +21,7 @@ async function read(text: string | null) {
 test('a file says what it holds before it is taken in, and undo takes it out again', async () => {
   const store = await read(EXAMPLE);
   expect(screen.getByText('Olive by the alders: 1 insect measured, 1 photograph')).toBeInTheDocument();
+  expect(screen.getByText('3 new:')).toBeInTheDocument();
   expect(store.getState().records.entities.match).toEqual({});
   await act(async () => void fireEvent.click(screen.getByText('Take it in')));
   expect(store.getState().records.entities.match.match_example).toBeDefined();
@@ -34,6 +35,7 @@ test('one that is here already says that both will be joined', async () => {
   await act(async () => void fireEvent.click(screen.getByText('Take it in')));
   await act(async () => void fireEvent.click(screen.getByText('Read a match from a file')));
   expect(screen.getByText(/^It is here already/)).toBeInTheDocument();
+  expect(screen.getByText('It changes nothing: all of it is here already.')).toBeInTheDocument();
   fireEvent.click(screen.getByText('Leave it'));
   expect(screen.queryByText(/^It is here already/)).toBeNull();
 });

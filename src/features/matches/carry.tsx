@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { readBundle, type Bundle } from '@/records';
+import { CARRIED, readBundle, takeMatch, type Bundle } from '@/records';
 import { takeBundle, useApp, writeBundle, type Store } from '@/state';
 import { openText, saveFile } from '@/features/files';
+import { ReadingReport, useForesee } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { matchTitle } from './answer-line';
@@ -38,6 +39,7 @@ export function ReadMatch() {
   const store = useStore() as unknown as Store;
   const here = useApp((state) => state.records.entities.match);
   const [read, setRead] = useState<Read>({ at: 'rest' });
+  const reading = useForesee(takeMatch, useMemo(() => (read.at === 'read' ? { bundle: read.bundle } : null), [read]));
   const open = async () => {
     const text = await openText('.json,application/json');
     if (text === null) return;
@@ -68,6 +70,7 @@ export function ReadMatch() {
               <View key={id} className="gap-1">
                 <Say weight="medium">{words('carry.holds', { title: matchTitle(match, speech, words), insects: words('carry.insects', { count: sample.specimens.filter((item) => item.body.mm !== null).length }), photos: words('carry.photos', { count: Object.keys(read.bundle.pictures).length }) })}</Say>
                 {id in here ? <Say size="small">{words('carry.here')}</Say> : null}
+                {reading ? <ReadingReport reading={reading} held={CARRIED.reduce((sum, kind) => sum + Object.keys(read.bundle[kind]).length, 0)} /> : null}
               </View>
             );
           })}

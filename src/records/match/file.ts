@@ -7,7 +7,8 @@ import type { SampleRecord } from '../sample/schema';
 import type { MatchRecord } from './schema';
 
 const VERSION = 1;
-const CARRIED = ['match', 'sample', 'photo'] as const;
+/** Kinds of record that a file of a match holds. */
+export const CARRIED = ['match', 'sample', 'photo'] as const;
 type CarriedKind = (typeof CARRIED)[number];
 const MOST_ANSWERS = 4;
 

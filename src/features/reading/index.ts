@@ -1,0 +1,1 @@
+export { ReadingReport, useForesee } from './reading-report';

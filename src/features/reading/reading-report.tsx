@@ -1,0 +1,42 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+import type { Command, Reading, ReadRecord } from '@/records';
+import { foresee, useApp, type Store } from '@/state';
+import { useWords } from '@/features/shell';
+import { Say } from '@/ui/primitives';
+
+const SHOWN = 6;
+
+/** What a command would add and change if it were run now; null while there is nothing to run. */
+export function useForesee<I>(command: Command<I, unknown>, input: I | null): Reading | null {
+  const { getState, ports } = useStore() as unknown as Store;
+  const entities = useApp((state) => state.records.entities);
+  return useMemo(() => (input === null ? null : foresee({ ...getState(), records: { ...getState().records, entities } }, ports, command, input)), [command, entities, getState, input, ports]);
+}
+
+/** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds. */
+export function ReadingReport({ reading, held }: { reading: Reading; held: number }) {
+  const words = useWords();
+  const { adds, changes } = reading;
+  const same = Math.max(0, held - adds.length - changes.length);
+  const line = ({ kind, name, fields }: ReadRecord) => {
+    const what = name === '' ? words(`reading.kind.${kind}`) : name;
+    return fields.length === 0 ? what : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`, { defaultValue: field })).join(', ') });
+  };
+  const list = (label: string, records: readonly ReadRecord[]) => (records.length === 0 ? null : (
+    <View className="gap-1">
+      <Say size="small" weight="medium">{words(label, { count: records.length })}</Say>
+      {records.slice(0, SHOWN).map((record) => <Say key={`${record.kind}/${record.id}`} size="small">{line(record)}</Say>)}
+      {records.length > SHOWN ? <Say size="small" tone="soft">{words('reading.more', { count: records.length - SHOWN })}</Say> : null}
+    </View>
+  ));
+  return (
+    <View role="group" aria-label={words('reading.title')} className="gap-2">
+      {list('reading.adds', adds)}
+      {list('reading.changed', changes)}
+      {same > 0 ? <Say size="small" tone="soft">{words('reading.same', { count: same })}</Say> : null}
+      {adds.length + changes.length === 0 ? <Say size="small">{words('reading.nothing')}</Say> : null}
+    </View>
+  );
+}

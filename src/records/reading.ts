@@ -1,0 +1,44 @@
+import type { Entities, Kind } from './kinds';
+
+/** One record that a reading would add or change. */
+export interface ReadRecord {
+  kind: Kind;
+  id: string;
+  /** What a tier calls it; empty where it has no name. */
+  name: string;
+  /** Fields of it that change; none for one that is added. */
+  fields: string[];
+}
+
+/** What taking a file in would do to what is kept. */
+export interface Reading {
+  adds: ReadRecord[];
+  changes: ReadRecord[];
+}
+
+const NAMED = ['title', 'name', 'label', 'hookId', 'place'] as const;
+
+/** What a record is called. */
+function nameOf(record: object): string {
+  const fields = record as Partial<Record<(typeof NAMED)[number], unknown>>;
+  const named = NAMED.map((name) => fields[name]).find((value) => typeof value === 'string' && value !== '');
+  return (named as string | undefined) ?? '';
+}
+
+/** Records that differ between two states, added and changed; one that goes is no part of a reading. */
+export function readingOf(before: Entities, after: Entities): Reading {
+  const reading: Reading = { adds: [], changes: [] };
+  for (const kind of Object.keys(after) as Kind[]) {
+    if (before[kind] === after[kind]) continue;
+    for (const [id, record] of Object.entries(after[kind]) as [string, Record<string, unknown>][]) {
+      const known = before[kind][id] as Record<string, unknown> | undefined;
+      if (known === record) continue;
+      if (!known) reading.adds.push({ kind, id, name: nameOf(record), fields: [] });
+      else {
+        const fields = Object.keys(record).filter((field) => field !== 'demo' && JSON.stringify(known[field]) !== JSON.stringify(record[field]));
+        if (fields.length > 0) reading.changes.push({ kind, id, name: nameOf(known), fields });
+      }
+    }
+  }
+  return reading;
+}
