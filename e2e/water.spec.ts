@@ -108,7 +108,9 @@ test('a group of one\'s own from a file is in the guide, in the key and in the f
   const opening = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Read a file' }).click();
   await (await opening).setFiles({ name: 'groups.csv', mimeType: 'text/csv', buffer: Buffer.from('name,stage,months,least_mm,usual_mm,most_mm,colours\r\nStaith speck,midge/pupa,5,2,2.5,3,mid-red\r\nWrong one,midge/egg,5,,,,\r\n') });
-  await expect(page.getByText('Staith speck: new, 1 stage')).toBeVisible();
+  const told = page.getByRole('group', { name: 'What it would do' });
+  await expect(told.getByText('1 new:')).toBeVisible();
+  await expect(told.getByText('Staith speck')).toBeVisible();
   await expect(page.getByText(/^Line 3: stage midge\/egg is not known/)).toBeVisible();
   await page.getByRole('button', { name: 'Take 1 group' }).click();
   await written(page);

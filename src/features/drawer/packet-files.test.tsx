@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { leftInPacket } from '@/records';
 import { opened, saved } from '../__tests__/files';
 import { openScreen } from '../__tests__/screen';
@@ -17,6 +17,7 @@ test('a file of packets is reported first, then counted again and added; it can 
   await waitFor(() => expect(screen.getByText('3 packets can be taken: counted again where they are here, added where not.')).toBeInTheDocument());
   expect(screen.getByText(/^2 are of hooks the catalogue does not hold yet \(osmere lark 40, somebody else 9\)/)).toBeInTheDocument();
   expect(screen.getAllByText(/^Line (5|6): /)).toHaveLength(2);
+  expect(within(screen.getByRole('group', { name: 'What it would do' })).getByText(/^Osmere Lark 14: /)).toBeInTheDocument();
   expect(packets()).toHaveLength(before);
   fireEvent.click(screen.getByText('Take 3 packets'));
   expect(screen.getByText('3 packets taken in.')).toBeInTheDocument();

@@ -27,7 +27,8 @@ export function PacketFiles() {
   const [read, setRead] = useState<ReturnType<typeof readDrawerFile> | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
   const strange = useMemo(() => (read ? read.rows.filter((row) => !columnsOf(hooks).at.has(row.hookId)) : []), [hooks, read]);
-  const reading = useForesee(takePackets, useMemo(() => (read && read.rows.length > 0 ? { rows: read.rows } : null), [read]));
+  const packetRows = read?.rows ?? null;
+  const reading = useForesee(takePackets, useMemo(() => (packetRows === null || packetRows.length === 0 ? null : { rows: packetRows }), [packetRows]));
   const open = async () => {
     const text = await openText('.csv,text/csv,text/plain');
     if (text === null) return;
@@ -36,8 +37,8 @@ export function PacketFiles() {
   };
   return (
     <View className="gap-3">
-      <View className="flex-row flex-wrap gap-x-3">
-        <Button kind="quiet" className="-ml-4" label={words('packets.read-file')} onPress={() => void open()} />
+      <View className="-ml-4 flex-row flex-wrap gap-x-3">
+        <Button kind="quiet" label={words('packets.read-file')} onPress={() => void open()} />
         {Object.keys(packets).length > 0 ? <Button kind="quiet" label={words('packets.export')} onPress={() => saveFile('aubade-packets.csv', writeDrawerFile(rows()), 'text/csv')} /> : null}
       </View>
       {read ? (

@@ -19,7 +19,8 @@ export function DressingFiles() {
   const [read, setRead] = useState<DressingsRead | null>(null);
   const [taken, setTaken] = useState<number | null>(null);
   const faulty = read ? read.dressings.filter((dressing) => dressingFaults(dressing, { ...catalogue, materials: [...read.materials, ...catalogue.materials] }).length > 0).length : 0;
-  const reading = useForesee(takeDressings, useMemo(() => (read && !read.fault && read.dressings.length > 0 ? { dressings: read.dressings, materials: read.materials } : null), [read]));
+  const good = read !== null && !read.fault && read.dressings.length > 0 ? read : null;
+  const reading = useForesee(takeDressings, useMemo(() => (good === null ? null : { dressings: good.dressings, materials: good.materials }), [good]));
   const open = async () => {
     const text = await openText('.json,.md,application/json,text/markdown');
     if (text === null) return;

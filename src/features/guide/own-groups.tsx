@@ -18,7 +18,8 @@ export function OwnGroups() {
   const act = useAct();
   const own = useApp((state) => state.records.entities.group);
   const [read, setRead] = useState<GroupsRead | null>(null);
-  const reading = useForesee(takeGroups, useMemo(() => (read && read.groups.length > 0 ? { groups: read.groups } : null), [read]));
+  const groups = read?.groups ?? null;
+  const reading = useForesee(takeGroups, useMemo(() => (groups === null || groups.length === 0 ? null : { groups }), [groups]));
   const add = () => {
     const id = act(newGroup, { name: words('guide.new-name') });
     if (id === null) return;
@@ -29,7 +30,7 @@ export function OwnGroups() {
     if (text !== null) setRead(readGroupsFile(text, { ...KNOWN, shade: (shade) => labOfShade(shade) !== null }));
   };
   const put = () => {
-    act(takeGroups, { groups: read!.groups });
+    if (groups) act(takeGroups, { groups });
     setRead(null);
   };
   return (

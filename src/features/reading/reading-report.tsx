@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import type { Command, Reading, ReadRecord } from '@/records';
+import { modelIdOf, type Command, type Reading, type ReadRecord } from '@/records';
 import { foresee, useApp, type Store } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
@@ -20,8 +20,18 @@ export function ReadingReport({ reading, held }: { reading: Reading; held: numbe
   const words = useWords();
   const { adds, changes } = reading;
   const same = Math.max(0, held - adds.length - changes.length);
-  const line = ({ kind, name, fields }: ReadRecord) => {
-    const what = name === '' ? words(`reading.kind.${kind}`) : name;
+  const models = useApp((state) => state.records.entities.model);
+  const makers = useApp((state) => state.records.entities.maker);
+  /** A packet without a label of its own is called as its hook is. */
+  const called = ({ kind, name }: ReadRecord) => {
+    if (kind !== 'packet' || !name.includes(':')) return name;
+    const [maker, , size] = name.split(':') as [string, string, string];
+    const model = models[modelIdOf(name)];
+    return model ? `${makers[maker]?.name ?? maker} ${model.name} ${size}` : name.replaceAll(':', ' ');
+  };
+  const line = (record: ReadRecord) => {
+    const { kind, fields } = record;
+    const what = called(record) || words(`reading.kind.${kind}`);
     return fields.length === 0 ? what : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`, { defaultValue: field })).join(', ') });
   };
   const list = (label: string, records: readonly ReadRecord[]) => (records.length === 0 ? null : (
