@@ -45,6 +45,29 @@ test('read twice it is one match, and neither side loses an insect, a photograph
   expect(entities(store).photo.photo_example!.overlay).toEqual(overlay);
 });
 
+test('what the file leaves empty erases nothing, signs and colours of both stand, and the answer that leads is never the one too many', async () => {
+  const store = await empty();
+  await takeBundle(store, read(EXAMPLE));
+  await store.dispatch(change('sign', (draft) => {
+    const own = draft.sample.sample_example!;
+    Object.assign(own, { place: 'below the weir', rise: 'sip', case: { mm: 12, typed: null }, signs: { ...own.signs, tails: '3' } });
+    own.shades.wing = 'mid-grey';
+    const match = draft.match.match_example!;
+    for (const id of ['x', 'y', 'z']) match.answers.push({ ...match.answers[0]!, id, stage: null });
+  }));
+  const bundle = read(EXAMPLE);
+  Object.assign(bundle.sample.sample_example!, { place: '', rise: null, case: { mm: null, typed: null }, signs: { wings: 'cloudy-upright' }, shades: {} });
+  bundle.match.match_example!.answers = [{ ...bundle.match.match_example!.answers[0]!, id: 'there' }];
+  bundle.match.match_example!.leading = 'there';
+  await takeBundle(store, bundle);
+  expect(entities(store).sample.sample_example).toMatchObject({ place: 'below the weir', rise: 'sip', case: { mm: 12 }, signs: { tails: '3', wings: 'cloudy-upright' }, shades: { wing: 'mid-grey' } });
+  const { answers, leading } = entities(store).match.match_example!;
+  expect([answers.length, answers.some((answer) => answer.id === leading), leading]).toEqual([4, true, 'there']);
+  const once = entities(store);
+  await takeBundle(store, bundle);
+  expect(entities(store)).toEqual(once);
+});
+
 test('undo takes all of it back at once', async () => {
   const store = await empty();
   await takeBundle(store, read(EXAMPLE));

@@ -2,6 +2,7 @@ import type { Coded } from '@/core/code';
 import { command } from '../command';
 import { KINDS, type Entities } from '../kinds';
 import { migrate } from '../migrate';
+import { saidOver } from '../said';
 import type { PhotoRecord } from '../photo/schema';
 import type { SampleRecord } from '../sample/schema';
 import type { MatchRecord } from './schema';
@@ -77,16 +78,28 @@ function joined<T extends { id: string }>(here: readonly T[], there: readonly T[
   return [...here.filter((item) => !ids.has(item.id)), ...there];
 }
 
+/** Maps of a sample whose entries stand alone: signs said, colours by region. */
+const BY_KEY = ['signs', 'colours', 'shades', 'unread'] as const;
+const TOGETHER = ['photos', 'skipped', 'leftOut', 'seen'] as const;
+
+/** One natural of both: what the file says goes over what is here, what it leaves empty erases nothing, and neither loses an insect, a sign or a photograph. */
+function sampleOfBoth(here: SampleRecord, there: SampleRecord): SampleRecord {
+  const maps = Object.fromEntries(BY_KEY.map((field) => [field, { ...here[field], ...there[field] }]));
+  const lists = Object.fromEntries(TOGETHER.map((field) => [field, [...new Set([...here[field], ...there[field]])]]));
+  return { ...saidOver(here, there), ...maps, ...lists, specimens: joined(here.specimens, there.specimens) };
+}
+
+/** One match of both; of more answers than a match may have the one that leads and the latest stay. */
+function matchOfBoth(here: MatchRecord, there: MatchRecord): MatchRecord {
+  const both = { ...saidOver(here, there), answers: joined(here.answers, there.answers) };
+  const others = both.answers.filter((answer) => answer.id !== both.leading).slice(1 - MOST_ANSWERS);
+  return { ...both, answers: both.answers.filter((answer) => answer.id === both.leading || others.includes(answer)) };
+}
+
 /** Puts a match from a file among the records: what is here already is joined with it, and individuals, photographs and answers of neither are lost. */
 export const takeMatch = command<{ bundle: Bundle }>('bundle-in', (draft, { bundle: { match, sample, photo } }) => {
-  for (const [id, there] of Object.entries(sample)) {
-    const here = draft.sample[id];
-    draft.sample[id] = here ? { ...here, ...there, specimens: joined(here.specimens, there.specimens), photos: [...new Set([...here.photos, ...there.photos])] } : there;
-  }
-  for (const [id, there] of Object.entries(match)) {
-    const here = draft.match[id];
-    draft.match[id] = here ? { ...here, ...there, answers: joined(here.answers, there.answers).slice(-MOST_ANSWERS) } : there;
-  }
+  for (const [id, there] of Object.entries(sample)) draft.sample[id] = draft.sample[id] ? sampleOfBoth(draft.sample[id], there) : there;
+  for (const [id, there] of Object.entries(match)) draft.match[id] = draft.match[id] ? matchOfBoth(draft.match[id], there) : there;
   // What was measured here stays measured, though the file still has it waiting.
   for (const [id, there] of Object.entries(photo)) if (!draft.photo[id]?.overlay) draft.photo[id] = there;
 });
