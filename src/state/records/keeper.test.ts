@@ -185,6 +185,22 @@ test('what a newer version stored is not written over; the tab says why it canno
   tab.keeper.close();
 });
 
+test('a tab of before this version tells patches: the records they are of are read', async () => {
+  const storage = memoryStore();
+  const channel = tabs();
+  const old = channel();
+  old.listen(() => undefined);
+  const tab = await open({ storage, channel: channel() });
+  tab.make();
+  await tab.keeper.flush();
+  const envelope = readEnvelope(storage.texts['sample/s1']!)!;
+  storage.texts['sample/s1'] = JSON.stringify({ ...envelope, rev: envelope.rev + 1, data: { ...(envelope.data as object), place: 'by the older tab' } });
+  old.post([{ op: 'replace', path: ['sample', 's1', 'place'], value: 'by the older tab' }]);
+  await new Promise((done) => setTimeout(done, 5));
+  expect(tab.entities().sample.s1!.place).toBe('by the older tab');
+  tab.keeper.close();
+});
+
 /** Random numbers that are the same every time: a linear congruential generator. */
 function numbers(seed: number): (below: number) => number {
   let state = seed;

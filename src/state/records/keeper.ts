@@ -125,18 +125,20 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
     await flush();
   };
 
-  const hear = async ({ written }: Told) => {
+  const hear = async (message: Told | Patch[]) => {
+    // A tab of before this version tells the patches themselves: their records are read.
+    const written = Array.isArray(message) ? message.map((patch) => ({ key: keyOfPatch(patch), rev: Infinity })) : message.written;
     const busy = new Set(flying.map(keyOfPatch));
     // What this tab is writing just now it reads under the lock itself.
     const news = written.filter(({ key, rev }) => rev > (revisions.get(key) ?? 0) && !busy.has(key)).map(({ key }) => key);
     if (news.length === 0) return;
-    const records = await readStored(ports.storage, news);
+    const records = await readStored(ports.storage, [...new Set(news)]);
     const newer = records.filter(({ kind, id, rev }) => rev > (revisions.get(keyOf(kind, id)) ?? 0));
     for (const { kind, id, rev } of newer) revisions.set(keyOf(kind, id), rev);
     if (newer.length > 0) show(newer);
   };
 
-  const stopHearing = ports.channel.listen((message) => void hear(message as Told).catch(() => undefined));
+  const stopHearing = ports.channel.listen((message) => void hear(message as Told | Patch[]).catch(() => undefined));
   const stopWatching = store.onWrite(enqueue);
   return {
     flush,
