@@ -94,16 +94,17 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
         <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.what-part')} choices={kinds.map((kind) => ({ id: kind.id as PartId, label: kind.name }))} value={what} none={words('edit-dressing.nothing')} onChange={start} /></View>
         {what && way ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.how')} choices={ways.map((item) => ({ id: item.id, label: words(`way.${item.id}`) }))} value={way.id} onChange={(id) => { setChosen(id); setOf([]); }} /></View> : null}
       </View>
-      {refused.length > 0 ? <Say size="small" tone="soft">{words(mostly ? 'edit-dressing.ways-passed' : 'edit-dressing.ways-refused', { ways: ways.filter(({ id }) => refused.includes(id) !== mostly).map(({ id }) => words(`way.${id}`)).join(words('edit-dressing.ways-join')) || words('edit-dressing.ways-none') })}</Say> : null}
       {what && way ? (
         <>
           {taken.map((list, index) => <MaterialPick key={`${way.id}${index}`} label={words(index === 0 ? 'edit-dressing.of' : 'edit-dressing.of-also')} fits={(material) => list.includes(material)} value={of[index] ?? (index === 0 ? fresh?.material : fresh?.also[index - 1]) ?? null} onChange={(id) => setOf(Object.assign([...of], { [index]: id }))} />)}
           {way.lies === 'made' || what === 'head' || what === 'bead' ? null : <WherePick dressing={dressing} label={words('edit-dressing.where')} value={from} none={words('edit-dressing.where-usual')} onChange={setFrom} />}
+          {/* What the bench says of it grows as it is worked out: below the button, so that the button stays under the finger. */}
+          <View className="flex-row"><Button kind="main" label={words('edit-dressing.add-this', { part: speech.plain('parts', what) })} disabled={made === null || made === dressing} onPress={() => { if (made) onChange(made); start(null); }} /></View>
           <View aria-live="polite" className="gap-1">
             {said.length === 0 ? <Say size="small" tone="sedge">{words('edit-dressing.would-pass')}</Say> : <Say size="small" tone="straw">{words('edit-dressing.would')}</Say>}
             <CheckLines faults={said.slice(0, SAID)} />
           </View>
-          <View className="flex-row"><Button kind="main" label={words('edit-dressing.add-this', { part: speech.plain('parts', what) })} disabled={made === null || made === dressing} onPress={() => { if (made) onChange(made); start(null); }} /></View>
+          {refused.length > 0 ? <Say size="small" tone="soft">{words(mostly ? 'edit-dressing.ways-passed' : 'edit-dressing.ways-refused', { ways: ways.filter(({ id }) => refused.includes(id) !== mostly).map(({ id }) => words(`way.${id}`)).join(words('edit-dressing.ways-join')) || words('edit-dressing.ways-none') })}</Say> : null}
         </>
       ) : null}
     </View>
