@@ -1,8 +1,8 @@
 import ids from '../src/catalogue/ids.json';
 import type { BarbRuleId, IntentId, Method, RegionId, SexId, StageId, WaterId } from '../src/catalogue/ids';
-import { GROUPS, GROWING_ON, labOfShade } from '../src/catalogue';
+import { CASE, GROUPS } from '../src/catalogue';
 import { type Choices, type Sample, type Schools } from '../src/core/answer';
-import { choicesOf, insectOf, NOTHING_NOTED, sampleOf, waitsFor, type Natural } from '../src/core/case';
+import { BELLY, choicesOf, insectOf, NOTHING_NOTED, sampleOf, waitsFor, type Natural } from '../src/core/case';
 import { NO_PICKING } from '../src/core/dressings';
 import { inputFault, type Flag } from './args';
 import { DRESSINGS_FLAG } from './own-dressings';
@@ -36,7 +36,7 @@ function colours(read: Reader): Sample['colours'] {
     const colour = read.colour(field, text);
     if (colour) found[region] = { hex: colour.hex, lab: colour.lab, source: 'typed' };
   };
-  add('abdomen-belly', 'belly', read.one('belly'));
+  add(BELLY, 'belly', read.one('belly'));
   add('abdomen-back', 'back', read.one('back'));
   for (const pair of read.many('colour')) {
     const [name, ...rest] = pair.split('=');
@@ -64,11 +64,6 @@ export function schools(read: Reader): Schools {
   }
   return chosen as Schools;
 }
-
-/** What a case is worked out against, as in the app. */
-export const CASE = { growing: GROWING_ON, labOfShade };
-
-export const BELLY = 'abdomen-belly';
 
 /** When a natural was taken, of which only the month was said. */
 export const whenOf = (month: number | null) => (month === null ? '' : `0000-${String(month).padStart(2, '0')}`);
@@ -98,14 +93,14 @@ export function naturalFrom(read: Reader): NaturalRead | null {
     surface: read.flagId<'dry' | 'wet'>('surface', ids.surfaces) ?? 'dry',
     water: read.flagId<WaterId>('water', ids.waters),
   };
-  if (stage === null || waitsFor(natural, stage, GROWING_ON) !== null) return null;
+  if (stage === null || waitsFor(natural, stage, CASE.growing) !== null) return null;
   // Colours that were typed as Lab are kept as exactly as they were typed.
   return { natural, stage, sample: { ...sampleOf(natural, stage, CASE), colours: given } };
 }
 
 /** What is chosen for a natural, worked out as in the app for a tier of whom nothing is known. */
 export function chosenFor({ natural, stage }: NaturalRead, chosen: Partial<Choices>): Choices {
-  return choicesOf(natural, stage, NOBODY, chosen, GROUPS, GROWING_ON);
+  return choicesOf(natural, stage, NOBODY, chosen, GROUPS, CASE.growing);
 }
 
 const NOBODY = { south: false, fauna: null } as const;

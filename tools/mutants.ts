@@ -4,7 +4,7 @@
  * The figures of each file land in reports/mutants; under 85 % of all killed it ends with 1.
  */
 import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import rooms from './mutants.rooms.json';
 
@@ -30,8 +30,13 @@ for (const [name, { files, tests }] of Object.entries(rooms)) {
   writeFileSync(mocha, JSON.stringify({ require: ['tsx/cjs', './tools/mutants.ui.js'], ui: 'jest', extension: ['ts'], spec: tests, timeout: 0, bail: true }));
   const config = join(OUT, `${name}.stryker.json`);
   writeFileSync(config, JSON.stringify({ ...base, mochaOptions: { config: mocha }, mutate: files, jsonReporter: { fileName: join(OUT, `${name}.json`) } }));
+  rmSync(join(OUT, `${name}.json`), { force: true });
   const { status } = spawnSync('npx', ['stryker', 'run', config], { stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);
+  if (!existsSync(join(OUT, `${name}.json`))) {
+    console.error(`The run of ${name} wrote no figures.`);
+    process.exit(1);
+  }
 }
 
 let caught = 0;

@@ -1,4 +1,5 @@
 import { writeFileSync } from 'node:fs';
+import { Z95 } from '../../src/core/constants';
 import { KNOWN, shippedSchool, STYLES } from '../../src/catalogue';
 import { convertHook, styleUse, type ConvertBy, type Nearest } from '../../src/core/answer';
 import { HOOK_COLUMNS, readHooksFile, writeBadRows, writeHooksFile, type CellProblem, type ColumnMap, type HookColumn } from '../../src/core/exchange';
@@ -152,7 +153,7 @@ function law(read: Reader, speech: Speech): Answered | null {
   const [first] = result.rows;
   return {
     json: roundAll({ sizes }),
-    text: [`${first!.makerName} ${first!.modelName}`, columns(sizes.map((item) => [item.size, speech.length(item.shank_mm), `± ${speech.length(1.96 * (item.sd_mm ?? 0), true)}`, speech.plain('sources', item.source)]))].join('\n'),
+    text: [`${first!.makerName} ${first!.modelName}`, columns(sizes.map((item) => [item.size, speech.length(item.shank_mm), `± ${speech.length(Z95 * (item.sd_mm ?? 0), true)}`, speech.plain('sources', item.source)]))].join('\n'),
     exit: 0,
   };
 }

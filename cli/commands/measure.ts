@@ -1,4 +1,5 @@
 import sharp from 'sharp';
+import { Z95 } from '../../src/core/constants';
 import { FIELD_CARDS } from '../../src/catalogue/field-cards';
 import ids from '../../src/catalogue/ids.json';
 import { hexOfLab } from '../../src/core/colour';
@@ -99,7 +100,7 @@ export const measureCommand: Command = {
     const { picture, shrunk } = decoded;
     const result = known !== null && points !== null ? measureByScale(picture, (shrunk * Math.hypot(points[2] - points[0], points[3] - points[1])) / known, asked) : measurePhoto(picture, asked, FIELD_CARDS);
     const json = outOf(result, asked, speech);
-    const lines = json.refused ? [json.refused.message, json.refused.do] : result.insects.map((insect) => speech.t('cli.measured-insect', { n: insect.n, body: speech.length(insect.bodyMm, true), half: speech.length(1.96 * insect.sdMm, true), overall: speech.length(insect.overallMm), width: speech.length(insect.widthMm) }));
+    const lines = json.refused ? [json.refused.message, json.refused.do] : result.insects.map((insect) => speech.t('cli.measured-insect', { n: insect.n, body: speech.length(insect.bodyMm, true), half: speech.length(Z95 * insect.sdMm, true), overall: speech.length(insect.overallMm), width: speech.length(insect.widthMm) }));
     return { json: roundAll(json), text: lines.join('\n'), exit: 0 };
   },
 };

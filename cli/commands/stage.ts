@@ -1,14 +1,14 @@
 import ids from '../../src/catalogue/ids.json';
 import type { FaunaId, WaterId } from '../../src/catalogue/ids';
-import { ANSWERS, GROWING_ON, KEY } from '../../src/catalogue/key';
+import { ANSWERS, CASE, GROWING_ON, KEY } from '../../src/catalogue/key';
 import likelihoods from '../../src/catalogue/likelihoods.json';
-import { insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { BELLY, insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
 import { believe, byGroup, byStage, growingOn, leadsTo, lookalike, nextSign, pulls, SURE, type Sighting } from '../../src/core/belief';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
 import type { Command } from '../command';
 import type { Reader } from '../read';
-import { BELLY, CASE, whenOf } from '../sample';
+import { whenOf } from '../sample';
 import { answersOf, ASKED, signsOf } from '../signs';
 import { columns, fold } from '../text';
 

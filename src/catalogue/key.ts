@@ -26,5 +26,8 @@ export function labOfShade(shade: string): Lab | null {
   return COLOUR_WORDS.hues[hue]?.[tone] ?? null;
 }
 
+/** What of the shipped data a case is worked out against, beside the key. */
+export const CASE = { growing: GROWING_ON, labOfShade };
+
 /** The shipped key, made ready once. */
 export const KEY = prepareKey({ answers: ANSWERS, data: likelihoods as unknown as KeyData, odds: observations as unknown as WaterOdds, groups: GROUPS, colours: COLOUR_WORDS, stages: STAGES });

@@ -1,6 +1,6 @@
 import { produce, produceWithPatches, type Patch } from 'immer';
 import { Gone, KINDS, readingOf, type Around, type Command, type Entities, type Kind, type Reading } from '@/records';
-import { arrived, changed } from './records/slice';
+import { arrived, changed } from './storage/slice';
 import { refused } from './session';
 import { localStamp, type Ports } from './ports';
 import type { State, Thunk } from './store';
@@ -68,11 +68,9 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
   };
 }
 
-/** What a command would add and change if it were run: the same command, on a draft that is let go. */
-export function foresee<I, R>(state: State, ports: Ports, command: Command<I, R>, input: I): Reading {
-  const { entities } = state.records;
+/** What a command would add and change if it were run: the same command, on a draft that is let go. Its ids are nobody's: none is taken from the tier's own. */
+export function foresee<I, R>(entities: Entities, now: string, command: Command<I, R>, input: I): Reading {
   let next = 0;
-  // Ids of a draft that is let go are nobody's: none is taken from the tier's own.
-  const around = { ...aroundOf(state, ports), newId: (kind: string) => `${kind}_foreseen-${++next}` };
+  const around = { now, newId: (kind: string) => `${kind}_foreseen-${++next}` };
   return readingOf(entities, produce(entities, (draft: Entities) => void command.run(draft, input, around)));
 }

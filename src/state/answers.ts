@@ -1,4 +1,4 @@
-import { catalogueOf, GROWING_ON, labOfShade } from '@/catalogue';
+import { CASE, catalogueOf } from '@/catalogue';
 import { answer, type Answer, type Catalogue, type Schools } from '@/core/answer';
 import type { NaturalGroup } from '@/core/belief';
 import { choicesOf, sampleOf, waitsFor } from '@/core/case';
@@ -11,9 +11,6 @@ import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
 import { selectMaterials } from './own-materials';
 import type { State } from './store';
-
-/** What a case is worked out against that no record changes. */
-export const CASE = { growing: GROWING_ON, labOfShade };
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
 export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
@@ -50,7 +47,7 @@ export function hasUnread(record: SampleRecord): boolean {
 export function selectWaitsFor(state: State, matchId: string): 'stage' | 'length' | null {
   const match = state.records.entities.match[matchId];
   const sample = match && state.records.entities.sample[match.sampleId];
-  return match && sample ? waitsFor(sample, match.answers.find((item) => item.id === match.leading)?.stage, GROWING_ON) : null;
+  return match && sample ? waitsFor(sample, match.answers.find((item) => item.id === match.leading)?.stage, CASE.growing) : null;
 }
 
 const answerCache = new Map<string, { inputs: readonly unknown[]; result: Answered }>();
@@ -77,7 +74,7 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
 }
 
 function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, { settings, owned, hand, eye, groups }: Pick<DeviceRecord, 'hand'> & { settings: SettingsRecord; eye: Eye | null; owned: Record<string, number>; groups: readonly NaturalGroup[] }): Answered {
-  const missing = waitsFor(sample, record.stage, GROWING_ON);
+  const missing = waitsFor(sample, record.stage, CASE.growing);
   if (missing !== null || !record.stage) return { status: 'waiting', missing: missing ?? 'stage' };
   const known = columnsOf(catalogue.hooks).at;
   const result = answer(sampleOf(sample, record.stage, CASE, eye), choicesOf(sample, record.stage, settings, {
@@ -94,6 +91,6 @@ function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, 
     hand,
     without: record.without,
     added: record.added,
-  }, groups, GROWING_ON), catalogue);
+  }, groups, CASE.growing), catalogue);
   return { status: 'answered', answer: result, old: hasUnread(sample) };
 }

@@ -1,7 +1,8 @@
+import { CASE } from '@/catalogue';
 import { believe, type Belief, type Key, type Sighting } from '@/core/belief';
 import { sightingOf } from '@/core/case';
 import type { SampleRecord, SettingsRecord } from '@/records';
-import { CASE, selectSettings } from './answers';
+import { selectSettings } from './answers';
 import { selectKey } from './own-groups';
 import type { State } from './store';
 

@@ -1,9 +1,9 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { labOfShade, STAGES } from '@/catalogue';
+import { CASE, labOfShade, STAGES } from '@/catalogue';
 import { carriedFly, leftIn, matchBox, type BoxMatch, type BoxWanted, type CarriedFly } from '@/core/box';
 import { boxWantedOf } from '@/core/case';
 import { hexOfLab } from '@/core/colour';
-import { CASE, selectCatalogue } from './answers';
+import { selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';

@@ -1,6 +1,6 @@
 export { act, aroundOf, foresee } from './act';
 export { closeRefused } from './session';
-export { CASE, hasUnread, selectAnswered, selectWaitsFor, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
+export { hasUnread, selectAnswered, selectWaitsFor, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName, wantedBy } from './box';
 export { selectMaterials, selectOwnMaterials } from './own-materials';
 export { selectGroups, selectKey } from './own-groups';
@@ -12,6 +12,6 @@ export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
 export { browserPorts, localStamp, type Ports } from './ports';
-export { type Aside, asideFile } from './records/commit';
+export { type Aside, asideFile } from './storage/commit';
 export { noteAnswer, createStore, openStore, redone, undone, type Dispatch, type State, type Store } from './store';
 export { useAct, useAfterwards, useApp, useAppDispatch, useLater } from './use-app';

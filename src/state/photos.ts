@@ -1,4 +1,4 @@
-import { BLOB } from './records/envelope';
+import { BLOB } from './storage/envelope';
 import type { Ports } from './ports';
 
 /** Stores a picture as a data URL under its photo's id. Rejects when the browser has no room. */

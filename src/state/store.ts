@@ -2,9 +2,9 @@ import { configureStore, type Middleware, type ThunkAction, type UnknownAction }
 import type { Patch } from 'immer';
 import { cleanEntities, demoEntities, type Kind } from '@/records';
 import { inMemory, type Ports } from './ports';
-import { load, type Loaded } from './records/commit';
-import { keepStored, type Keeper } from './records/keeper';
-import { arrived, changed, loaded, recordsReducer, redone, undone, type Change, type RecordsState } from './records/slice';
+import { load, type Loaded } from './storage/commit';
+import { keepStored, type Keeper } from './storage/keeper';
+import { arrived, changed, loaded, recordsReducer, redone, undone, type Change, type RecordsState } from './storage/slice';
 import { keptInMemory, noteAnswer, sessionReducer, started } from './session';
 
 /** Patches that an action makes of the records, for those who keep them; none for what is only shown. */

@@ -4,6 +4,7 @@ import { LENGTH_RANGE_MM } from '../constants';
 import { readNumber, type CellProblem } from './table';
 import { tableOf } from './hooks-file';
 import { slug } from './slug';
+import { notOneOf } from './nearest';
 
 /** Ids a box may use; core holds no data. */
 export interface BoxIds {
@@ -27,7 +28,8 @@ export function readBoxFile(text: string, ids: BoxIds): { flies: BoxFly[]; probl
       const cell = (cells[column] ?? '').trim().toLowerCase();
       if (cell === '') return null;
       if (allowed.includes(cell)) return cell;
-      bad('cell-not-one-of', column, { allowed: { list: allowed.slice(0, 12) } });
+      const said = notOneOf(cell, allowed);
+      bad(said.code, column, { allowed: { list: said.allowed } });
       return null;
     };
     const number = (column: string, low: number, high: number): number | null => {

@@ -3,6 +3,7 @@ import { LENGTH_RANGE_MM } from '../constants';
 import { tableOf } from './hooks-file';
 import { slug } from './slug';
 import { readNumber, writeTable, type CellProblem } from './table';
+import { notOneOf } from './nearest';
 
 /** A group of naturals of one's own, as a file carries it. Lengths mm: least, usual, most. */
 export interface OwnGroup {
@@ -86,7 +87,11 @@ export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
     const bad = (code: string, column: string, params: CellProblem['params'] = {}, accepted: CellProblem['accepted'] = null) => problems.push({ code, params: { column, got: cells[column] ?? '', ...params }, line, column, got: cells[column] ?? null, accepted });
     const several = <T extends string>(column: string, allowed: readonly T[]): T[] => {
       const found = wordsOf(cells[column] ?? '');
-      if (found.some((word) => !allowed.includes(word as T))) bad('cell-not-one-of', column, { allowed: { list: [...allowed] } }, { list: [...allowed] });
+      const odd = found.find((word) => !allowed.includes(word as T));
+      if (odd !== undefined) {
+        const said = notOneOf(odd, allowed);
+        bad(said.code, column, { allowed: { list: said.allowed } }, { list: [...allowed] });
+      }
       return found.filter((word): word is T => allowed.includes(word as T));
     };
     const length = (column: string): number | null => {

@@ -1,4 +1,5 @@
-import { BELLY, sayShade, type SampleRecord } from '@/records';
+import { sayShade, type SampleRecord } from '@/records';
+import { BELLY } from '@/core/case';
 import { useAct } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';

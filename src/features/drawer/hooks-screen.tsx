@@ -1,4 +1,5 @@
 import { Link, useRouter } from 'expo-router';
+import { Z95 } from '@/core/constants';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { reads, type Hook } from '@/core/hooks';
@@ -33,7 +34,7 @@ function railOf(shown: readonly Shown[], owned: Readonly<Record<string, number>>
   const { hook: first } = shown[0]!;
   return {
     id: `${first.maker}:${first.model}`, maker: first.makerName, model: first.modelName,
-    rungs: shown.map(({ hook, mm }) => ({ id: hook.id, size: hook.size, mm, half: isAbout(hook.shank.source) && hook.shank.sd !== null ? 1.96 * hook.shank.sd * (mm / hook.shank.value) : null, chance: null, lit: false, owned: (owned[hook.id] ?? 0) > 0, pinned: false })),
+    rungs: shown.map(({ hook, mm }) => ({ id: hook.id, size: hook.size, mm, half: isAbout(hook.shank.source) && hook.shank.sd !== null ? Z95 * hook.shank.sd * (mm / hook.shank.value) : null, chance: null, lit: false, owned: (owned[hook.id] ?? 0) > 0, pinned: false })),
   };
 }
 

@@ -1,4 +1,5 @@
 import { Link } from 'expo-router';
+import { CASE } from '@/catalogue';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
@@ -6,7 +7,7 @@ import type { IntentId } from '@/catalogue/ids';
 import { pickingOf, sampleOf } from '@/core/case';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
-import { CASE, libraryCard, selectCatalogue, selectDressing, selectGroups, selectSettings, useAct, useApp } from '@/state';
+import { libraryCard, selectCatalogue, selectDressing, selectGroups, selectSettings, useAct, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';

@@ -1,9 +1,10 @@
 import { useMemo } from 'react';
+import { CASE } from '@/catalogue';
 import { View } from 'react-native';
 import { askedOf } from '@/core/answer';
 import { pickingOf, sampleOf } from '@/core/case';
 import { rankDressings, whyNot, type Dressing } from '@/core/dressings';
-import { CASE, selectCatalogue, selectGroups, selectSettings, useApp } from '@/state';
+import { selectCatalogue, selectGroups, selectSettings, useApp } from '@/state';
 import { matchTitle } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';

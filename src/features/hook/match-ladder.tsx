@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { Z95 } from '@/core/constants';
 import { View } from 'react-native';
 import { insectsToSettle, measuresToSettle, modelsInOrder, railOf, type Answer } from '@/core/answer';
 import { isAbout } from '@/core/quantity';
@@ -19,7 +20,7 @@ function railFrom(answer: Answer, model: number, lit: ReadonlySet<string>, words
     open: settled?.measures ? { short: words('hook.tape-short', { count: settled.measures }), said: words('hook.tape-said', { count: settled.measures }) } : null,
     rungs: hooks.map((hook) => {
       const { shank } = columns.hooks[columns.at.get(hook.id)!]!;
-      const half = isAbout(shank.source) && shank.sd !== null ? 1.96 * shank.sd * (hook.carry_mm / shank.value) : null;
+      const half = isAbout(shank.source) && shank.sd !== null ? Z95 * shank.sd * (hook.carry_mm / shank.value) : null;
       return { id: hook.id, size: hook.size, mm: hook.carry_mm, half, chance: lit.has(hook.id) ? `${Math.round(hook.probability! * 100)} %` : null, lit: lit.has(hook.id), owned: hook.owned > 0, pinned: hook.pinned };
     }),
   };
@@ -47,7 +48,7 @@ export function MatchLadder({ answer, chosen, onRung, on }: { answer: Answer; ch
     return rail;
   };
   const open = shown.slice(0, FIRST).some((model) => railAt(model).open);
-  const half = Math.max(1.96 * answer.natural.length.seMm * (answer.target_mm / answer.natural.length.meanMm), answer.target_mm * 0.02);
+  const half = Math.max(Z95 * answer.natural.length.seMm * (answer.target_mm / answer.natural.length.meanMm), answer.target_mm * 0.02);
   const nearest = best.map((hook) => hook.carry_mm);
   const low = Math.min(answer.target_mm * 0.68, ...nearest) * 0.98;
   const high = Math.max(answer.target_mm * 1.42, ...nearest) * 1.02;

@@ -1,10 +1,11 @@
 import { useState } from 'react';
+import { BELLY } from '@/core/case';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import type { RiseFormId, SeenId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import type { AskedId } from '@/core/belief';
-import { BELLY, saySeen, setSample, type SampleRecord } from '@/records';
+import { saySeen, setSample, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { BellyInWords } from '@/features/colour-words';
 import { useSpeech, useWords } from '@/features/shell';

@@ -1,9 +1,9 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import pictograms from '@/catalogue/pictograms.json';
-import { ANSWERS } from '@/catalogue';
+import { CASE, ANSWERS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
 import { matchSchema, sampleSchema, specimen } from '@/records';
-import { CASE, selectSettings, type Store } from '@/state';
+import { selectSettings, type Store } from '@/state';
 import { sightingOf } from '@/core/case';
 import { openScreen } from '../__tests__/screen';
 import { LOOKS } from './all-signs';

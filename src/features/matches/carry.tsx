@@ -70,10 +70,10 @@ export function ReadMatch() {
               <View key={id} className="gap-1">
                 <Say weight="medium">{words('carry.holds', { title: matchTitle(match, speech, words), insects: words('carry.insects', { count: sample.specimens.filter((item) => item.body.mm !== null).length }), photos: words('carry.photos', { count: Object.keys(read.bundle.pictures).length }) })}</Say>
                 {id in here ? <Say size="small">{words('carry.here')}</Say> : null}
-                {reading ? <ReadingReport reading={reading} held={CARRIED.reduce((sum, kind) => sum + Object.keys(read.bundle[kind]).length, 0)} /> : null}
               </View>
             );
           })}
+          {reading ? <ReadingReport reading={reading} held={CARRIED.reduce((sum, kind) => sum + Object.keys(read.bundle[kind]).length, 0)} /> : null}
           <View className="flex-row gap-3">
             <Button kind="main" label={words('carry.take')} onPress={() => void take(read.bundle)} />
             <Button kind="quiet" label={words('carry.leave')} onPress={() => setRead({ at: 'rest' })} />

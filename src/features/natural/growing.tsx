@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { BELLY } from '@/core/case';
 import { View } from 'react-native';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import { GROWING_ON, labOfShade } from '@/catalogue';
@@ -6,7 +7,7 @@ import { driftedLab, growingOn, leadsTo, type Drift, type Grown } from '@/core/b
 import { hexOfLab, shadeOf, type Lab } from '@/core/colour';
 import { Z95 } from '@/core/constants';
 import type { LengthStats } from '@/core/naturals';
-import { BELLY, followMatch, type MatchRecord, type SampleRecord } from '@/records';
+import { followMatch, type MatchRecord, type SampleRecord } from '@/records';
 import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';

@@ -1,10 +1,11 @@
 import { createSelector } from '@reduxjs/toolkit';
+import { CASE } from '@/catalogue';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
 import { hasDemo, isLow, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
 import { waitsFor } from '@/core/case';
-import { CASE, useAct, useApp, type State } from '@/state';
+import { useAct, useApp, type State } from '@/state';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { MatchList, selectMatchIds } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';

@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import ids from '@/catalogue/ids.json';
-import { loaded } from '@/state/records/slice';
+import { loaded } from '@/state/storage/slice';
 import { selectDevice, selectSettings } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf-screens';

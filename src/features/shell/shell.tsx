@@ -162,7 +162,7 @@ const placeScreen: NonNullable<TabSlotProps['renderFn']> = (descriptor, { isFocu
 
 /** Says on the page itself whether all is written; by itself, so that a key typed does not draw the places anew. */
 function Saved() {
-  const saved = useApp((state) => state.session.saved);
+  const saved = useApp((state) => state.session.saved && !state.session.inMemory);
   useEffect(() => void (document.documentElement.dataset.saved = saved ? 'yes' : 'no'), [saved]);
   return null;
 }

@@ -1,13 +1,11 @@
 import type { DoingId, FoundId, RegionId, SeenId } from '@/catalogue/ids';
 import type { AskedId } from '@/core/belief';
+import { BELLY } from '@/core/case';
 import { parseColour } from '@/core/colour';
 import { LENGTH_RANGE_MM } from '@/core/constants';
 import { longerSex } from '@/core/naturals';
 import { command, found } from '../command';
 import { specimen, type Measure, type SampleRecord, type SpecimenRecord } from './schema';
-
-/** The region that a tier matches and names. */
-export const BELLY = 'abdomen-belly';
 
 interface OfSample {
   sampleId: string;

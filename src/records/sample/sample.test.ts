@@ -1,3 +1,4 @@
+import { BELLY } from '@/core/case';
 import { around } from '../__tests__/around';
 import { cleanEntities } from '../demo';
 import { newMatch } from '../match/commands';
@@ -28,14 +29,14 @@ test('taken back, what was only said goes; what is measured or on the clock stay
   const back = (sign: string, answer = '') => command.takeBack.run(draft, { sampleId, sign, answer }, here);
   command.setSample.run(draft, { sampleId, rough: { mm: 8, halfMm: 1, how: 'chip' }, water: 'fast' }, here);
   command.saySeen.run(draft, { sampleId, seen: 'duns', on: true }, here);
-  command.sayShade.run(draft, { sampleId, region: command.BELLY, shade: 'dark-olive' }, here);
+  command.sayShade.run(draft, { sampleId, region: BELLY, shade: 'dark-olive' }, here);
   back('length'); back('water'); back('seen', 'duns'); back('belly'); back('month'); back('month');
   expect(sample()).toMatchObject({ rough: null, water: null, seen: [], shades: {}, leftOut: ['month'] });
   const id = command.addSpecimen.run(draft, { sampleId }, here);
   command.typeMeasure.run(draft, { sampleId, of: { specimenId: id }, measure: { mm: 8, typed: null } }, here);
-  command.typeColour.run(draft, { sampleId, region: command.BELLY, text: '#8a7f3c' }, here);
+  command.typeColour.run(draft, { sampleId, region: BELLY, text: '#8a7f3c' }, here);
   back('length'); back('belly');
-  expect(sample()).toMatchObject({ leftOut: ['month', 'length', 'belly'], colours: { [command.BELLY]: '#8a7f3c' }, specimens: [{ body: { mm: 8 } }] });
+  expect(sample()).toMatchObject({ leftOut: ['month', 'length', 'belly'], colours: { [BELLY]: '#8a7f3c' }, specimens: [{ body: { mm: 8 } }] });
   command.weighAgain.run(draft, { sampleId, what: 'length' }, here);
   expect(sample().leftOut).toEqual(['month', 'belly']);
 });

@@ -36,85 +36,60 @@ describe('a write that fails', () => {
   afterEach(() => jest.useRealTimers());
   const pass = (ms: number) => jest.advanceTimersByTimeAsync(ms);
 
-  test('is named with its record and its reason, and what was typed stays on the screen', async () => {
-    const { storage, state } = refusing('QuotaExceededError');
-    const tab = await open({ storage });
-    tab.make();
-    await pass(200);
-    state.refuses = true;
-    tab.type('weir');
-    await pass(200);
-    expect(tab.session()).toMatchObject({ saved: false, unkept: { keys: ['sample/s1'], why: 'full' } });
-    expect(tab.entities().sample.s1!.place).toBe('weir');
-    expect(placeStored(storage)).toBe('');
-  });
-  test('is tried again by itself, later each time, until there is room', async () => {
-    const { storage, state } = refusing('QuotaExceededError');
-    const tab = await open({ storage });
-    tab.make();
-    await pass(200);
-    state.refuses = true;
-    const before = state.tries;
-    tab.type('weir');
-    await pass(150 + 1000 + 2000 + 4000 + 10);
-    expect(state.tries - before).toBe(4);
-    state.refuses = false;
-    await pass(8000);
-    expect(placeStored(storage)).toBe('weir');
-    expect(tab.session()).toMatchObject({ saved: true, unkept: null });
-  });
-  test('is never further apart than a minute', async () => {
-    const { storage, state } = refusing('QuotaExceededError');
-    const tab = await open({ storage });
-    tab.make();
-    await pass(200);
-    state.refuses = true;
-    tab.type('weir');
-    await pass(5 * 60_000);
-    const before = state.tries;
-    await pass(3 * 60_000);
-    expect(state.tries - before).toBe(3);
-  });
-  test('goes with the next change, which is kept with it', async () => {
-    const { storage, state } = refusing('QuotaExceededError');
-    const tab = await open({ storage });
-    tab.make();
-    await pass(200);
-    state.refuses = true;
-    tab.type('weir');
-    await pass(200);
-    state.refuses = false;
-    tab.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'fast')));
-    await pass(160);
-    expect(readEnvelope(storage.texts['sample/s1']!)!.data).toMatchObject({ place: 'weir', water: 'fast' });
-    expect(tab.session().saved).toBe(true);
-  });
-  test('goes when the page is seen again', async () => {
-    const { storage, state } = refusing('AbortError');
-    const tab = await open({ storage });
-    tab.make();
-    await pass(200);
-    state.refuses = true;
-    tab.type('weir');
-    await pass(200);
-    expect(tab.session().unkept!.why).toBe('refused');
-    state.refuses = false;
-    await tab.keeper.look();
-    expect([placeStored(storage), tab.session().unkept]).toEqual(['weir', null]);
-  });
-  test('undone meanwhile it is the undone value that is kept', async () => {
-    const { storage, state } = refusing('QuotaExceededError');
+  /** A tab with a sample that is kept, in a store that refuses from here on; `weir` is typed and so much time goes by. */
+  async function refused(ms: number, name = 'QuotaExceededError') {
+    const { storage, state } = refusing(name);
     const tab = await open({ storage });
     tab.make();
     tab.type('ford');
     await pass(200);
     state.refuses = true;
+    const before = state.tries;
     tab.type('weir');
-    await pass(200);
+    await pass(ms);
+    return { ...tab, state, tries: () => state.tries - before };
+  }
+
+  test('is named with its record and its reason, and what was typed stays on the screen', async () => {
+    const tab = await refused(200);
+    expect(tab.session()).toMatchObject({ saved: false, unkept: { keys: ['sample/s1'], why: 'full' } });
+    expect([tab.entities().sample.s1!.place, placeStored(tab.storage)]).toEqual(['weir', 'ford']);
+  });
+  test('is tried again by itself, later each time, until there is room', async () => {
+    const tab = await refused(150 + 1000 + 2000 + 4000 + 10);
+    expect(tab.tries()).toBe(4);
+    tab.state.refuses = false;
+    await pass(8000);
+    expect(placeStored(tab.storage)).toBe('weir');
+    expect(tab.session()).toMatchObject({ saved: true, unkept: null });
+  });
+  test('is never further apart than a minute', async () => {
+    const tab = await refused(5 * 60_000);
+    const before = tab.tries();
+    await pass(3 * 60_000);
+    expect(tab.tries() - before).toBe(3);
+  });
+  test('goes with the next change, which is kept with it', async () => {
+    const tab = await refused(200);
+    tab.state.refuses = false;
+    tab.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'fast')));
+    await pass(160);
+    expect(readEnvelope(tab.storage.texts['sample/s1']!)!.data).toMatchObject({ place: 'weir', water: 'fast' });
+    expect(tab.session().saved).toBe(true);
+  });
+  test('goes when the page is seen again', async () => {
+    const tab = await refused(200, 'AbortError');
+    expect(tab.session().unkept!.why).toBe('refused');
+    tab.state.refuses = false;
+    await tab.keeper.look();
+    expect([placeStored(tab.storage), tab.session().unkept]).toEqual(['weir', null]);
+  });
+  test('undone meanwhile it is the undone value that is kept', async () => {
+    const tab = await refused(200);
     tab.store.dispatch(undone());
-    state.refuses = false;
+    tab.state.refuses = false;
     await pass(2000);
-    expect([placeStored(storage), tab.entities().sample.s1!.place]).toEqual(['ford', 'ford']);
+    expect([placeStored(tab.storage), tab.entities().sample.s1!.place]).toEqual(['ford', 'ford']);
   });
 });
 
@@ -140,26 +115,44 @@ test('without any store the app runs in memory and says so; pictures too', async
 });
 
 describe('storage that was emptied under the open page', () => {
-  test('is filled again when the page is seen', async () => {
+  const ALL = ['device/this', 'sample/s1', 'settings/main'];
+  async function emptied() {
     const tab = await open();
     tab.make();
     await tab.keeper.flush();
     for (const key of Object.keys(tab.storage.texts)) delete tab.storage.texts[key];
+    return { ...tab, keys: () => Object.keys(tab.storage.texts).sort() };
+  }
+  test('is filled again when the page is seen', async () => {
+    const tab = await emptied();
     await tab.keeper.look();
     await tab.keeper.flush();
-    expect(Object.keys(tab.storage.texts).sort()).toEqual(['device/this', 'sample/s1', 'settings/main']);
-    expect(tab.session().saved).toBe(true);
+    expect([tab.keys(), tab.session().saved]).toEqual([ALL, true]);
   });
   test('is filled again by the next change, the other records too', async () => {
-    const tab = await open();
-    tab.make();
-    await tab.keeper.flush();
-    for (const key of Object.keys(tab.storage.texts)) delete tab.storage.texts[key];
+    const tab = await emptied();
     tab.type('weir');
     await tab.keeper.flush();
     await tab.keeper.flush();
-    expect(Object.keys(tab.storage.texts).sort()).toEqual(['device/this', 'sample/s1', 'settings/main']);
-    expect(placeStored(tab.storage)).toBe('weir');
+    expect([tab.keys(), placeStored(tab.storage)]).toEqual([ALL, 'weir']);
+  });
+  test('what is written while it is looked is not taken for lost', async () => {
+    const tab = await open();
+    let answer = () => undefined as void;
+    const { getAllKeys } = tab.storage;
+    tab.storage.getAllKeys = async () => {
+      const keys = await getAllKeys();
+      return new Promise((done) => { answer = () => done(keys); });
+    };
+    const looked = tab.keeper.look();
+    await Promise.resolve();
+    tab.make();
+    await tab.keeper.flush();
+    const writes = tab.storage.writes.length;
+    answer();
+    await looked;
+    await tab.keeper.flush();
+    expect(tab.storage.writes).toHaveLength(writes);
   });
   test('what was deleted by the tier does not come back', async () => {
     const tab = await open();

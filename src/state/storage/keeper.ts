@@ -110,8 +110,10 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
 
   /** Writes again what was stored once and is not any more. */
   const restore = async () => {
+    // What is written while it is asked is not missed.
+    const known = new Set(revisions.keys());
     const stored = new Set(await ports.storage.getAllKeys());
-    const lost = whole(entities(), (key) => revisions.has(key) && !stored.has(key));
+    const lost = whole(entities(), (key) => known.has(key) && !stored.has(key));
     for (const patch of lost) revisions.delete(keyOfPatch(patch));
     enqueue(lost);
   };
