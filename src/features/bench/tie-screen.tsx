@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { formatLength } from '@/core/units';
 import { selectAnswered, useApp } from '@/state';
-import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
+import { Missing, PageHeading, useKeyDown, useRedLamp, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Button, Digits, Say } from '@/ui/primitives';
 import { StepCaution, StepCheck } from './card-view';
@@ -25,23 +25,19 @@ export function TieScreen({ id }: { id: string }) {
   const card = answered?.status === 'answered' ? answered.answer.card : null;
   const count = card?.steps.length ?? 0;
   useTitle(words('tie.title', { dressing: card?.dressing.name ?? '' }));
-  useEffect(() => {
-    const go = (by: number) => {
-      setMend(false);
-      setIndex((now) => Math.min(Math.max(0, now + by), Math.max(0, count - 1)));
-    };
-    const onKey = (event: KeyboardEvent) => {
-      // What has the focus answers its own keys: a button the space bar, a choice the arrows too.
-      const at = event.target as HTMLElement | null;
-      if ((event.key === ' ' && at?.closest?.('button, [role=radio]')) || (event.key.startsWith('Arrow') && at?.closest?.('[role=radio]'))) return;
-      const by = { ' ': 1, PageDown: 1, ArrowRight: 1, PageUp: -1, ArrowLeft: -1 }[event.key];
-      if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
-      event.preventDefault();
-      go(by);
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [count]);
+  const go = (by: number) => {
+    setMend(false);
+    setIndex((now) => Math.min(Math.max(0, now + by), Math.max(0, count - 1)));
+  };
+  useKeyDown((event) => {
+    // What has the focus answers its own keys: a button the space bar, a choice the arrows too.
+    const at = event.target as HTMLElement | null;
+    if ((event.key === ' ' && at?.closest?.('button, [role=radio]')) || (event.key.startsWith('Arrow') && at?.closest?.('[role=radio]'))) return;
+    const by = { ' ': 1, PageDown: 1, ArrowRight: 1, PageUp: -1, ArrowLeft: -1 }[event.key];
+    if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
+    event.preventDefault();
+    go(by);
+  });
   if (!card) return <Missing what="match" list="/matches" />;
   const step = card.steps[Math.min(index, count - 1)]!;
   const next = card.steps[index + 1];

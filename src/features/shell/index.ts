@@ -5,5 +5,6 @@ export { Page, PageHeading, useTitle } from './page';
 export { CautionOfTheDay } from './caution-of-the-day';
 export { Shell, useRedLamp, useThumb, useValleyTime, useWide } from './shell';
 export { SpeechProvider, useSpeech, useWords } from './speech-context';
+export { useKeyDown } from './use-key-down';
 export { useNewMatch } from './use-new-match';
 export { useWidth } from './use-width';

@@ -15,6 +15,7 @@ import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDis
 import { Button, Say } from '@/ui/primitives';
 import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
 import { Keeping } from './keeping';
+import { useKeyDown } from './use-key-down';
 import { useNewMatch } from './use-new-match';
 import { useNewVersion } from './use-new-version';
 import { useSpeech, useWords } from './speech-context';
@@ -126,27 +127,23 @@ function useKeys(): void {
   const newMatch = useNewMatch();
   const router = useRouter();
   const path = usePathname();
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement | null;
-      const typing = target !== null && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
-      if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
-        event.preventDefault();
-        dispatch(event.shiftKey ? redone() : undone());
-        return;
-      }
-      if (!letterKeys || typing || event.ctrlKey || event.metaKey || event.altKey) return;
-      if (event.key === 'n') {
-        event.preventDefault();
-        newMatch();
-      }
-      const match = /^\/matches\/([^/]+)\/(natural|hook|dressing|bench|water)$/.exec(path);
-      const step = (['natural', 'hook', 'dressing', 'bench', 'water'] as const)[Number(event.key) - 1];
-      if (match && step) router.navigate({ pathname: '/matches/[id]/[step]', params: { id: match[1]!, step } });
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [dispatch, letterKeys, newMatch, path, router]);
+  useKeyDown((event) => {
+    const target = event.target as HTMLElement | null;
+    const typing = target !== null && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName);
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      event.preventDefault();
+      dispatch(event.shiftKey ? redone() : undone());
+      return;
+    }
+    if (!letterKeys || typing || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (event.key === 'n') {
+      event.preventDefault();
+      newMatch();
+    }
+    const match = /^\/matches\/([^/]+)\/(natural|hook|dressing|bench|water)$/.exec(path);
+    const step = (['natural', 'hook', 'dressing', 'bench', 'water'] as const)[Number(event.key) - 1];
+    if (match && step) router.navigate({ pathname: '/matches/[id]/[step]', params: { id: match[1]!, step } });
+  });
 }
 
 /**

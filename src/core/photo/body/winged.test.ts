@@ -157,7 +157,8 @@ describe('where an abdomen leaves off at its tails', () => {
     const [w, h] = [200, 60];
     const rows = (half: number, from: number) => Uint8Array.from({ length: w * h }, (_, at) => (at % w >= from && Math.abs(((at / w) | 0) + 0.5 - 30) < half ? 1 : 0));
     const line: Spot[] = Array.from({ length: 101 }, (_, index): Spot => [20 + index, 30]);
-    const beside = (from: number) => besideEnd({ all: Uint8Array.from(rows(14, from), (value, at) => value | rows(5, 0)[at]!), trunk: rows(5, 0), width: w, height: h, radius: 5 }, line);
+    const trunk = rows(5, 0);
+    const beside = (from: number) => besideEnd({ all: Uint8Array.from(rows(14, from), (value, at) => value | trunk[at]!), trunk, width: w, height: h, radius: 5 }, line);
     expect(beside(105)).toBeCloseTo(2.8, 0);
     expect(beside(115)).toBeCloseTo(1, 1);
   });
