@@ -11,6 +11,8 @@ const modern = (importSource) => ['@swc/jest', {
 }];
 
 const shared = {
+  // A test's world is a sandbox that looks every global up anew: these are handed in, because loops over numbers ask for them all the time.
+  sandboxInjectedGlobals: ['Array', 'Boolean', 'Error', 'Float32Array', 'Float64Array', 'Int32Array', 'JSON', 'Map', 'Math', 'Number', 'Object', 'Promise', 'RegExp', 'Set', 'String', 'Uint8Array', 'WeakMap'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transformIgnorePatterns: [`/node_modules/(?!(${esm})/?)`],
 };
