@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { join } from 'node:path';
 import { deltaE, labOfHex } from '../src/core/colour';
-import { mayHaveWings } from '../src/core/naturals';
+import { stageRow } from '../src/catalogue';
 import { anyScene, type Scene } from '../src/standins/camera';
 import type { Measured } from '../tools/measure-scenes';
 
@@ -20,7 +20,7 @@ function measured(scenes: readonly Scene[]): Promise<Measured[]> {
     child.stdout.on('data', (part: Buffer) => out.push(part));
     child.on('error', failed);
     child.on('close', () => done(JSON.parse(Buffer.concat(out).toString()) as Measured[]));
-    child.stdin.end(JSON.stringify(scenes.map((scene) => ({ scene, asked: { winged: mayHaveWings(scene.insects[0]!.stage) } }))));
+    child.stdin.end(JSON.stringify(scenes.map((scene) => ({ scene, asked: { winged: stageRow(scene.insects[0]!.stage).traits.includes('winged') } }))));
   });
 }
 

@@ -29,8 +29,8 @@ function styles(): string {
 }
 
 function stages(): string {
-  const rows = ids.stages.map((stage) => `| ${stage.id} | ${stage.name} | ${stage.alias.join(', ')} | ${stage.style} | ${stage.face} | ${stage.girth} | ${stage.ride} |`);
-  return ['| id | name | alias | default style | face | girth | ride |', '|---|---|---|---|---|---|---|', ...rows].join('\n');
+  const rows = ids.stages.map((stage) => `| ${stage.id} | ${stage.name} | ${stage.alias.join(', ')} | ${stage.style} | ${stage.face} | ${stage.girth} | ${stage.ride} | ${stage.traits.join(', ')} | ${stage.regions.join(', ')} |`);
+  return ['| id | name | alias | default style | face | girth | ride | traits | colours asked for |', '|---|---|---|---|---|---|---|---|---|', ...rows].join('\n');
 }
 
 function options(entries: readonly { id: string; default?: string; options?: Entry[]; answers?: Entry[] }[]): string {

@@ -2,7 +2,7 @@ import ids from '../src/catalogue/ids.json';
 
 /** Name of the union type of each kind of id. */
 const TYPE_NAMES: Record<keyof typeof ids, string> = {
-  orders: 'OrderId', stages: 'StageId', styles: 'StyleId', regions: 'RegionId', surfaces: 'SurfaceId', views: 'ViewId', faces: 'FaceId',
+  orders: 'OrderId', stages: 'StageId', traits: 'TraitId', styles: 'StyleId', regions: 'RegionId', surfaces: 'SurfaceId', views: 'ViewId', faces: 'FaceId',
   parts: 'PartId', functions: 'FunctionId', bases: 'BaseId', landmarks: 'LandmarkId', rides: 'RideId', levels: 'LevelId', waters: 'WaterId',
   'water-kinds': 'WaterKindId', faunas: 'FaunaId', 'barb-rules': 'BarbRuleId', bends: 'BendId', eyes: 'EyeId', points: 'PointId', barbs: 'BarbId', wires: 'WireId',
   makers: 'DemoMakerId', found: 'FoundId', doing: 'DoingId', seen: 'SeenId', lights: 'LightId', rigs: 'RigId', positions: 'PositionId',

@@ -25,7 +25,7 @@ test('of the same insects, signs that are tempered say too little', () => {
 });
 
 test('stopped at certain it is right about as often as it says, and no answer is asked for that cannot be seen', () => {
-  const { certain, answers } = stoppingTiers(100);
+  const { certain, answers } = stoppingTiers(300);
   const said = certain.bins.reduce((sum, bin) => sum + bin.said * bin.n, 0) / certain.n;
   expect(certain.first).toBeGreaterThan(said - 0.05);
   expect(answers).toBeLessThanOrEqual(5);

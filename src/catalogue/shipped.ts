@@ -10,6 +10,7 @@ import landAndOthers from './dressings/land-and-others.json';
 import mayfly from './dressings/mayfly.json';
 import midge from './dressings/midge.json';
 import stonefly from './dressings/stonefly.json';
+import type { OrderId, StageId } from './ids';
 import ids from './ids.json';
 import { KNOWN } from './known-ids';
 import makers from './makers.json';
@@ -29,6 +30,12 @@ export interface Maker {
 export const SHIPPED_MAKERS = makers as Maker[];
 export const STYLES = ids.styles as Style[];
 export const STAGES = ids.stages as StageRow[];
+/** The stage that most people know an order by. */
+export const faceOf = (order: OrderId): StageId => ids.orders.find((row) => row.id === order)!.face as StageId;
+
+/** The row of a stage. */
+export const stageRow = (id: StageId): StageRow => STAGES.find((row) => row.id === id)!;
+
 export const MATERIALS = materials as Material[];
 
 export const TOOLS = tools as Tool[];

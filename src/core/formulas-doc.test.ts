@@ -7,7 +7,7 @@ import { threadDiameter, woundCut } from './tying';
 
 const at14 = { shankMm: 7, gapeMm: referenceGape(7), eyeMm: referenceEye(7), wireMm: referenceWire(7) };
 const dun = REFERENCE_ONLY.styles.find((style) => style.id === 'upright-dun')!;
-const three = lengthStats([8.1, 8.4, 7.9], 'typed', 'mayfly/dun');
+const three = lengthStats([8.1, 8.4, 7.9], 'typed', 0.02);
 const carryOf = (n: number) => carry(dun, { shankMm: referenceShank(n), eyeMm: referenceEye(referenceShank(n)), bend: 'round', pathFactor: pathFactor(dun, 'round')!, beadMm: 0, seatMm: 0, reading: 'default' });
 const long = (school: 'number' | 'catalogue-step') => labelDimensions('12', 2, 0, school)!.shankMm;
 

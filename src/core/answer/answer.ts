@@ -3,7 +3,7 @@ import { reason, type Reason } from '../code';
 import { colourOf, labOfHex, shadeOf } from '../colour';
 import { askedFor, beforeSecond, NO_PICKING, rankDressings, readiness, type Asked, type Dressing, type RankedDressing } from '../dressings';
 import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, xOf, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
-import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, type LengthStats } from '../naturals';
+import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, postureCv, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample } from './answer-shape';
 import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
@@ -240,7 +240,7 @@ function sampleWarnings(sample: Sample, stats: LengthStats): Reason[] {
 export function answer(sample: Sample, choices: Choices, catalogue: Catalogue, top = LISTED): Answer {
   const row = catalogue.stages.find((stage) => stage.id === sample.stage)!;
   const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order)!;
-  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, sample.stage, sample.halfWidthMm ?? null);
+  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, postureCv(row), sample.halfWidthMm ?? null);
   const caseMm = caseFrom(sample.caseMm, stats.meanMm);
   const chosen = chooseDressing(sample, catalogue, choices, row, stats, caseMm);
   const dressing = chosen.first?.dressing ?? null;

@@ -59,8 +59,8 @@ describe('the key as data', () => {
     }
     for (const table of [...Object.values(KEY.odds.seen), ...Object.values(KEY.odds.rise)]) for (const stage of Object.keys(table)) expect(KEY.ids).toContain(stage);
   });
-  test('109 groups: lengths in order, months of the year, stages of the list, colours that have a centre', () => {
-    expect(GROUPS).toHaveLength(109);
+  test('114 groups: lengths in order, months of the year, stages of the list, colours that have a centre', () => {
+    expect(GROUPS).toHaveLength(114);
     for (const group of GROUPS) {
       for (const month of group.months) expect(month).toBeGreaterThanOrEqual(1);
       for (const entry of group.stages) {
@@ -251,7 +251,7 @@ describe('what is no sign weighs as a likelihood that sums to one over what coul
   const entry = (id: string, stage: StageId) => group(id).stages.find((item) => item.stage === stage)!;
   test('months and waters', () => {
     for (const { members } of [KEY]) for (const [index] of KEY.ids.entries()) for (const member of members[index]!) {
-      expect([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].reduce((sum, month) => sum + monthLikelihood(member.group, member.entry, month), 0)).toBeCloseTo(1, 9);
+      expect([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12].reduce((sum, month) => sum + monthLikelihood(member.group, member.entry, member.young, month), 0)).toBeCloseTo(1, 9);
       expect(['fast', 'slow', 'still'].reduce((sum, water) => sum + waterLikelihood(member.group, water), 0)).toBeCloseTo(1, 9);
     }
   });
@@ -290,8 +290,8 @@ describe('what is no sign weighs as a likelihood that sums to one over what coul
     const made = (stage: StageId, more: object) => ({ ...group('m01'), waters: ['fast'], months: [5, 6], ...more, stages: [{ stage, length_mm: null, shades: [] }] });
     const dun = made('mayfly/dun', {});
     // Months asked 0.4 0.5 0.8 and six of 1 then 0.8 0.5 0.4; a month beside the season 0.45, further off 0.08: together 3.332.
-    expect([5, 4, 3, 12].map((month) => monthLikelihood(dun, dun.stages[0]!, month))).toEqual([1 / 3.332, 0.45 / 3.332, 0.064 / 3.332, 0.032 / 3.332].map((value) => expect.closeTo(value, 6)));
-    expect(monthLikelihood(made('mayfly/nymph', {}), made('mayfly/nymph', {}).stages[0]!, 1)).toBeCloseTo(0.4 / 9.4, 6);
+    expect([5, 4, 3, 12].map((month) => monthLikelihood(dun, dun.stages[0]!, false, month))).toEqual([1 / 3.332, 0.45 / 3.332, 0.064 / 3.332, 0.032 / 3.332].map((value) => expect.closeTo(value, 6)));
+    expect(monthLikelihood(made('mayfly/nymph', {}), made('mayfly/nymph', {}).stages[0]!, true, 1)).toBeCloseTo(0.4 / 9.4, 6);
     expect([waterLikelihood(dun, 'fast'), waterLikelihood(dun, 'still'), waterLikelihood({ ...dun, waters: [] }, 'still')]).toEqual([1 / 1.5, 0.25 / 1.5, 1 / 3].map((value) => expect.closeTo(value, 9)));
     // Of any length 0.03, as likely in each doubling from 0.5 to 120 mm (ln 240 = 5.4806).
     expect(lengthLikelihood([6, 8, 10.5], { mm: 60, sd: 0.4 })).toBeCloseTo(0.03 / (60 * 5.4806), 8);

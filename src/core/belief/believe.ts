@@ -100,7 +100,7 @@ function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[
   const here = key.members.map((members) => {
     const lives = members.map(({ group }) => sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region));
     const count = lives.filter(Boolean).length;
-    return members.map(({ group, entry }, index) => (lives[index] ? (1 / count) * (sighting.water === null ? 1 : waterLikelihood(group, sighting.water)) * (month === null ? 1 : monthLikelihood(group, entry, month)) : 0));
+    return members.map(({ group, entry, young }, index) => (lives[index] ? (1 / count) * (sighting.water === null ? 1 : waterLikelihood(group, sighting.water)) * (month === null ? 1 : monthLikelihood(group, entry, young, month)) : 0));
   });
   presences.set(key, { place, here });
   return here;

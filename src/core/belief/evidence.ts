@@ -6,8 +6,6 @@ import type { GroupStage, Key, NaturalGroup } from './key-data';
 /** A length that was read, mm with its standard deviation, or only said to lie between two (null: open on that side). */
 export type LengthSeen = { mm: number; sd: number } | { fromMm: number | null; toMm: number | null };
 
-/** The young are in the water all year. */
-const YOUNG = /\/(nymph|larva|cased-larva|free-larva)$/;
 const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
 const WATERS = 3;
 const { normal } = jStat;
@@ -75,9 +73,9 @@ export function usualColour(key: Key, lab: Lab): number {
 }
 
 /** Share of a group's naturals that are met in a month, 1–12: the young whenever a tier looks, adults in their season and less beside it. Sums to 1 over the year. Source: domain §2. */
-export function monthLikelihood(group: NaturalGroup, entry: GroupStage, month: number): number {
+export function monthLikelihood(group: NaturalGroup, entry: GroupStage, young: boolean, month: number): number {
   const months = entry.months ?? group.months;
-  const always = YOUNG.test(entry.stage) || months.length === 0;
+  const always = young || months.length === 0;
   const weight = (of: number) => asked[of - 1]! * (always || months.includes(of) ? 1 : months.some((other) => [1, 11].includes(Math.abs(other - of))) ? monthBeside : monthOutside);
   return weight(month) / MONTHS.reduce((sum, of) => sum + weight(of), 0);
 }

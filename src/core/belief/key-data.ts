@@ -1,4 +1,4 @@
-import type { FaunaId, OrderId, SignId, StageId } from '@/catalogue/ids';
+import type { FaunaId, OrderId, SignId, StageId, TraitId } from '@/catalogue/ids';
 import type { Lab } from '../colour';
 
 /** A sign of the key, or where, doing what and in what light the insect was: all are asked alike. */
@@ -78,7 +78,7 @@ export interface KeySource {
   odds: WaterOdds;
   groups: readonly NaturalGroup[];
   colours: ColourWords;
-  stages: readonly { id: StageId; order: OrderId }[];
+  stages: readonly { id: StageId; order: OrderId; traits: readonly TraitId[] }[];
 }
 
 /** [sign][stage][answer]. */
@@ -100,6 +100,8 @@ export interface Key extends KeySource {
 export interface Member {
   group: NaturalGroup;
   entry: GroupStage;
+  /** Its stage is met all the year, whenever its group's season is. */
+  young: boolean;
   /** Its tails by answer, where a group has its own; they sum to 1. */
   tails: readonly number[];
 }

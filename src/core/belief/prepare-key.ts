@@ -61,8 +61,9 @@ export function prepareKey(source: KeySource): Key {
     prior: ids.map((id) => data.stages[id]?.prior ?? 0.1),
     table,
     alone,
-    members: ids.map((id) => groups.flatMap((group) => group.stages.flatMap((entry) => (entry.stage === id ? [{
+    members: source.stages.map(({ id, traits }) => groups.flatMap((group) => group.stages.flatMap((entry) => (entry.stage === id ? [{
       group, entry,
+      young: traits.includes('young'),
       tails: answers.tails ? observed(tailsOfGroup(written(data.stages[id]?.signs.tails, answers.tails), tailsAt(group, id), answers.tails), 'tails', id, source) : [],
     }] : [])))),
   };

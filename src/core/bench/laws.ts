@@ -2,7 +2,7 @@ import type { FunctionId, StageId } from '@/catalogue/ids';
 import type { Param } from '../code';
 import { BENCH } from '../constants';
 import type { Dressing, DressingPart } from '../dressings';
-import { hookLength, type Style } from '../hooks';
+import { hookLength, type StageRow, type Style } from '../hooks';
 import { layOnHook } from '../tying/lay';
 import type { Material } from '../materials';
 import type { Card, CardPart } from '../tying/card-shape';
@@ -14,6 +14,8 @@ export interface LawInput {
   style: Style;
   materials: readonly Material[];
   naturalMm: number;
+  /** Rows of the stages it is made for. */
+  stages: readonly Pick<StageRow, 'id' | 'traits'>[];
   /** For each natural it is made for the tails it may have; empty where nothing says so. */
   tails: readonly (readonly number[])[];
 }
@@ -27,8 +29,6 @@ const HAIR_USES: ReadonlySet<FunctionId> = new Set(['wing.hair', 'wing.down']);
 /** Least and most that a wing over the back stands past the bend, in shanks; by how the fly is used. Source: domain §4. */
 const REACH = { roof: [0.1, 0.35], short: [-0.35, 0], sunk: [-0.15, 0.1] } as const;
 const WIDE_HOLE = /(countersink|large hole|wide hole|big hole) (to|toward|towards) the (eye|front)/i;
-/** Stages whose overall length is more than the iron carries, by what carries the rest; tail threads of others do not count as body. */
-const CARRIES: ReadonlySet<StageId> = new Set(['damselfly/nymph', 'leech/adult']);
 
 function reachOf(style: Style, dressing: Dressing): readonly [number, number] | null {
   if (style.id === 'down-wing' || style.id === 'stone-adult' || style.id === 'overhang' || style.id === 'wide-terrestrial') return REACH.roof;
@@ -96,12 +96,12 @@ function leastOf(rule: DressingPart, materials: readonly Material[], shankMm: nu
 }
 
 /** Iron and what stands behind it make the natural's length; a larva's head is a small part of its case. */
-function lawsOfLength({ dressing, card, style }: LawInput, naturalMm: number, add: Add): void {
+function lawsOfLength({ stages, card, style }: LawInput, naturalMm: number, add: Add): void {
   const behind = card.parts.find((part) => part.part === 'extended-body');
   if (behind?.mm != null && style.share < 1) {
     const whole = style.share + behind.mm / naturalMm;
     if (whole < 0.95 || whole > 1.05) add('L2', behind.id, { share: whole });
-  } else if (style.id === 'plume-tail' && !dressing.stages.some((stage) => CARRIES.has(stage))) add('L2', null, { share: style.share });
+  } else if (style.id === 'plume-tail' && !stages.some(({ traits }) => traits.includes('plume'))) add('L2', null, { share: style.share });
   const head = card.parts.find((part) => part.part === 'larva-head');
   const body = card.parts.find((part) => part.part === 'case');
   if (head?.mm != null && body?.mm != null) {

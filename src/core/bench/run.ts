@@ -31,7 +31,7 @@ export function benchFaults(dressing: Dressing, catalogue: BenchCatalogue): Refu
     const card = cardOnHook(dressing, range, catalogue, {}, switched);
     const found = [
       ...tieCard(dressing, card, catalogue).refusals,
-      ...laws({ dressing, card, style, materials: catalogue.materials, naturalMm: range.naturalMm, tails: catalogue.tailsOf?.(dressing) ?? [] }),
+      ...laws({ dressing, card, style, materials: catalogue.materials, naturalMm: range.naturalMm, stages: catalogue.stages.filter(({ id }) => dressing.stages.includes(id)), tails: catalogue.tailsOf?.(dressing) ?? [] }),
       ...contradictions(card),
     ];
     for (const refusal of found) {

@@ -1,7 +1,7 @@
 import type { StageId } from '@/catalogue/ids';
 import type { Sample } from '../answer';
 import type { StageRow } from '../hooks';
-import { bodyFrom, lengthStats } from '../naturals';
+import { bodyFrom, lengthStats, postureCv } from '../naturals';
 import type { BoxWanted } from './match-box';
 
 /** The length a fly of a box is compared with, from whatever was measured: the case of a cased larva, else the body. Null without any. */
@@ -9,6 +9,6 @@ export function wantedLength(sample: Pick<Sample, 'lengthsMm' | 'overallMm' | 'c
   const row = stages.find((item) => item.id === stage)!;
   const body = bodyFrom({ bodyMm: sample.lengthsMm[0] ?? null, overallMm: sample.overallMm, caseMm: sample.caseMm }, row.order);
   if (!body) return null;
-  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, stage, sample.halfWidthMm ?? null);
+  const stats = lengthStats(sample.lengthsMm.length > 0 ? sample.lengthsMm : [body.mm], sample.method, postureCv(row), sample.halfWidthMm ?? null);
   return { mm: stage === 'caddis/cased-larva' && sample.caseMm !== null ? sample.caseMm : stats.meanMm, seMm: stats.seMm };
 }

@@ -1,4 +1,4 @@
-import type { BendId, FaceId, LandmarkId, OrderId, RideId, StageId, StyleId, WireId } from '@/catalogue/ids';
+import type { BendId, FaceId, LandmarkId, OrderId, RegionId, RideId, StageId, StyleId, TraitId, WireId } from '@/catalogue/ids';
 
 /** How a fly carries the natural: a row of ids, Styles. Lengths as multiples of the shank; reserve in eyes. */
 export interface Style {
@@ -28,4 +28,8 @@ export interface StageRow {
   face: FaceId;
   girth: number;
   ride: RideId;
+  /** What a stage is beside its style: what it may have, how it is held, how it is measured. */
+  traits: readonly TraitId[];
+  /** Regions whose colours are asked for, in the order they are asked. */
+  regions: readonly RegionId[];
 }

@@ -1,7 +1,7 @@
 export { eyeOf, type Eye, type Guess } from './practice-eye';
 export { femaleOverMale, longerSex } from './sex-ratio';
 export { twoHumps, type TwoHumps } from './two-humps';
-export { lengthStats, mayHaveWings, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
+export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
 export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';
 export { tailsAt, tailsFor, tailsOfNatural, type TailedGroup } from './tails';
 export { groupsThatFit, type LivingGroup } from './groups-that-fit';

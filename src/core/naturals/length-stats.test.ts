@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { bodyFrom, caseFrom } from './known-lengths';
+import { stageRow } from '@/catalogue';
 import { lengthStats, postureCv } from './length-stats';
 
 describe('the length of a sample: golden figures of formulas §2', () => {
   test('three typed', () => {
-    const stats = lengthStats([8.1, 8.4, 7.9], 'typed', 'mayfly/dun');
+    const stats = lengthStats([8.1, 8.4, 7.9], 'typed', 0.02);
     expect(stats.meanMm).toBeCloseTo(8.13333, 5);
     expect(stats.sdMm).toBeCloseTo(0.251661, 6);
     expect(stats.ci95Mm[0]).toBeCloseTo(7.50817, 5);
@@ -15,41 +16,41 @@ describe('the length of a sample: golden figures of formulas §2', () => {
   });
 
   test('one typed', () => {
-    const stats = lengthStats([8.1], 'typed', 'mayfly/dun');
+    const stats = lengthStats([8.1], 'typed', 0.02);
     expect(stats.seMm).toBeCloseTo(0.598452, 6);
     expect(stats.sdMm).toBeNull();
     expect(stats.ci95Mm).toEqual([expect.closeTo(7.9, 9), expect.closeTo(8.3, 9)]);
   });
 
   test('four soft larvae by ruler', () => {
-    const stats = lengthStats([12, 13, 12.5, 14], 'ruler', 'caddis/free-larva');
+    const stats = lengthStats([12, 13, 12.5, 14], 'ruler', 0.07);
     expect(stats.seMm).toBeCloseTo(0.612596, 6);
     expect(stats.hatchSdMm).toBeCloseTo(1.24539, 5);
   });
 });
 
 test('posture: soft larvae, pupae and the rest; a case is rigid', () => {
-  expect(postureCv('caddis/free-larva')).toBe(0.07);
-  expect(postureCv('leech/adult')).toBe(0.07);
-  expect(postureCv('caddis/emerging-pupa')).toBe(0.03);
-  expect(postureCv('caddis/cased-larva')).toBe(0.02);
-  expect(postureCv('beetle/larva')).toBe(0.02);
+  expect(postureCv(stageRow('caddis/free-larva'))).toBe(0.07);
+  expect(postureCv(stageRow('leech/adult'))).toBe(0.07);
+  expect(postureCv(stageRow('caddis/emerging-pupa'))).toBe(0.03);
+  expect(postureCv(stageRow('caddis/cased-larva'))).toBe(0.02);
+  expect(postureCv(stageRow('beetle/larva'))).toBe(0.02);
 });
 
 describe('outliers', () => {
   test('one far length of five is flagged and kept', () => {
-    const stats = lengthStats([8, 8.1, 8.2, 7.9, 14], 'typed', 'mayfly/dun');
+    const stats = lengthStats([8, 8.1, 8.2, 7.9, 14], 'typed', 0.02);
     expect(stats.outliers).toEqual([4]);
     expect(stats.n).toBe(5);
   });
-  test('four are too few to say', () => expect(lengthStats([8, 8.1, 8.2, 14], 'typed', 'mayfly/dun').outliers).toEqual([]));
-  test('five equal lengths have none, though their spread is 0', () => expect(lengthStats([8, 8, 8, 8, 8.3], 'typed', 'mayfly/dun').outliers).toEqual([]));
+  test('four are too few to say', () => expect(lengthStats([8, 8.1, 8.2, 14], 'typed', 0.02).outliers).toEqual([]));
+  test('five equal lengths have none, though their spread is 0', () => expect(lengthStats([8, 8, 8, 8, 8.3], 'typed', 0.02).outliers).toEqual([]));
 });
 
 test('more of the same length is never less certain', () => {
   fc.assert(fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.integer({ min: 1, max: 40 }), (length, n) => {
-    const some = lengthStats(Array<number>(n).fill(length), 'typed', 'mayfly/dun');
-    const more = lengthStats(Array<number>(n + 1).fill(length), 'typed', 'mayfly/dun');
+    const some = lengthStats(Array<number>(n).fill(length), 'typed', 0.02);
+    const more = lengthStats(Array<number>(n + 1).fill(length), 'typed', 0.02);
     expect(more.seMm).toBeLessThanOrEqual(some.seMm + 1e-12);
   }));
 });

@@ -1,5 +1,5 @@
 import jStat from 'jstat';
-import type { Method, StageId } from '@/catalogue/ids';
+import type { Method, TraitId } from '@/catalogue/ids';
 import { EYE_HALF_WIDTH_SHARE, METHOD_HALF_WIDTH_MM, OUTLIER, POSTURE_CV, PRIOR_CV, PRIOR_WEIGHT, Z95 } from '../constants';
 
 /** The length of a sample. Millimetres throughout; `outliers` are indices into `valuesMm`. */
@@ -20,18 +20,11 @@ export interface LengthStats {
   method: Method;
 }
 
-const SOFT_LARVAE: ReadonlySet<string> = new Set([
-  'midge/larva', 'phantom-midge/larva', 'crane-fly/larva', 'black-fly/larva', 'water-moth/larva', 'caterpillar/larva', 'other/larva', 'caddis/free-larva', 'leech/adult',
-]);
-
 /** Coefficient of variation that comes from how the body is held, not from how long it is. Source: formulas §2. */
-export function postureCv(stage: StageId): number {
-  if (SOFT_LARVAE.has(stage)) return POSTURE_CV.soft;
-  return stage.endsWith('pupa') ? POSTURE_CV.pupa : POSTURE_CV.other;
+export function postureCv({ traits }: { traits: readonly TraitId[] }): number {
+  if (traits.includes('soft')) return POSTURE_CV.soft;
+  return traits.includes('curls') ? POSTURE_CV.pupa : POSTURE_CV.other;
 }
-
-/** Whether an insect of a stage may have wings. */
-export const mayHaveWings = (stage: StageId): boolean => !/(nymph|larva|\/pupa|worker)$|^(shrimp|hog-louse|leech)\//.test(stage);
 
 /** Half-width at 95 % of one reading of `lengthMm` by `method`, mm. */
 export function methodHalfWidth(method: Method, lengthMm: number): number {
@@ -49,16 +42,15 @@ function medianOf(values: number[]): number {
 
 /**
  * Mean, spread and uncertainty of the lengths of one sample.
- * `valuesMm`: 1 or more finite lengths, mm. An outlier is flagged, never dropped.
+ * `valuesMm`: 1 or more finite lengths, mm; `posture`: coefficient of variation by how its stage is held. An outlier is flagged, never dropped.
  * Source: formulas §2; outliers after Iglewicz and Hoaglin (1993).
  */
-export function lengthStats(valuesMm: readonly number[], method: Method, stage: StageId, halfWidthMm: number | null = null): LengthStats {
+export function lengthStats(valuesMm: readonly number[], method: Method, posture: number, halfWidthMm: number | null = null): LengthStats {
   const n = valuesMm.length;
   const mean = valuesMm.reduce((sum, value) => sum + value, 0) / n;
   const sumOfSquares = valuesMm.reduce((sum, value) => sum + (value - mean) ** 2, 0);
   const variance = n > 1 ? sumOfSquares / (n - 1) : 0;
   const sd = n > 1 ? Math.sqrt(variance) : null;
-  const posture = postureCv(stage);
   const m = (halfWidthMm ?? methodHalfWidth(method, mean)) / Z95;
   const priorVariance = (PRIOR_CV ** 2 + posture ** 2) * mean ** 2;
   const popVariance = (PRIOR_WEIGHT * priorVariance + (n - 1) * variance) / (n + PRIOR_WEIGHT - 1);

@@ -2,7 +2,7 @@ import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { MATERIALS, STYLES } from '@/catalogue';
+import { faceOf, MATERIALS, STYLES } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
@@ -17,13 +17,6 @@ const CELL = { phone: { width: 160, height: 104 }, wide: { width: 188, height: 1
 const STRIP = { width: 72, height: 38 } as const;
 const SKILLS = [1, 2, 3] as const;
 const ANY = 'any';
-
-/** The stage an order is shown by in the strip: what most people would know it by. */
-const FACE: Partial<Record<OrderId, StageId>> = { mayfly: 'mayfly/dun', caddis: 'caddis/adult', stonefly: 'stonefly/nymph', midge: 'midge/pupa', 'black-fly': 'black-fly/adult', damselfly: 'damselfly/nymph', alderfly: 'alderfly/adult', beetle: 'beetle/adult', 'phantom-midge': 'phantom-midge/larva', 'water-moth': 'water-moth/adult', 'crane-fly': 'crane-fly/adult', ant: 'ant/winged' };
-
-function faceOf(order: OrderId): StageId {
-  return FACE[order] ?? (ids.stages.find((stage) => stage.order === order)!.id as StageId);
-}
 
 /** The library: pick the natural, see the flies for each of its stages; or search through all of them. */
 export function DressingsScreen() {

@@ -1,21 +1,23 @@
 import { View } from 'react-native';
-import type { RegionId } from '@/catalogue/ids';
+import { stageRow } from '@/catalogue';
+import type { RegionId, StageId } from '@/catalogue/ids';
 import { labOfHex, shadeOf, wetHex } from '@/core/colour';
 import { typeColour, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Field, Say } from '@/ui/primitives';
 
+/** Before a stage is known. */
 const COMMON: readonly RegionId[] = ['abdomen-belly', 'abdomen-back', 'thorax-belly', 'thorax-back', 'wing', 'legs'];
-const BY_ORDER: Record<string, readonly RegionId[]> = { 'caddis/cased-larva': ['case', 'thorax-belly', 'head', 'legs'], 'midge/pupa': [...COMMON, 'gills'], 'mayfly/nymph': [...COMMON.filter((id) => id !== 'wing'), 'gills'], 'mayfly/emerger': [...COMMON, 'shuck'], 'mayfly/cripple': [...COMMON, 'shuck'] };
 
 /** Colours by region: hex or Lab, the dry swatch over what it becomes wet, in words. */
-export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: Pick<SampleRecord, 'colours' | 'unread' | 'surface'> & { sampleId: string; stage: string | null }) {
+export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: Pick<SampleRecord, 'colours' | 'unread' | 'surface'> & { sampleId: string; stage: StageId | null }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
   const red = useRedLamp();
-  const regions = stage ? (BY_ORDER[stage] ?? COMMON) : COMMON;
+  const asked = stage ? stageRow(stage).regions : COMMON;
+  const regions = [...asked, ...([...Object.keys(colours), ...Object.keys(asTyped)] as RegionId[]).filter((id, index, all) => !asked.includes(id) && all.indexOf(id) === index)];
   return (
     <View className="gap-3">
       {red ? (

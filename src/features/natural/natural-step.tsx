@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { GROWING_ON } from '@/catalogue';
+import { GROWING_ON, stageRow } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId } from '@/catalogue/ids';
 import { dropAnswer, keepSecond, letLead, nameMatch, setSample, setStage, typeMeasure, type AnswerRecord, type MatchRecord, type SampleRecord } from '@/records';
@@ -17,8 +17,6 @@ import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
 import { RoughLength } from './rough-length';
 import { StagePicker } from '@/features/stage';
-
-const WITH_OVERALL = new Set(['caddis/adult', 'caddis/egg-layer', 'caddis/spent', 'caddis/diver', 'stonefly/adult', 'stonefly/egg-layer', 'alderfly/adult', 'water-moth/adult', 'grasshopper/adult']);
 
 interface NaturalStepProps {
   matchId: string;
@@ -76,7 +74,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
           </View>
         ) : null}
         {stage === 'caddis/cased-larva' ? <MeasureField label={words('natural.case')} measure={sample.case} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'case', measure })} /> : null}
-        {stage && WITH_OVERALL.has(stage) ? <MeasureField label={words('natural.overall')} measure={sample.overall} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'overall', measure })} /> : null}
+        {stage && stageRow(stage).traits.includes('overall') ? <MeasureField label={words('natural.overall')} measure={sample.overall} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'overall', measure })} /> : null}
         {stage && GROWING_ON.preserved.stages.includes(stage) ? (
           <View className="gap-1">
             <Toggle label={words('natural.preserved')} on={sample.preserved} onChange={(on) => act(setSample, { sampleId, preserved: on })} />

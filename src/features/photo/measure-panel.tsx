@@ -2,7 +2,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { StageId } from '@/catalogue/ids';
-import { mayHaveWings, postureCv } from '@/core/naturals';
+import { stageRow } from '@/catalogue';
+import { postureCv } from '@/core/naturals';
 import type { Reason } from '@/core/code';
 import { parseLength } from '@/core/units';
 import { lengthNow, setDevice, setSample, takeMeasured, type Overlay, type OverlayInsect } from '@/records';
@@ -74,7 +75,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
   useEffect(() => () => void setTimeout(() => {
     if (!box.current?.isConnected) stopping.current?.abort();
   }, 0), []);
-  const cv = stage ? postureCv(stage) : 0;
+  const cv = stage ? postureCv(stageRow(stage)) : 0;
   const soft = cv >= SOFT_CV && what === 'body';
   const cased = stage === 'caddis/cased-larva';
   const guessed = guess === null || guess.trim() === '' ? null : parseLength(guess, speech.unit === 'mm' ? 'mm' : 'in');
@@ -85,7 +86,7 @@ export function MeasurePanel({ photoId, sampleId, stage, label }: MeasureProps) 
     try {
       const picture = await readPicture(ports, photoId);
       if (picture === null) return setWork({ at: 'refused', code: null });
-      const answer = await run('photo', { file: await blobOf(picture), asked: { view, surface, printedScale, what: cased ? what : 'body', stretch: soft && posture === 'stretched' ? cv : 0, ...(stage ? { winged: mayHaveWings(stage) } : {}) } }, { signal: stop.signal, onProgress: (done) => setWork({ at: 'work', done }) });
+      const answer = await run('photo', { file: await blobOf(picture), asked: { view, surface, printedScale, what: cased ? what : 'body', stretch: soft && posture === 'stretched' ? cv : 0, ...(stage ? { winged: stageRow(stage).traits.includes('winged') } : {}) } }, { signal: stop.signal, onProgress: (done) => setWork({ at: 'work', done }) });
       const overlay = overlayOf(answer);
       if (answer.measure.refused || !overlay) return setWork({ at: 'refused', code: answer.measure.refused?.code ?? null });
       const first = answer.measure.insects[0]!;

@@ -21,7 +21,7 @@ interface Form {
   /** Where the thorax ends. */
   waist: number;
   eye: number;
-  wing: 'none' | 'upright' | 'flat' | 'roof' | 'stone' | 'spent' | 'held-out' | 'pads' | 'buds';
+  wing: 'none' | 'upright' | 'flat' | 'roof' | 'stone' | 'spent' | 'held-out' | 'sails' | 'pads' | 'buds';
   wingLength: number;
   tails: number;
   tailLength: number;
@@ -31,10 +31,14 @@ interface Form {
   gills: boolean;
   case: boolean;
   plumes: boolean;
-  /** A leg that is built for more than walking: to jump, or to row. */
-  strong: 'none' | 'jump' | 'row';
+  /** A leg that is built for more than walking: to jump, to row or to pinch. */
+  strong: 'none' | 'jump' | 'row' | 'pinch';
   /** Air sacs that show through a clear body. */
   sacs: boolean;
+  /** What the body ends in: a forked fin, or a fan of plates. */
+  fan: 'none' | 'fork' | 'plates';
+  /** A coiled shell over the back. */
+  shell: boolean;
 }
 
 const SLIM = [[0, 0.05], [0.06, 0.075], [0.14, 0.07], [0.22, 0.1], [0.36, 0.11], [0.5, 0.085], [0.75, 0.065], [0.95, 0.035], [1, 0.015]] as const;
@@ -48,7 +52,7 @@ const FLAT = [[0, 0.035], [0.1, 0.055], [0.3, 0.07], [0.6, 0.07], [0.85, 0.05], 
 const THREE = [[0, 0.06], [0.08, 0.1], [0.17, 0.08], [0.24, 0.03], [0.34, 0.085], [0.44, 0.06], [0.5, 0.025], [0.62, 0.13], [0.78, 0.15], [0.94, 0.08], [1, 0.02]] as const;
 const NEEDLE = [[0, 0.03], [0.05, 0.045], [0.12, 0.05], [0.25, 0.055], [0.4, 0.03], [0.7, 0.025], [0.95, 0.022], [1, 0.01]] as const;
 
-const BASE: Form = { profile: SLIM, arch: 0, rings: 9, waist: 0.36, eye: 0.028, wing: 'none', wingLength: 0, tails: 0, tailLength: 0, legs: 3, legLength: 0.3, antennae: 0.08, gills: false, case: false, plumes: false, strong: 'none', sacs: false };
+const BASE: Form = { profile: SLIM, arch: 0, rings: 9, waist: 0.36, eye: 0.028, wing: 'none', wingLength: 0, tails: 0, tailLength: 0, legs: 3, legLength: 0.3, antennae: 0.08, gills: false, case: false, plumes: false, strong: 'none', sacs: false, fan: 'none', shell: false };
 
 const FORMS: Record<string, Partial<Form>> = {
   'mayfly/nymph': { profile: STOUT, tails: 3, tailLength: 0.55, wing: 'pads', gills: true, antennae: 0.2 },
@@ -106,6 +110,18 @@ const FORMS: Record<string, Partial<Form>> = {
   'other/larva': { profile: GRUB, arch: 0.1, rings: 10, legLength: 0.12, antennae: 0.05 },
   'other/pupa': { profile: COMMA, arch: 0.1, rings: 7, legs: 0, antennae: 0, wing: 'buds', wingLength: 0.3 },
   'other/adult': { profile: STOUT, wing: 'stone', wingLength: 0.95, legLength: 0.34, antennae: 0.14 },
+  'damselfly/climbing': { profile: NEEDLE, wing: 'pads', wingLength: 0.3, eye: 0.045, legLength: 0.34, fan: 'plates', tailLength: 0.28, arch: 0.05 },
+  'dragonfly/adult': { profile: [[0, 0.05], [0.05, 0.065], [0.12, 0.07], [0.22, 0.085], [0.32, 0.05], [0.42, 0.03], [0.7, 0.028], [0.92, 0.034], [1, 0.015]], waist: 0.3, wing: 'sails', wingLength: 0.72, eye: 0.05, legLength: 0.16, antennae: 0.03 },
+  'backswimmer/adult': { profile: [[0, 0.05], [0.08, 0.09], [0.25, 0.12], [0.5, 0.115], [0.8, 0.06], [1, 0.02]], rings: 0, arch: 0.05, legs: 2, legLength: 0.2, antennae: 0, eye: 0.05, wing: 'stone', wingLength: 0.8, strong: 'row' },
+  'land-fly/adult': { profile: [[0, 0.07], [0.08, 0.11], [0.18, 0.1], [0.3, 0.15], [0.42, 0.13], [0.6, 0.15], [0.82, 0.12], [1, 0.03]], rings: 5, waist: 0.42, eye: 0.055, wing: 'stone', wingLength: 0.88, legLength: 0.38, antennae: 0.05 },
+  'wasp/adult': { profile: [[0, 0.06], [0.08, 0.1], [0.18, 0.09], [0.3, 0.14], [0.42, 0.1], [0.48, 0.025], [0.58, 0.13], [0.75, 0.15], [0.92, 0.08], [1, 0.01]], waist: 0.47, rings: 6, wing: 'stone', wingLength: 0.72, legLength: 0.34, antennae: 0.26, eye: 0.045 },
+  'cicada/adult': { profile: [[0, 0.1], [0.06, 0.15], [0.2, 0.18], [0.4, 0.18], [0.65, 0.15], [0.9, 0.07], [1, 0.02]], rings: 6, wing: 'roof', wingLength: 1.15, legLength: 0.2, antennae: 0.06, eye: 0.05 },
+  'spider/adult': { profile: [[0, 0.05], [0.1, 0.1], [0.26, 0.11], [0.36, 0.045], [0.48, 0.18], [0.68, 0.23], [0.9, 0.15], [1, 0.03]], rings: 0, waist: 0.36, legs: 4, legLength: 0.85, antennae: 0.12, eye: 0.02 },
+  'crayfish/young': { profile: [[0, 0.05], [0.1, 0.09], [0.3, 0.12], [0.48, 0.11], [0.7, 0.085], [0.92, 0.05], [1, 0.03]], rings: 7, waist: 0.48, legs: 5, legLength: 0.22, antennae: 0.6, fan: 'plates', tailLength: 0.16, strong: 'pinch' },
+  'water-flea/adult': { profile: [[0, 0.09], [0.08, 0.17], [0.25, 0.3], [0.5, 0.36], [0.78, 0.28], [0.94, 0.1], [1, 0.03]], rings: 0, waist: 0.2, legs: 0, antennae: 0.5, eye: 0.055, tails: 1, tailLength: 0.16 },
+  'worm/adult': { profile: [[0, 0.022], [0.06, 0.034], [0.24, 0.036], [0.28, 0.045], [0.36, 0.045], [0.4, 0.036], [0.8, 0.034], [1, 0.014]], rings: 26, waist: 0.1, legs: 0, antennae: 0, arch: -0.05, eye: 0 },
+  'snail/adult': { profile: [[0, 0.06], [0.1, 0.09], [0.5, 0.08], [0.85, 0.05], [1, 0.015]], rings: 0, legs: 0, antennae: 0.16, eye: 0.018, waist: 0.2, shell: true },
+  'fish/fry': { profile: [[0, 0.03], [0.08, 0.07], [0.22, 0.095], [0.4, 0.1], [0.6, 0.075], [0.85, 0.035], [1, 0.025]], rings: 0, waist: 0.24, legs: 0, antennae: 0, eye: 0.042, fan: 'fork', tailLength: 0.18 },
   'water-moth/adult': { wing: 'roof', wingLength: 1.2, antennae: 0.6 },
 };
 
@@ -148,7 +164,16 @@ function insectMarks(stage: StageId | null, bodyMm: number, colours: RegionColou
   if (form.wing === 'upright') {
     for (const [lean, scale, shade] of [[0.42, 0.9, 0.5], [0.3, 1, 0.85]] as const) wingLeaf(put, [-0.24 * L, line(0.24) + half(0.24) * 0.8], Math.PI / 2 + lean, form.wingLength * L * scale, 0.2, wingColour, shade, 8);
   }
+  if (form.wing === 'sails') {
+    for (const [u, lean] of [[0.2, 0.55], [0.27, 0.95]] as const) wingLeaf(put, [-u * L, half(u) * 0.7], Math.PI / 2 + lean, form.wingLength * L, 0.1, wingColour, 0.65, 7);
+  }
   if (form.wing === 'held-out') wingLeaf(put, [-0.25 * L, half(0.25) * 0.7], Math.PI / 2 + 0.95, form.wingLength * L, 0.12, wingColour, 0.6, 6);
+  if (form.fan !== 'none') {
+    const t = form.tailLength * L;
+    const root = line(1);
+    const blade = (lean: number, scale: number): string => smooth([[-L * 0.97, root + half(1) * 0.6], [-L - Math.cos(lean - 0.25) * t * scale * 0.6, root + Math.sin(lean + 0.22) * t * scale * 0.75], [-L - Math.cos(lean) * t * scale, root + Math.sin(lean) * t * scale], [-L - Math.cos(lean) * t * scale * 0.55, root + Math.sin(lean - 0.2) * t * scale * 0.5], [-L * 0.97, root - half(1) * 0.6]]);
+    put((form.fan === 'fork' ? [blade(0.55, 1), blade(-0.55, 1)] : [blade(0.42, 0.92), blade(-0.42, 0.92), blade(0, 1)]).join(''), { fill: colours.tails ?? WASH, stroke: INK, width: 1 });
+  }
   const legBase = spread(form.waist * 0.35, Math.min(0.8, form.legs > 3 ? 0.75 : form.waist * 0.95), Math.max(1, form.legs - 1));
   if (form.legs > 0) {
     const d = legBase.slice(0, form.legs).map((u, index) => {
@@ -202,8 +227,17 @@ function insectMarks(stage: StageId | null, bodyMm: number, colours: RegionColou
     put(smooth(roof), { fill: wingColour, stroke: INK, width: 1.1, opacity: 0.95 });
     put([0.12, 0.06, 0.0, -0.05].map((y, index) => smooth([[-0.18 * L, half(0.2) * 0.8], [-0.13 * L - w * 0.5, y * L + 0.03 * L], [-0.12 * L - w * (0.95 - 0.06 * index), y * L]], false)).join(''), { stroke: INK, width: 0.7, opacity: 0.45 });
   }
+  // A shell is wound from its mouth: each turn is smaller by a fifth and ends in the point of the coil.
+  if (form.shell) {
+    const r = 0.3 * L;
+    const turn = (round: number): Point => [-0.52 * L + Math.cos(-2.4 + round) * r * 0.8 ** (round / 1.6), 0.29 * L + Math.sin(-2.4 + round) * r * 0.8 ** (round / 1.6)];
+    put(smooth(Array.from({ length: 14 }, (_, at) => [-0.52 * L + Math.cos((at / 14) * 2 * Math.PI) * r, 0.29 * L + Math.sin((at / 14) * 2 * Math.PI) * r])), { fill: back, stroke: INK, width: 1.2 });
+    put(smooth(Array.from({ length: 22 }, (_, at) => turn(at * 0.7)), false), { stroke: INK, width: 0.9, opacity: 0.7 });
+  }
   if (form.sacs) put([0.16, 0.84].map((u) => smooth([[-(u - 0.035) * L, line(u)], [-u * L, line(u) + half(u) * 0.6], [-(u + 0.035) * L, line(u)], [-u * L, line(u) - half(u) * 0.6]])).join(''), { fill: INK, opacity: 0.75 });
-  if (form.strong !== 'none') {
+  if (form.strong === 'pinch') {
+    for (const lift of [0.02, -0.07]) put(smooth([bottom(0.14, 0.4), [0.12 * L, (lift - 0.06) * L], [0.24 * L, (lift + 0.045) * L], [0.42 * L, (lift + 0.02) * L], [0.29 * L, lift * L], [0.43 * L, (lift - 0.035) * L], [0.25 * L, (lift - 0.05) * L]]), { fill: colours.legs ?? thorax, stroke: INK, width: 1.1 });
+  } else if (form.strong !== 'none') {
     const leg: Point[] = form.strong === 'jump' ? [bottom(0.42, 0.2), [-0.78 * L, 0.24 * L], [-0.98 * L, -0.26 * L], [-1.1 * L, -0.28 * L]] : [bottom(0.4, 0.6), [-0.5 * L, -0.26 * L], [-0.98 * L, -0.3 * L]];
     put(pathOf(leg), { stroke: colours.legs ?? INK, width: 3 });
     put(pathOf(leg), { stroke: INK, width: 1, opacity: 0.7 });
@@ -211,8 +245,8 @@ function insectMarks(stage: StageId | null, bodyMm: number, colours: RegionColou
   if (form.plumes) put(Array.from({ length: 5 }, (_, index) => smooth([[-0.05 * L, half(0.05)], [0.02 * L + index * 0.012 * L, 0.13 * L], [(index - 2) * 0.035 * L + 0.03 * L, 0.2 * L]], false)).join(''), { stroke: colours.gills ?? INK, width: 1.2 });
   if (form.antennae > 0) put([0.35, 0.6].map((a) => smooth([[-0.02 * L, line(0) + half(0) * 0.6], [Math.cos(a) * form.antennae * L * 0.5, line(0) + Math.sin(a) * form.antennae * L * 0.55], [Math.cos(a * 0.8) * form.antennae * L, line(0) + Math.sin(a * 0.7) * form.antennae * L]], false)).join(''), { stroke: INK, width: 0.9 });
   eye(put, form, L, line);
-  const wingTop = form.wing === 'upright' ? form.wingLength + 0.1 : form.wing === 'held-out' ? form.wingLength * 0.65 : 0.25;
-  return { marks, bounds: { left: -L * Math.max(form.strong === 'jump' ? 1.15 : 1 + form.tailLength, form.wing === 'none' || form.wing === 'pads' || form.wing === 'buds' ? 1 : 0.2 + form.wingLength), right: L * Math.max(0.1, form.antennae), top: L * Math.max(wingTop, form.arch + 0.2, form.antennae * 0.5), bottom: -L * Math.max(0.15 + Math.max(0, -form.arch), form.legs > 0 ? 0.08 + form.legLength * 0.7 : 0.15, form.wing === 'spent' ? form.wingLength * 0.32 : 0, form.strong === 'none' ? 0 : 0.34) } };
+  const wingTop = form.shell ? 0.62 : form.wing === 'upright' ? form.wingLength + 0.1 : form.wing === 'sails' ? form.wingLength * 0.95 : form.wing === 'held-out' ? form.wingLength * 0.65 : 0.25;
+  return { marks, bounds: { left: -L * Math.max(form.legs > 0 ? legBase[legBase.length - 1]! + form.legLength * 0.95 : 0, form.strong === 'jump' ? 1.15 : 1 + form.tailLength, form.wing === 'none' || form.wing === 'pads' || form.wing === 'buds' ? 1 : 0.2 + form.wingLength), right: L * Math.max(form.strong === 'pinch' ? 0.45 : 0.1, form.legs > 1 ? form.legLength * 0.95 - legBase[0]! : 0, form.antennae), top: L * Math.max(wingTop, form.arch + 0.2, form.antennae * 0.5, ...form.profile.map(([, tall]) => tall + 0.04)), bottom: -L * Math.max(...form.profile.map(([, tall]) => tall + 0.04), 0.15 + Math.max(0, -form.arch), form.legs > 0 ? 0.7 * Math.max(...legBase.map((u) => profileAt(form.profile, u))) + form.legLength * 0.7 : 0.15, form.wing === 'spent' ? form.wingLength * 0.32 : 0, form.strong === 'none' ? 0 : 0.34) } };
 }
 
 /** Half-height at a share, rounded between the points of a profile as a body is. */

@@ -3,7 +3,7 @@ import type { Spot } from '../card';
 import type { Tones } from '../field/tones';
 import { lookedAt } from '../find/find-card';
 import type { Homography } from '../find/homography';
-import { mayHaveWings } from '../../naturals';
+import { stageRow } from '@/catalogue';
 import { guessesOf, likeliest } from './choose-body';
 import { strandsOn } from './strands';
 import { endedAt } from './ends';
@@ -180,8 +180,8 @@ describe('where an abdomen leaves off at its tails', () => {
 });
 
 test('a stage tells whether there may be wings', () => {
-  expect((['mayfly/dun', 'caddis/adult', 'ant/winged', 'midge/emerger'] as const).map(mayHaveWings)).toEqual([true, true, true, true]);
-  expect((['mayfly/nymph', 'caddis/cased-larva', 'midge/pupa', 'ant/worker', 'leech/adult'] as const).map(mayHaveWings)).toEqual([false, false, false, false, false]);
+  expect((['mayfly/dun', 'caddis/adult', 'ant/winged', 'midge/emerger'] as const).map((id) => stageRow(id).traits.includes('winged'))).toEqual([true, true, true, true]);
+  expect((['mayfly/nymph', 'caddis/cased-larva', 'midge/pupa', 'ant/worker', 'leech/adult'] as const).map((id) => stageRow(id).traits.includes('winged'))).toEqual([false, false, false, false, false]);
 });
 
 test('a card is never seen sheared or squeezed to half: other marks were taken for its own', () => {
