@@ -4,9 +4,10 @@ import { SHIPPED } from '../../tools/test-catalogue';
 import { idsDoc } from '../../tools/ids-doc';
 import { idsTypes } from '../../tools/ids-types';
 import { NUMBER_STEP } from '@/core/constants';
-import { KNOWN } from './known-ids';
-import { demoRows, REFERENCE_ROWS } from './shipped';
 import ids from './ids.json';
+import { KNOWN } from './known-ids';
+import likelihoods from './likelihoods.json';
+import { demoRows, DRESSINGS, REFERENCE_ROWS, STAGES } from './shipped';
 
 const root = join(__dirname, '../..');
 const demo = SHIPPED.hooks.filter((hook) => hook.maker !== 'reference');
@@ -24,6 +25,23 @@ describe('ids', () => {
   test('every stage has a style, and every style a straight path', () => {
     for (const stage of ids.stages) expect(KNOWN.styles).toContain(stage.style);
     for (const style of ids.styles) expect(style.path.straight).not.toBeNull();
+  });
+  test('an order is known by one of its own stages', () => {
+    for (const order of ids.orders) expect([order.id, ids.stages.find((stage) => stage.id === order.face)?.order]).toEqual([order.id, order.id]);
+  });
+  test('a stage may have wings where the key gives it wings, and only there its wings are asked for', () => {
+    const grown = (id: string) => Object.entries(likelihoods.stages[id as 'mayfly/dun'].signs.wings as Record<string, number>).reduce((sum, [wings, share]) => sum + (/^(none|.*pads|slant-buds)$/.test(wings) ? 0 : share), 0) > 0.3;
+    for (const { id, traits, regions } of STAGES) {
+      expect([id, traits.includes('winged')]).toEqual([id, grown(id)]);
+      if (!traits.includes('winged') && !id.endsWith('pupa')) expect([id, regions.includes('wing')]).toEqual([id, false]);
+    }
+  });
+  test('every stage has at least two flies, one of them made for it first', () => {
+    for (const { id } of STAGES) {
+      const flies = DRESSINGS.filter((dressing) => dressing.stages.includes(id));
+      expect([id, flies.length >= 2]).toEqual([id, true]);
+      if (id !== 'phantom-midge/adult') expect([id, flies.some((dressing) => dressing.stages[0] === id)]).toEqual([id, true]);
+    }
   });
 });
 

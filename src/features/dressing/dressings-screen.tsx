@@ -1,20 +1,20 @@
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState, type ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { faceOf, MATERIALS, STYLES } from '@/catalogue';
+import { MATERIALS, STYLES } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
 import { libraryCard, selectDevice, selectDressings, selectOwnDressings, useApp } from '@/state';
 import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
+import { OrderTiles } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
 import { Button, Chips, Field, Heading, InView, Say } from '@/ui/primitives';
 import { ALL, answersFilter, byStage, type LibraryFilter } from './library-filter';
 import { DressingFiles } from './dressing-files';
 
 const CELL = { phone: { width: 160, height: 104 }, wide: { width: 188, height: 122 } } as const;
-const STRIP = { width: 72, height: 38 } as const;
 const SKILLS = [1, 2, 3] as const;
 const ANY = 'any';
 
@@ -53,19 +53,7 @@ export function DressingsScreen() {
       </View>
       {searching ? null : (
         <Strip wide={wide} className="border-y border-line px-3">
-          <View role="radiogroup" aria-label={words('dressing.natural')} className={`flex-row ${wide ? 'flex-wrap' : ''}`}>
-            {orders.map((order) => {
-              const on = order.id === filter.order;
-              return (
-                <Pressable key={order.id} role="radio" aria-checked={on} onPress={() => set({ order: order.id as OrderId, stage: null })} className={`items-center gap-1 border-b-4 px-1 pb-1 pt-2 ${on ? 'border-river' : 'border-transparent'}`} style={{ minWidth: 88 }}>
-                  <InView {...STRIP}>
-                    <NaturalThumb stage={faceOf(order.id as OrderId)} colours={{}} {...STRIP} />
-                  </InView>
-                  <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'soft'}>{speech.name('orders', order.id)}</Say>
-                </Pressable>
-              );
-            })}
-          </View>
+          <OrderTiles strip={!wide} label={words('dressing.natural')} orders={orders.map(({ id }) => id as OrderId)} value={filter.order} onChange={(order) => set({ order, stage: null })} />
         </Strip>
       )}
       {searching || stages.length < 2 ? null : (

@@ -114,6 +114,16 @@ describe('colours', () => {
     expect(sampleOf(store).unread['abdomen-belly']).toBe('olive');
     expect(sampleOf(store).colours['abdomen-belly']).toMatch(/^#/);
   });
+  test('only what a stage has is asked for, and a colour that was given stays in sight', async () => {
+    const { store } = await open();
+    fireEvent.click(screen.getByText('More orders'));
+    fireEvent.click(screen.getByText('Worm'));
+    expect(screen.queryByLabelText('Colour of thorax, back')).toBeNull();
+    const legs = () => screen.queryByLabelText('Colour of legs');
+    expect(legs()).toHaveValue(sampleOf(store).colours.legs);
+    type(legs()!, '');
+    expect(legs()).toBeNull();
+  });
   test('an emptied field takes the colour away', async () => {
     const { store } = await open();
     type(belly(), '');

@@ -1,1 +1,2 @@
+export { OrderTiles } from './order-tiles';
 export { StagePicker } from './stage-picker';

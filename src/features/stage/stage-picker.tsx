@@ -1,33 +1,44 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import type { StageId } from '@/catalogue/ids';
+import type { OrderId, StageId } from '@/catalogue/ids';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
+import { OrderTiles } from './order-tiles';
 
-const FIRST = ['mayfly', 'caddis', 'stonefly', 'midge'];
+const FIRST: readonly OrderId[] = ['mayfly', 'caddis', 'stonefly', 'midge'];
+const LIVES = ['hatches', 'water', 'land', 'other'] as const;
 
-/** Order, then its stages: the four great orders at once, the rest one tap away. */
+/** Order, then its stages: the four great orders at once, the rest one tap away by how they live. */
 export function StagePicker({ value, onChange }: { value: StageId | null; onChange: (stage: StageId) => void }) {
   const words = useWords();
   const speech = useSpeech();
-  const [picked, setPicked] = useState<string | null>(null);
+  const [picked, setPicked] = useState<OrderId | null>(null);
   const [all, setAll] = useState(false);
-  const order = picked ?? value?.split('/')[0] ?? null;
+  const order = picked ?? ((value?.split('/')[0] ?? null) as OrderId | null);
   const showAll = all || (order !== null && !FIRST.includes(order));
-  const orders = ids.orders.filter((item) => showAll || FIRST.includes(item.id)).map((item) => ({ id: item.id, label: speech.name('orders', item.id) }));
   const stages = ids.stages.filter((stage) => stage.order === order).map((stage) => ({ id: stage.id as StageId, label: short(speech.name('stages', stage.id), order!) }));
+  const pick = (id: OrderId) => {
+    setPicked(id);
+    const own = ids.stages.filter((stage) => stage.order === id);
+    if (own.length === 1) onChange(own[0]!.id as StageId);
+  };
   return (
     <View className="gap-4">
       <View className="gap-2">
-        <Say size="small" tone="soft">
-          {words('natural.order')}
-        </Say>
-        <Chips label={words('natural.order')} choices={orders} value={order} onChange={(id) => {
-          setPicked(id);
-          const own = ids.stages.filter((stage) => stage.order === id);
-          if (own.length === 1) onChange(own[0]!.id as StageId);
-        }} />
+        {showAll ? (
+          LIVES.map((life) => (
+            <View key={life} className="gap-1">
+              <Say size="small" tone="soft">{words(`natural.life-${life}`)}</Say>
+              <OrderTiles label={words(`natural.life-${life}`)} orders={ids.orders.filter((item) => item.life === life).map((item) => item.id as OrderId)} value={order} onChange={pick} />
+            </View>
+          ))
+        ) : (
+          <>
+            <Say size="small" tone="soft">{words('natural.order')}</Say>
+            <OrderTiles strip label={words('natural.order')} orders={FIRST} value={order} onChange={pick} />
+          </>
+        )}
         {showAll ? null : <Button kind="quiet" label={words('natural.more-orders')} onPress={() => setAll(true)} className="self-start" />}
       </View>
       {order !== null && stages.length > 1 ? (

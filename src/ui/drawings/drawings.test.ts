@@ -236,6 +236,15 @@ describe('naturals as they hold themselves', () => {
     expect(raft.bounds.right - raft.bounds.left).toBeGreaterThan(1.5 * 10);
     expect(raft.marks.every((mark) => finite(mark.d))).toBe(true);
   });
+  test('no two orders have a stage of the same picture, and every mark lies within its bounds', () => {
+    const pictures = ids.stages.map(({ id }) => ({ order: id.split('/')[0], drawing: naturalMarks(id as StageId, 10, {}) }));
+    pictures.forEach(({ order, drawing }, at) => {
+      expect(pictures.slice(at + 1).filter((other) => other.order !== order && JSON.stringify(other.drawing.marks) === JSON.stringify(drawing.marks))).toEqual([]);
+      const points = drawing.marks.flatMap((mark) => [...mark.d.matchAll(/(-?[\d.]+(?:e-?\d+)?)[ ,](-?[\d.]+(?:e-?\d+)?)/g)].map(([, x, y]) => [Number(x), -Number(y)] as const));
+      const over = points.filter(([x, y]) => x < drawing.bounds.left - 0.35 || x > drawing.bounds.right + 0.35 || y > drawing.bounds.top + 0.35 || y < drawing.bounds.bottom - 0.35);
+      expect([ids.stages[at]!.id, over]).toEqual([ids.stages[at]!.id, []]);
+    });
+  });
   test('a leech has no eye, a grasshopper a leg to jump with, a boatman one to row', () => {
     const strong = (stage: StageId) => of(stage).marks.filter((mark) => mark.width === 3).length;
     expect([strong('grasshopper/adult'), strong('water-boatman/adult'), strong('caddis/adult')]).toEqual([1, 1, 0]);
