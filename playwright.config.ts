@@ -11,10 +11,11 @@ export default defineConfig({
   expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
-    baseURL: 'http://127.0.0.1:8790',
+    baseURL: `http://127.0.0.1:${process.env.AUBADE_PORT}`,
     serviceWorkers: 'block',
     viewport: { width: 390, height: 844 },
     launchOptions: CHROMIUM,
   },
-  webServer: { command: 'npx tsx server/serve.ts', url: 'http://127.0.0.1:8790', env: { PORT: '8790', HOST: '127.0.0.1' }, reuseExistingServer: !process.env.CI },
+  // Any free port: another program on a fixed one would fail every test, or answer for us.
+  webServer: { command: 'npx tsx server/serve.ts', env: { PORT: '0', HOST: '127.0.0.1' }, wait: { stdout: /Aubade is at http:\/\/127\.0\.0\.1:(?<aubade_port>\d+)/ } },
 });

@@ -1,6 +1,8 @@
 /** From file to numbers in the browser: a 12-megapixel photograph against the browser's own decoding of it, and what the main thread felt. Part of `npm run bench`. */
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync } from 'node:fs';
+import { once } from 'node:events';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium } from '@playwright/test';
@@ -11,7 +13,6 @@ import { writePhoto } from '../tools/write-photo';
 import type * as Client from '../src/workers/client';
 
 const ROOT = join(__dirname, '..');
-const PORT = 8797;
 const ROUNDS = 5;
 const WORK_MS = 400;
 const DECODES = 3;
@@ -58,12 +59,14 @@ async function main(): Promise<void> {
   app.get('/client.js', (_, response) => void response.type('js').send(client!.text));
   app.get('/photo.jpg', (_, response) => void response.type('jpeg').send(readFileSync(photo)));
   app.use(express.static(join(ROOT, 'public')));
-  const server = app.listen(PORT, '127.0.0.1');
+  const server = app.listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const { port } = server.address() as AddressInfo;
   const browser = await chromium.launch(CHROMIUM);
   const page = await browser.newPage();
   // Functions carried into the page name themselves through this when the bundler keeps names.
   await page.addInitScript('globalThis.__name = (value) => value');
-  await page.goto(`http://127.0.0.1:${PORT}/`);
+  await page.goto(`http://127.0.0.1:${port}/`);
   const { decode, whole, longest, bodyMm } = await page.evaluate(timed, ROUNDS);
   await browser.close();
   server.close();

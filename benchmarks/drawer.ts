@@ -1,13 +1,13 @@
 /** 20 000 hooks in the browser: from a key to the painted answer, and a large file of nonsense. Needs `npm run build`. Part of `npm run bench`. */
 import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { once } from 'node:events';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { createApp } from '../server/app';
 import { CHROMIUM } from '../tools/browser';
 
-const PORT = 8798;
-const BASE = `http://127.0.0.1:${PORT}`;
 const ALLOWED = { key: 100, task: 50, refusal: 3000, gap: 200 };
 const NONSENSE_BYTES = 30e6;
 const KEYS = 120;
@@ -85,13 +85,15 @@ async function watch(page: Page): Promise<void> {
 const seenIn = (page: Page) => page.evaluate(() => (globalThis as unknown as { seen: { gap: number; keys: number[] } }).seen);
 
 async function main(): Promise<void> {
-  const server = createApp(join(__dirname, '../dist')).listen(PORT, '127.0.0.1');
+  const server = createApp(join(__dirname, '../dist')).listen(0, '127.0.0.1');
+  await once(server, 'listening');
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const browser = await chromium.launch(CHROMIUM);
   const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
   page.setDefaultTimeout(60_000);
-  await page.goto(`${BASE}/?start=clean`);
+  await page.goto(`${base}/?start=clean`);
   await page.getByText('No match yet.', { exact: false }).waitFor();
-  await page.goto(`${BASE}/drawer/import`);
+  await page.goto(`${base}/drawer/import`);
   await page.getByRole('button', { name: 'Read a file', exact: true }).waitFor();
   // The app's own start is measured elsewhere.
   await page.waitForTimeout(1000);
@@ -105,7 +107,7 @@ async function main(): Promise<void> {
   await page.getByRole('button', { name: 'Take 20000 hooks' }).click();
   await page.getByText('20000 hooks taken in.').waitFor();
   await page.locator('html[data-saved=yes]').waitFor();
-  await page.goto(`${BASE}/`);
+  await page.goto(`${base}/`);
   await page.getByRole('button', { name: /A natural in hand/ }).click();
   await page.getByRole('radio', { name: 'Mayfly', exact: true }).click();
   await page.getByRole('radio', { name: 'dun', exact: true }).click();

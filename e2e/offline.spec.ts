@@ -1,30 +1,28 @@
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
+import { execFileSync } from 'node:child_process';
 import { cpSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { served, type Served } from '../tools/served';
 import { writeServiceWorker } from '../tools/write-service-worker';
 import { expect, newMatch, test, written } from './support';
 
 test.use({ serviceWorkers: 'allow' });
 test.describe.configure({ mode: 'serial' });
 
-const PORT = 8793;
-const ORIGIN = `http://127.0.0.1:${PORT}`;
-test.use({ baseURL: ORIGIN });
-
 const folder = mkdtempSync(join(tmpdir(), 'aubade-dist-'));
-let server: ChildProcess | null = null;
+/** The server that these tests stop and start: always at the origin it first took. */
+let server: Served | null = null;
+let port = 0;
+test.use({ baseURL: ({}, provide) => provide(`http://127.0.0.1:${port}`) });
 
 async function start(): Promise<void> {
-  server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1', DIST: folder }, stdio: ['ignore', 'pipe', 'inherit'] });
-  await new Promise<void>((ready) => server!.stdout!.once('data', () => ready()));
+  server = await served({ port, dist: folder });
+  port = Number(new URL(server.origin).port);
 }
 
 async function stop(): Promise<void> {
-  const stopped = new Promise<void>((done) => server!.once('exit', () => done()));
-  server!.kill();
-  await stopped;
+  await server!.stop();
   server = null;
 }
 

@@ -116,13 +116,13 @@ test('by hand: the corners of a known rectangle, taps along the body, and it is 
   expect(body).toBeLessThan(10);
 });
 
-test('a match with its waiting photograph goes to another device as one file', async ({ page, browser }) => {
+test('a match with its waiting photograph goes to another device as one file', async ({ page, browser, baseURL }) => {
   await waiting(page, photo('carried.jpg'));
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Write this match to a file' }).click();
   const file = join(folder, 'match.json');
   await (await saved).saveAs(file);
-  const bench = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', baseURL: 'http://127.0.0.1:8790' });
+  const bench = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block', baseURL });
   const other = await bench.newPage();
   await startClean(other);
   await other.getByRole('link', { name: 'Matches' }).click();

@@ -25,11 +25,14 @@ async function inLight(page: Page, theme: keyof typeof tokens.colours): Promise<
 /** What axe finds, in short; there are no frames, so nothing need be gathered in a page of its own. */
 const findings = async (axe: AxeBuilder) => (await axe.analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`);
 
-for (const size of SIZES) {
-  test(`every route at ${size.width}: one h1, a title, no sideways scroll, nothing for axe in any light`, async ({ page }) => {
-    test.setTimeout(420_000);
+const ALL = [...ROUTES, ...MISSING];
+const PARTS = [0, 1, 2];
+
+for (const [size, part] of SIZES.flatMap((size) => PARTS.map((part) => [size, part] as const))) {
+  test(`every route at ${size.width}, part ${part + 1} of ${PARTS.length}: one h1, a title, no sideways scroll, nothing for axe in any light`, async ({ page }) => {
+    test.setTimeout(240_000);
     await page.setViewportSize(size);
-    for (const route of [...ROUTES, ...MISSING]) {
+    for (const route of ALL.filter((_, index) => index % PARTS.length === part)) {
       await test.step(route, async () => {
         await page.goto(route);
         await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);

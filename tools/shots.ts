@@ -1,13 +1,11 @@
 /** Retakes docs/screenshots from the demo data, against a server of its own. */
-import { spawn } from 'node:child_process';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from './browser';
+import { served } from './served';
 import { writePhoto } from './write-photo';
 
-const PORT = 8791;
-const ORIGIN = `http://127.0.0.1:${PORT}`;
 const OUT = join(__dirname, '..', 'docs/screenshots');
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -57,21 +55,20 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
 ];
 
 async function main(only: readonly string[], out: string) {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(PORT), HOST: '127.0.0.1' }, stdio: ['ignore', 'pipe', 'inherit'] });
-  await new Promise<void>((ready) => server.stdout.once('data', () => ready()));
+  const { origin, stop } = await served();
   const browser = await chromium.launch(CHROMIUM);
   for (const view of VIEWS.filter((item) => only.length === 0 || only.some((name) => item.name.includes(name)))) {
     const page = await browser.newPage({ viewport: view.size });
     page.on('pageerror', (error) => process.stderr.write(`${view.name}: ${error.message}\n`));
-    await page.goto(`${ORIGIN}${view.path}${view.path.includes('?') ? '&' : '?'}clock=2033-05-24T04:50`);
+    await page.goto(`${origin}${view.path}${view.path.includes('?') ? '&' : '?'}clock=2033-05-24T04:50`);
     await page.getByRole('heading', { level: 1 }).first().waitFor();
     const theme = process.env.THEME ?? view.theme;
     const presses = theme === 'dusk' ? 1 : theme === 'red-lamp' ? 2 : 0;
     if (presses > 0) {
-      await page.goto(`${ORIGIN}/?clock=2033-05-24T04:50`);
+      await page.goto(`${origin}/?clock=2033-05-24T04:50`);
       for (let i = 0; i < presses; i++) await page.getByRole('button', { name: /^Light:/ }).click();
       await page.waitForTimeout(900);
-      await page.goto(`${ORIGIN}${view.path}?clock=2033-05-24T04:50`);
+      await page.goto(`${origin}${view.path}?clock=2033-05-24T04:50`);
       await page.getByRole('heading', { level: 1 }).first().waitFor();
     }
     await page.evaluate(() => document.fonts.ready);
@@ -82,7 +79,7 @@ async function main(only: readonly string[], out: string) {
     await page.close();
   }
   await browser.close();
-  server.kill();
+  await stop();
 }
 
 void main(process.argv.slice(2), process.env.SHOTS_OUT ?? OUT);

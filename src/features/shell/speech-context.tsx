@@ -1,5 +1,4 @@
 import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { I18nextProvider } from 'react-i18next';
 import { createI18n, createSpeech, type Speech } from '@/speech';
 import { selectSettings, useApp } from '@/state';
 
@@ -10,11 +9,7 @@ const Context = createContext<Speech>(createSpeech(i18n, 'mm'));
 export function SpeechProvider({ children }: { children: ReactNode }) {
   const { unit } = useApp(selectSettings);
   const speech = useMemo(() => createSpeech(i18n, unit), [unit]);
-  return (
-    <I18nextProvider i18n={i18n}>
-      <Context.Provider value={speech}>{children}</Context.Provider>
-    </I18nextProvider>
-  );
+  return <Context.Provider value={speech}>{children}</Context.Provider>;
 }
 
 export function useSpeech(): Speech {
