@@ -50,7 +50,7 @@ function colours(read: Reader): Sample['colours'] {
   return found;
 }
 
-export function schools(read: Reader): Schools {
+function schools(read: Reader): Schools {
   const chosen: Record<string, string> = {};
   for (const pair of read.many('school')) {
     const [name, option] = pair.split('=');

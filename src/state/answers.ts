@@ -39,7 +39,7 @@ export function selectDevice(state: State): DeviceRecord {
 }
 
 /** Whether anything of a sample stands as it was typed because it cannot be read. */
-export function hasUnread(record: SampleRecord): boolean {
+function hasUnread(record: SampleRecord): boolean {
   return record.overall.typed !== null || record.case.typed !== null || record.specimens.some((specimen) => specimen.body.typed !== null) || Object.keys(record.unread).length > 0;
 }
 

@@ -1,4 +1,4 @@
-export { answer, askedOf, considered, schoolsFor, holdsOfHook, narrowed, nearestOfMaker, NO_CHOICES, railOf } from './answer';
+export { answer, askedOf, considered, holdsOfHook, narrowed, nearestOfMaker, NO_CHOICES, railOf } from './answer';
 export { secondsTo } from './seconds';
 export { naturalOf } from './natural-of';
 export { endOf, lookAgain } from './look-again';

@@ -56,12 +56,12 @@ export const NO_NATURAL: Wanted = { targetMm: null, bodyWidthMm: null };
 const SHORT_AND_THIN = 0.75;
 
 /** Share of the path that is dressed: all of it, but for a soft wet dressed short and thin. Source: ids, Styles. */
-export function pathShareOf(style: Style, schools: Schools): number {
+function pathShareOf(style: Style, schools: Schools): number {
   return style.id === 'soft-wet' && schools['nymph-length'] === 'short-and-thin' ? SHORT_AND_THIN : 1;
 }
 
 /** Bead on one hook, mm; 0 without one. */
-export function beadOn(hook: Hook, bead: DressingWeight | null): number {
+function beadOn(hook: Hook, bead: DressingWeight | null): number {
   return bead === null ? 0 : (bead.diameter_mm ?? usualBead(hook.gape.value, hook.bend));
 }
 

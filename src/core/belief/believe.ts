@@ -131,7 +131,7 @@ export function standing(key: Key, sighting: Sighting): Standing {
 }
 
 /** The same with other tails: these tell groups apart as well as stages. */
-export function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'>, sighting: Sighting): Standing {
+function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'>, sighting: Sighting): Standing {
   const answer = sighting.signs.tails === undefined ? -1 : key.answers.tails.indexOf(sighting.signs.tails);
   const both = answer < 0 ? looks : key.members.map((members, stage) => members.map(({ tails }, index) => looks[stage]![index]! * tails[answer]!));
   const totals = both.map(sumOf);

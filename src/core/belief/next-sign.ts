@@ -53,8 +53,7 @@ export function lookalike(key: Key, sighting: Sighting, belief: Belief): { stage
 }
 
 /** What else than a sign was said of an insect. */
-export const OTHERWISE = ['length', 'case-length', 'belly', 'water', 'month', 'seen', 'rise'] as const;
-export type Otherwise = (typeof OTHERWISE)[number];
+export type Otherwise = 'length' | 'case-length' | 'belly' | 'water' | 'month' | 'seen' | 'rise';
 export interface Pull {
   sign: AskedId | Otherwise;
   /** The answer's id; of what is no sign the number or the word as it was given, empty for a length and a colour. */

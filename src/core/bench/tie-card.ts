@@ -6,7 +6,7 @@ import { benchSteps, madeBeforehand } from './bench-steps';
 import { tie } from './tie';
 
 /** The hook a card is for, as the bench sees it. */
-export function benchHook(card: Card): BenchHook {
+function benchHook(card: Card): BenchHook {
   const mark = (id: string) => card.landmarks.find((item) => item.id === id)?.mm ?? 0;
   const bead = card.parts.find((part) => part.part === 'bead');
   return {

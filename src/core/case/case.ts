@@ -88,7 +88,7 @@ function lengthByEye({ rough }: Natural): LengthSeen | null {
 }
 
 /** The belly's colour, or its colour in words. */
-export function bellyOf({ colours, shades }: Natural, labOfShade: CaseData['labOfShade']): Lab | null {
+function bellyOf({ colours, shades }: Natural, labOfShade: CaseData['labOfShade']): Lab | null {
   const hex = colours[BELLY];
   return hex ? labOfHex(hex) : shades[BELLY] ? labOfShade(shades[BELLY]) : null;
 }

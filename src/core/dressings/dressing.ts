@@ -184,7 +184,7 @@ export function dressingSchema(ids: KnownIds) {
 
 /** What a dressing may differ in from the one it was made from. */
 export type ChangeKind = (typeof CHANGE_KINDS)[number];
-export const CHANGE_KINDS = ['scaled', 'recoloured', 'added', 'dropped', 'material', 'rule', 'order'] as const;
+const CHANGE_KINDS = ['scaled', 'recoloured', 'added', 'dropped', 'material', 'rule', 'order'] as const;
 
 const METHODS: readonly LengthMethod[] = ['bind-then-cut', 'measure-then-bind'];
 const EVIDENCE: readonly Evidence[] = ['tested', 'seen', 'theory', 'heard'];

@@ -44,7 +44,7 @@ const WORDS: Record<HookColumn, readonly string[]> = {
 const SHARED: ReadonlySet<string> = new Set(['wire', 'eye', 'long']);
 
 /** A heading without its unit, and the unit where it says one: `Shank (in)`, `gape 1/32"`, `wire_mm`. */
-export function headingUnit(heading: string): { words: string; unit: ColumnUnit | null } {
+function headingUnit(heading: string): { words: string; unit: ColumnUnit | null } {
   const text = heading.trim().toLowerCase();
   const marks: [RegExp, ColumnUnit][] = [[/[\s_([]*(?:1\/32(?:\s*(?:in|inch|["″”]))?|32nds?|_32)[)\]]*$/, 'in/32'], [/[\s_([]+(?:in|inch|inches|["″”])[)\]]*$/, 'in'], [/[\s_([]+(?:mm|millimet(?:er|re)s?)[)\]]*$/, 'mm']];
   for (const [mark, unit] of marks) if (mark.test(text)) return { words: slug(text.replace(mark, '')), unit };

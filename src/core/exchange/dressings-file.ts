@@ -3,7 +3,7 @@ import { dressingSchema, same, writtenDressing, type Dressing, type KnownIds } f
 import { isWritten, readWays, recordOf, workOut, writeWays, type WaysCatalogue } from '../ways';
 
 /** Version of the format that is written. 1 knew no switches, bundles, assemblies, tools or ancestry; 2 knew parts and steps written apart, and no ways. */
-export const DRESSINGS_VERSION = 3;
+const DRESSINGS_VERSION = 3;
 
 export interface DressingProblem {
   /** Id of the record, or its place in the file. */

@@ -4,6 +4,6 @@ export { readDrawerFile, writeDrawerFile, type DrawerRow, type DrawerRowRead } f
 export { COLUMN_UNITS, guessColumns, HOOK_COLUMNS, LENGTH_COLUMNS, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from './column-map';
 export { HEAD_BYTES, headFault, readHooksFile, tableOf, writeBadRows, writeHooksFile, type HookIds, type HooksRead, type HooksReading } from './hooks-file';
 export { slug } from './slug';
-export { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
+export { readTable, writeTable, type CellProblem, type Table } from './table';
 export { readTapings, writeModelFile, type GivenTaping } from './model-file';
-export { DRESSINGS_VERSION, readDressings, writeDressings, type DressingProblem, type DressingsRead } from './dressings-file';
+export { readDressings, writeDressings, type DressingProblem, type DressingsRead } from './dressings-file';

@@ -3,7 +3,7 @@ import { usualBead } from './bead';
 import { modelKey, type Hook } from './hook';
 import { reads, readsGape } from './scale';
 
-export const BEND_ORDER: readonly BendId[] = ['round', 'wide', 'curved-shank', 'continuous-curve', 'jig'];
+const BEND_ORDER: readonly BendId[] = ['round', 'wide', 'curved-shank', 'continuous-curve', 'jig'];
 /** The range that no maker sells. */
 const MAKERLESS = 'reference';
 export const WIRE_ORDER: readonly WireId[] = ['light', 'standard', 'heavy'];

@@ -240,7 +240,7 @@ const HACKLE_PITCH_MM = 0.5;
 const HACKLE_GRIP_MM = 25;
 
 /** The packet number whose gape is right for a barb. Source: formulas §8. */
-export function gaugeOf(barbMm: number): string {
+function gaugeOf(barbMm: number): string {
   return sizeLabelOf(Math.round(readsGape(barbMm / GAUGE_BARB_PER_GAPE) / NUMBERS_PER_PACKET) * NUMBERS_PER_PACKET);
 }
 

@@ -1,3 +1,3 @@
 export { readMillimetres, parseLength, type BareUnit, type ParsedLength } from './parse-length';
 export { formatLength, formatSpread, type LengthText, type LengthUnit } from './format-length';
-export { roundAll, roundSignificant } from './round-significant';
+export { roundAll } from './round-significant';

@@ -19,7 +19,7 @@ export function usePartNames(dressing: Dressing): (id: string) => string {
 }
 
 /** Marks along the hook by name: where the body is tied down, landmarks, and either end of the parts that lie along it. */
-export function useMarks(dressing: Dressing): { id: string; label: string }[] {
+function useMarks(dressing: Dressing): { id: string; label: string }[] {
   const words = useWords();
   const speech = useSpeech();
   const nameOf = usePartNames(dressing);

@@ -3,5 +3,5 @@ export { DressingEditor } from './dressing-editor';
 export { DressingScreen } from './dressing-screen';
 export { DressingStep } from './dressing-step';
 export { DressingsScreen } from './dressings-screen';
-export { AtTheBench, WhatCounts } from './what-counts';
+export { AtTheBench } from './what-counts';
 export { NewDressingScreen } from './new-dressing';

@@ -24,7 +24,7 @@ interface HookStepProps {
   answer: Answer;
 }
 
-export function usePinHook(matchId: string, answerId: string): (hookId: string | null) => void {
+function usePinHook(matchId: string, answerId: string): (hookId: string | null) => void {
   const act = useAct();
   return (hookId) => void act(pinHook, { matchId, answerId, hookId });
 }
@@ -154,7 +154,7 @@ function readingOf(hook: Hook): Quantity {
 }
 
 /** Hooks as a table: maker and model, size, how far off, the chance. */
-export function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; answer: Answer; onPick: (id: string) => void }) {
+function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; answer: Answer; onPick: (id: string) => void }) {
   const words = useWords();
   const speech = useSpeech();
   return (

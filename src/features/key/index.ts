@@ -1,5 +1,4 @@
 export { KeyPanel } from './key-panel';
-export { plainOdds } from './odds';
 export { Pictogram } from './pictogram';
 export { LengthChips } from './length-chips';
 export { WaterChips } from './water-chips';

@@ -1,4 +1,3 @@
 export { hookName, matchTitle, offDigits, placeLine, stepLines } from './answer-line';
-export { MatchRow } from './match-row';
 export { MatchesScreen, MatchList, selectMatchIds } from './matches-screen';
 export { WriteMatch } from './carry';

@@ -22,7 +22,7 @@ function readMeasure(text: string, inches: boolean, before: number | null): Meas
 }
 
 /** What is wrong with a measure as it was typed; null when it could be read. */
-export function measureFault(measure: Measure, inches: boolean): Coded | null {
+function measureFault(measure: Measure, inches: boolean): Coded | null {
   if (measure.typed === null || measure.typed === undefined) return null;
   const parsed = parseLength(measure.typed, inches ? 'in' : 'mm');
   return parsed.ok ? null : parsed.fault;

@@ -8,7 +8,7 @@ enablePatches();
 
 const LOCK = 'aubade-records';
 /** Tombstones are kept this long, so that a tab that slept still learns of a deletion. */
-export const SWEEP_MS = 30 * 24 * 3600 * 1000;
+const SWEEP_MS = 30 * 24 * 3600 * 1000;
 
 /** A stored record that could not be opened: kept under `aside/`, named and exportable. */
 export interface Aside {
@@ -165,7 +165,7 @@ function asideOf(key: string, text: string): Aside {
 }
 
 /** Keys of tombstones older than 30 days. */
-export function sweepable(texts: Record<string, string | null>, now: number): string[] {
+function sweepable(texts: Record<string, string | null>, now: number): string[] {
   return Object.entries(texts).flatMap(([key, text]) => {
     const envelope = text ? readEnvelope(text) : null;
     return envelope?.gone && now - envelope.at > SWEEP_MS ? [key] : [];

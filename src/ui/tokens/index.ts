@@ -1,2 +1,2 @@
 export { applyTheme, token, WIDE_PX } from './apply-theme';
-export { contrast, PAIRS, type ThemeName, type TokenName } from './contrast';
+export type { ThemeName, TokenName } from './contrast';
