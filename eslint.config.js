@@ -20,6 +20,8 @@ module.exports = [
   { files: ['**/*.js'], languageOptions: { globals: { __dirname: 'readonly', require: 'readonly', module: 'readonly', exports: 'writable' } } },
   { ignores: ['dist/**', '.stryker-tmp/**', 'node_modules/**', '.expo/**', 'test-results/**', 'expo-env.d.ts', 'public/*-worker.js'] },
   { files: ['**/*.{ts,tsx}'], rules: { 'no-restricted-properties': ['error', ...impure], 'no-restricted-syntax': noClock } },
+  // A hook's score, a card and what they are made of know nothing of the whole answer, which is made of them.
+  { files: ['src/core/{hook-score,tying,dressings,ways,bench,hooks,materials,naturals,colour,belief,units}/**'], ignores: ['**/*.test.ts', '**/__tests__/**'], rules: { 'import/no-restricted-paths': ['error', { zones: [{ target: './src/core/!(answer|box|case)/**', from: './src/core/answer', message: 'The answer is above.' }] }] } },
   // A fixture that needs no other takes an empty pattern: Playwright reads it.
   { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
   { files: ['src/state/ports.ts', 'tools/**', 'e2e/**', 'benchmarks/**'], rules: { 'no-restricted-properties': 'off', 'no-restricted-syntax': 'off' } },

@@ -1,9 +1,10 @@
-import type { BarbId, BarbRuleId, BendId, EyeId, FaceId, IntentId, RegionId, RideId, SchoolOption, SexId, Source, StageId, StageMatch, StyleId, WaterId, WireId, Readiness } from '@/catalogue/ids';
+import type { BendId, FaceId, IntentId, RegionId, RideId, SexId, Source, StageId, StageMatch, StyleId, WaterId, WireId, Readiness } from '@/catalogue/ids';
 import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
 import type { Card, NamedColour } from '../tying/card-shape';
 import type { Criterion, Dressing, Picking, Tool } from '../dressings';
-import type { Hook, HookColumns, HookDimension, StageRow, Style } from '../hooks';
+import type { HookAnswer, Schools, TyingChoices } from '../hook-score';
+import type { Hook, HookColumns, StageRow, Style } from '../hooks';
 import type { Material } from '../materials';
 import type { Way } from '../ways';
 import type { HooksAsked } from './rank-hooks';
@@ -37,12 +38,9 @@ export interface Sample {
   water: WaterId | null;
 }
 
-export type Schools = Partial<SchoolOption>;
-
 /** What the tier chose; anything left out follows from the sample. */
-export interface Choices {
+export interface Choices extends TyingChoices {
   offset: { sizes: number; intent: IntentId };
-  barbRule: BarbRuleId;
   owned: Readonly<Record<string, number>>;
   onlyOwned: boolean;
   /** Smallest reading worth tying, as a size number; null for any. */
@@ -50,51 +48,13 @@ export interface Choices {
   makers: readonly string[];
   hookPin: string | null;
   dressingPin: string | null;
-  schools: Schools;
   /** Schools the tier keeps for one dressing, by its id, and for this card alone: each over what comes before. */
   dressingSchools: Readonly<Record<string, Schools>>;
   cardSchools: Schools;
-  hand: SchoolOption['hand'];
-  without: readonly string[];
-  /** Switches turned on that are off as a rule. */
-  added: readonly string[];
   /** What is known of the tier and the moment. */
   picking: Picking;
   /** Tails the natural may have; empty where nothing says so. */
   tails: readonly number[];
-}
-
-/** A hook against a style and a natural: the shape of docs/cli.md, codes in place of words. */
-export interface HookAnswer {
-  id: string;
-  maker: string;
-  maker_name: string;
-  model: string;
-  model_name: string;
-  size: string;
-  bend: BendId;
-  eye: EyeId;
-  barb: BarbId;
-  wire: WireId;
-  shank_mm: number;
-  gape_mm: number;
-  bite_mm: number | null;
-  wire_mm: number;
-  eye_mm: number;
-  mass_mg: number | null;
-  carry_mm: number;
-  room_mm: number;
-  reads: number;
-  reads_gape: number;
-  target_mm: number | null;
-  length_steps: number | null;
-  steps: number | null;
-  probability: number | null;
-  share: number | null;
-  owned: number;
-  estimated: HookDimension[];
-  pinned: boolean;
-  reasons: Reason[];
 }
 
 export interface Dressed {

@@ -5,10 +5,10 @@ import { askedFor, beforeSecond, NO_PICKING, rankDressings, readiness, type Aske
 import { barbAllowed, columnsOf, modelSdSteps, offsetFactor, raftLength, referenceShank, rungBounds, rungProbabilities, target, xOf, type HookColumns, type ModelRung, type StageRow, type Style } from '../hooks';
 import { bodyFrom, caseFrom, femaleOverMale, lengthStats, overallRatio, postureCv, type LengthStats } from '../naturals';
 import { buildCard } from '../tying';
-import type { Answer, Catalogue, Choices, Dressed, Holds, HookAnswer, LadderOf, Sample } from './answer-shape';
+import type { Answer, Catalogue, Choices, Dressed, Holds, LadderOf, Sample } from './answer-shape';
 import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
 import { isSecond } from './seconds';
-import { carryOn, placeOf, scoreHook, styleUse, type StyleInUse } from './score-hook';
+import { carryOn, placeOf, scoreHook, styleUse, type StyleInUse, type HookAnswer } from '../hook-score';
 
 /** Hooks listed in full. */
 const LISTED = 50;

@@ -3,7 +3,7 @@ import type { Hook } from '../hooks';
 import { buildCard, type Card } from '../tying';
 import { answer, schoolsFor } from './answer';
 import type { Catalogue, Choices, Sample } from './answer-shape';
-import { scoreHook, styleUse } from './score-hook';
+import { scoreHook, styleUse } from '../hook-score';
 
 export interface CardRequest {
   dressing: Dressing;

@@ -1,7 +1,7 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { columnsOf, type Hook } from '../hooks';
 import { convertHook, type ConvertBy } from './convert';
-import { styleUse } from './score-hook';
+import { styleUse } from '../hook-score';
 
 const style = SHIPPED.styles.find((item) => item.id === 'nymph')!;
 const ask = (from: Hook, by: ConvertBy = 'length', owned: Record<string, number> = {}, hooks: readonly Hook[] = SHIPPED.hooks, onlyOwned = false) =>

@@ -1,8 +1,7 @@
 import { CONVERT, NUMBER_STEP } from '../constants';
 import { reason, type Reason } from '../code';
 import { GAPE, ofEveryShape, ROW, SHANK, WIRE_ORDER, wireClassesApart, type Hook, type HookColumns } from '../hooks';
-import { NO_NATURAL, scoreHook, type StyleInUse } from './score-hook';
-import type { HookAnswer } from './answer-shape';
+import { NO_NATURAL, scoreHook, type StyleInUse, type HookAnswer } from '../hook-score';
 
 /** What counts most when a hook is looked for in another maker. */
 export type ConvertBy = keyof typeof CONVERT.weights;

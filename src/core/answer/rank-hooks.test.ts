@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { columnsOf, modelKey, xOf, type Hook } from '../hooks';
-import type { HookAnswer } from './answer-shape';
+import type { HookAnswer } from '../hook-score';
 import { ANY_KIND, bandSteps, isOfKind, modelsInOrder, rankHooks, type HooksAsked } from './rank-hooks';
-import { placeOf, scoreHook, styleUse } from './score-hook';
+import { placeOf, scoreHook, styleUse } from '../hook-score';
 
 const columns = columnsOf(SHIPPED.hooks);
 const style = (id: string) => SHIPPED.styles.find((item) => item.id === id)!;

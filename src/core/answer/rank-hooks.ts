@@ -1,7 +1,7 @@
 import type { BarbId, BarbRuleId, BendId, EyeId, WireId } from '@/catalogue/ids';
 import { JIG_BEAD_SHARE, NUMBER_STEP, SUIT } from '../constants';
 import { BEAD, bendCost, EYE, eyeShare, GAPE, ofEveryShape, pathFactor, ROW, SHANK, WIRE, wireCost, type HookColumns } from '../hooks';
-import { carryOn, meantFor, placeOf, scoreHook, type StyleInUse } from './score-hook';
+import { carryOn, meantFor, placeOf, scoreHook, type StyleInUse } from '../hook-score';
 
 /** Kinds of hook that are looked for; null for any. */
 export interface HookKinds {

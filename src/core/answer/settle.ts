@@ -2,7 +2,8 @@ import { NUMBER_STEP, SD_STEPS, SETTLED } from '../constants';
 import { isAbout } from '../quantity';
 import { modelLaw, modelSdSteps, rungProbabilities, scaleNumber, type Hook } from '../hooks';
 import { railOf } from './answer';
-import type { Answer, HookAnswer, LadderOf } from './answer-shape';
+import type { Answer, LadderOf } from './answer-shape';
+import type { HookAnswer } from '../hook-score';
 
 /** How sure a match is of its size within one model, and what taping would make of it. */
 export interface Settled {

@@ -1,5 +1,4 @@
-import type { Schools } from '../answer/answer-shape';
-import { scoreHook, styleUse } from '../answer/score-hook';
+import { scoreHook, styleUse, type Schools } from '../hook-score';
 import { AS_A_RULE, referenceRangeOf, switchedWays, type CheckCatalogue, type Dressing, type RangeHook, type Switched } from '../dressings';
 import { buildCard, type Card } from '../tying';
 import type { Way } from '../ways';

@@ -4,7 +4,7 @@ import type {
 import type { Param, Reason } from '../code';
 import type { DressingStep } from '../dressings';
 import type { Colour, Shade } from '../colour';
-import type { HookAnswer } from '../answer/answer-shape';
+import type { HookAnswer } from '../hook-score';
 import type { PartAmount } from './part-amount';
 
 /** A colour with the words it is called by, as a code. */

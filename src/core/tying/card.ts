@@ -2,11 +2,11 @@ import type { CautionId, LandmarkId, RegionId, StageId } from '@/catalogue/ids';
 import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
 import { colourOf, shadeOf, stackColour, wetHex, type LayerMaterial } from '../colour';
-import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight } from '../dressings';
-import { barbAllowed, beadMass, beadPlace, beadRange, boreNeeded, hookLength, landmarks, nearestWire, pinnedPathFactor, placeReasons, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass, xOf } from '../hooks';
+import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight, type Picking } from '../dressings';
+import { barbAllowed, beadMass, beadPlace, beadRange, boreNeeded, hookLength, landmarks, nearestWire, pinnedPathFactor, placeReasons, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass, xOf, type StageRow } from '../hooks';
 import { staysOff, type Material } from '../materials';
-import type { Catalogue, Choices, HookAnswer } from '../answer/answer-shape';
-import { placeOf, type StyleInUse } from '../answer/score-hook';
+import { placeOf, type HookAnswer, type StyleInUse, type TyingChoices } from '../hook-score';
+import type { Way } from '../ways';
 import { threadDiameter, woundCut } from './amounts';
 import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, turnsHeld, type ThreadOnHook } from './thread-advice';
@@ -36,9 +36,9 @@ export interface CardInput {
   dressing: Dressing;
   hook: HookAnswer;
   use: StyleInUse;
-  catalogue: Pick<Catalogue, 'stages' | 'materials' | 'ways'>;
+  catalogue: { stages: readonly StageRow[]; materials: readonly Material[]; ways: readonly Way[] };
   natural: CardNatural | null;
-  choices: Pick<Choices, 'schools' | 'hand' | 'barbRule' | 'without' | 'added'> & { picking?: Pick<Choices['picking'], 'stash'> };
+  choices: TyingChoices & { picking?: Pick<Picking, 'stash'> };
   /** Flies to tie; null for a card without a batch. */
   count: number | null;
 }

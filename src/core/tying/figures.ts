@@ -1,6 +1,6 @@
 import type { Param } from '../code';
 import { AT_MM } from '../constants';
-import type { HookAnswer } from '../answer/answer-shape';
+import type { HookAnswer } from '../hook-score';
 import type { CardPart } from './card-shape';
 import type { LaidPart } from './lay-out';
 

@@ -1,5 +1,5 @@
 import type { FunctionId, PartId, SchoolOption } from '@/catalogue/ids';
-import type { Schools } from '../answer/answer-shape';
+import type { Schools } from '../hook-score';
 import { STEP_DEFAULTS, type Dressing, type DressingPart, type DressingStep } from '../dressings';
 import type { Material } from '../materials';
 import { recordOf, reworked, withFields, type Way, type WayDressing, type WaysCatalogue } from '../ways';

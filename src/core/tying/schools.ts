@@ -1,7 +1,7 @@
 import type { SchoolOption } from '@/catalogue/ids';
 import { GAUGE_BARB_PER_GAPE, GAUGE_ONE_UNDER } from '../constants';
 import type { BaseSpec, Dressing } from '../dressings';
-import type { Schools } from '../answer/answer-shape';
+import type { Schools } from '../hook-score';
 
 const NYMPH_TAIL: Record<SchoolOption['nymph-tail'], { base: BaseSpec; factor: number }> = {
   gape: { base: 'gape', factor: 1.1 },

@@ -1,9 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { slug } from '@/core/exchange';
 import { parseColour } from '@/core/colour';
 import { materialOf, type Material } from '@/core/materials';
-import { forgetMaterial, keepMaterial } from '@/records';
+import { forgetMaterial, keepMaterial, makeMaterial } from '@/records';
 import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
 import { useWords } from '@/features/shell';
 import { Button, Field, Pick, Say } from '@/ui/primitives';
@@ -54,13 +53,13 @@ function OwnMaterial({ was, fitting, onPut }: { was: Material | null; fitting: r
   const [colour, setColour] = useState(was?.hex ?? fitting[0]?.hex ?? '');
   const [tried, setTried] = useState(false);
   const parsed = parseColour(colour);
-  const free = (stem: string) => { for (let n = 1; ; n++) { const id = n === 1 ? stem : `${stem}-${n}`; if (!materials.some((material) => material.id === id)) return id; } };
   const keep = () => {
     setTried(true);
-    const made = name.trim() === '' || like === null || parsed === null ? null : materialOf({ id: was?.id ?? free(`own-${slug(name).replace(/[^a-z0-9-]/g, '') || 'material'}`), name: name.trim(), like, hex: parsed.hex }, materials);
+    const made = name.trim() === '' || like === null || parsed === null ? null : materialOf({ id: was?.id ?? 'own', name: name.trim(), like, hex: parsed.hex }, materials);
     if (!made) return;
-    act(keepMaterial, { material: made });
-    onPut(made.id);
+    if (was) act(keepMaterial, { material: made });
+    const id = was ? was.id : act(makeMaterial, { material: made });
+    if (id !== null) onPut(id);
   };
   return (
     <View role="group" aria-label={words('edit-dressing.own-material')} className="gap-3 rounded-control border border-edge bg-ground p-3">

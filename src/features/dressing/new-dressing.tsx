@@ -2,12 +2,13 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { DRESSINGS } from '@/catalogue';
+import { DRESSINGS, faceOf } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
 import { bareByWay } from '@/core/ways';
-import { freeDressingId, putDressing } from '@/records';
+import { makeDressing } from '@/records';
 import { libraryCard, selectCatalogue, selectDressings, useAct, useApp } from '@/state';
 import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { OrderTiles } from '@/features/stage';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Heading, InView, Say } from '@/ui/primitives';
 import { useDerive } from './use-derive';
@@ -29,17 +30,17 @@ export function NewDressingScreen() {
   const style = ids.stages.find((item) => item.id === stage)!.style as StyleId;
   const bare = () => {
     const name = words('dressing.my-new', { stage: speech.plain('stages', stage) });
-    const id = freeDressingId(name, dressings);
-    const made = bareByWay(id, name, stage, style, DRESSINGS, catalogue);
+    const made = bareByWay('new', name, stage, style, DRESSINGS, catalogue);
     if (!made) return;
-    act(putDressing, { dressing: made });
-    router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
+    const id = act(makeDressing, { dressing: made });
+    if (id !== null) router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
   };
   return (
     <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('dressing.new')} lead={words('dressing.new-lead')}>
       <View className="gap-3 px-5 pb-4">
-        <Chips compact label={words('dressing.natural')} choices={ids.orders.map((item) => ({ id: item.id as OrderId, label: item.name }))} value={order} onChange={(next) => setStage(ids.stages.find((item) => item.order === next)!.id as StageId)} />
-        <Chips compact label={words('dressing.stage')} choices={ids.stages.filter((item) => item.order === order).map((item) => ({ id: item.id as StageId, label: item.name }))} value={stage} onChange={setStage} />
+        {tiles}
+        <XX={words('dressing.natural')} orders={ids.orders.map((item) => item.id as OrderId)} value={order} onChange={(next) => setStage(faceOf(next))} />
+        <Chips compact label={words('dressing.stage')} choices={ids.stages.filter((item) => item.order === order).map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))} value={stage} onChange={setStage} />
         <View className="flex-row items-center gap-3">
           <Button label={words('dressing.from-bare')} onPress={bare} />
           <Say size="small" tone="soft" className="min-w-0 flex-1">{words('dressing.from-bare-hint', { style: speech.plain('styles', style) })}</Say>

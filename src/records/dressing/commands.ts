@@ -1,10 +1,12 @@
+import equal from 'fast-deep-equal';
 import { DRESSINGS } from '@/catalogue';
 import type { Dressing } from '@/core/dressings';
 import type { Material } from '@/core/materials';
 import { command } from '../command';
 import type { Entities } from '../kinds';
 import { putMaterial } from '../material/commands';
-import { freeDressingId } from './queries';
+import { ownId } from '../own-id';
+import { dressingOf } from './queries';
 import type { DressingRecord } from './schema';
 
 /** Key of the record that holds a dressing of the tier's own. */
@@ -19,17 +21,26 @@ function put(draft: Entities, dressing: Dressing): void {
 
 export const putDressing = command<{ dressing: Dressing }>('dressing', (draft, { dressing }) => put(draft, dressing));
 
-/** The same for one that was just made from another. */
-export const deriveDressing = command<{ dressing: Dressing }>('derive', (draft, { dressing }) => put(draft, dressing));
+/** A dressing that was just made, from another or from a bare hook: put in under an id of its own, which is given back. */
+export const makeDressing = command<{ dressing: Dressing }, string>('derive', (draft, { dressing }, { newId }) => {
+  const id = ownId('dressing', dressing.name, newId);
+  put(draft, { ...dressing, id });
+  return id;
+});
 
 /** A dressing of the tier's own taken out; what was tied by it keeps its id. */
 export const deleteDressing = command<{ id: string }>('delete-dressing', (draft, { id }) => void delete draft.dressing[keyOf(id)]);
 
-/** Dressings of a file with their materials. A shipped one is never written over: it comes in beside it, as made from it, each under an id of its own. */
-export const takeDressings = command<{ dressings: readonly Dressing[]; materials: readonly Material[] }>('dressings-in', (draft, { dressings, materials }) => {
+/** Whether two say the same of how a fly is tied, whatever they are called by. */
+function sameFly(one: Dressing, other: Dressing): boolean {
+  return equal({ ...one, id: '', rev: 0, parent: null }, { ...other, id: '', rev: 0, parent: null });
+}
+
+/** Dressings of a file with their materials. A shipped one is never written over: it comes in beside it, as made from it, each under an id of its own, and only once however often it is read. */
+export const takeDressings = command<{ dressings: readonly Dressing[]; materials: readonly Material[] }>('dressings-in', (draft, { dressings, materials }, { newId }) => {
   for (const material of materials) putMaterial(draft, material);
   for (const dressing of dressings) {
-    const taken = [...DRESSINGS, ...Object.values(draft.dressing)];
-    put(draft, DRESSINGS.some((item) => item.id === dressing.id) ? { ...dressing, id: freeDressingId(dressing.id, taken), parent: dressing.id } : dressing);
+    if (!DRESSINGS.some((item) => item.id === dressing.id)) put(draft, dressing);
+    else if (!Object.values(draft.dressing).some((own) => own.parent === dressing.id && sameFly(dressingOf(own), dressing))) put(draft, { ...dressing, id: ownId('dressing', dressing.id, newId), parent: dressing.id });
   }
 });

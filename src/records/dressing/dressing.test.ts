@@ -7,7 +7,8 @@ import { flySchema } from '../fly/schema';
 import { migrate } from '../migrate';
 import { around } from '../__tests__/around';
 import { cleanEntities } from '../demo';
-import { deleteDressing, putDressing, takeDressings } from './commands';
+import { dressingOf } from './queries';
+import { deleteDressing, makeDressing, putDressing, takeDressings } from './commands';
 
 async function opened() {
   const store = createStore(memoryPorts());
@@ -70,4 +71,26 @@ describe('records of older versions', () => {
     expect(migrate('settings', 3, { unit: 'mm', smallest: 18 })).toMatchObject({ ok: true, data: { smallest: 18, skill: null, minutes: null, tools: null, pickWeights: {}, dressingSchools: {} } });
   });
   test('weights outside what can be set are refused', () => expect(migrate('settings', 4, { pickWeights: { water: 9 } })).toMatchObject({ ok: false, reason: 'schema' }));
+});
+
+test('what two tiers make under one name keeps two ids, and both are there when one reads the other’s file', () => {
+  const tiers = ['7f3a21', '09be44'].map((end) => {
+    const draft = cleanEntities();
+    const id = makeDressing.run(draft, { dressing: derive(DRESSINGS[0]!, 'any', 'My dun') }, { ...around(), newId: (kind) => `${kind}_0199-4c1d-${end}` });
+    return { id, draft };
+  });
+  expect(tiers.map(({ id }) => id)).toEqual(['my-dun-7f3a21', 'my-dun-09be44']);
+  const [mine, other] = tiers as [(typeof tiers)[0], (typeof tiers)[0]];
+  takeDressings.run(mine.draft, { dressings: Object.values(other.draft.dressing).map(dressingOf), materials: [] }, around());
+  expect(Object.values(mine.draft.dressing).map(({ id }) => id).sort()).toEqual(tiers.map(({ id }) => id).sort());
+});
+
+test('a shipped one read twice from a file comes in once', () => {
+  const draft = cleanEntities();
+  const changed = { ...DRESSINGS[0]!, minutes: 99 };
+  takeDressings.run(draft, { dressings: [changed], materials: [] }, around());
+  takeDressings.run(draft, { dressings: [changed], materials: [] }, around());
+  expect(Object.values(draft.dressing)).toHaveLength(1);
+  takeDressings.run(draft, { dressings: [{ ...changed, minutes: 98 }], materials: [] }, { ...around(), newId: () => 'dressing_other' });
+  expect(Object.values(draft.dressing)).toHaveLength(2);
 });

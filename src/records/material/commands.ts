@@ -1,6 +1,7 @@
 import type { Material } from '@/core/materials';
 import { command } from '../command';
 import type { Entities } from '../kinds';
+import { ownId } from '../own-id';
 import { materialSchema } from './schema';
 
 const keyOf = (id: string) => `material_${id}`;
@@ -9,6 +10,13 @@ const keyOf = (id: string) => `material_${id}`;
 export function putMaterial(draft: Entities, { id, name, hex, like, functions }: Material): void {
   draft.material[keyOf(id)] = materialSchema.cast({ ...draft.material[keyOf(id)], name, hex, like, functions });
 }
+
+/** A material that was just made: put in under an id of its own, which is given back. */
+export const makeMaterial = command<{ material: Omit<Material, 'id'> }, string>('material', (draft, { material }, { newId }) => {
+  const id = ownId('own', `own ${material.name}`, newId);
+  putMaterial(draft, { ...material, id });
+  return id;
+});
 
 export const keepMaterial = command<{ material: Material }>('material', (draft, { material }) => putMaterial(draft, material));
 

@@ -2,7 +2,7 @@ import type { SchoolOption } from '@/catalogue/ids';
 import { carry, floats, pathFactor, pinnedPathFactor, reads, readsGape, room, stylePlace, suit, usualBead, xOf, type Hook, type HookPlace, type Style } from '../hooks';
 import { reason } from '../code';
 import type { Dressing, DressingWeight } from '../dressings';
-import type { HookAnswer, Schools } from './answer-shape';
+import type { HookAnswer, Schools } from './score-shape';
 
 /** What the natural asks of a hook; null fields where no natural was given. */
 export interface Wanted {
