@@ -1,13 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import ids from '@/catalogue/ids.json';
 import { DRESSINGS, faceOf } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
 import { bareByWay } from '@/core/ways';
 import { makeDressing } from '@/records';
 import { libraryCard, selectCatalogue, selectDressings, useAct, useApp } from '@/state';
-import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { OrderTiles } from '@/features/stage';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Heading, InView, Say } from '@/ui/primitives';
@@ -20,6 +20,7 @@ export function NewDressingScreen() {
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
+  const wide = useWide();
   const router = useRouter();
   const act = useAct();
   const derive = useDerive();
@@ -35,11 +36,11 @@ export function NewDressingScreen() {
     const id = act(makeDressing, { dressing: made });
     if (id !== null) router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
   };
+  const tiles = <OrderTiles strip={!wide} label={words('dressing.natural')} orders={ids.orders.map((item) => item.id as OrderId)} value={order} onChange={(next) => setStage(faceOf(next))} />;
   return (
     <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('dressing.new')} lead={words('dressing.new-lead')}>
       <View className="gap-3 px-5 pb-4">
-        {tiles}
-        <XX={words('dressing.natural')} orders={ids.orders.map((item) => item.id as OrderId)} value={order} onChange={(next) => setStage(faceOf(next))} />
+        {wide ? tiles : <ScrollView horizontal showsHorizontalScrollIndicator={false}>{tiles}</ScrollView>}
         <Chips compact label={words('dressing.stage')} choices={ids.stages.filter((item) => item.order === order).map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))} value={stage} onChange={setStage} />
         <View className="flex-row items-center gap-3">
           <Button label={words('dressing.from-bare')} onPress={bare} />
