@@ -23,6 +23,13 @@ function keysOf(texts: readonly string[], call: RegExp): string[] {
 
 const screens = [...sources('src/features'), ...sources('app')];
 
+test('messages stand one key a line, so that a change of one is one line', () => {
+  for (const file of ['en.json', 'en-ui.json', 'en-say.json']) {
+    const text = readFileSync(join(__dirname, file), 'utf8');
+    expect([file, text]).toEqual([file, `${JSON.stringify(JSON.parse(text), null, 1)}\n`]);
+  }
+});
+
 test('every message a screen asks for by its key is in the catalogue', () => {
   const keys = keysOf(screens, /\bwords\('([\w.-]+)'/g);
   expect(keys.length).toBeGreaterThan(120);

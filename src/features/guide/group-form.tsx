@@ -6,7 +6,8 @@ import { useAct } from '@/state';
 import { ALL_HUES, ShadeWords } from '@/features/colour-words';
 import { LengthField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
+import { OrderTiles } from '@/features/stage';
+import { Button, Field, Heading, Say, Toggle } from '@/ui/primitives';
 
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
 
@@ -22,7 +23,7 @@ export function GroupForm({ id, group }: { id: string; group: GroupRecord }) {
   const speech = useSpeech();
   const act = useAct();
   const set = (fields: Partial<Pick<GroupRecord, 'name' | 'scientific' | 'note' | 'regions' | 'waters' | 'months'>>) => act(setGroup, { groupId: id, ...fields });
-  const named = (kind: 'faunas' | 'waters' | 'orders') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
+  const named = (kind: 'faunas' | 'waters') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
   const own = ids.stages.filter((stage) => stage.order === group.order);
   const further = own.filter((stage) => !group.stages.some((entry) => entry.stage === stage.id));
   return (
@@ -36,7 +37,7 @@ export function GroupForm({ id, group }: { id: string; group: GroupRecord }) {
         <Say size="small" tone="soft">
           {words('natural.order')}
         </Say>
-        <Chips compact label={words('natural.order')} choices={named('orders')} value={group.order} onChange={(order) => act(setGroupOrder, { groupId: id, order: order as OrderId, stage: ids.stages.find((stage) => stage.order === order)!.id as StageId })} />
+        <OrderTiles label={words('natural.order')} orders={ids.orders.map((item) => item.id as OrderId)} value={group.order} onChange={(order) => act(setGroupOrder, { groupId: id, order, stage: ids.stages.find((stage) => stage.order === order)!.id as StageId })} />
       </View>
       <Several label={words('guide.where')} choices={named('faunas')} chosen={group.regions} onChange={(item, on) => set({ regions: toggled(group.regions, item as FaunaId, on) })} />
       <Several label={words('natural.water')} choices={named('waters')} chosen={group.waters} onChange={(item, on) => set({ waters: toggled(group.waters, item as WaterId, on) })} />
