@@ -18,8 +18,8 @@ export interface Reading {
 
 const NAMED = ['title', 'name', 'label', 'hookId', 'place'] as const;
 
-/** What a record is called. */
-function nameOf(record: object): string {
+/** What a record is called; empty where it has no name. */
+export function nameOf(record: object): string {
   const fields = record as Partial<Record<(typeof NAMED)[number], unknown>>;
   const named = NAMED.map((name) => fields[name]).find((value) => typeof value === 'string' && value !== '');
   return (named as string | undefined) ?? '';

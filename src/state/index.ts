@@ -13,5 +13,6 @@ export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from
 export { libraryCard, selectCardOf } from './library-cards';
 export { browserPorts, type Ports } from './ports';
 export { type Aside, asideFile } from './storage/commit';
+export { letGo, readDeleted, type Deleted } from './storage/deleted';
 export { noteAnswer, createStore, openStore, redone, undone, type Dispatch, type State, type Store } from './store';
 export { useAct, useAfterwards, useApp, useAppDispatch, useLater } from './use-app';

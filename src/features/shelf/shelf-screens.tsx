@@ -12,6 +12,7 @@ import { LengthField } from '@/features/length-field';
 import { ScreenSizeSetting } from '@/features/screen-size';
 import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
+import { DeletedRecords } from './deleted';
 
 const ROOMS = ['naturals', 'field-card', 'settings', 'data', 'cautions'] as const;
 
@@ -136,6 +137,9 @@ export function DataScreen() {
       <View className="gap-8 px-5">
         <Row title={words('data.stored')}>
           {kinds.length === 0 ? <Say tone="soft">{words('data.none')}</Say> : kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)}
+        </Row>
+        <Row title={words('data.deleted')}>
+          <DeletedRecords />
         </Row>
         <Row title={words('data.aside')}>
           {aside.length === 0 ? <Say tone="soft">{words('data.aside-none')}</Say> : aside.map((item) => <Say key={item.key}>{words('data.aside-line', { key: item.key, why: words(`data.aside-why.${item.reason}`), detail: item.detail })}</Say>)}

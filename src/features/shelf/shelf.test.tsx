@@ -1,7 +1,8 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import ids from '@/catalogue/ids.json';
 import { loaded } from '@/state/storage/slice';
-import { selectDevice, selectSettings } from '@/state';
+import { deleteBox, newBox } from '@/records';
+import { act as run, selectDevice, selectSettings, undone } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf-screens';
 
@@ -45,6 +46,23 @@ describe('data', () => {
     expect(screen.getByText('8 matches')).toBeInTheDocument();
     expect(screen.getByText('43 hook models')).toBeInTheDocument();
     expect(screen.queryByText(/settings/)).toBeNull();
+  });
+  test('what was deleted is listed by its name and can be put back, which undo takes back again', async () => {
+    const { store } = await openScreen(<DataScreen />, 'clean');
+    const written = () => act(async () => void (await store.keeper.current!.flush()));
+    act(() => void store.dispatch(run(newBox, { name: 'River box' })));
+    await written();
+    const boxes = () => Object.values(store.getState().records.entities.box);
+    const id = Object.keys(store.getState().records.entities.box)[0]!;
+    act(() => void store.dispatch(run(deleteBox, { boxId: id })));
+    await written();
+    expect(boxes()).toEqual([]);
+    fireEvent.click(await screen.findByRole('button', { name: 'Put back: River box, a box' }));
+    expect(boxes()).toHaveLength(1);
+    await written();
+    expect(await screen.findByText('Nothing was deleted in the last 30 days.')).toBeInTheDocument();
+    act(() => void store.dispatch(undone()));
+    expect(boxes()).toEqual([]);
   });
   test('a clean store says where things will be kept', async () => {
     await openScreen(<DataScreen />, 'clean');

@@ -3,10 +3,9 @@ import { KINDS, migrate, noEntities, type Entities, type Kind } from '@/records'
 import type { KeyStore, Locks } from '../ports';
 import { ASIDE, BLOB, keyOf, readEnvelope, splitKey, type Envelope } from './envelope';
 
-
 enablePatches();
 
-const LOCK = 'aubade-records';
+export const LOCK = 'aubade-records';
 /** Tombstones are kept this long, so that a tab that slept still learns of a deletion. */
 const SWEEP_MS = 30 * 24 * 3600 * 1000;
 
@@ -71,7 +70,7 @@ function patched(stored: Entities, patches: readonly Patch[], own: Entities): En
 
 /**
  * Writes a change: under one lock it reads the touched records as they are now, applies this tab's patches, and stores
- * them in one transaction. Deleting writes a tombstone in that same transaction. Gives the records as they are stored now.
+ * them in one transaction. Deleting writes a tombstone in that same transaction, which keeps what the record was. Gives the records as they are stored now.
  * Throws what storage throws, and `NewerStored`; then nothing was written.
  */
 export async function commit(storage: KeyStore, locks: Locks, patches: readonly Patch[], own: Entities, now: number): Promise<Written[]> {
@@ -95,7 +94,8 @@ export async function commit(storage: KeyStore, locks: Locks, patches: readonly 
       const key = keyOf(kind, id);
       const data = next[kind][id];
       const rev = revisions.get(key)! + 1;
-      const envelope: Envelope = { v: KINDS[kind].version, id, rev, at: now, ...(data === undefined ? { gone: true as const } : {}), data: data ?? null };
+      const was = base[kind][id] as { demo?: boolean } | undefined;
+      const envelope: Envelope = { v: KINDS[kind].version, id, rev, at: now, ...(data === undefined ? { gone: true as const } : {}), data: data ?? (was && !was.demo ? was : null) };
       entries[key] = JSON.stringify(envelope);
       return { kind, id, rev, base: rev - 1, data: data ?? null };
     });

@@ -6,6 +6,7 @@ export interface Envelope {
   at: number;
   /** A tombstone: deleted, swept after 30 days. */
   gone?: true;
+  /** Of a tombstone what the record was, until it is swept or let go; null for a demo's. */
   data: unknown;
 }
 
