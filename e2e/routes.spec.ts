@@ -103,3 +103,16 @@ test('everything a finger must hit on a phone is at least 48 px high', async ({ 
     expect([route, small]).toEqual([route, []]);
   }
 });
+
+test('a screen that is turned keeps its page, and what is open on it', async ({ page }) => {
+  await page.goto('/shelf/data');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Data');
+  await page.setViewportSize(SIZES[1]!);
+  await expect(page.getByRole('link', { name: 'Shelf' }).first()).toBeVisible();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Data');
+  await page.goto('/dressings');
+  await page.getByRole('textbox', { name: 'Search' }).fill('sedge');
+  await page.setViewportSize(SIZES[0]!);
+  await expect(page.getByRole('textbox', { name: 'Search' })).toHaveValue('sedge');
+  await expect(page).toHaveURL(/\/dressings/);
+});

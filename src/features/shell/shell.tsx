@@ -174,7 +174,7 @@ export function Shell() {
   useKeys();
   const bare = /\/tie$/.test(path);
   const list = (
-    <TabList asChild>
+    <TabList key="list" asChild>
       <View role="navigation" aria-label={words('nav')} style={wide ? COLUMN : ROW} className={`bg-plane ${bare ? 'hidden' : ''} ${wide ? 'w-28 flex-col gap-1 border-r border-line pt-4' : 'flex-row border-t border-line'}`}>
         {wide ? (
           <Say size="lead" weight="serif" tone="river" className="pb-4 pl-4">
@@ -203,7 +203,7 @@ export function Shell() {
     </TabList>
   );
   const page = (
-    <View className="min-w-0 flex-1">
+    <View key="page" className="min-w-0 flex-1">
       {bare ? null : <Header wide={wide} />}
       {bare ? null : <NewVersion />}
       <Saved />
@@ -215,8 +215,8 @@ export function Shell() {
   );
   return (
     <Tabs style={wide ? FRAME_WIDE : FRAME}>
-      {wide ? list : page}
-      {wide ? page : list}
+      {/* By key, so that a screen that is turned keeps its page and what is open on it. */}
+      {wide ? [list, page] : [page, list]}
     </Tabs>
   );
 }
