@@ -24,7 +24,7 @@ describe('examples of docs/formats', () => {
     const { rows, problems } = readHooksFile(example('hooks.json'), KNOWN);
     expect(problems).toEqual([]);
     expect(rows.map((row) => [row.maker, row.size, row.shankMm, row.source])).toEqual([['own-packets', '12', 8.1, 'typed'], ['own-packets', '14', null, 'typed']]);
-    expect(readHooksFile(writeHooksFile(rows), KNOWN).rows).toEqual(rows);
+    expect(readHooksFile(writeHooksFile(rows), KNOWN).rows).toEqual(rows.map((row) => ({ ...row, unsaid: undefined })));
   });
   test('model.json is read with what was measured, and written back byte for byte', () => {
     const text = example('model.json');

@@ -1,7 +1,7 @@
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
 import type { Coded } from '../code';
-import { hookId, labelNumber, type HookRow } from '../hooks';
+import { hookId, labelNumber, type HookRow, type ShapeField } from '../hooks';
 import { readMillimetres } from '../units';
 import { HOOK_COLUMNS, LENGTH_COLUMNS, MM_PER_UNIT, ownHeadings, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from './column-map';
 import { slug } from './slug';
@@ -37,6 +37,8 @@ export interface HooksReading {
 }
 
 const REQUIRED = ['maker', 'model', 'size', 'bend'] as const;
+/** Fields of a model that have a usual, and their columns. */
+const SHAPE: readonly (readonly [ShapeField, HookColumn])[] = [['eye', 'eye'], ['point', 'point'], ['barb', 'barb'], ['xLong', 'x_long'], ['xHeavy', 'x_heavy'], ['labels', 'labels_direction']];
 const DIRECTIONS = ['bigger-smaller', 'bigger-bigger'] as const;
 const MASS_RANGE_MG = [0.1, 20000] as const;
 const THICKNESS_RANGE_MM = [0.02, 12] as const;
@@ -147,6 +149,8 @@ export function readHooksFile(text: string, ids: HookIds, { map = {}, unit = 'mm
       source: oneOf('source', ids.sources, 'typed'),
       ...(oneOf('retired', RETIRED, 'no') === 'yes' ? { retired: true } : {}),
     };
+    const unsaid = SHAPE.filter(([, column]) => cell(column) === '').map(([field]) => field);
+    if (unsaid.length > 0) row.unsaid = unsaid;
     for (const column of ['maker', 'model'] as const) if (cell(column) !== '' && row[column] === '') bad('cell-no-name', column, null);
     if (problems.length === before && row.shankMm === null && row.gapeMm === null && labelNumber(row.size, row.labels) === null) bad('label-unread', 'size', { list: ['14', '1/0', 'V45'] });
     const key = hookId(row.maker, row.model, row.size);

@@ -28,9 +28,14 @@ export interface HookRow {
   source: Source;
   /** No longer sold: offered only where it is owned or pinned. */
   retired?: boolean;
+  /** Fields of its model that a file did not say: what stands there is only usual, and does not go over what is known. */
+  unsaid?: readonly ShapeField[];
   /** What the tier measured of it; goes before everything else. */
   taped?: Partial<Record<'shank' | 'gape' | 'wire', Quantity>>;
 }
+
+/** What a file may leave unsaid of a model, because it has a usual. */
+export type ShapeField = 'eye' | 'point' | 'barb' | 'xLong' | 'xHeavy' | 'labels';
 
 /** A dimension of a hook that may have been estimated. */
 export type HookDimension = 'shank_mm' | 'gape_mm' | 'bite_mm' | 'wire_mm' | 'eye_mm' | 'mass_mg';

@@ -2,7 +2,7 @@ export { beadMass, beadRange, boreNeeded, stripMassPerMm, usualBead, woundMass }
 export { beadPlace, carry, eyeShare, offsetFactor, pathFactor, pinnedPathFactor, raftLength, room, target } from './carry';
 export { BEAD, columnsOf, EYE, GAPE, ofEveryShape, ROW, SHANK, WIRE, WIRE_ORDER, xOf, type HookColumns } from './columns';
 export { betweenSizes, completeModel, lawTable, scaleNumber } from './complete-model';
-export { hookFromRow, hookId, modelKey, type Hook, type HookDimension, type HookRow } from './hook';
+export { hookFromRow, hookId, modelKey, type Hook, type HookDimension, type HookRow, type ShapeField } from './hook';
 export { labelDimensions, labelNumber, type LabelDimensions, type LabelDirection, type XLabelSchool } from './label-dimensions';
 export { hookLength, landmarks } from './landmarks';
 export { modelLaw, type LawShank } from './model-law';

@@ -65,7 +65,7 @@ export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false
     draft.maker[row.maker] ??= makerSchema.cast({ demo, name: row.makerName });
     const model = draft.model[id];
     const shape = { makerId: row.maker, slug: row.model, name: row.modelName, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire ?? model?.wire ?? null, xLong: row.xLong, xHeavy: row.xHeavy, labels: row.labels };
-    if (model) Object.assign(model, shape);
+    if (model) Object.assign(model, Object.fromEntries(Object.entries(shape).filter(([field]) => !(row.unsaid as readonly string[] | undefined)?.includes(field))));
     else draft.model[id] = modelSchema.cast({ demo, ...shape });
     const { sizes } = draft.model[id]!;
     sizes[row.size] = sizeAfter(sizes[row.size], row);

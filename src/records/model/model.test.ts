@@ -95,6 +95,16 @@ describe('the catalogue', () => {
     expect(entities.model['osmere:lark']!.sizes['14']).toMatchObject({ shankMm: 7.9, source: 'typed', retired: true });
     expect(sizesOf(entities.model['osmere:lark']!)).toEqual(expect.arrayContaining(['14', '15', '16']));
   });
+  test('a file without columns for barb, point, eye and X leaves those of a known model, and gives a new one the usual', () => {
+    const entities = cleanEntities();
+    const read = (text: string) => takeHooks.run(entities, { rows: readHooksFile(text, KNOWN).rows }, around());
+    read('maker,model,size,bend,shank_mm,eye,point,barb,x_long,x_heavy\nStaith,Smooth,14,round,8.4,up,in,none,2,1\n');
+    read('maker,model,size,bend,shank_mm\nStaith,Smooth,16,round,7\nStaith,Other,16,round,7\n');
+    expect(entities.model['staith:smooth']).toMatchObject({ eye: 'up', point: 'in', barb: 'none', xLong: 2, xHeavy: 1 });
+    expect(entities.model['staith:other']).toMatchObject({ eye: 'down', point: 'straight', barb: 'barbed', xLong: 0, xHeavy: 0 });
+    read('maker,model,size,bend,shank_mm,barb\nStaith,Smooth,16,round,7,barbed\n');
+    expect(entities.model['staith:smooth']).toMatchObject({ barb: 'barbed', eye: 'up' });
+  });
   test('a dimension that a file leaves empty stays as it was typed, also where the file says where its own come from', () => {
     const entities = cleanEntities();
     const take = (line: string) => takeHooks.run(entities, { rows: readHooksFile(`maker,model,size,bend,shank_mm,gape_mm,wire_mm,source\n${line}\n`, KNOWN).rows }, around());
