@@ -52,9 +52,9 @@ export function DressingsScreen() {
         {open ? <Filters filter={filter} onChange={set} /> : null}
       </View>
       {searching ? null : (
-        <Strip wide={wide} className="border-y border-line px-3">
+        <View className="border-y border-line px-3">
           <OrderTiles strip={!wide} label={words('dressing.natural')} orders={orders.map(({ id }) => id as OrderId)} value={filter.order} onChange={(order) => set({ order, stage: null })} />
-        </Strip>
+        </View>
       )}
       {searching || stages.length < 2 ? null : (
         <Strip wide={wide} className="px-5 pt-3">
@@ -85,7 +85,7 @@ export function DressingsScreen() {
 /** One line that scrolls by itself on a phone; as many as it takes where there is room. */
 function Strip({ wide, className, children }: { wide: boolean; className: string; children: ReactNode }) {
   if (wide) return <View className={className}>{children}</View>;
-  return <ScrollView horizontal showsHorizontalScrollIndicator={false} className={className.includes('border') ? 'border-y border-line' : ''} contentContainerClassName={className.replace('border-y border-line', '').trim()}>{children}</ScrollView>;
+  return <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName={className}>{children}</ScrollView>;
 }
 
 /** A stage without the name of its order, which stands above it. */

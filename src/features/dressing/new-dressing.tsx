@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { ScrollView, View } from 'react-native';
+import { View } from 'react-native';
 import ids from '@/catalogue/ids.json';
-import { DRESSINGS, faceOf } from '@/catalogue';
+import { DRESSINGS, faceOf, KNOWN } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
 import { bareByWay } from '@/core/ways';
 import { makeDressing } from '@/records';
@@ -36,15 +36,14 @@ export function NewDressingScreen() {
     const id = act(makeDressing, { dressing: made });
     if (id !== null) router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
   };
-  const tiles = <OrderTiles strip={!wide} label={words('dressing.natural')} orders={ids.orders.map((item) => item.id as OrderId)} value={order} onChange={(next) => setStage(faceOf(next))} />;
   return (
     <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('dressing.new')} lead={words('dressing.new-lead')}>
       <View className="gap-3 px-5 pb-4">
-        {wide ? tiles : <ScrollView horizontal showsHorizontalScrollIndicator={false}>{tiles}</ScrollView>}
+        <OrderTiles strip={!wide} label={words('dressing.natural')} orders={KNOWN.orders} value={order} onChange={(next) => setStage(faceOf(next))} />
         <Chips compact label={words('dressing.stage')} choices={ids.stages.filter((item) => item.order === order).map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))} value={stage} onChange={setStage} />
-        <View className="flex-row items-center gap-3">
+        <View className="flex-row flex-wrap items-center gap-3">
           <Button label={words('dressing.from-bare')} onPress={bare} />
-          <Say size="small" tone="soft" className="min-w-0 flex-1">{words('dressing.from-bare-hint', { style: speech.plain('styles', style) })}</Say>
+          <Say size="small" tone="soft" className="min-w-56 flex-1">{words('dressing.from-bare-hint', { style: speech.plain('styles', style) })}</Say>
         </View>
       </View>
       <Heading className="px-5 pb-2">{words('dressing.from-proven')}</Heading>

@@ -1,6 +1,7 @@
 import { View } from 'react-native';
+import { KNOWN } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
-import type { FaunaId, OrderId, StageId, WaterId } from '@/catalogue/ids';
+import type { FaunaId, StageId, WaterId } from '@/catalogue/ids';
 import { addGroupStage, dropGroupStage, setGroup, setGroupOrder, setGroupStage, spanOf, type GroupRecord } from '@/records';
 import { useAct } from '@/state';
 import { ALL_HUES, ShadeWords } from '@/features/colour-words';
@@ -37,7 +38,7 @@ export function GroupForm({ id, group }: { id: string; group: GroupRecord }) {
         <Say size="small" tone="soft">
           {words('natural.order')}
         </Say>
-        <OrderTiles label={words('natural.order')} orders={ids.orders.map((item) => item.id as OrderId)} value={group.order} onChange={(order) => act(setGroupOrder, { groupId: id, order, stage: ids.stages.find((stage) => stage.order === order)!.id as StageId })} />
+        <OrderTiles label={words('natural.order')} orders={KNOWN.orders} value={group.order} onChange={(order) => act(setGroupOrder, { groupId: id, order, stage: ids.stages.find((stage) => stage.order === order)!.id as StageId })} />
       </View>
       <Several label={words('guide.where')} choices={named('faunas')} chosen={group.regions} onChange={(item, on) => set({ regions: toggled(group.regions, item as FaunaId, on) })} />
       <Several label={words('natural.water')} choices={named('waters')} chosen={group.waters} onChange={(item, on) => set({ waters: toggled(group.waters, item as WaterId, on) })} />

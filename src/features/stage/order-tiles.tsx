@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { Pressable, View } from 'react-native';
+import { Pressable, ScrollView, View } from 'react-native';
 import { faceOf } from '@/catalogue';
 import type { OrderId } from '@/catalogue/ids';
 import { useSpeech } from '@/features/shell';
@@ -15,7 +15,7 @@ export function OrderTiles({ label, orders, value, onChange, strip = false }: { 
   useEffect(() => {
     if (strip) (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
   }, [strip, value]);
-  return (
+  const tiles = (
     <View role="radiogroup" aria-label={label} className={`flex-row ${strip ? '' : 'flex-wrap'}`}>
       {orders.map((order) => {
         const on = order === value;
@@ -32,4 +32,5 @@ export function OrderTiles({ label, orders, value, onChange, strip = false }: { 
       })}
     </View>
   );
+  return strip ? <ScrollView horizontal showsHorizontalScrollIndicator={false}>{tiles}</ScrollView> : tiles;
 }
