@@ -1,4 +1,6 @@
-import type { Entities } from './kinds';
+import { folded, type EventOp, type EventTypes, type OwnerKind, type Tally } from './ledger';
+import type { Clocks } from './clocks';
+import type { Entities, Kind } from './kinds';
 
 /** What a change takes from outside itself. */
 export interface Around {
@@ -6,6 +8,23 @@ export interface Around {
   now: string;
   /** `kind_` and an id that nothing else has. */
   newId(kind: string): string;
+  /** Real time, ms since 1970: when a part of a record is edited. */
+  at: number;
+  /** When the parts of a record were edited; undefined for one that was never there. */
+  clocksOf(kind: Kind, id: string): Clocks | undefined;
+  /** Hears when the parts of a record that was merged were edited: merging is no edit. */
+  clocked(kind: Kind, id: string, clocks: Clocks): void;
+  /** Hears what is entered into ledgers, which lie apart from the records (ledger.ts). */
+  enter(op: EventOp): void;
+}
+
+/** Enters an event into the ledger of a record, or takes one out again: the record's tally follows, and the event is kept apart. Its id. */
+export function enter<K extends OwnerKind>(draft: Entities, { kind, owner, id, event, on = true }: { kind: K; owner: string; id: string; event: EventTypes[K]; on?: boolean }, around: Pick<Around, 'enter'>): string {
+  const record = found<{ tally: Tally }>(draft[kind], owner);
+  const op = { kind, owner, id, on, event: { ...event } } as EventOp;
+  record.tally = folded(record.tally, op);
+  around.enter(op);
+  return id;
 }
 
 /** A change of records, by name: pure but for the draft it is given, run once, and checked when it has run. */

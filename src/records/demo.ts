@@ -3,11 +3,11 @@ import hooksCsv from '@/catalogue/hooks.csv';
 import packed from '@/catalogue/demo-box.json';
 import drawer from '@/catalogue/demo-drawer.json';
 import valley from '@/catalogue/demo-valley.json';
-import type { StageId } from '@/catalogue/ids';
-import type { Move } from '@/core/box';
+import type { MoveId, StageId } from '@/catalogue/ids';
 import type { HookRow } from '@/core/hooks';
 import { boxSchema } from './box/schema';
-import { command } from './command';
+import { command, enter, type Around } from './command';
+import type { EventOp } from './ledger';
 import { DEVICE_ID, deviceSchema } from './device/schema';
 import { flySchema } from './fly/schema';
 import { noEntities, type Entities } from './kinds';
@@ -36,19 +36,24 @@ interface DemoMatch {
 }
 
 /** The valley's box: what was tied into it, and what the last evening cost. */
-function packBox(entities: Entities): void {
+function packBox(entities: Entities, around: Pick<Around, 'enter'>): void {
   const boxId = `box_demo-${packed.box.key}`;
   entities.box[boxId] = boxSchema.cast({ demo: true, ...packed.box });
-  const ledger = (slot: string, moves: [Move['why'], number, string][]) => Object.fromEntries(moves.filter(([, count]) => count !== 0).map(([why, count, at]) => [`move_demo-${why}`, { at, boxId, slot, count, why }]));
-  for (const item of packed.flies) entities.fly[`fly_demo-${item.slot}`] = flySchema.cast({ demo: true, dressingId: item.dressing, dressingRev: 1, hookId: item.hook, moves: ledger(item.slot, [['tied', item.tied, packed.packed], ['lost', -item.lost, packed.fished]]) });
-  for (const { slot, got, ...item } of packed.others) entities.fly[`fly_demo-${slot}`] = flySchema.cast({ demo: true, ...item, moves: ledger(slot, [['got', got, packed.packed]]) });
+  const put = (slot: string, fly: object, moves: readonly [MoveId, number, string][]) => {
+    const owner = `fly_demo-${slot}`;
+    entities.fly[owner] = flySchema.cast({ demo: true, ...fly });
+    for (const [why, count, at] of moves) if (count !== 0) enter(entities, { kind: 'fly', owner, id: `move_demo-${why}`, event: { at, boxId, slot, count, why } }, around);
+  };
+  for (const item of packed.flies) put(item.slot, { dressingId: item.dressing, dressingRev: 1, hookId: item.hook }, [['tied', item.tied, packed.packed], ['lost', -item.lost, packed.fished]]);
+  for (const { slot, got, ...item } of packed.others) put(slot, item, [['got', got, packed.packed]]);
 }
 
 /** The valley's drawer: packets, and one model of which little is known but its labels. */
-function fillDrawer(entities: Entities): void {
+function fillDrawer(entities: Entities, around: Pick<Around, 'enter'>): void {
   putHooks(entities, drawer.labelled.sizes.map((size) => ({ ...drawer.labelled.model, size }) as unknown as HookRow), true);
   for (const { key, hook, left, low, note, label } of drawer.packets) {
-    entities.packet[`packet_demo-${key}`] = packetSchema.cast({ demo: true, hookId: hook, low, note, label, moves: { 'move_demo-got': { at: drawer.bought, count: left, why: 'got' } } });
+    entities.packet[`packet_demo-${key}`] = packetSchema.cast({ demo: true, hookId: hook, low, note, label });
+    enter(entities, { kind: 'packet', owner: `packet_demo-${key}`, id: 'move_demo-got', event: { at: drawer.bought, count: left, why: 'got' } }, around);
   }
 }
 
@@ -59,11 +64,18 @@ export function cleanEntities(): Entities {
 
 /** Everything the demo valley holds; every record is marked, and leaves with one tap unless the tier changed it. */
 export function demoEntities(): Entities {
+  return demoStart().entities;
+}
+
+/** The demo valley with the events of its ledgers. */
+export function demoStart(): { entities: Entities; events: EventOp[] } {
   const entities = cleanEntities();
+  const events: EventOp[] = [];
+  const around = { enter: (op: EventOp) => void events.push(op) };
   for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit, retired: false };
   putHooks(entities, demoRows(hooksCsv), true);
-  fillDrawer(entities);
-  packBox(entities);
+  fillDrawer(entities, around);
+  packBox(entities, around);
   for (const item of valley.matches as unknown as DemoMatch[]) {
     const sampleId = `sample_demo-${item.key}`;
     entities.sample[sampleId] = sampleSchema.cast({
@@ -73,7 +85,7 @@ export function demoEntities(): Entities {
     const answers = item.stages.filter((stage) => KNOWN.stages.includes(stage as StageId)).map((stage, index) => ({ id: `a${index + 1}`, stage }));
     entities.match[`match_demo-${item.key}`] = matchSchema.cast({ demo: true, title: item.title, opened: item.when, sampleId, answers: answers.length > 0 ? answers : [{ id: 'a1', stage: null }], leading: 'a1' });
   }
-  return entities;
+  return { entities, events };
 }
 
 /** Takes the demo out, except what the tier changed; a match and its natural, a fly and its box stay or leave together. */
@@ -82,7 +94,7 @@ export const leaveDemo = command<object>('leave-demo', (draft) => {
   const samplesKept = new Set([...matchesKept].map((id) => draft.match[id]!.sampleId));
   const modelsKept = new Set(Object.values(draft.packet).filter((packet) => !packet.demo).map((packet) => modelIdOf(packet.hookId)));
   const makersKept = new Set(Object.entries(draft.model).filter(([id, model]) => !model.demo || modelsKept.has(id)).map(([, model]) => model.makerId));
-  const boxesKept = new Set(Object.values(draft.fly).filter((fly) => !fly.demo).flatMap((fly) => Object.values(fly.moves).map((move) => move.boxId)));
+  const boxesKept = new Set(Object.values(draft.fly).filter((fly) => !fly.demo).flatMap((fly) => fly.tally.places.map((place) => place.boxId)));
   const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept, model: modelsKept, box: boxesKept };
   for (const kind of Object.keys(draft) as (keyof Entities)[]) {
     for (const [id, record] of Object.entries(draft[kind])) {

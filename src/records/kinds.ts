@@ -3,7 +3,7 @@ import { matchSchema, type MatchRecord } from './match/schema';
 import { flySchema, type FlyRecord } from './fly/schema';
 import { boxSchema, type BoxRecord } from './box/schema';
 import { photoSchema, type PhotoRecord } from './photo/schema';
-import { guessSchema, type GuessRecord } from './guess/schema';
+import { eyeSchema, type EyeRecord } from './eye/schema';
 import { groupSchema, type GroupRecord } from './group/schema';
 import { makerSchema, type MakerRecord } from './maker/schema';
 import { modelSchema, type ModelRecord } from './model/schema';
@@ -13,24 +13,31 @@ import { dressingRecordSchema, type DressingRecord } from './dressing/schema';
 import { settingsSchema, type SettingsRecord } from './settings/schema';
 import { deviceSchema, type DeviceRecord } from './device/schema';
 import type { Schema } from 'yup';
+import type { Shape } from './atoms';
+import { deviceShape } from './device/merge';
+import { groupShape, mendGroup } from './group/merge';
+import { matchShape, mendMatch } from './match/merge';
+import { modelShape } from './model/merge';
+import { sampleShape } from './sample/merge';
+import { settingsShape } from './settings/merge';
 
-/** The kinds of record, their schema version and schema. A kind's version grows when its shape changes; see migrate.ts. */
+/** The kinds of record, their schema version, schema, and the shape by which two copies of one are merged (`mend` makes whole what two sound copies can make broken). A kind's version grows when its shape changes; see migrate.ts. */
 export const KINDS = {
-  sample: { version: 4, schema: sampleSchema },
-  match: { version: 3, schema: matchSchema },
-  fly: { version: 2, schema: flySchema },
-  box: { version: 1, schema: boxSchema },
-  photo: { version: 2, schema: photoSchema },
-  guess: { version: 1, schema: guessSchema },
-  group: { version: 1, schema: groupSchema },
-  maker: { version: 2, schema: makerSchema },
-  model: { version: 2, schema: modelSchema },
-  packet: { version: 1, schema: packetSchema },
-  material: { version: 1, schema: materialSchema },
-  dressing: { version: 2, schema: dressingRecordSchema },
-  settings: { version: 4, schema: settingsSchema },
-  device: { version: 3, schema: deviceSchema },
-} satisfies Record<string, { version: number; schema: Schema }>;
+  sample: { version: 4, schema: sampleSchema, shape: sampleShape },
+  match: { version: 3, schema: matchSchema, shape: matchShape, mend: mendMatch },
+  fly: { version: 3, schema: flySchema, shape: {} },
+  box: { version: 1, schema: boxSchema, shape: {} },
+  photo: { version: 2, schema: photoSchema, shape: {} },
+  eye: { version: 1, schema: eyeSchema, shape: {} },
+  group: { version: 1, schema: groupSchema, shape: groupShape, mend: mendGroup },
+  maker: { version: 2, schema: makerSchema, shape: {} },
+  model: { version: 3, schema: modelSchema, shape: modelShape },
+  packet: { version: 2, schema: packetSchema, shape: {} },
+  material: { version: 1, schema: materialSchema, shape: {} },
+  dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
+  settings: { version: 4, schema: settingsSchema, shape: settingsShape },
+  device: { version: 3, schema: deviceSchema, shape: deviceShape },
+} satisfies Record<string, { version: number; schema: Schema; shape: Shape; mend?: (data: never) => object }>;
 
 export type Kind = keyof typeof KINDS;
 
@@ -40,7 +47,7 @@ export interface RecordTypes {
   fly: FlyRecord;
   box: BoxRecord;
   photo: PhotoRecord;
-  guess: GuessRecord;
+  eye: EyeRecord;
   group: GroupRecord;
   maker: MakerRecord;
   model: ModelRecord;
@@ -55,5 +62,5 @@ export interface RecordTypes {
 export type Entities = { [K in Kind]: Record<string, RecordTypes[K]> };
 
 export function noEntities(): Entities {
-  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, guess: {}, group: {}, maker: {}, model: {}, packet: {}, material: {}, dressing: {}, settings: {}, device: {} };
+  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, eye: {}, group: {}, maker: {}, model: {}, packet: {}, material: {}, dressing: {}, settings: {}, device: {} };
 }

@@ -6,6 +6,10 @@ import { versions as fly } from './fly/versions';
 import { versions as maker } from './maker/versions';
 import { versions as match } from './match/versions';
 import { versions as model } from './model/versions';
+import { versions as packet } from './packet/versions';
+import { guessV1 } from './eye/v1';
+import { EYE_ID } from './eye/schema';
+import type { EventOp } from './ledger';
 import { versions as photo } from './photo/versions';
 import { versions as sample } from './sample/versions';
 import { versions as settings } from './settings/versions';
@@ -15,28 +19,42 @@ export interface Version {
   from: number;
   name: string;
   up(data: unknown): unknown;
+  /** What a record of the older version held that is kept apart from it since. */
+  events?(data: unknown, id: string): EventOp[];
 }
 
 /** The steps of each kind that has been another before. */
-export const VERSIONS: Readonly<Partial<Record<Kind, readonly Version[]>>> = { device, dressing, fly, maker, match, model, photo, sample, settings };
+export const VERSIONS: Readonly<Partial<Record<Kind, readonly Version[]>>> = { device, dressing, fly, maker, match, model, packet, photo, sample, settings };
 
-export type Migrated = { ok: true; data: unknown } | { ok: false; reason: 'newer' | 'unknown-kind' | 'no-path' | 'schema'; detail: string };
+export type Migrated = { ok: true; data: unknown; events: readonly EventOp[] } | { ok: false; reason: 'newer' | 'unknown-kind' | 'no-path' | 'schema'; detail: string };
 
-/** Brings a stored record to the present schema and validates it. A newer or broken one is refused, not guessed at. */
-export function migrate(kind: string, version: number, data: unknown): Migrated {
+const NO_EVENTS: readonly EventOp[] = [];
+
+/** Kinds that were records once and are entries of a ledger now: what one comes to; throws when it is none. */
+export const ENTERED: Readonly<Record<string, (data: unknown, id: string) => EventOp[]>> = {
+  guess(data, id) {
+    const { guessMm, trueMm, taken } = guessV1.validateSync(data);
+    return [{ kind: 'eye', owner: EYE_ID, id, on: true, event: { guessMm, trueMm, at: taken } }];
+  },
+};
+
+/** Brings a stored record to the present schema and validates it. A newer or broken one is refused, not guessed at; its id is asked for what its ledger held. */
+export function migrate(kind: string, version: number, data: unknown, id = ''): Migrated {
   const known = (KINDS as Record<string, { version: number; schema: { validateSync(value: unknown, options: object): unknown } } | undefined>)[kind];
   if (!known) return { ok: false, reason: 'unknown-kind', detail: kind };
   if (version > known.version) return { ok: false, reason: 'newer', detail: String(version) };
   try {
     let at = version;
     let value = data;
+    let events: readonly EventOp[] = NO_EVENTS;
     while (at < known.version) {
       const step = VERSIONS[kind as Kind]?.find((version) => version.from === at);
       if (!step) return { ok: false, reason: 'no-path', detail: String(at) };
+      if (step.events) events = [...events, ...step.events(value, id)];
       value = step.up(value);
       at++;
     }
-    return { ok: true, data: known.schema.validateSync(value, { stripUnknown: false }) };
+    return { ok: true, data: known.schema.validateSync(value, { stripUnknown: false }), events };
   } catch (error) {
     return { ok: false, reason: 'schema', detail: (error as Error).message };
   }

@@ -1,4 +1,8 @@
 import type { Entities, Kind } from './kinds';
+import { TALLY } from './merge';
+
+/** What the ledger of a model holds. */
+const TAPED = 'taped';
 
 /** One record that a reading would add or change. */
 export interface ReadRecord {
@@ -35,7 +39,7 @@ export function readingOf(before: Entities, after: Entities): Reading {
       if (known === record) continue;
       if (!known) reading.adds.push({ kind, id, name: nameOf(record), fields: [] });
       else {
-        const fields = Object.keys(record).filter((field) => field !== 'demo' && JSON.stringify(known[field]) !== JSON.stringify(record[field]));
+        const fields = Object.keys(record).filter((field) => field !== 'demo' && JSON.stringify(known[field]) !== JSON.stringify(record[field])).map((field) => (kind === 'model' && field === TALLY ? TAPED : field));
         if (fields.length > 0) reading.changes.push({ kind, id, name: nameOf(known), fields });
       }
     }

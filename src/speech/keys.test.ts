@@ -53,6 +53,13 @@ test('every change that can be undone has a name for the undo bar', () => {
   expect([...labels].filter((label) => !has(`ui.change.${label}`))).toEqual([]);
 });
 
+test('every kind of record and every field of one has a name for what a file would change', () => {
+  const kinds = Object.entries(records.KINDS).filter(([kind]) => kind !== 'device');
+  const fields = new Set(kinds.flatMap(([, { schema }]) => Object.keys((schema as unknown as { fields: object }).fields)).filter((field) => field !== 'demo' && field !== 'base' && field !== 'id'));
+  expect(kinds.map(([kind]) => kind).filter((kind) => !has(`ui.reading.kind.${kind}`))).toEqual([]);
+  expect([...fields].filter((field) => !has(`ui.reading.field.${field}`))).toEqual([]);
+});
+
 test('a count stands before its noun by the rule of plurals alone', () => {
   const nouns = Object.keys(instance.getResource('en', 'translation', 'n') as object).filter((key) => key.endsWith('_other')).map((key) => String(instance.t(`n.${key.replace('_other', '')}`, { count: 2 })).slice(2));
   const texts = (value: unknown, path: string): [string, string][] => (typeof value === 'string' ? [[path, value]] : Object.entries(value as object).flatMap(([key, item]) => texts(item, `${path}.${key}`)));

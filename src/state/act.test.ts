@@ -69,8 +69,8 @@ test('what a command would do is told without doing it, and without an id of the
   const { store, entities, past } = await open();
   const before = entities();
   const ids = jest.spyOn(store.ports, 'newId');
-  expect(foresee(entities(), '2033-05-24T04:50', newMatch, {})).toMatchObject({ adds: [{ kind: 'sample' }, { kind: 'match' }], changes: [] });
-  expect(foresee(entities(), '2033-05-24T04:50', saySign, { sampleId: SAMPLE, sign: 'wings', answer: 'cloudy-upright' })).toMatchObject({ adds: [], changes: [{ kind: 'sample', id: SAMPLE, fields: ['signs'] }] });
+  expect(foresee(entities(), new Map(), { now: '2033-05-24T04:50', at: 1 }, newMatch, {})).toMatchObject({ adds: [{ kind: 'sample' }, { kind: 'match' }], changes: [] });
+  expect(foresee(entities(), new Map(), { now: '2033-05-24T04:50', at: 1 }, saySign, { sampleId: SAMPLE, sign: 'wings', answer: 'cloudy-upright' })).toMatchObject({ adds: [], changes: [{ kind: 'sample', id: SAMPLE, fields: ['signs'] }] });
   expect(ids).not.toHaveBeenCalled();
   expect([entities() === before, past()]).toEqual([true, []]);
 });

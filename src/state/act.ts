@@ -1,18 +1,14 @@
 import { produce, produceWithPatches, type Patch } from 'immer';
-import { Gone, KINDS, readingOf, type Around, type Command, type Entities, type Kind, type Reading } from '@/records';
-import { arrived, changed } from './storage/slice';
+import { folded, Gone, isOwner, KINDS, readingOf, TALLY, type Around, type Clocks, type Command, type Entities, type EventOp, type Kind, type Reading, type Tally } from '@/records';
+import { changed } from './storage/slice';
 import { refused } from './session';
 import { localStamp, type Ports } from './ports';
 import type { State, Thunk } from './store';
+import { isOfTally, touchedBy } from './undo';
 
-/** What a command takes from outside: the clock of the valley where it stands still, else this device's. */
-export function aroundOf(state: State, ports: Ports): Around {
-  return { now: state.session.frozenClock ?? localStamp(ports.now()), newId: ports.newId };
-}
-
-/** Records that patches touch, each once. */
-function touched(patches: readonly Patch[]): { kind: Kind; id: string }[] {
-  return [...new Map(patches.map(({ path: [kind, id] }) => [`${kind}/${id}`, { kind: kind as Kind, id: String(id) }])).values()];
+/** The clock of the valley where it stands still, else this device's. */
+export function nowOf(state: State, ports: Ports): string {
+  return state.session.frozenClock ?? localStamp(ports.now());
 }
 
 /** What a record lacks that it must have by its schema; null when it is whole. */
@@ -29,7 +25,18 @@ function faultOf(entities: Entities, { kind, id }: { kind: Kind; id: string }): 
 
 /** Demo records that a change went into: they are the tier's from then on. */
 function madeOwn(before: Entities, patches: readonly Patch[]): { kind: Kind; id: string }[] {
-  return touched(patches.filter((patch) => patch.path.length > 2)).filter(({ kind, id }) => (before[kind][id] as { demo?: boolean } | undefined)?.demo);
+  return touchedBy(patches.filter((patch) => patch.path.length > 2)).filter(({ kind, id }) => (before[kind][id] as { demo?: boolean } | undefined)?.demo);
+}
+
+/** Patches without what ledgers come to, which follows from the events: a record that is put in has what its ledger came to before them. */
+function withoutTallies(patches: readonly Patch[], events: readonly EventOp[]): Patch[] {
+  return patches.filter((patch) => !isOfTally(patch)).map((patch) => {
+    const [kind, id] = patch.path.map(String) as [string, string];
+    if (patch.path.length !== 2 || !isOwner(kind) || !patch.value) return patch;
+    const own = events.filter((op) => op.kind === kind && op.owner === id);
+    const tally = own.reduceRight((now, op) => folded(now, { ...op, on: !op.on }), (patch.value as { tally: Tally }).tally);
+    return own.length === 0 ? patch : { ...patch, value: { ...(patch.value as object), [TALLY]: tally } };
+  });
 }
 
 /**
@@ -37,14 +44,17 @@ function madeOwn(before: Entities, patches: readonly Patch[]): { kind: Kind; id:
  * a record that is gone is refused whole: nothing changes, the session says so, and the answer is null.
  */
 export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
-  return (dispatch, getState, ports) => {
+  return (dispatch, getState, { ports, clocks: edited }) => {
     const state = getState();
     const { entities } = state.records;
+    const events: EventOp[] = [];
+    const clocks: Record<string, Clocks> = {};
+    const around: Around = { now: nowOf(state, ports), at: ports.now(), newId: ports.newId, enter: (op) => void events.push(op), clocksOf: (kind, id) => edited.get(`${kind}/${id}`), clocked: (kind, id, when) => void (clocks[`${kind}/${id}`] = when) };
     let given: R | null = null;
     let made: readonly [Entities, Patch[], Patch[]];
     try {
       made = produceWithPatches(entities, (draft: Entities) => {
-        given = command.run(draft, input, aroundOf(state, ports));
+        given = command.run(draft, input, around);
       });
     } catch (error) {
       if (!(error instanceof Gone)) throw error;
@@ -53,24 +63,27 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     }
     const [next, patches, inverse] = made;
     if (patches.length === 0) return given;
-    const fault = touched(patches).map((record) => faultOf(next, record)).find((item) => item !== null) ?? null;
+    const fault = touchedBy(patches).map((record) => faultOf(next, record)).find((item) => item !== null) ?? null;
     if (fault !== null) {
       dispatch(refused({ name: command.name, detail: fault }));
       return null;
     }
     const own = madeOwn(entities, patches);
-    const [, more, back] = own.length === 0 ? [next, [], []] : produceWithPatches(next, (draft: Entities) => {
+    const [last, more, before] = own.length === 0 ? [next, [], []] : produceWithPatches(next, (draft: Entities) => {
       for (const { kind, id } of own) if (draft[kind][id]) (draft[kind][id] as { demo: boolean }).demo = false;
     });
-    const all = [...patches, ...more];
-    dispatch(command.here ? arrived(all) : changed({ label: command.label(input), group: command.field(input), at: ports.now(), patches: all, inverse: [...back, ...inverse] }));
+    const all = [...withoutTallies(patches, events), ...more];
+    dispatch(changed({
+      entities: last, touched: touchedBy(all), events, clocks,
+      change: command.here ? null : { label: command.label(input), group: command.field(input), at: ports.now(), patches: all, inverse: [...before, ...inverse.filter((patch) => !isOfTally(patch))], events },
+    }));
     return given;
   };
 }
 
 /** What a command would add and change if it were run: the same command, on a draft that is let go. Its ids are nobody's: none is taken from the tier's own. */
-export function foresee<I, R>(entities: Entities, now: string, command: Command<I, R>, input: I): Reading {
+export function foresee<I, R>(entities: Entities, clocks: ReadonlyMap<string, Clocks>, { now, at }: Pick<Around, 'now' | 'at'>, command: Command<I, R>, input: I): Reading {
   let next = 0;
-  const around = { now, newId: (kind: string) => `${kind}_foreseen-${++next}` };
+  const around: Around = { now, at, newId: (kind) => `${kind}_foreseen-${++next}`, enter: () => undefined, clocksOf: (kind, id) => clocks.get(`${kind}/${id}`), clocked: () => undefined };
   return readingOf(entities, produce(entities, (draft: Entities) => void command.run(draft, input, around)));
 }

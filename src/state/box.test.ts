@@ -1,6 +1,8 @@
 import { memoryPorts } from './__tests__/ports';
 import { selectBoxMatch, selectCarried, wantedBy } from './box';
-import { demoEntities, flySchema, hasDemo, heldOf, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
+import { withEvents } from '@/records/__tests__/ledgers';
+import { act } from './act';
+import { demoEntities, enterFly, flySchema, hasDemo, heldOf, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
 import { around } from '@/records/__tests__/around';
 import { createStore, openStore, type Store } from './store';
 import { change } from './__tests__/change';
@@ -54,7 +56,7 @@ describe('the flies carried', () => {
   test('the last one lost is not offered first any more', async () => {
     const store = await demo();
     const { id, left } = first(store);
-    put(store, (draft) => void (draft.fly[id]!.moves.gone = { at: '2033-05-24T05:00', boxId: BOX, slot: id.replace('fly_demo-', ''), count: -left, why: 'lost' }));
+    store.dispatch(act(enterFly, { flyId: id, boxId: BOX, slot: id.replace('fly_demo-', ''), count: -left, why: 'lost' }));
     expect(first(store).id).not.toBe(id);
   });
   test('a box at home answers nothing', async () => {
@@ -65,7 +67,7 @@ describe('the flies carried', () => {
   test('a fly by its own words: stage, length, colour, ride', async () => {
     const store = await demo();
     put(store, (draft) => {
-      draft.fly.own = flySchema.cast({ name: 'bought', stage: 'mayfly/dun', lengthMm: 9, shade: 'pale-olive', ride: 'high', moves: { m: { at: 'x', boxId: BOX, slot: null, count: 1, why: 'got' } } });
+      draft.fly.own = withEvents('fly', flySchema.cast({ name: 'bought', stage: 'mayfly/dun', lengthMm: 9, shade: 'pale-olive', ride: 'high' }), { m: { at: 'x', boxId: BOX, slot: null, count: 1, why: 'got' } });
     });
     expect(selectCarried(store.getState()).find((fly) => fly.id === 'own')).toMatchObject({ name: 'bought', lengthMm: 9, ride: 'high', left: 1, belly: [expect.any(Number), expect.any(Number), expect.any(Number)] });
   });

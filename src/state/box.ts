@@ -7,7 +7,7 @@ import { selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
-import { movesOf, type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
+import { type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
 import type { State } from './store';
 
 const selectFlies = (state: State) => state.records.entities.fly;
@@ -16,17 +16,17 @@ const selectBoxes = (state: State) => state.records.entities.box;
 /** What a fly is called where it has no name of its own: its dressing. */
 export const selectFlyName = createSelector([selectCatalogue], (catalogue) => {
   const names = new Map(catalogue.dressings.map((dressing) => [dressing.id, dressing.name]));
-  return (fly: FlyRecord): string => fly.name || names.get(fly.dressingId ?? '') || '';
+  return (fly: Pick<FlyRecord, 'name' | 'dressingId'>): string => fly.name || names.get(fly.dressingId ?? '') || '';
 });
 
 /** Every fly of the boxes that are carried, worked out for ranking; a fly that lies only in a box at home is left out. */
 export const selectCarried = createSelector([selectFlies, selectBoxes, selectCatalogue, selectFlyName], (flies, boxes, catalogue, nameOf): CarriedFly[] => {
   const carried = new Set(Object.entries(boxes).filter(([, box]) => box.carried).map(([id]) => id));
   return Object.entries(flies).flatMap(([id, fly]) => {
-    const moves = movesOf(fly);
-    if (!moves.some((move) => carried.has(move.boxId))) return [];
+    const { places } = fly.tally;
+    if (!places.some((place) => carried.has(place.boxId))) return [];
     const lab = fly.shade ? labOfShade(fly.shade) : null;
-    return [carriedFly({ id, name: nameOf(fly), dressing: fly.dressingId ?? null, hook: fly.hookId ?? null, stage: fly.stage ?? null, lengthMm: fly.lengthMm ?? null, hex: lab ? hexOfLab(lab) : null, ride: fly.ride ?? null, left: leftIn(moves, carried), place: '' }, catalogue)];
+    return [carriedFly({ id, name: nameOf(fly), dressing: fly.dressingId ?? null, hook: fly.hookId ?? null, stage: fly.stage ?? null, lengthMm: fly.lengthMm ?? null, hex: lab ? hexOfLab(lab) : null, ride: fly.ride ?? null, left: leftIn(places, carried), place: '' }, catalogue)];
   });
 });
 

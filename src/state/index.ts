@@ -1,4 +1,4 @@
-export { act, aroundOf, foresee } from './act';
+export { act, foresee, nowOf } from './act';
 export { closeRefused } from './session';
 export { selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName } from './box';
@@ -12,7 +12,7 @@ export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
 export { browserPorts, type Ports } from './ports';
-export { type Aside, asideFile } from './storage/commit';
+export { type Aside, asideFile } from './storage/load';
 export { letGo, readDeleted, type Deleted } from './storage/deleted';
 export { noteAnswer, createStore, openStore, redone, undone, type Dispatch, type State, type Store } from './store';
 export { useAct, useAfterwards, useApp, useAppDispatch, useLater } from './use-app';

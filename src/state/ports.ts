@@ -9,6 +9,8 @@ export interface Ports {
   newId(kind: string): string;
   /** 0 to 1. */
   random(): number;
+  /** This tab, also after it was loaded again: `tab_` and a UUIDv7. */
+  tab: string;
   storage: KeyStore;
   locks: Locks;
   channel: Channel;
@@ -74,11 +76,27 @@ function browserChannel(name: string): Channel {
   };
 }
 
+const TAB = 'aubade-tab';
+
+/** The id of this tab; where the browser remembers nothing for a tab, a new one at every opening. */
+function tabOf(): string {
+  const made = `tab_${uuid()}`;
+  try {
+    const known = sessionStorage.getItem(TAB);
+    if (known) return known;
+    sessionStorage.setItem(TAB, made);
+  } catch {
+    // A private window may refuse: then a reload forgets what could be taken back.
+  }
+  return made;
+}
+
 export function browserPorts(): Ports {
   return {
     now: () => Date.now(),
     newId: (kind) => `${kind}_${uuid()}`,
     random: () => Math.random(),
+    tab: tabOf(),
     storage: createAsyncStorage('aubade'),
     locks: browserLocks(),
     channel: browserChannel('aubade'),

@@ -1,40 +1,55 @@
 import { configureStore, type Middleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import type { Patch } from 'immer';
-import { cleanEntities, demoEntities, type Kind } from '@/records';
+import { cleanEntities, demoStart, stamped, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
 import { inMemory, type Ports } from './ports';
-import { load, type Loaded } from './storage/commit';
+import { readHistory } from './storage/history';
 import { keepStored, type Keeper } from './storage/keeper';
-import { arrived, changed, loaded, recordsReducer, redone, undone, type Change, type RecordsState } from './storage/slice';
+import { load, type Loaded } from './storage/load';
+import { changed, loaded, recordsReducer, redone, undone, type Changed, type RecordsState } from './storage/slice';
 import { keptInMemory, noteAnswer, sessionReducer, started } from './session';
+import { again, back, NO_HISTORY, touchedBy, type Change, type Step } from './undo';
 
-/** Patches that an action makes of the records, for those who keep them; none for what is only shown. */
-function patchesOf(action: unknown, before: RecordsState): readonly Patch[] {
-  if (changed.match(action)) return action.payload.patches;
-  if (arrived.match(action)) return action.payload;
-  if (undone.match(action)) return before.past.at(-1)?.inverse ?? [];
-  if (redone.match(action)) return before.future.at(-1)?.patches ?? [];
-  return [];
+/** What an action does to the records, for those who keep them. */
+type Edit = Pick<Changed, 'touched' | 'events' | 'clocks'>;
+
+const editOf = (step: Step | undefined): Edit | null => (step ? { touched: touchedBy(step.patches), events: step.events, clocks: {} } : null);
+
+/** What an action changes that is to be kept; null for what is only shown. */
+function editBy(action: unknown, before: RecordsState): Edit | null {
+  if (changed.match(action)) return action.payload;
+  if (undone.match(action)) return editOf(back(before)?.step);
+  if (redone.match(action)) return editOf(again(before)?.step);
+  return null;
 }
 
 export function createStore(ports: Ports) {
-  const watching = new Set<(patches: readonly Patch[]) => void>();
+  const watching = new Set<(edit: Edit) => void>();
+  /** Of every record, by key, when its parts were edited. No screen shows it. */
+  const clocks = new Map<string, Clocks>();
   const watched: Middleware = ({ getState }) => (next) => (action) => {
     const { records } = getState() as { records: RecordsState };
     const result = next(action);
-    const patches = patchesOf(action, records);
-    if (patches.length > 0) for (const watch of watching) watch(patches);
+    const edit = editBy(action, records);
+    if (edit) {
+      const { entities } = (getState() as { records: RecordsState }).records;
+      for (const { kind, id } of edit.touched) {
+        const key = `${kind}/${id}`;
+        clocks.set(key, edit.clocks[key] ?? stamped(kind, records.entities[kind][id], entities[kind][id], clocks.get(key), ports.now()));
+      }
+      for (const watch of watching) watch(edit);
+    }
     return result;
   };
   const store = configureStore({
     reducer: { records: recordsReducer, session: sessionReducer },
-    middleware: (getDefault) => getDefault({ thunk: { extraArgument: ports }, serializableCheck: false, immutableCheck: false }).concat(watched),
+    middleware: (getDefault) => getDefault({ thunk: { extraArgument: { ports, clocks } }, serializableCheck: false, immutableCheck: false }).concat(watched),
   });
   return Object.assign(store, {
     ports,
+    clocks,
     /** What keeps the store in step with storage, once it is open. */
     keeper: { current: null as Keeper | null },
     /** Hears every change of this tab that is to be kept, undo and redo too. */
-    onWrite(watch: (patches: readonly Patch[]) => void): () => void {
+    onWrite(watch: (edit: Edit) => void): () => void {
       watching.add(watch);
       return () => void watching.delete(watch);
     },
@@ -44,7 +59,7 @@ export function createStore(ports: Ports) {
 export type Store = ReturnType<typeof createStore>;
 export type State = ReturnType<Store['getState']>;
 export type Dispatch = Store['dispatch'];
-export type Thunk<R = void> = ThunkAction<R, State, Ports, UnknownAction>;
+export type Thunk<R = void> = ThunkAction<R, State, Pick<Store, 'ports' | 'clocks'>, UnknownAction>;
 
 export interface Start {
   /** `clean` or `demo`, followed on an empty store only. */
@@ -64,16 +79,22 @@ async function read(store: Store): Promise<Loaded> {
   }
 }
 
+/** All records at once, as they are at a first start: no step to take back. */
+function arrival({ entities, events }: { entities: Entities; events: EventOp[] }) {
+  return changed({ entities, touched: (Object.keys(entities) as Kind[]).flatMap((kind) => Object.keys(entities[kind]).map((id) => ({ kind, id }))), events, clocks: {}, change: null });
+}
+
 /** Opens the store: reads what is stored, or begins with the demo valley; then keeps storage, and other tabs, in step. Does not reject: without a store the app runs in memory and says so. */
 export async function openStore(store: Store, { start, clock }: Start): Promise<Keeper> {
   const first = await read(store);
-  store.dispatch(loaded(first));
+  for (const [key, clocks] of first.clocks) store.clocks.set(key, clocks);
+  const history = await readHistory(store.ports).catch(() => NO_HISTORY);
+  store.dispatch(loaded({ ...first, history }));
   const keeper = keepStored(store, first.revisions);
   store.keeper.current = keeper;
   // Either way something is written, so that the choice made on an empty store holds from then on.
   if (first.empty) {
-    const begun = start === 'clean' ? cleanEntities() : demoEntities();
-    store.dispatch(arrived((Object.keys(begun) as Kind[]).flatMap((kind) => Object.entries(begun[kind]).map(([id, value]): Patch => ({ op: 'add', path: [kind, id], value })))));
+    store.dispatch(arrival(start === 'clean' ? { entities: cleanEntities(), events: [] } : demoStart()));
     await keeper.flush();
   }
   store.dispatch(started({ frozenClock: clock }));

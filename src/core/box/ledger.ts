@@ -11,6 +11,15 @@ export interface Move {
   why: MoveId;
 }
 
+/** The sum of a fly's moves in one compartment; two tabs that each lose the last one bring it below 0. */
+export interface PlaceTally {
+  boxId: string;
+  slot: string | null;
+  count: number;
+  /** The latest move there. */
+  at: string;
+}
+
 /** What lies in one compartment. */
 export interface Held {
   boxId: string;
@@ -18,25 +27,29 @@ export interface Held {
   left: number;
 }
 
+export const NO_FLIES: PlaceTally[] = [];
+
+/** A tally with a move more (`by` 1) or less (−1); places in the order they were first moved to. */
+export function withMove(places: readonly PlaceTally[], { boxId, slot, count, at }: Move, by: 1 | -1 = 1): PlaceTally[] {
+  const known = places.find((place) => place.boxId === boxId && place.slot === slot);
+  if (!known) return [...places, { boxId, slot, count: by * count, at }];
+  return places.map((place) => (place === known ? { ...place, count: place.count + by * count, at: at > place.at ? at : place.at } : place));
+}
+
 /**
- * What the ledger leaves in each compartment, most first. A place that was emptied stays, with 0, while nothing else is left: it is
- * where the fly belongs. Amounts are sums of moves, so that two tabs or devices merge without loss; a sum below 0 shows as 0.
+ * What is left in each compartment, most first. A place that was emptied stays, with 0, while nothing else is left: it is where the
+ * fly belongs. Amounts are sums of moves, so that two tabs or devices merge without loss; a sum below 0 shows as 0.
  */
-export function heldBy(moves: readonly Move[]): Held[] {
-  const places = new Map<string, Held>();
-  for (const { boxId, slot, count } of moves) {
-    const key = `${boxId} ${slot ?? ''}`;
-    const place = places.get(key) ?? { boxId, slot, left: 0 };
-    places.set(key, { ...place, left: place.left + count });
-  }
-  const all = [...places.values()].map((place) => ({ ...place, left: Math.max(0, place.left) }));
-  const filled = all.filter((place) => place.left > 0);
-  return (filled.length > 0 ? filled : all.slice(-1)).sort((a, b) => b.left - a.left);
+export function heldBy(places: readonly PlaceTally[]): Held[] {
+  const all = places.map(({ boxId, slot, count, at }) => ({ at, held: { boxId, slot, left: Math.max(0, count) } }));
+  const filled = all.filter(({ held }) => held.left > 0);
+  const last = all.reduce<(typeof all)[number] | null>((one, other) => (one === null || other.at >= one.at ? other : one), null);
+  return (filled.length > 0 ? filled : last ? [last] : []).map(({ held }) => held).sort((a, b) => b.left - a.left);
 }
 
 /** How many are left over all compartments of the boxes named; of every box when none is. */
-export function leftIn(moves: readonly Move[], boxes: ReadonlySet<string> | null = null): number {
-  return heldBy(moves).reduce((sum, place) => sum + (boxes === null || boxes.has(place.boxId) ? place.left : 0), 0);
+export function leftIn(places: readonly PlaceTally[], boxes: ReadonlySet<string> | null = null): number {
+  return heldBy(places).reduce((sum, place) => sum + (boxes === null || boxes.has(place.boxId) ? place.left : 0), 0);
 }
 
 /** Compartments of a box of so many rows and columns: `a1`, `a2` … */

@@ -8,7 +8,7 @@ import { TieScreen } from './tie-screen';
 import { change } from '@/state/__tests__/change';
 
 const hooksLeft = (store: Store, id: string) => Object.values(store.getState().records.entities.packet).filter((packet) => packet.hookId === id).reduce((sum, packet) => sum + leftInPacket(packet), 0);
-const fliesOn = (store: Store, id: string) => Object.values(store.getState().records.entities.fly).filter((fly) => fly.hookId === id).flatMap((fly) => Object.values(fly.moves)).reduce((sum, move) => sum + move.count, 0);
+const fliesOn = (store: Store, id: string) => Object.values(store.getState().records.entities.fly).filter((fly) => fly.hookId === id).flatMap((fly) => fly.tally.places).reduce((sum, place) => sum + place.count, 0);
 /** The card on one hook, and how many of it the drawer holds. */
 async function pinned(store: Store, id = 'osmere:lark:14') {
   act(() => void store.dispatch(change('pin-hook', (draft) => void draft.match[DUN]!.answers.forEach((answer) => (answer.hookId = id)))));

@@ -114,7 +114,7 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
   const act = useAct();
   const ledger = useLedger();
   const left = heldOf(item.fly).find((place) => place.boxId === boxId && place.slot === slot)?.left ?? 0;
-  const moves = Object.values(item.fly.moves).filter((move) => move.boxId === boxId).sort((a, b) => b.at.localeCompare(a.at));
+  const moves = item.fly.tally.latest.map(({ event }) => event).filter((move) => move.boxId === boxId);
   return (
     <View className="gap-2">
       <View className="flex-row items-start justify-between gap-3">

@@ -72,7 +72,7 @@ describe('a box', () => {
     fireEvent.click(screen.getByLabelText('One more First-light upright dun'));
     fireEvent.click(screen.getByLabelText('First-light upright dun left: 5'));
     expect(left(store, 'fly_demo-a2')).toBe(5);
-    expect(Object.values(flies(store)['fly_demo-a2']!.moves).map((move) => `${move.why} ${move.count}`)).toEqual(['tied 3', 'given -1', 'tied 1', 'tied 1', 'counted 1']);
+    expect(flies(store)['fly_demo-a2']!.tally.latest.map(({ event }) => `${event.why} ${event.count}`).sort()).toEqual(['counted 1', 'given -1', 'tied 1', 'tied 1', 'tied 3']);
   });
   test('a fly is moved to another compartment, and taken out', async () => {
     const { store } = await openScreen(<BoxScreen id={BOX} />);

@@ -36,7 +36,7 @@ export function EnterScreen({ id }: { id: string }) {
   const dressing = dressings.find((item) => item.id === dressingId);
   const put = () => {
     ledger.putIn(id, chosen.map(({ kind, count }, index) => ({ kind, count, slot: slots[index] ?? null })), how === 'tied' ? 'tied' : 'got');
-    setDone(words('box.put-done', { count: chosen.reduce((sum, item) => sum + item.count, 0), name: nameOf({ ...chosen[0]!.kind, moves: {}, choices: {}, demo: false } as FlyRecord), slots: [...new Set(slots.flatMap((slot) => (slot ? [slotName(slot)] : [])))].join(', ') }));
+    setDone(words('box.put-done', { count: chosen.reduce((sum, item) => sum + item.count, 0), name: nameOf(chosen[0]!.kind), slots: [...new Set(slots.flatMap((slot) => (slot ? [slotName(slot)] : [])))].join(', ') }));
     setChosen([]);
     setDressingId(null);
     setStart(null);

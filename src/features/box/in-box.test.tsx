@@ -1,5 +1,7 @@
 import { hooksFromRows, demoRows } from '@/catalogue';
+import type { Move } from '@/core/box';
 import { flySchema, NO_KIND, sameKind } from '@/records';
+import { withEvents } from '@/records/__tests__/ledgers';
 import { createI18n, createSpeech } from '@/speech';
 import hooksCsv from '@/catalogue/hooks.csv';
 import { slotName } from './compartments';
@@ -8,9 +10,10 @@ import { cellsOf, fliesIn, hookLine, placeName, sizeOf } from './in-box';
 const hooks = new Map(hooksFromRows(demoRows(hooksCsv), () => 'number').map((hook) => [hook.id, hook]));
 const speech = createSpeech(createI18n(), 'mm');
 const move = (count: number, slot: string | null, boxId = 'b', at = '2033-05-24T04:50') => ({ at, boxId, slot, count, why: 'tied' as const });
-const dun = flySchema.cast({ dressingId: 'first-light-dun', dressingRev: 1, hookId: 'osmere:lark:14', moves: { m1: move(3, 'b2'), m2: move(2, 'a10') } });
-const other = flySchema.cast({ name: 'bought', stage: 'midge/pupa', lengthMm: 6.5, moves: { m1: move(1, 'a1'), m2: { ...move(-1, 'a1'), why: 'lost' as const } } });
-const home = flySchema.cast({ dressingId: 'half-out-dun', moves: { m1: move(4, 'a1', 'at-home') } });
+const fly = (fields: object, moves: Record<string, Move>) => withEvents('fly', flySchema.cast(fields), moves);
+const dun = fly({ dressingId: 'first-light-dun', dressingRev: 1, hookId: 'osmere:lark:14' }, { m1: move(3, 'b2'), m2: move(2, 'a10') });
+const other = fly({ name: 'bought', stage: 'midge/pupa', lengthMm: 6.5 }, { m1: move(1, 'a1'), m2: { ...move(-1, 'a1'), why: 'lost' as const } });
+const home = fly({ dressingId: 'half-out-dun' }, { m1: move(4, 'a1', 'at-home') });
 
 describe('flies of one box', () => {
   const held = fliesIn('b', { dun, other, home });
@@ -22,7 +25,7 @@ describe('flies of one box', () => {
     expect([...cells].map(([slot, cell]) => [slot, cell.left, cell.size, cell.name, cell.stage])).toEqual([['a1', 0, '7\u202fmm', 'bought', 'midge/pupa'], ['b2', 3, '14', 'dun', null], ['a10', 2, '14', 'dun', null]]);
   });
   test('a compartment with two kinds shows how many lie in it', () => {
-    const both = fliesIn('b', { dun, more: flySchema.cast({ dressingId: 'half-out-dun', hookId: 'osmere:lark:12', moves: { m: move(4, 'b2') } }) });
+    const both = fliesIn('b', { dun, more: fly({ dressingId: 'half-out-dun', hookId: 'osmere:lark:12' }, { m: move(4, 'b2') }) });
     expect(cellsOf('b', both, hooks, speech, () => 'x', () => undefined).get('b2')!.left).toBe(7);
   });
 });

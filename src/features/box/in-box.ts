@@ -1,6 +1,6 @@
-import { leftIn } from '@/core/box';
+import { heldBy, leftIn } from '@/core/box';
 import type { Hook } from '@/core/hooks';
-import { heldOf, movesOf, type BoxRecord, type FlyRecord } from '@/records';
+import { heldOf, type BoxRecord, type FlyRecord } from '@/records';
 import type { Speech } from '@/speech';
 import type { Card } from '@/core/tying';
 import { slotName, type Cell } from './compartments';
@@ -17,11 +17,8 @@ export interface InBox {
 export function fliesIn(boxId: string, flies: Readonly<Record<string, FlyRecord>>): InBox[] {
   const one = new Set([boxId]);
   return Object.entries(flies).flatMap(([id, fly]): InBox[] => {
-    const moves = movesOf(fly);
-    if (!moves.some((move) => move.boxId === boxId)) return [];
-    const held = heldOf({ ...fly, moves: Object.fromEntries(Object.entries(fly.moves).filter(([, move]) => move.boxId === boxId)) });
-    const left = leftIn(moves, one);
-    return [{ id, fly, left, slot: held[0]?.slot ?? null }];
+    const places = fly.tally.places.filter((place) => place.boxId === boxId);
+    return places.length === 0 ? [] : [{ id, fly, left: leftIn(fly.tally.places, one), slot: heldBy(places)[0]?.slot ?? null }];
   }).sort((a, b) => (a.slot ?? '~').localeCompare(b.slot ?? '~', undefined, { numeric: true }) || a.id.localeCompare(b.id));
 }
 

@@ -274,7 +274,7 @@ describe('packets', () => {
     fireEvent.click(screen.getByText('Got 25'));
     expect(left(store, 'osmere:lark:16')).toBe(29);
     const packet = store.getState().records.entities.packet['packet_demo-lark-16']!;
-    expect(Object.values(packet.moves).map((move) => [move.count, move.why])).toEqual([[4, 'got'], [25, 'got']]);
+    expect(packet.tally.latest.map(({ event }) => [event.count, event.why])).toEqual([[25, 'got'], [4, 'got']]);
     expect(packet.demo).toBe(false);
   });
   test('an empty drawer says how to begin', async () => {

@@ -105,7 +105,7 @@ test('hooks another tier measured join the model by their id', async () => {
     expect(screen.getByText('1 hook measured by another tier')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Take 1 hook'));
   }
-  expect(Object.keys(store.getState().records.entities.model['bessock:fine-wet']!.tapings)).toEqual(['taping_x']);
+  expect(Object.keys(store.getState().records.entities.model['bessock:fine-wet']!.tally)).toEqual(['taping_x']);
   expect(selectHooks(store.getState()).find((hook) => hook.id === 'bessock:fine-wet:12')!.shank).toMatchObject({ value: 9.4, source: 'measured' });
 });
 

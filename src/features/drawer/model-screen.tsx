@@ -66,7 +66,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
         {record ? <Toggle label={words('drawer.panel.tape')} on={panel === 'tape'} onChange={(on) => setPanel(on ? 'tape' : null)} /> : null}
         <Toggle label={words('drawer.panel.fit')} on={panel === 'fit'} onChange={(on) => setPanel(on ? 'fit' : null)} />
         {record ? <Toggle label={words('drawer.panel.edit')} on={panel === 'edit'} onChange={(on) => setPanel(on ? 'edit' : null)} /> : null}
-        {record && makerRecord ? <Button kind="quiet" label={words('drawer.give')} onPress={() => saveFile(`aubade-${maker}-${model}.json`, writeModelFile(rowsOf(record, makerRecord), Object.entries(record.tapings).map(([id, taping]) => ({ id, maker, model, size: taping.size, at: taping.at, how: taping.how, shankMm: taping.shankMm ?? null, gapeMm: taping.gapeMm ?? null, overallMm: taping.overallMm ?? null, wireMm: taping.wireMm ?? null }))))} /> : null}
+        {record && makerRecord ? <Button kind="quiet" label={words('drawer.give')} onPress={() => saveFile(`aubade-${maker}-${model}.json`, writeModelFile(rowsOf(record, makerRecord), Object.entries(record.tally).map(([id, taping]) => ({ id, maker, model, size: taping.size, at: taping.at, how: taping.how, shankMm: taping.shankMm ?? null, gapeMm: taping.gapeMm ?? null, overallMm: taping.overallMm ?? null, wireMm: taping.wireMm ?? null }))))} /> : null}
       </View>
       {panel === 'tape' && record ? <TapePanel modelId={modelId} model={record} sizes={sizesOf(record)} hooks={hooks} start={tape} /> : null}
       {panel === 'fit' ? <FitPanel hooks={hooks} start={hooks[Math.floor(hooks.length / 2)]!.size} /> : null}

@@ -113,7 +113,7 @@ function PacketEditor({ id, packet, hook, left }: { id: string; packet: PacketRe
   const speech = useSpeech();
   const drawer = useDrawer();
   const [maker, model] = modelIdOf(packet.hookId).split(':') as [string, string];
-  const history = Object.entries(packet.moves).sort(([, a], [, b]) => b.at.localeCompare(a.at)).slice(0, 5);
+  const history = packet.tally.latest.slice(0, 5);
   return (
     <View className="gap-4 bg-plane px-5 py-3">
       <View className="flex-row flex-wrap items-center gap-4">
@@ -138,7 +138,7 @@ function PacketEditor({ id, packet, hook, left }: { id: string; packet: PacketRe
         </View>
       </View>
       <View>
-        {history.map(([key, move]) => (
+        {history.map(({ id: key, event: move }) => (
           <Say key={key} size="small" tone="soft">
             {words('packets.move', { at: move.at.slice(0, 10), what: speech.plain('moves', move.why), count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}` })}
           </Say>

@@ -49,7 +49,7 @@ export function TapePanel({ modelId, model, sizes, hooks, start }: TapePanelProp
   const wrong = DIMENSIONS.some((dimension) => readings[dimension].error !== null);
   const hook = hooks.find((item) => item.size === size);
   const against = readsAgainst(size, readings.shankMm.mm, readings.gapeMm.mm);
-  const own = Object.entries(model.tapings).sort(([, a], [, b]) => b.at.localeCompare(a.at));
+  const own = Object.entries(model.tally).sort(([, a], [, b]) => b.at.localeCompare(a.at));
   return (
     <View className="gap-4 border-y border-line bg-plane px-5 py-4">
       <Heading>{words('tape.title')}</Heading>

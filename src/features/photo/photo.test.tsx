@@ -2,8 +2,8 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { Activity, useState } from 'react';
 import type { StageId } from '@/catalogue/ids';
 import { MatchScreen } from '@/features/match-frame';
-import { guessSchema, lastSurface, matchSchema, PHOTOS_MOST, photoSchema, photosWaiting, sampleSchema, specimen } from '@/records';
-import { readPicture, selectAnswered, selectDevice, selectEye, storePicture, undone, type Store } from '@/state';
+import { command, enter, EYE_ID, eyeSchema, lastSurface, matchSchema, PHOTOS_MOST, photoSchema, photosWaiting, sampleSchema, specimen } from '@/records';
+import { act as perform, readPicture, selectAnswered, selectDevice, selectEye, storePicture, undone, type Store } from '@/state';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
 import { laidOut, openScreen } from '../__tests__/screen';
@@ -244,9 +244,10 @@ describe('what is told beforehand and afterwards', () => {
   });
   test('a guess is compared once the numbers are there, and three make an eye', async () => {
     const store = await waiting();
-    await act(async () => void store.dispatch(change('measured', (draft) => {
-      for (const [index, share] of [1.1, 1.12].entries()) draft.guess[`g${index}`] = guessSchema.cast({ guessMm: 8 * share, trueMm: 8, taken: `2033-05-2${index}T04:50` });
-    })));
+    await act(async () => void store.dispatch(perform(command<object>('guessed', (draft, _, around) => {
+      draft.eye[EYE_ID] = eyeSchema.cast({});
+      for (const [index, share] of [1.1, 1.12].entries()) enter(draft, { kind: 'eye', owner: EYE_ID, id: `g${index}`, event: { guessMm: 8 * share, trueMm: 8, at: `2033-05-2${index}T04:50` } }, around);
+    }), {})));
     expect(selectEye(store.getState())).toBeNull();
     fireEvent.click(screen.getByText('Guess first'));
     const field = screen.getByLabelText('How long is it, by eye?');

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { modelIdOf, type Command, type Reading, type ReadRecord } from '@/records';
-import { aroundOf, foresee, useApp, type Store } from '@/state';
+import { foresee, nowOf, useApp, type Store } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
@@ -10,9 +10,9 @@ const SHOWN = 6;
 
 /** What a command would add and change if it were run now; null while there is nothing to run. */
 export function useForesee<I>(command: Command<I, unknown>, input: I | null): Reading | null {
-  const { getState, ports } = useStore() as unknown as Store;
+  const { clocks, getState, ports } = useStore() as unknown as Store;
   const entities = useApp((state) => state.records.entities);
-  return useMemo(() => (input === null ? null : foresee(entities, aroundOf(getState(), ports).now, command, input)), [command, entities, getState, input, ports]);
+  return useMemo(() => (input === null ? null : foresee(entities, clocks, { now: nowOf(getState(), ports), at: ports.now() }, command, input)), [clocks, command, entities, getState, input, ports]);
 }
 
 /** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds. */

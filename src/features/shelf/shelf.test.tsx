@@ -75,7 +75,7 @@ describe('data', () => {
     const made: Blob[] = [];
     Object.assign(URL, { createObjectURL: (blob: Blob) => `blob:${made.push(blob)}`, revokeObjectURL: () => undefined });
     HTMLAnchorElement.prototype.click = () => undefined;
-    act(() => void store.dispatch(loaded({ entities, aside: [{ key: 'match/m9', reason: 'newer', detail: '7', text: '{"v":7}' }] })));
+    act(() => void store.dispatch(loaded({ entities, aside: [{ key: 'match/m9', reason: 'newer', detail: '7', text: '{"v":7}' }], history: { past: [], future: [] } })));
     expect(await screen.findByText('match/m9: written by a newer version (7)')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Export what was set aside'));
     expect(made).toHaveLength(1);

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { CautionId } from '@/catalogue/ids';
 import { noteCautions } from '@/records';
-import { aroundOf, selectDevice, useAct, type Store } from '@/state';
+import { nowOf, selectDevice, useAct, type Store } from '@/state';
 import { Say } from '@/ui/primitives';
 import { useSpeech, useWords } from './speech-context';
 
@@ -19,7 +19,7 @@ export function CautionOfTheDay({ ids }: { ids: readonly CautionId[] }) {
   const { getState, ports } = useStore() as unknown as Store;
   const [due] = useState(() => {
     const state = getState();
-    const today = aroundOf(state, ports).now.slice(0, DAY);
+    const today = nowOf(state, ports).slice(0, DAY);
     const shown = selectDevice(state).cautioned;
     return { today, ids: ids.filter((id) => shown[id] !== today) };
   });

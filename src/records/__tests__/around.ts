@@ -1,7 +1,9 @@
 import type { Around } from '../command';
+import type { EventOp } from '../ledger';
 
-/** A clock that stands still at `now`, and ids that count. */
-export function around(now = '2033-05-24T04:50'): Around {
+/** A clock that stands still at `now`, ids that count, and what was entered. */
+export function around(now = '2033-05-24T04:50'): Around & { entered: EventOp[] } {
   let next = 0;
-  return { now, newId: (kind) => `${kind}_${++next}` };
+  const entered: EventOp[] = [];
+  return { now, at: 1_000_000, clocksOf: () => undefined, clocked: () => undefined, newId: (kind) => `${kind}_${++next}`, enter: (op) => void entered.push(op), entered };
 }

@@ -15,5 +15,5 @@ export const setBox = command<{ boxId: string } & Partial<Pick<BoxRecord, 'name'
 /** A box that goes takes the flies that lie only in it. */
 export const deleteBox = command<{ boxId: string }>('delete-box', (draft, { boxId }) => {
   delete draft.box[boxId];
-  for (const [flyId, fly] of Object.entries(draft.fly)) if (Object.values(fly.moves).every((move) => move.boxId === boxId)) delete draft.fly[flyId];
+  for (const [flyId, fly] of Object.entries(draft.fly)) if (fly.tally.places.every((place) => place.boxId === boxId)) delete draft.fly[flyId];
 });

@@ -1,5 +1,5 @@
 import type { MoveId } from '@/catalogue/ids';
-import { command, found, type Around } from '../command';
+import { command, enter, type Around } from '../command';
 import type { Entities } from '../kinds';
 import { takeFromPackets } from '../packet/commands';
 import { sameKind, slotFor, type FlyKind } from './queries';
@@ -10,13 +10,13 @@ interface Place {
   slot: string | null;
 }
 
-function move(draft: Entities, flyId: string, { boxId, slot, count, why }: Place & { count: number; why: MoveId }, { now, newId }: Around): void {
-  found(draft.fly, flyId).moves[newId('move')] = { at: now, boxId, slot, count, why };
+function move(draft: Entities, flyId: string, { boxId, slot, count, why }: Place & { count: number; why: MoveId }, around: Around): void {
+  enter(draft, { kind: 'fly', owner: flyId, id: around.newId('move'), event: { at: around.now, boxId, slot, count, why } }, around);
 }
 
 /** Flies put into a box; the same fly in the same box is topped up. */
 function putFly(draft: Entities, { kind, boxId, slot, count, why }: Place & { kind: FlyKind; count: number; why: MoveId }, around: Around): void {
-  const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && Object.values(fly.moves).some((item) => item.boxId === boxId));
+  const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && fly.tally.places.some((place) => place.boxId === boxId));
   const id = known?.[0] ?? around.newId('fly');
   if (!known) draft.fly[id] = flySchema.cast({ ...kind });
   move(draft, id, { boxId, slot, count, why }, around);

@@ -1,15 +1,10 @@
-import { freeSlot, heldBy, type Held, type Move } from '@/core/box';
+import { freeSlot, heldBy, type Held } from '@/core/box';
 import type { Entities } from '../kinds';
 import type { FlyRecord } from './schema';
 
-/** Moves of a fly, oldest first. */
-export function movesOf(fly: FlyRecord): Move[] {
-  return Object.entries(fly.moves).sort(([a, one], [b, other]) => one.at.localeCompare(other.at) || a.localeCompare(b)).map(([, move]) => move);
-}
-
 /** Where a fly lies and how many, over every box. */
 export function heldOf(fly: FlyRecord): Held[] {
-  return heldBy(movesOf(fly));
+  return heldBy(fly.tally.places);
 }
 
 /** What a fly is: a dressing on a hook, or one not tied here. */

@@ -1,10 +1,10 @@
 import { mixed, number, object, string, type InferType } from 'yup';
 import { KNOWN } from '@/catalogue';
-import type { MoveId, RideId } from '@/catalogue/ids';
-import type { Move } from '@/core/box';
-import { demo, stage, maybe, mm, text, words } from '../fields';
+import type { RideId } from '@/catalogue/ids';
+import { demo, maybe, mm, stage, text, words } from '../fields';
+import { LEDGERS, type Tallies } from '../ledger';
 
-const moves = () => mixed<Record<string, Move>>().default({}).test('moves', 'moves', (value) => value !== null && typeof value === 'object' && Object.values(value as Record<string, Move>).every((move) => typeof move.at === 'string' && typeof move.boxId === 'string' && Number.isInteger(move.count) && KNOWN.moves.includes(move.why as MoveId)));
+const tally = () => mixed<Tallies['fly']>().default(() => LEDGERS.fly.none).test('tally', 'tally', (value) => Array.isArray(value?.places) && value.places.every((place) => typeof place.boxId === 'string' && Number.isInteger(place.count)) && Array.isArray(value.latest));
 
 /** A fly of a box: a dressing's revision on a hook, or one not tied here and what is noted of it. How many are left is the sum of its moves. */
 export const flySchema = object({
@@ -19,7 +19,8 @@ export const flySchema = object({
   /** Colour of its body in words, `tone-hue`. */
   shade: text(),
   ride: maybe<RideId>(KNOWN.rides),
-  moves: moves(),
+  /** The sum of its moves, which lie apart. */
+  tally: tally(),
 });
 
 export type FlyRecord = InferType<typeof flySchema>;

@@ -1,6 +1,6 @@
 import type { GivenTaping } from '@/core/exchange';
 import type { HookRow } from '@/core/hooks';
-import { command, found } from '../command';
+import { command, enter, found, type Around } from '../command';
 import type { Entities } from '../kinds';
 import { makerSchema, type MakerRecord } from '../maker/schema';
 import { modelSchema, sizeRecord, type ModelRecord, type SizeRecord, type TapingRecord } from './schema';
@@ -25,7 +25,7 @@ interface OfModel {
 }
 const named = (id: string, fields: object) => `${id}/${Object.keys(fields).join()}`;
 
-export const setModel = command<OfModel & { fields: Partial<Omit<ModelRecord, 'demo' | 'makerId' | 'slug' | 'sizes' | 'tapings'>> }>('model', (draft, { modelId, fields }) => void Object.assign(found(draft.model, modelId), fields), { field: ({ modelId, fields }) => named(modelId, fields) });
+export const setModel = command<OfModel & { fields: Partial<Omit<ModelRecord, 'demo' | 'makerId' | 'slug' | 'sizes' | 'tally'>> }>('model', (draft, { modelId, fields }) => void Object.assign(found(draft.model, modelId), fields), { field: ({ modelId, fields }) => named(modelId, fields) });
 
 export const setMaker = command<{ makerId: string; fields: Partial<Omit<MakerRecord, 'demo'>> }>('maker', (draft, { makerId, fields }) => void Object.assign(found(draft.maker, makerId), fields), { field: ({ makerId, fields }) => named(makerId, fields) });
 
@@ -44,9 +44,9 @@ export const deleteModel = command<OfModel>('delete-model', (draft, { modelId })
 });
 
 /** One hook that was measured. */
-export const tapeHook = command<OfModel & { taping: Omit<TapingRecord, 'at'> }>('tape', (draft, { modelId, taping }, { now, newId }) => void (found(draft.model, modelId).tapings[newId('taping')] = { at: now, ...taping }));
+export const tapeHook = command<OfModel & { taping: Omit<TapingRecord, 'at'> }>('tape', (draft, { modelId, taping }, around) => void enter(draft, { kind: 'model', owner: modelId, id: around.newId('taping'), event: { at: around.now, ...taping } }, around));
 
-export const untapeHook = command<OfModel & { tapingId: string }>('untape', (draft, { modelId, tapingId }) => void delete found(draft.model, modelId).tapings[tapingId]);
+export const untapeHook = command<OfModel & { tapingId: string }>('untape', (draft, { modelId, tapingId }, around) => void enter(draft, { kind: 'model', owner: modelId, id: tapingId, event: found(found(draft.model, modelId).tally, tapingId), on: false }, around));
 
 const DIMENSIONS = ['shankMm', 'gapeMm', 'biteMm', 'wireMm', 'eyeMm', 'massMg'] as const;
 
@@ -73,15 +73,15 @@ export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false
 }
 
 /** Joins hooks measured by another tier to the models they are of; the same measurement twice is one. */
-function putTapings(draft: Entities, tapings: readonly GivenTaping[]): void {
+function putTapings(draft: Entities, tapings: readonly GivenTaping[], around: Around): void {
   for (const { id, maker, model, ...taping } of tapings) {
     const record = draft.model[`${maker}:${model}`];
-    if (record && !record.tapings[id]) record.tapings[id] = taping;
+    if (record && !record.tally[id]) enter(draft, { kind: 'model', owner: `${maker}:${model}`, id, event: taping }, around);
   }
 }
 
 /** Hooks of a file, and what was measured of them. */
-export const takeHooks = command<{ rows: readonly HookRow[]; tapings?: readonly GivenTaping[] }>('hooks-in', (draft, { rows, tapings = [] }) => {
+export const takeHooks = command<{ rows: readonly HookRow[]; tapings?: readonly GivenTaping[] }>('hooks-in', (draft, { rows, tapings = [] }, around) => {
   putHooks(draft, rows);
-  putTapings(draft, tapings);
+  putTapings(draft, tapings, around);
 });

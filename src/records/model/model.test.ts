@@ -3,6 +3,7 @@ import { KNOWN } from '@/catalogue';
 import { NUMBER_STEP } from '@/core/constants';
 import { selectHooks, selectOwned, type State } from '@/state';
 import { around } from '../__tests__/around';
+import { withEvents } from '../__tests__/ledgers';
 import { cleanEntities, demoEntities, leaveDemo } from '../demo';
 import type { Entities } from '../kinds';
 import { migrate } from '../migrate';
@@ -25,7 +26,7 @@ describe('the drawer', () => {
   });
   test('what is owned is the sum of the ledgers of all packets of a hook, never below nought', () => {
     const entities = cleanEntities();
-    const packet = (count: number, more: object = {}) => packetSchema.cast({ hookId: 'osmere:lark:14', moves: { a: { at: 'x', count, why: 'got' }, b: { at: 'y', count: -3, why: 'tied' } }, ...more });
+    const packet = (count: number, more: object = {}) => withEvents('packet', packetSchema.cast({ hookId: 'osmere:lark:14', ...more }), { a: { at: 'x', count, why: 'got' }, b: { at: 'y', count: -3, why: 'tied' } });
     entities.packet = { one: packet(25), two: packet(10, { label: 'other tin' }), three: packet(1, { hookId: 'bessock:fine:13' }) };
     expect(selectOwned(stateOf(entities))).toEqual({ 'osmere:lark:14': 29 });
     expect(leftInPacket(entities.packet.three!)).toBe(0);
@@ -36,7 +37,7 @@ describe('the drawer', () => {
     putPackets.run(entities, { packets: [{ ...LARK, sizes: [{ size: '14', count: 25 }] }] }, here);
     putPackets.run(entities, { packets: [{ ...LARK, sizes: [{ size: '14', count: 10 }] }] }, here);
     const [packet, ...others] = Object.values(entities.packet);
-    expect([others, leftInPacket(packet!), Object.keys(packet!.moves).length]).toEqual([[], 35, 2]);
+    expect([others, leftInPacket(packet!), packet!.tally.latest.length]).toEqual([[], 35, 2]);
   });
   test('a file of packets counts again what is here, by hook and label, and adds the rest; read twice it changes nothing more', () => {
     const entities = cleanEntities();
@@ -47,7 +48,7 @@ describe('the drawer', () => {
     const rows = [row({ low: 5, note: 'old tin' }), row({ count: 3 }), row({ label: 'wide one' }), row({ hookId: 'own:x:9', count: 0 })];
     takePackets.run(entities, { rows }, { ...here, now: 'y' });
     expect(Object.values(entities.packet).map((packet) => [packet.hookId, packet.label, leftInPacket(packet), packet.low, packet.note])).toEqual([['osmere:lark:14', '', 15, 5, 'old tin'], ['osmere:lark:14', 'wide one', 12, null, ''], ['own:x:9', '', 0, null, '']]);
-    expect(Object.values(entities.packet[first]!.moves)).toEqual([{ at: 'x', count: 25, why: 'got' }, { at: 'y', count: -10, why: 'counted' }]);
+    expect(entities.packet[first]!.tally.latest.map(({ event }) => event)).toEqual([{ at: 'y', count: -10, why: 'counted' }, { at: 'x', count: 25, why: 'got' }]);
     const before = structuredClone(entities.packet);
     takePackets.run(entities, { rows }, { ...here, now: 'z' });
     expect(entities.packet).toEqual(before);
@@ -55,23 +56,23 @@ describe('the drawer', () => {
   test('hooks tied on come out of the packet that holds least, then the next, and never more than there are', () => {
     const entities = cleanEntities();
     const here = around('y');
-    const packet = (count: number, more: object = {}) => packetSchema.cast({ hookId: 'osmere:lark:14', moves: { a: { at: 'x', count, why: 'got' } }, ...more });
+    const packet = (count: number, more: object = {}) => withEvents('packet', packetSchema.cast({ hookId: 'osmere:lark:14', ...more }), { a: { at: 'x', count, why: 'got' } });
     entities.packet = { big: packet(20), small: packet(3, { label: 'old tin' }), other: packet(9, { hookId: 'bessock:fine:13' }) };
     const left = () => Object.values(entities.packet).map(leftInPacket);
     expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 5 }, here)).toBe(5);
     expect(left()).toEqual([18, 0, 9]);
-    expect(Object.values(entities.packet.small!.moves)).toContainEqual({ at: 'y', count: -3, why: 'tied' });
+    expect(here.entered).toContainEqual({ kind: 'packet', owner: 'small', id: expect.any(String), on: true, event: { at: 'y', count: -3, why: 'tied' } });
     expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 40 }, here)).toBe(18);
     expect(left()).toEqual([0, 0, 9]);
     expect(takeFromPackets(entities, { hookId: 'osmere:lark:14', count: 1 }, here)).toBe(0);
   });
   test('low from its mark on', () => {
-    const packet = packetSchema.cast({ hookId: 'x', low: 5, moves: { a: { at: 'x', count: 5, why: 'got' } } });
+    const packet = withEvents('packet', packetSchema.cast({ hookId: 'x', low: 5 }), { a: { at: 'x', count: 5, why: 'got' } });
     expect([isLow(packet), isLow({ ...packet, low: 4 }), isLow({ ...packet, low: null })]).toEqual([true, false, false]);
   });
   test('a packet of one\'s own keeps its demo model and maker when the demo leaves', () => {
     const entities = demoEntities();
-    entities.packet.mine = packetSchema.cast({ hookId: 'kyrewood:jig-forty-five:12', moves: {} });
+    entities.packet.mine = packetSchema.cast({ hookId: 'kyrewood:jig-forty-five:12' });
     leaveDemo.run(entities, {}, around());
     expect([Object.keys(entities.model), Object.keys(entities.maker), Object.keys(entities.packet)]).toEqual([['kyrewood:jig-forty-five'], ['kyrewood'], ['mine']]);
   });
@@ -129,7 +130,7 @@ describe('the catalogue', () => {
     const entities = demoEntities();
     const before = hookOf(entities, 'bessock:fine-wet:14');
     expect(before.shank.source).toBe('label');
-    entities.model = { ...entities.model, 'bessock:fine-wet': { ...entities.model['bessock:fine-wet']!, tapings: { t1: { at: 'x', size: '12', how: 'calliper', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null } } } };
+    entities.model = { ...entities.model, 'bessock:fine-wet': { ...entities.model['bessock:fine-wet']!, tally: { t1: { at: 'x', size: '12', how: 'calliper', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null } } } };
     expect(hookOf(entities, 'bessock:fine-wet:12').shank).toMatchObject({ value: 9.4, source: 'measured' });
     const after = hookOf(entities, 'bessock:fine-wet:14');
     expect(after.shank.source).toBe('model');
@@ -146,7 +147,7 @@ describe('the catalogue', () => {
 
 describe('older records', () => {
   test('sizes-by-label, retired-makers and hooks-of-ones-own bring them to the present shape', () => {
-    expect(migrate('model', 1, { makerId: 'm', slug: 'x', name: 'X', bend: 'round', eye: 'down', point: 'straight', barb: 'none', sizes: [{ size: '1/0', shankMm: 22, gapeMm: null, biteMm: null, wireMm: null, eyeMm: null, massMg: null, source: 'measured' }] })).toMatchObject({ ok: true, data: { sizes: { '1/0': { shankMm: 22, source: 'measured', retired: false } }, tapings: {}, retired: false } });
+    expect(migrate('model', 1, { makerId: 'm', slug: 'x', name: 'X', bend: 'round', eye: 'down', point: 'straight', barb: 'none', sizes: [{ size: '1/0', shankMm: 22, gapeMm: null, biteMm: null, wireMm: null, eyeMm: null, massMg: null, source: 'measured' }] })).toMatchObject({ ok: true, data: { sizes: { '1/0': { shankMm: 22, source: 'measured', retired: false } }, retired: false } });
     expect(migrate('maker', 1, { name: 'M', xLabel: 'catalogue-step', habit: '' })).toMatchObject({ ok: true, data: { xLabel: 'catalogue-step', retired: false } });
     expect(migrate('settings', 2, { unit: 'mm', south: true })).toMatchObject({ ok: true, data: { south: true, onlyOwned: false, convertBy: 'length', smallest: null } });
   });

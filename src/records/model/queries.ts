@@ -31,7 +31,7 @@ export function rowsOf(model: ModelRecord, maker: MakerRecord | undefined): Hook
 
 /** What was taped of every size, beside its own row. */
 function withTapings(rows: HookRow[], model: ModelRecord, maker: MakerRecord | undefined): HookRow[] {
-  const tapings = Object.values(model.tapings);
+  const tapings = Object.values(model.tally);
   if (tapings.length === 0) return rows;
   const bare = completeModel(rows, maker?.xLabel ?? 'number');
   return rows.map((row) => {

@@ -35,8 +35,8 @@ export const modelSchema = object({
   retired: boolean().default(false),
   /** By label, so that two tabs that add sizes lose none. */
   sizes: mapOf<SizeRecord>(sizeSchema as unknown as Schema<SizeRecord>),
-  /** Hooks measured, by id: kept as they were read, and never the estimates from them. */
-  tapings: mapOf<TapingRecord>(tapingSchema as unknown as Schema<TapingRecord>),
+  /** Hooks measured, by id, which lie apart: kept as they were read, and never the estimates from them. */
+  tally: mapOf<TapingRecord>(tapingSchema as unknown as Schema<TapingRecord>),
 });
 
 export type ModelRecord = InferType<typeof modelSchema>;

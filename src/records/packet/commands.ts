@@ -1,7 +1,7 @@
 import type { MoveId } from '@/catalogue/ids';
 import type { DrawerRowRead } from '@/core/exchange';
 import { hookId as idOf } from '@/core/hooks';
-import { command, found, type Around } from '../command';
+import { command, enter, found, type Around } from '../command';
 import type { Entities } from '../kinds';
 import { madeModel, type NewModel } from '../model/commands';
 import { sizeRecord } from '../model/schema';
@@ -16,12 +16,17 @@ export interface PacketsIn {
   sizes: readonly { size: string; count: number }[];
 }
 
+/** One entry of a packet's ledger. */
+function move(draft: Entities, owner: string, count: number, why: MoveId, around: Around): void {
+  enter(draft, { kind: 'packet', owner, id: around.newId('move'), event: { at: around.now, count, why } }, around);
+}
+
 /** A packet of a hook: one that is in the drawer is topped up, another is added. */
-function putPacket(draft: Entities, { hookId, count }: { hookId: string; count: number }, { now, newId }: Around): void {
+function putPacket(draft: Entities, { hookId, count }: { hookId: string; count: number }, around: Around): void {
   const known = Object.entries(draft.packet).find(([, packet]) => packet.hookId === hookId && packet.label === '');
-  const id = known?.[0] ?? newId('packet');
+  const id = known?.[0] ?? around.newId('packet');
   draft.packet[id] ??= packetSchema.cast({ hookId });
-  draft.packet[id]!.moves[newId('move')] = { at: now, count, why: 'got' };
+  move(draft, id, count, 'got', around);
 }
 
 /** Packets into the drawer; a model and sizes that are not known are made with them. */
@@ -49,33 +54,33 @@ function added(rows: readonly DrawerRowRead[]): DrawerRowRead[] {
 }
 
 /** Packets of a drawer file: one that is there, by its hook and its label, is counted again to what the file says and keeps its ledger; another is added. What the file leaves empty stays. */
-export const takePackets = command<{ rows: readonly DrawerRowRead[] }>('drawer-file', (draft, { rows }, { now, newId }) => {
+export const takePackets = command<{ rows: readonly DrawerRowRead[] }>('drawer-file', (draft, { rows }, around) => {
   for (const { hookId, count, low, label, note } of added(rows)) {
-    const known = Object.values(draft.packet).find((packet) => packet.hookId === hookId && packet.label === (label ?? ''));
-    const packet = known ?? packetSchema.cast({ hookId, label: label ?? '' });
+    const known = Object.entries(draft.packet).find(([, packet]) => packet.hookId === hookId && packet.label === (label ?? ''))?.[0];
+    const id = known ?? around.newId('packet');
+    draft.packet[id] ??= packetSchema.cast({ hookId, label: label ?? '' });
+    const packet = draft.packet[id]!;
     const by = count - leftInPacket(packet);
-    if (by !== 0) packet.moves[newId('move')] = { at: now, count: by, why: known ? 'counted' : 'got' };
+    if (by !== 0) move(draft, id, by, known ? 'counted' : 'got', around);
     packet.low = low ?? packet.low ?? null;
     packet.note = note || packet.note;
-    if (!known) draft.packet[newId('packet')] = packet;
   }
 }, { label: 'packets-in' });
 
 /** Takes hooks that were tied on out of their packets, the one that holds least first so that packets run out; how many were there. */
-export function takeFromPackets(draft: Entities, { hookId, count }: { hookId: string; count: number }, { now, newId }: Around): number {
-  const packets = Object.values(draft.packet).filter((packet) => packet.hookId === hookId && leftInPacket(packet) > 0).sort((a, b) => leftInPacket(a) - leftInPacket(b));
+export function takeFromPackets(draft: Entities, { hookId, count }: { hookId: string; count: number }, around: Around): number {
+  const packets = Object.entries(draft.packet).filter(([, packet]) => packet.hookId === hookId && leftInPacket(packet) > 0).sort(([, a], [, b]) => leftInPacket(a) - leftInPacket(b));
   let open = count;
-  for (const packet of packets) {
+  for (const [id, packet] of packets) {
     const taken = Math.min(open, leftInPacket(packet));
     if (taken === 0) break;
-    packet.moves[newId('move')] = { at: now, count: -taken, why: 'tied' };
+    move(draft, id, -taken, 'tied', around);
     open -= taken;
   }
   return count - open;
 }
 
-/** One entry of a packet's ledger. */
-export const countPacket = command<{ packetId: string; by: number; why: MoveId }>('packet-count', (draft, { packetId, by, why }, { now, newId }) => void (found(draft.packet, packetId).moves[newId('move')] = { at: now, count: by, why }));
+export const countPacket = command<{ packetId: string; by: number; why: MoveId }>('packet-count', (draft, { packetId, by, why }, around) => move(draft, packetId, by, why, around));
 
 export const setPacket = command<{ packetId: string } & Partial<Pick<PacketRecord, 'label' | 'note' | 'low'>>>('packet', (draft, { packetId, ...fields }) => void Object.assign(found(draft.packet, packetId), fields), { field: ({ packetId, ...fields }) => `${packetId}/${Object.keys(fields).join()}` });
 

@@ -3,7 +3,7 @@ import type { PacketRecord } from './schema';
 
 /** How many hooks a packet holds: the sum of its ledger, never below 0. */
 export function leftInPacket(packet: PacketRecord): number {
-  return Math.max(0, Object.values(packet.moves).reduce((sum, move) => sum + move.count, 0));
+  return Math.max(0, packet.tally.count);
 }
 
 export function isLow(packet: PacketRecord): boolean {

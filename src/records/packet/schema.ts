@@ -1,9 +1,9 @@
 import { mixed, number, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
 import type { MoveId } from '@/catalogue/ids';
 import { demo } from '../fields';
+import { LEDGERS, type Tallies } from '../ledger';
 
-const packetMoves = () => mixed<Record<string, PacketMove>>().default({}).test('moves', 'moves', (value) => value !== null && typeof value === 'object' && Object.values(value as Record<string, PacketMove>).every((move) => typeof move.at === 'string' && Number.isInteger(move.count) && KNOWN.moves.includes(move.why as MoveId)));
+const tally = () => mixed<Tallies['packet']>().default(() => LEDGERS.packet.none).test('tally', 'tally', (value) => Number.isInteger(value?.count) && Array.isArray(value?.latest));
 
 /** One entry of a packet's ledger: how many hooks came (+) or went (−), and why. */
 export interface PacketMove {
@@ -12,7 +12,7 @@ export interface PacketMove {
   why: MoveId;
 }
 
-/** A packet owned: which hook it holds, what stands on it, and what came and went. */
+/** A packet owned: which hook it holds and what stands on it; how many it holds is the sum of what came and went. */
 export const packetSchema = object({
   demo: demo(),
   hookId: string().required(),
@@ -21,7 +21,8 @@ export const packetSchema = object({
   note: string().defined().default(''),
   /** From so few on it counts as low; null never. */
   low: number().integer().min(0).nullable().defined().default(null),
-  moves: packetMoves(),
+  /** The sum of what came and went, which lies apart. */
+  tally: tally(),
 });
 
 export type PacketRecord = InferType<typeof packetSchema>;

@@ -1,8 +1,8 @@
 import type { RegionId } from '@/catalogue/ids';
 import { hexOfLab, type Lab } from '@/core/colour';
 import { Z95 } from '@/core/constants';
-import { command, found } from '../command';
-import { guessSchema } from '../guess/schema';
+import { command, enter, found } from '../command';
+import { EYE_ID, eyeSchema } from '../eye/schema';
 import { beginMatch } from '../match/commands';
 import { lastSurface } from './queries';
 import { specimen, type SampleRecord } from '../sample/schema';
@@ -37,7 +37,7 @@ export const letPhotoGo = command<OfPhoto>('let-go', (draft, { photoId, sampleId
 });
 
 /** What was measured on a photograph taken into its sample: an individual a body, the case, the colours; and what was guessed before. `bytes` is what the kept crop weighs. */
-export const takeMeasured = command<OfPhoto & { overlay: Overlay; colours: Colours; bytes: number; guessMm: number | null }>('measured', (draft, { photoId, sampleId, overlay, colours, bytes, guessMm }, { newId }) => {
+export const takeMeasured = command<OfPhoto & { overlay: Overlay; colours: Colours; bytes: number; guessMm: number | null }>('measured', (draft, { photoId, sampleId, overlay, colours, bytes, guessMm }, around) => {
   const sample = found(draft.sample, sampleId);
   const photo = found(draft.photo, photoId);
   sample.method = 'photo';
@@ -48,14 +48,16 @@ export const takeMeasured = command<OfPhoto & { overlay: Overlay; colours: Colou
       sample.case = { mm: kept(bodyMm), typed: null };
       return insect;
     }
-    const own = specimen(newId('specimen'), kept(bodyMm));
+    const own = specimen(around.newId('specimen'), kept(bodyMm));
     sample.specimens.push({ ...own, halfMm: Z95 * sdMm });
     return { ...insect, specimenId: own.id };
   });
   colour(sample, colours);
   Object.assign(photo, { overlay: { ...overlay, insects }, type: 'image/jpeg', bytes });
   const first = overlay.insects[0];
-  if (guessMm !== null && first?.what === 'body') draft.guess[newId('guess')] = guessSchema.cast({ guessMm, trueMm: lengthNow(first).bodyMm, taken: photo.taken });
+  if (guessMm === null || first?.what !== 'body') return;
+  draft.eye[EYE_ID] ??= eyeSchema.cast({});
+  enter(draft, { kind: 'eye', owner: EYE_ID, id: around.newId('guess'), event: { guessMm, trueMm: lengthNow(first).bodyMm, at: photo.taken } }, around);
 });
 
 /** One insect of a measured photograph moved by hand: its length follows, and the colours when it is the first. */

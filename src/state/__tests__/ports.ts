@@ -58,6 +58,7 @@ export function memoryPorts(more: Partial<Ports> = {}): Ports & { clock: { now: 
     now: () => clock.now,
     newId: (kind) => `${kind}_${++ids}`,
     random: () => 0.5,
+    tab: 'tab_1',
     storage: memoryStore(),
     locks: { request: (_name, task) => task() },
     channel: { post: () => undefined, listen: () => () => undefined },

@@ -1,10 +1,9 @@
 import { matchSchema, noEntities, sampleSchema, type Entities } from '@/records';
-import type { Patch } from 'immer';
-import { inMemory, type Locks } from '../ports';
-import { commit, load } from './commit';
+import { noWait as locks, tabOver } from '../__tests__/writes';
+import { inMemory } from '../ports';
 import { letGo, readDeleted } from './deleted';
+import { load } from './load';
 
-const locks: Locks = { request: (_name, task) => task() };
 const WHEN = '2033-05-24T04:50';
 const start: Entities = {
   ...noEntities(),
@@ -15,10 +14,13 @@ const DAY_MS = 24 * 3600 * 1000;
 
 async function deleted() {
   const storage = inMemory();
-  const put = ([kind, id]: [string, string]): Patch => ({ op: 'add', path: [kind, id], value: (start as unknown as Record<string, Record<string, unknown>>)[kind]![id] });
-  await commit(storage, locks, ([['sample', 's'], ['sample', 'd'], ['match', 'm']] as [string, string][]).map(put), start, 1);
-  await commit(storage, locks, [{ op: 'remove', path: ['match', 'm'] }, { op: 'remove', path: ['sample', 's'] }], noEntities(), 5);
-  await commit(storage, locks, [{ op: 'remove', path: ['sample', 'd'] }], noEntities(), 6);
+  const tab = tabOver(storage);
+  tab.edit(1, () => start);
+  await tab.write(1);
+  tab.edit(5, (now) => ({ ...now, match: {}, sample: { d: now.sample.d! } }));
+  await tab.write(5);
+  tab.edit(6, (now) => ({ ...now, sample: {} }));
+  await tab.write(6);
   return storage;
 }
 

@@ -1,7 +1,8 @@
-import { migrate, type Kind } from '@/records';
+import { isOwner, LEDGERS, migrate, TALLY, type Kind } from '@/records';
 import type { KeyStore, Locks } from '../ports';
 import { LOCK } from './commit';
-import { ASIDE, BLOB, readEnvelope, splitKey, type Envelope } from './envelope';
+import { ASIDE, isThing, readEnvelope, splitKey, type Envelope } from './envelope';
+import { readSum, sumKey } from './events';
 
 /** Records that were deleted by one change and can come back together. */
 export interface Deleted {
@@ -11,7 +12,7 @@ export interface Deleted {
 }
 
 async function tombstones(storage: KeyStore): Promise<{ key: string; envelope: Envelope }[]> {
-  const keys = (await storage.getAllKeys()).filter((key) => !key.startsWith(BLOB) && !key.startsWith(ASIDE));
+  const keys = (await storage.getAllKeys()).filter((key) => isThing(key) && !key.startsWith(ASIDE));
   const texts = await storage.getMany(keys);
   return keys.flatMap((key) => {
     const envelope = texts[key] ? readEnvelope(texts[key]) : null;
@@ -22,12 +23,15 @@ async function tombstones(storage: KeyStore): Promise<{ key: string; envelope: E
 /** What was deleted and is still kept, the newest first; one that this version cannot read is left out. Rejects with what storage rejects with. */
 export async function readDeleted(storage: KeyStore): Promise<Deleted[]> {
   const found = new Map<number, Deleted>();
-  for (const { key, envelope } of await tombstones(storage)) {
+  const all = await tombstones(storage);
+  const sums = await storage.getMany(all.map(({ key }) => splitKey(key)).filter(({ kind }) => isOwner(kind)).map(({ kind, id }) => sumKey(kind, id)));
+  for (const { key, envelope } of all) {
     const { kind, id } = splitKey(key);
-    const read = migrate(kind, envelope.v, envelope.data);
+    const read = migrate(kind, envelope.v, envelope.data, id);
     if (!read.ok) continue;
     const together = found.get(envelope.at) ?? { at: envelope.at, records: [] };
-    together.records.push({ kind: kind as Kind, id, data: read.data });
+    const data = isOwner(kind) ? { ...(read.data as object), [TALLY]: readSum(sums[sumKey(kind, id)])?.tally ?? LEDGERS[kind].none } : read.data;
+    together.records.push({ kind: kind as Kind, id, data });
     found.set(envelope.at, together);
   }
   return [...found.values()].sort((a, b) => b.at - a.at);

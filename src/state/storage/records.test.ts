@@ -1,56 +1,56 @@
-import { produceWithPatches, type Patch } from 'immer';
-import type { KeyStore, Locks } from '../ports';
-import { asideFile, commit, load } from './commit';
 import { KINDS, matchSchema, migrate, noEntities, sampleSchema, type Entities, type Kind } from '@/records';
+import { memoryStore as memory } from '../__tests__/ports';
+import { noWait as locks, tabOver } from '../__tests__/writes';
+import { asideFile, load } from './load';
 
-function memory(): KeyStore & { texts: Record<string, string> } {
-  const texts: Record<string, string> = {};
-  return {
-    texts,
-    getMany: async (keys) => Object.fromEntries(keys.map((key) => [key, texts[key] ?? null])),
-    setMany: async (entries) => void Object.assign(texts, entries),
-    removeMany: async (keys) => keys.forEach((key) => delete texts[key]),
-    getAllKeys: async () => Object.keys(texts),
-  };
-}
-const locks: Locks = { request: (_name, task) => task() };
 const start: Entities = { ...noEntities(), sample: { s: sampleSchema.cast({ when: '2033-05-24T04:50' }) }, match: { m: matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: null }], leading: 'a1' }) } };
-const patchesOf = (recipe: (draft: Entities) => void, from = start): [Entities, Patch[]] => {
-  const [next, patches] = produceWithPatches(from, (draft: Entities) => {
-    recipe(draft);
-  });
-  return [next, patches];
-};
 async function stored() {
   const storage = memory();
-  const [, patches] = patchesOf((draft) => Object.assign(draft, start), noEntities());
-  const whole: Patch[] = [{ op: 'add', path: ['sample', 's'], value: start.sample.s }, { op: 'add', path: ['match', 'm'], value: start.match.m }];
-  expect(patches.length).toBeGreaterThan(0);
-  await commit(storage, locks, whole, start, 1);
-  return storage;
+  const tab = tabOver(storage);
+  tab.edit(1, () => start);
+  await tab.write(1);
+  return { storage, another: () => tabOver(storage, tab.entities, new Map(tab.clocks)) };
 }
+const withSample = (fields: object) => (now: Entities): Entities => ({ ...now, sample: { s: { ...now.sample.s!, ...fields } } });
 
 test('two tabs that change different fields of one record both keep their change', async () => {
-  const storage = await stored();
-  const [first, one] = patchesOf((draft) => void (draft.sample.s!.place = 'long riffle'));
-  const [second, two] = patchesOf((draft) => void (draft.sample.s!.water = 'fast'));
-  await commit(storage, locks, one, first, 2);
-  await commit(storage, locks, two, second, 3);
+  const { storage, another } = await stored();
+  const [one, two] = [another(), another()];
+  one.edit(2, withSample({ place: 'long riffle' }));
+  two.edit(3, withSample({ water: 'fast' }));
+  await two.write(3);
+  await one.write(4);
   expect((await load(storage, locks, 5)).entities.sample.s).toMatchObject({ place: 'long riffle', water: 'fast' });
 });
 
+test('of one field the later edit stands, also when it is written first', async () => {
+  const { storage, another } = await stored();
+  const [one, two] = [another(), another()];
+  one.edit(2, withSample({ place: 'long riffle' }));
+  two.edit(3, withSample({ place: 'weir' }));
+  await two.write(3);
+  await one.write(4);
+  expect((await load(storage, locks, 5)).entities.sample.s!.place).toBe('weir');
+});
+
 test('deleting leaves a tombstone with a higher revision, and the record does not come back', async () => {
-  const storage = await stored();
-  const [next, patches] = patchesOf((draft) => void delete draft.match.m);
-  await commit(storage, locks, patches, next, 2);
+  const { storage, another } = await stored();
+  const [one, two] = [another(), another()];
+  one.edit(2, (now) => ({ ...now, match: {} }));
+  await one.write(2);
   expect(JSON.parse(storage.texts['match/m']!)).toMatchObject({ gone: true, rev: 2, at: 2 });
   const loaded = await load(storage, locks, 5);
   expect(loaded.entities.match).toEqual({});
   expect(loaded.empty).toBe(false);
+  two.edit(1, (now) => ({ ...now, match: { m: { ...now.match.m!, title: 'earlier' } } }));
+  await two.write(6);
+  two.edit(7, (now) => ({ ...now, match: { m: { ...now.match.m!, title: 'later' } } }));
+  await two.write(8);
+  expect((await load(storage, locks, 9)).entities.match.m!.title).toBe('later');
 });
 
 test('a record that fails its schema is set aside by name and the rest opens', async () => {
-  const storage = await stored();
+  const { storage } = await stored();
   storage.texts['sample/bad'] = JSON.stringify({ v: 3, id: 'bad', rev: 1, at: 1, data: { water: 'lava' } });
   storage.texts['sample/newer'] = JSON.stringify({ v: 99, id: 'newer', rev: 1, at: 1, data: {} });
   const { entities, aside } = await load(storage, locks, 5);
@@ -75,7 +75,7 @@ describe('what is opened and what is swept', () => {
     expect(Object.keys(storage.texts)).toEqual(['match/young']);
   });
   test('a set-aside record is found again at the next opening, with its text', async () => {
-    const storage = await stored();
+    const { storage } = await stored();
     storage.texts['sample/bad'] = 'not even JSON';
     await load(storage, locks, 5);
     const again = await load(storage, locks, 6);
@@ -94,13 +94,14 @@ describe('what is opened and what is swept', () => {
     storage.texts['match/m'] = gone(1);
     expect((await load(storage, locks, 5)).empty).toBe(false);
   });
-  test('a change to a record that another tab deleted brings this tab\'s copy back whole', async () => {
-    const storage = await stored();
-    const [left, removed] = patchesOf((draft) => void delete draft.sample.s);
-    await commit(storage, locks, removed, left, 2);
-    const [mine, patches] = patchesOf((draft) => void (draft.sample.s!.place = 'weir'));
-    await commit(storage, locks, patches, mine, 3);
-    expect((await load(storage, locks, 5)).entities.sample.s).toEqual(mine.sample.s);
+  test('a change to a record that another tab deleted brings it back whole', async () => {
+    const { storage, another } = await stored();
+    const [one, two] = [another(), another()];
+    one.edit(2, (now) => ({ ...now, sample: {} }));
+    await one.write(2);
+    two.edit(3, withSample({ place: 'weir' }));
+    await two.write(3);
+    expect((await load(storage, locks, 5)).entities.sample.s).toEqual(two.entities.sample.s);
     expect(JSON.parse(storage.texts['sample/s']!).rev).toBe(3);
   });
 });
@@ -131,7 +132,7 @@ describe('schemas', () => {
   test.each([
     ['sample', { when: '2033-05-24T04:50', water: 'lava' }], ['sample', { when: '2033-05-24T04:50', colours: { wing: 'grey' } }], ['sample', { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 300, typed: null } }] }],
     ['match', { opened: 'x', sampleId: 's', answers: [], leading: 'a1' }], ['match', { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' }],
-    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['box', { name: 'A', rows: 0, columns: 4 }], ['fly', { moves: { m1: { at: 'x', boxId: 'b', slot: null, count: 1, why: 'eaten' } } }], ['group', { order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun', usualMm: 300 }] }], ['device', { theme: 'noon' }],
+    ['model', { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] }], ['settings', { unit: 'furlong' }], ['box', { name: 'A', rows: 0, columns: 4 }], ['packet', { label: 'no hook' }], ['fly', { tally: { m1: { at: 'x', boxId: 'b', slot: null, count: 1, why: 'eaten' } } }], ['group', { order: 'mayfly', name: 'A', stages: [{ stage: 'mayfly/dun', usualMm: 300 }] }], ['device', { theme: 'noon' }],
   ])('a wrong %s is refused', (kind, data) => {
     const version = KINDS[kind as Kind].version;
     expect(migrate(kind, version, data)).toMatchObject({ ok: false, reason: 'schema' });
@@ -145,7 +146,7 @@ describe('schemas', () => {
   });
   test('kept-for-the-bench, flies-with-a-ledger and thumb-and-cautions bring older records to the present shape', () => {
     expect(migrate('sample', 3, { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 8, typed: null } }], signs: { wings: 'none' }, rough: { mm: 6, halfMm: 1, how: 'chip' } })).toMatchObject({ ok: true, data: { specimens: [{ body: { mm: 8 }, sex: null, out: null }], signs: { wings: 'none' }, rough: { mm: 6 }, preserved: false, kept: false } });
-    expect(migrate('fly', 1, { dressingId: 'first-light-dun', dressingRev: 1, hookId: 'osmere:lark:14' })).toMatchObject({ ok: true, data: { dressingId: 'first-light-dun', hookId: 'osmere:lark:14', name: '', moves: {} } });
+    expect(migrate('fly', 1, { dressingId: 'first-light-dun', dressingRev: 1, hookId: 'osmere:lark:14' })).toMatchObject({ ok: true, data: { dressingId: 'first-light-dun', hookId: 'osmere:lark:14', name: '' }, events: [] });
     expect(migrate('device', 2, { theme: 'dusk', screen: { key: '390x844x3', pxPerMm: 6 } })).toMatchObject({ ok: true, data: { theme: 'dusk', screen: { pxPerMm: 6 }, thumb: 'right', cautioned: {} } });
   });
   test('the first sample of all, as it was stored, still opens', () => {

@@ -1,0 +1,4 @@
+import type { Shape } from '../atoms';
+
+/** Each caution has its own day. */
+export const deviceShape: Shape = { cautioned: 'entries' };

@@ -1,0 +1,84 @@
+import { NO_FLIES, withMove, type Move, type PlaceTally } from '@/core/box';
+import type { PacketMove } from './packet/schema';
+import type { TapingRecord } from './model/schema';
+
+/** The latest entries of a ledger, by id: enough to be shown, and an eye learns by no more. */
+const LATEST = { moves: 8, guesses: 40 } as const;
+
+/** A length judged by eye before its photograph was measured. */
+export interface Guess {
+  guessMm: number;
+  trueMm: number;
+  at: string;
+}
+
+/** What happens to a thing, by the kind of its owner. Never changed once it was entered; entered by mistake, it is taken out again. */
+export interface EventTypes {
+  fly: Move;
+  packet: PacketMove;
+  model: TapingRecord;
+  eye: Guess;
+}
+export type OwnerKind = keyof EventTypes;
+
+export interface Entered<E> {
+  id: string;
+  event: E;
+}
+
+/** What a ledger comes to, kept beside its owner; it can be worked out anew from the events at any time. */
+export interface Tallies {
+  fly: { places: PlaceTally[]; latest: Entered<Move>[] };
+  packet: { count: number; latest: Entered<PacketMove>[] };
+  /** A model's tapings are few, and each counts: all of them. */
+  model: Record<string, TapingRecord>;
+  eye: { latest: Entered<Guess>[] };
+}
+
+interface Ledger<E, T> {
+  none: T;
+  /** The tally with an event entered, `by` 1, or taken out, `by` −1. Of what is taken out the latest entries do not know what came before them: `foldAll` does. */
+  fold(tally: T, entry: Entered<E>, by: 1 | -1): T;
+}
+
+/** Newest first: by time, then by id, which for what the tier made is the order it was made in. */
+function latest<E extends { at: string }>(entries: readonly Entered<E>[], entry: Entered<E>, by: 1 | -1, most: number): Entered<E>[] {
+  const others = entries.filter(({ id }) => id !== entry.id);
+  return by < 0 ? others : [...others, entry].sort((a, b) => b.event.at.localeCompare(a.event.at) || b.id.localeCompare(a.id)).slice(0, most);
+}
+
+export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies[K]> } = {
+  fly: { none: { places: NO_FLIES, latest: [] }, fold: (tally, entry, by) => ({ places: withMove(tally.places, entry.event, by), latest: latest(tally.latest, entry, by, LATEST.moves) }) },
+  packet: { none: { count: 0, latest: [] }, fold: (tally, entry, by) => ({ count: tally.count + by * entry.event.count, latest: latest(tally.latest, entry, by, LATEST.moves) }) },
+  model: {
+    none: {},
+    fold(tally, { id, event }, by) {
+      const { [id]: _, ...others } = tally;
+      return by < 0 ? others : { ...others, [id]: event };
+    },
+  },
+  eye: { none: { latest: [] }, fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }) },
+};
+
+/** One entry of a ledger put in (`on`) or taken out. */
+export type EventOp = { [K in OwnerKind]: { kind: K; owner: string; id: string; on: boolean; event: EventTypes[K] } }[OwnerKind];
+
+export const isOwner = (kind: string): kind is OwnerKind => kind in LEDGERS;
+
+export type Tally = Tallies[OwnerKind];
+
+/** A tally after an entry was put in or taken out. */
+export function folded(tally: Tally, { kind, id, on, event }: EventOp): Tally {
+  return (LEDGERS[kind] as Ledger<unknown, Tally>).fold(tally, { id, event }, on ? 1 : -1);
+}
+
+/** What a whole ledger comes to, from its events by id; `from` is what it came to before them. */
+export function foldAll(kind: OwnerKind, events: Readonly<Record<string, EventTypes[OwnerKind]>>, from: Tally | null = null): Tally {
+  const ordered = Object.entries(events).sort(([a, one], [b, other]) => one.at.localeCompare(other.at) || a.localeCompare(b));
+  return ordered.reduce((tally, [id, event]) => folded(tally, { kind, owner: '', id, on: true, event } as EventOp), from ?? (LEDGERS[kind].none as Tally));
+}
+
+/** A ledger that lay inside a record of before, as entries of today. */
+export function eventsOf(kind: OwnerKind, owner: string, events: Readonly<Record<string, object>>): EventOp[] {
+  return Object.entries(events).map(([id, event]) => ({ kind, owner, id, on: true, event }) as EventOp);
+}

@@ -1,0 +1,4 @@
+import type { Shape } from '../atoms';
+
+/** Each dimension of each size stands alone. */
+export const modelShape: Shape = { sizes: 'things' };
