@@ -1,6 +1,10 @@
+import { number, object, string, type Schema } from 'yup';
+import { KNOWN } from '@/catalogue';
+import type { MoveId } from '@/catalogue/ids';
 import { NO_FLIES, withMove, type Move, type PlaceTally } from '@/core/box';
+import { length } from './fields';
 import type { PacketMove } from './packet/schema';
-import type { TapingRecord } from './model/schema';
+import { tapingSchema, type TapingRecord } from './model/schema';
 
 /** The latest entries of a ledger, by id: enough to be shown, and an eye learns by no more. */
 const LATEST = { moves: 8, guesses: 40 } as const;
@@ -36,10 +40,14 @@ export interface Tallies {
 }
 
 interface Ledger<E, T> {
+  /** What an entry is. */
+  schema: Schema;
   none: T;
   /** The tally with an event entered, `by` 1, or taken out, `by` −1. Of what is taken out the latest entries do not know what came before them: `foldAll` does. */
   fold(tally: T, entry: Entered<E>, by: 1 | -1): T;
 }
+
+const packetMove = object({ at: string().required(), count: number().integer().required(), why: string<MoveId>().oneOf(KNOWN.moves).required() });
 
 /** Newest first: by time, then by id, which for what the tier made is the order it was made in. */
 function latest<E extends { at: string }>(entries: readonly Entered<E>[], entry: Entered<E>, by: 1 | -1, most: number): Entered<E>[] {
@@ -48,16 +56,17 @@ function latest<E extends { at: string }>(entries: readonly Entered<E>[], entry:
 }
 
 export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies[K]> } = {
-  fly: { none: { places: NO_FLIES, latest: [] }, fold: (tally, entry, by) => ({ places: withMove(tally.places, entry.event, by), latest: latest(tally.latest, entry, by, LATEST.moves) }) },
-  packet: { none: { count: 0, latest: [] }, fold: (tally, entry, by) => ({ count: tally.count + by * entry.event.count, latest: latest(tally.latest, entry, by, LATEST.moves) }) },
+  fly: { schema: packetMove.concat(object({ boxId: string().required(), slot: string().nullable().defined() })), none: { places: NO_FLIES, latest: [] }, fold: (tally, entry, by) => ({ places: withMove(tally.places, entry.event, by), latest: latest(tally.latest, entry, by, LATEST.moves) }) },
+  packet: { schema: packetMove, none: { count: 0, latest: [] }, fold: (tally, entry, by) => ({ count: tally.count + by * entry.event.count, latest: latest(tally.latest, entry, by, LATEST.moves) }) },
   model: {
+    schema: tapingSchema,
     none: {},
     fold(tally, { id, event }, by) {
       const { [id]: _, ...others } = tally;
       return by < 0 ? others : { ...others, [id]: event };
     },
   },
-  eye: { none: { latest: [] }, fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }) },
+  eye: { schema: object({ guessMm: length().required(), trueMm: length().required(), at: string().required() }), none: { latest: [] }, fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }) },
 };
 
 /** One entry of a ledger put in (`on`) or taken out. */

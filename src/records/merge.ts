@@ -31,6 +31,7 @@ const tied = (one: unknown, other: unknown): unknown => ((JSON.stringify(one) ??
  * after it was deleted. Which copy is named first, and how often they meet, makes no difference.
  */
 export function mergeCopies(kind: Kind, one: Copy, other: Copy): Copy {
+  if ((one.data === null) !== (other.data === null)) return one.data === null ? mergeCopies(kind, asKnown(one, other), other) : mergeCopies(kind, one, asKnown(other, one));
   const [a, b] = [apart(kind, one.data), apart(kind, other.data)];
   const born = Math.max(one.clocks[BORN] ?? 0, other.clocks[BORN] ?? 0);
   const clocks: Record<string, number> = { [BORN]: born };
@@ -51,6 +52,12 @@ export function mergeCopies(kind: Kind, one: Copy, other: Copy): Copy {
   return { data: one.data || other.data ? together(kind, atoms, one.data, other.data) : null, clocks };
 }
 
+/** Of a record of which nothing is known but when it was edited, deleted and brought back: what the other copy says it was. */
+function asKnown({ clocks }: Copy, { data, clocks: known }: Copy): Copy {
+  const latest = latestOf(clocks);
+  return { data, clocks: { ...known, ...(GONE in clocks ? { [GONE]: clocks[GONE]! } : {}), ...(latest > latestOf(known) ? { [BACK]: latest } : {}) } };
+}
+
 /** The record of these parts; a copy that has just these is given back as it is, so that what did not change is not drawn anew. */
 function together(kind: Kind, atoms: Atoms, ...known: (object | null)[]): object {
   const merged = recordOf(atoms, KINDS[kind].shape);
@@ -68,7 +75,13 @@ function same(one: Atoms, other: Atoms): boolean {
 /** Clocks after an edit at `now`: parts that differ get its time, or one more than they had, for who edits has seen what stood there. A record that came is born, one that comes again is back, one that went is gone. */
 export function stamped(kind: Kind, before: object | undefined, after: object | undefined, clocks: Clocks | undefined, now: number): Clocks {
   if (after === undefined) return { ...clocks, [GONE]: Math.max(now, latestOf(clocks ?? {}) + 1) };
-  if (before === undefined) return clocks && GONE in clocks ? { ...clocks, [BACK]: Math.max(now, clocks[GONE]! + 1) } : { [BORN]: now };
+  if (before === undefined) {
+    if (!clocks || !(GONE in clocks)) return { [BORN]: now };
+    // Bringing it back says all of it anew, what is empty in it too.
+    const at = Math.max(now, clocks[GONE]! + 1);
+    const empty = [...apart(kind, after)].filter(([, value]) => !says(value)).map(([path]) => [path, at]);
+    return { ...(Object.fromEntries(empty) as Clocks), [BORN]: at, [BACK]: at, [GONE]: clocks[GONE]! };
+  }
   const [a, b] = [apart(kind, before), apart(kind, after)];
   const next: Record<string, number> = { ...clocks };
   const put = (path: string) => void (next[path] = Math.max(now, clockOf(next, path, a.get(path)) + 1));

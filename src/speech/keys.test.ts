@@ -58,6 +58,7 @@ test('every kind of record and every field of one has a name for what a file wou
   const fields = new Set(kinds.flatMap(([, { schema }]) => Object.keys((schema as unknown as { fields: object }).fields)).filter((field) => field !== 'demo' && field !== 'base' && field !== 'id'));
   expect(kinds.map(([kind]) => kind).filter((kind) => !has(`ui.reading.kind.${kind}`))).toEqual([]);
   expect([...fields].filter((field) => !has(`ui.reading.field.${field}`))).toEqual([]);
+  expect(kinds.map(([kind]) => kind).filter((kind) => kind !== 'settings' && !has(`ui.data.kind.${kind}_one`) && !has(`ui.data.kind.${kind}`))).toEqual([]);
 });
 
 test('a count stands before its noun by the rule of plurals alone', () => {

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join as path } from 'node:path';
 import { memoryPorts } from './__tests__/ports';
-import { readBundle, specimen, type Bundle } from '@/records';
+import { deleteMatch, readBundle, specimen, type Bundle } from '@/records';
+import { act } from './act';
 import { takeBundle, writeBundle } from './bundle';
 import { readPicture } from './photos';
 import { createStore, openStore, undone, type Store } from './store';
@@ -27,7 +28,7 @@ test('the example is taken in whole, and written back the same', async () => {
   expect(entities(store).match.match_example).toMatchObject({ title: 'Olive by the alders' });
   expect(entities(store).sample.sample_example!.specimens[0]!.body.mm).toBe(8.2);
   expect(await readPicture(store.ports, 'photo_example')).toMatch(/^data:image\/png/);
-  expect(await writeBundle(store.getState(), store.ports, 'match_example')).toBe(EXAMPLE);
+  expect(await writeBundle(store, 'match_example')).toBe(EXAMPLE);
 });
 
 test('read twice it is one match, and neither side loses an insect, a photograph or what it measured', async () => {
@@ -41,8 +42,41 @@ test('read twice it is one match, and neither side loses an insect, a photograph
   }));
   await takeBundle(store, read(EXAMPLE.replace('"mm": 8.2', '"mm": 8.4')));
   expect(Object.keys(entities(store).match)).toEqual(['match_example']);
-  expect(entities(store).sample.sample_example).toMatchObject({ place: 'River Auldry', photos: ['photo_example'], specimens: [{ id: 's2', body: { mm: 7.9 } }, { id: 's1', body: { mm: 8.4 } }] });
+  expect(entities(store).sample.sample_example).toMatchObject({ place: 'elsewhere', photos: ['photo_example'], specimens: [{ id: 's1', body: { mm: 8.4 } }, { id: 's2', body: { mm: 7.9 } }] });
   expect(entities(store).photo.photo_example!.overlay).toEqual(overlay);
+});
+
+test('of one field the later edit stands, here or in the file; a file that does not say when says it now', async () => {
+  const store = await empty();
+  await takeBundle(store, read(EXAMPLE));
+  store.dispatch(change('title', (draft) => void (draft.sample.sample_example!.place = 'elsewhere')));
+  const place = () => entities(store).sample.sample_example!.place;
+  const from = (clocks: object | undefined) => {
+    const bundle = read(EXAMPLE.replace('River Auldry', 'River Cinder'));
+    bundle.clocks['sample/sample_example'] = clocks ? { '': 1, ...clocks } : null;
+    return takeBundle(store, bundle);
+  };
+  await from({ place: 5 });
+  expect(place()).toBe('elsewhere');
+  await from({ place: 3_000_000_000_000 });
+  expect(place()).toBe('River Cinder');
+  store.dispatch(change('title', (draft) => void (draft.sample.sample_example!.place = 'here')));
+  store.ports.now = () => 4_000_000_000_000;
+  await from(undefined);
+  expect(place()).toBe('River Cinder');
+});
+
+test('a match that was deleted here comes back when its file is read', async () => {
+  const store = await empty();
+  await takeBundle(store, read(EXAMPLE));
+  store.dispatch(act(deleteMatch, { matchId: 'match_example' }));
+  await store.keeper.current!.flush();
+  expect(entities(store).match).toEqual({});
+  await takeBundle(store, read(EXAMPLE));
+  await store.keeper.current!.flush();
+  expect(entities(store)).toMatchObject({ match: { match_example: { title: 'Olive by the alders' } }, sample: { sample_example: { place: 'River Auldry' } } });
+  store.dispatch(undone());
+  expect(entities(store).match).toEqual({});
 });
 
 test('what the file leaves empty erases nothing, signs and colours of both stand, and the answer that leads is never the one too many', async () => {
@@ -95,5 +129,5 @@ test.each([
 
 test('a match that is not here is no file', async () => {
   const store = await empty();
-  expect(await writeBundle(store.getState(), store.ports, 'match_none')).toBeNull();
+  expect(await writeBundle(store, 'match_none')).toBeNull();
 });

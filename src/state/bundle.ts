@@ -1,19 +1,18 @@
 import { matchFile, takeMatch, type Bundle } from '@/records';
 import { act } from './act';
 import { readPicture, storePicture } from './photos';
-import type { Ports } from './ports';
-import type { State, Store } from './store';
+import type { Store } from './store';
 
 /** A match as one file, its pictures read from storage; null when there is no such match. */
-export async function writeBundle(state: State, ports: Ports, matchId: string): Promise<string | null> {
-  const { entities } = state.records;
+export async function writeBundle({ getState, ports, clocks }: Store, matchId: string): Promise<string | null> {
+  const { entities } = getState().records;
   const photos = entities.sample[entities.match[matchId]?.sampleId ?? '']?.photos ?? [];
   const pictures: Record<string, string> = {};
   for (const id of photos) {
     const picture = await readPicture(ports, id);
     if (picture !== null) pictures[id] = picture;
   }
-  return matchFile(entities, matchId, pictures);
+  return matchFile(entities, clocks, matchId, pictures);
 }
 
 /** Takes a read file in: its pictures first, then its records as one change that undo takes back. Rejects when the browser has no room. */

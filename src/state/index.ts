@@ -6,6 +6,7 @@ export { selectOwnMaterials } from './own-materials';
 export { selectGroups, selectKey } from './own-groups';
 export { selectBelief } from './belief';
 export { takeBundle, writeBundle } from './bundle';
+export { newIn, takeCarriedRecords, writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';
 export { selectEye } from './eye';
 export { selectHooks, selectOwned } from './hooks';

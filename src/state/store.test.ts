@@ -2,6 +2,7 @@ import { enablePatches } from 'immer';
 import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from './__tests__/ports';
 import { hasDemo, leaveDemo, matchSchema, sampleSchema, type Entities } from '@/records';
 import { act } from './act';
+import { load } from './storage/load';
 import { createStore, openStore, redone, undone } from './store';
 import { change, remember } from './__tests__/change';
 
@@ -186,6 +187,75 @@ describe('two tabs of one browser', () => {
     const writes = storage.writes.length;
     await second.keeper.flush();
     expect(storage.writes).toHaveLength(writes);
+  });
+});
+
+describe('a page that is loaded again', () => {
+  const title = (n: number) => change('title', place('s1', `${n}`));
+  test('takes back, one by one, what was changed before, and makes it again', async () => {
+    const storage = memoryStore();
+    const first = await open('clean', { storage });
+    first.store.dispatch(change('new-match', newSample('s1')));
+    for (let n = 0; n < 5; n++) first.store.dispatch(title(n));
+    first.store.dispatch(undone());
+    await first.keeper.flush();
+    const again = await open('clean', { storage });
+    expect([again.records().past.map(({ label }) => label), again.records().future.length]).toEqual([['new-match', 'title', 'title', 'title', 'title'], 1]);
+    again.store.dispatch(redone());
+    expect(again.records().entities.sample.s1!.place).toBe('4');
+    for (let n = 0; n < 3; n++) again.store.dispatch(undone());
+    expect(again.records().entities.sample.s1!.place).toBe('1');
+    for (let n = 0; n < 9; n++) again.store.dispatch(undone());
+    expect(again.records().entities.sample).toEqual({});
+    await again.keeper.flush();
+    again.store.dispatch(redone());
+    await again.keeper.flush();
+    expect((await open('clean', { storage })).records().entities.sample.s1).toMatchObject({ place: '' });
+  });
+  test('remembers the last hundred of them, bulk work too, and keeps no more', async () => {
+    const storage = memoryStore();
+    const first = await open('demo', { storage });
+    first.store.dispatch(change('new-match', newSample('s1')));
+    for (let n = 0; n < 120; n++) first.store.dispatch(title(n));
+    const whole = first.records().entities;
+    first.store.dispatch(act(leaveDemo, {}));
+    await first.keeper.flush();
+    const again = await open('demo', { storage });
+    expect(again.records().past).toHaveLength(100);
+    expect(Object.keys(storage.texts).filter((key) => key.startsWith('undo/')).length).toBe(101);
+    expect(Object.keys(again.records().entities.match)).toEqual([]);
+    again.store.dispatch(undone());
+    expect(again.records().entities).toEqual(whole);
+    again.store.dispatch(title(1));
+    await again.keeper.flush();
+    again.store.dispatch(title(2));
+    await again.keeper.flush();
+    expect(Object.keys(storage.texts).filter((key) => key.startsWith('undo/')).length).toBe(101);
+  });
+  test('another tab does not take back what this one changed', async () => {
+    const storage = memoryStore();
+    const first = await open('clean', { storage });
+    first.store.dispatch(change('new-match', newSample('s1')));
+    await first.keeper.flush();
+    expect((await open('clean', { storage, tab: 'tab_2' })).records().past).toEqual([]);
+  });
+  test('a history that cannot be read is none, and the records open', async () => {
+    const storage = memoryStore();
+    const first = await open('clean', { storage });
+    first.store.dispatch(change('new-match', newSample('s1')));
+    await first.keeper.flush();
+    for (const broken of ['{', JSON.stringify({ shapes: 'other', past: [0], future: [] })]) {
+      storage.texts['undo/tab_1'] = broken;
+      const again = await open('clean', { storage });
+      expect([again.records().past, Object.keys(again.records().entities.sample)]).toEqual([[], ['s1']]);
+    }
+  });
+  test('what tabs of a day ago could take back is swept', async () => {
+    const DAY_MS = 24 * 3600 * 1000;
+    const tabOf = (at: number) => `tab_${at.toString(16).padStart(12, '0').replace(/(.{8})(.{4})/, '$1-$2')}-7abc-8000-000000000000`;
+    const storage = memoryStore({ [`undo/${tabOf(5)}`]: '{}', [`undo/${tabOf(5)}/3`]: '{}', [`undo/${tabOf(2 * DAY_MS)}/1`]: '{}' });
+    await load(storage, queue(), 2 * DAY_MS + 9);
+    expect(Object.keys(storage.texts)).toEqual([`undo/${tabOf(2 * DAY_MS)}/1`]);
   });
 });
 

@@ -13,11 +13,11 @@ import { matchTitle } from './answer-line';
 export function WriteMatch({ matchId }: { matchId: string }) {
   const words = useWords();
   const speech = useSpeech();
-  const { ports, getState } = useStore() as unknown as Store;
+  const store = useStore() as unknown as Store;
   const match = useApp((state) => state.records.entities.match[matchId]);
   if (!match) return null;
   const write = async () => {
-    const text = await writeBundle(getState(), ports, matchId);
+    const text = await writeBundle(store, matchId);
     if (text !== null) saveFile(`aubade-${matchTitle(match, speech, words).toLowerCase().replace(/[^\p{L}\d]+/gu, '-')}.json`, text);
   };
   return (

@@ -13,6 +13,7 @@ import { ScreenSizeSetting } from '@/features/screen-size';
 import { Button, Chips, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
+import { RecordsFile } from './records-file';
 
 const ROOMS = ['naturals', 'field-card', 'settings', 'data', 'cautions'] as const;
 
@@ -137,6 +138,9 @@ export function DataScreen() {
       <View className="gap-8 px-5">
         <Row title={words('data.stored')}>
           {kinds.length === 0 ? <Say tone="soft">{words('data.none')}</Say> : kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)}
+        </Row>
+        <Row title={words('data.file')}>
+          <RecordsFile />
         </Row>
         <Row title={words('data.deleted')}>
           <DeletedRecords />

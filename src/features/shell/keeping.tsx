@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { ownKeys, recordsFile } from '@/records';
-import { closeRefused, useApp, useAppDispatch, type Store } from '@/state';
+import { closeRefused, useApp, useAppDispatch, writeRecords, type Store } from '@/state';
 import { saveFile } from '@/features/files';
 import { Button, Say } from '@/ui/primitives';
 import { useWords } from './speech-context';
@@ -10,15 +9,13 @@ import { useWords } from './speech-context';
 export function Keeping() {
   const words = useWords();
   const dispatch = useAppDispatch();
-  const { keeper, getState } = useStore() as unknown as Store;
+  const store = useStore() as unknown as Store;
+  const { keeper } = store;
   const unkept = useApp((state) => state.session.unkept);
   const inMemory = useApp((state) => state.session.inMemory);
   const refused = useApp((state) => state.session.refused);
   if (!unkept && !inMemory && !refused) return null;
-  const save = () => {
-    const { entities } = getState().records;
-    saveFile('aubade-not-kept.json', recordsFile(entities, unkept ? unkept.keys : ownKeys(entities)));
-  };
+  const save = async () => saveFile('aubade-not-kept.json', await writeRecords(store, unkept ? unkept.keys : null));
   return (
     <View role="region" aria-label={words('keeping.title')} className="gap-1 border-b border-line border-l-4 border-l-dawn bg-plane px-4 py-2">
       {unkept ? <Say live weight="medium">{words('keeping.unkept', { count: unkept.keys.length })}</Say> : null}
@@ -27,7 +24,7 @@ export function Keeping() {
       {unkept || inMemory ? (
         <View className="-ml-4 flex-row flex-wrap">
           {unkept ? <Button kind="quiet" label={words('keeping.again')} onPress={() => void keeper.current?.look()} /> : null}
-          <Button kind="quiet" label={words('keeping.save')} onPress={save} />
+          <Button kind="quiet" label={words('keeping.save')} onPress={() => void save()} />
         </View>
       ) : null}
       {refused ? (

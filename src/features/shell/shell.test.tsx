@@ -78,7 +78,7 @@ describe('the shell', () => {
     const line = within(screen.getByRole('region', { name: 'What is kept' }));
     expect(line.getByText('2 records are not kept yet.')).toBeInTheDocument();
     expect(line.getByText(/no room left/)).toBeInTheDocument();
-    fireEvent.click(line.getByRole('button', { name: 'Save it to a file' }));
+    await act(async () => void fireEvent.click(line.getByRole('button', { name: 'Save it to a file' })));
     expect(JSON.parse(saved.at(-1)!.text)).toMatchObject({ aubade: 'records', items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 4 }] });
     const look = jest.spyOn(store.keeper.current!, 'look');
     fireEvent.click(line.getByRole('button', { name: 'Try again' }));
@@ -88,8 +88,17 @@ describe('the shell', () => {
     const { store } = await openScreen(<Shell />);
     act(() => void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))));
     act(() => void store.dispatch(keptInMemory()));
-    fireEvent.click(screen.getByRole('button', { name: 'Save it to a file' }));
+    await act(async () => void fireEvent.click(screen.getByRole('button', { name: 'Save it to a file' })));
     expect((JSON.parse(saved.at(-1)!.text) as { items: { kind: string }[] }).items.map((item) => item.kind).sort()).toEqual(['device', 'sample', 'settings']);
+  });
+  test('what is taken back, and made again, is spoken', async () => {
+    const { store } = await openScreen(<Shell />);
+    act(() => void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))));
+    expect(screen.queryByText(/^Taken back/)).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: /^Undo: / }));
+    expect(screen.getByText(/^Taken back: /).closest('[role=status]')).not.toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Redo' }));
+    expect(screen.getByText(/^Made again: /)).toBeInTheDocument();
   });
   test('a change that was refused is told until it is read', async () => {
     const { store } = await openScreen(<Shell />);

@@ -105,6 +105,17 @@ function Header({ wide }: { wide: boolean }) {
   );
 }
 
+/** What was taken back or made again, for who does not see it. */
+function StepSpoken() {
+  const words = useWords();
+  const step = useApp((state) => state.records.step);
+  return (
+    <View role="status" aria-live="polite" className="absolute h-px w-px overflow-hidden">
+      {step ? <Say key={step.n}>{words(`step-taken.${step.way}`, { what: words(`change.${step.label}`) })}</Say> : null}
+    </View>
+  );
+}
+
 /** Offered at the start of a visit only, and taken by a tap only. */
 function NewVersion() {
   const words = useWords();
@@ -205,6 +216,7 @@ export function Shell() {
   const page = (
     <View key="page" className="min-w-0 flex-1">
       {bare ? null : <Header wide={wide} />}
+      <StepSpoken />
       {bare ? null : <NewVersion />}
       <Saved />
       <Keeping />

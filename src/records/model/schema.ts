@@ -14,7 +14,7 @@ export function sizeRecord(more: Partial<SizeRecord> = {}): SizeRecord {
   return { ...sizeSchema.cast({}), ...more };
 }
 
-const tapingSchema = object({ at: string().required(), size: string().required(), how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'), shankMm: dimension(), gapeMm: dimension(), overallMm: dimension(), wireMm: dimension() });
+export const tapingSchema = object({ at: string().required(), size: string().required(), how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'), shankMm: dimension(), gapeMm: dimension(), overallMm: dimension(), wireMm: dimension() });
 
 /** One hook that was measured: its size on the packet and what was read, mm. Never changed once written, so that tabs and files join. */
 export type TapingRecord = InferType<typeof tapingSchema>;

@@ -66,6 +66,22 @@ export async function readEvents(storage: KeyStore, owners: readonly { kind: Own
   return found;
 }
 
+/** Every entry of the ledgers of some owners as it was made; one that was taken out again is left out. */
+export async function readOps(storage: KeyStore, owners: readonly { kind: OwnerKind; owner: string }[]): Promise<EventOp[]> {
+  const found = await readEvents(storage, owners);
+  return owners.flatMap(({ kind, owner }) => Object.entries(found.get(keyOf(kind, owner)) ?? {}).map(([id, event]) => ({ kind, owner, id, on: true, event }) as EventOp));
+}
+
+/** Of entries that a file has, those that change a ledger: what was taken out of it stays out. */
+export async function unentered(storage: KeyStore, ops: readonly EventOp[]): Promise<EventOp[]> {
+  const texts = await storage.getMany([...new Set(ops.map(chunkKey))]);
+  const chunks = new Map(Object.entries(texts).map(([key, text]) => [key, read<Chunk>(text)?.data]));
+  return ops.filter((op) => {
+    const there = chunks.get(chunkKey(op))?.[op.id];
+    return op.on ? there === undefined : there !== null && there !== undefined;
+  });
+}
+
 /** What entering some events would store, and what the ledgers come to then: one that is there is not entered twice. To be written under the lock it is asked under. */
 export async function entering(storage: KeyStore, ops: readonly EventOp[], now: number): Promise<{ entries: Record<string, string>; sums: Summed[] }> {
   const owners = [...new Map(ops.map(({ kind, owner }) => [keyOf(kind, owner), { kind, owner }])).values()];

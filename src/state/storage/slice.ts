@@ -6,6 +6,8 @@ import type { Aside, Loaded } from './load';
 export interface RecordsState extends History {
   entities: Entities;
   aside: Aside[];
+  /** The last step back or forth, by what it is called, to be spoken; null before there was one. `n` counts them, so that the same one twice is heard twice. */
+  step: { way: 'back' | 'again'; label: string; n: number } | null;
 }
 
 /** A change as it comes to the store: the records after it, which of them it touched, and for those that were merged when their parts were edited. */
@@ -23,9 +25,13 @@ function plain(draft: RecordsState): RecordsState {
   return original(draft) as RecordsState;
 }
 
+function taken(state: RecordsState, way: 'back' | 'again', found: ReturnType<typeof back>): RecordsState {
+  return found ? { ...state, entities: stepped(state.entities, found.step), ...found.history, step: { way, label: found.label, n: (state.step?.n ?? 0) + 1 } } : state;
+}
+
 const slice = createSlice({
   name: 'records',
-  initialState: (): RecordsState => ({ entities: noEntities(), aside: [], ...NO_HISTORY }),
+  initialState: (): RecordsState => ({ entities: noEntities(), aside: [], ...NO_HISTORY, step: null }),
   reducers: {
     loaded(draft, { payload }: PayloadAction<Pick<Loaded, 'entities' | 'aside'> & { history: History }>) {
       return { ...plain(draft), entities: payload.entities, aside: payload.aside, ...payload.history };
@@ -47,13 +53,11 @@ const slice = createSlice({
     },
     undone(draft) {
       const state = plain(draft);
-      const step = back(state);
-      return step ? { ...state, entities: stepped(state.entities, step.step), ...step.history } : state;
+      return taken(state, 'back', back(state));
     },
     redone(draft) {
       const state = plain(draft);
-      const step = again(state);
-      return step ? { ...state, entities: stepped(state.entities, step.step), ...step.history } : state;
+      return taken(state, 'again', again(state));
     },
   },
 });
