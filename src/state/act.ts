@@ -1,5 +1,6 @@
-import { produce, produceWithPatches, type Patch } from 'immer';
+import type { Patch } from 'immer';
 import { folded, Gone, isOwner, KINDS, readingOf, TALLY, type Around, type Clocks, type Command, type Entities, type EventOp, type Kind, type Reading, type Tally } from '@/records';
+import { draftOf } from './draft';
 import { changed } from './storage/slice';
 import { refused } from './session';
 import { localStamp, type Ports } from './ports';
@@ -51,17 +52,15 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     const clocks: Record<string, Clocks> = {};
     const around: Around = { now: nowOf(state, ports), at: ports.now(), newId: ports.newId, enter: (op) => void events.push(op), clocksOf: (kind, id) => edited.get(`${kind}/${id}`), clocked: (kind, id, when) => void (clocks[`${kind}/${id}`] = when) };
     let given: R | null = null;
-    let made: readonly [Entities, Patch[], Patch[]];
+    const { draft, finish } = draftOf(entities);
     try {
-      made = produceWithPatches(entities, (draft: Entities) => {
-        given = command.run(draft, input, around);
-      });
+      given = command.run(draft, input, around);
     } catch (error) {
       if (!(error instanceof Gone)) throw error;
       dispatch(refused({ name: command.name, detail: error.message }));
       return null;
     }
-    const [next, patches, inverse] = made;
+    const { entities: next, patches, inverse } = finish();
     if (patches.length === 0) return given;
     const fault = touchedBy(patches).map((record) => faultOf(next, record)).find((item) => item !== null) ?? null;
     if (fault !== null) {
@@ -69,13 +68,13 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
       return null;
     }
     const own = madeOwn(entities, patches);
-    const [last, more, before] = own.length === 0 ? [next, [], []] : produceWithPatches(next, (draft: Entities) => {
-      for (const { kind, id } of own) if (draft[kind][id]) (draft[kind][id] as { demo: boolean }).demo = false;
-    });
-    const all = [...withoutTallies(patches, events), ...more];
+    const made = draftOf(next);
+    for (const { kind, id } of own) if (made.draft[kind][id]) (made.draft[kind][id] as { demo: boolean }).demo = false;
+    const last = made.finish();
+    const all = [...withoutTallies(patches, events), ...last.patches];
     dispatch(changed({
-      entities: last, touched: touchedBy(all), events, clocks,
-      change: command.here ? null : { label: command.label(input), group: command.field(input), at: ports.now(), patches: all, inverse: [...before, ...inverse.filter((patch) => !isOfTally(patch))], events },
+      entities: last.entities, touched: touchedBy(all), events, clocks,
+      change: command.here ? null : { label: command.label(input), group: command.field(input), at: ports.now(), patches: all, inverse: [...last.inverse, ...inverse.filter((patch) => !isOfTally(patch))], events },
     }));
     return given;
   };
@@ -85,5 +84,7 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
 export function foresee<I, R>(entities: Entities, clocks: ReadonlyMap<string, Clocks>, { now, at }: Pick<Around, 'now' | 'at'>, command: Command<I, R>, input: I): Reading {
   let next = 0;
   const around: Around = { now, at, newId: (kind) => `${kind}_foreseen-${++next}`, enter: () => undefined, clocksOf: (kind, id) => clocks.get(`${kind}/${id}`), clocked: () => undefined };
-  return readingOf(entities, produce(entities, (draft: Entities) => void command.run(draft, input, around)));
+  const { draft, finish } = draftOf(entities);
+  command.run(draft, input, around);
+  return readingOf(entities, finish().entities);
 }

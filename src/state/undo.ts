@@ -1,4 +1,5 @@
 import { applyPatches, enablePatches, type Patch } from 'immer';
+import { gathering } from './table';
 import { folded, isOwner, TALLY, type Entities, type EventOp, type Kind, type Tally } from '@/records';
 
 enablePatches();
@@ -66,19 +67,18 @@ export const isOfTally = ({ path }: Patch): boolean => isOwner(String(path[0])) 
 
 /** Patches onto records that may have changed since; one whose place is gone is left out and the rest applied. */
 function applied(entities: Entities, patches: readonly Patch[]): Entities {
-  return patches.reduce((now, patch) => {
+  const all = gathering(entities);
+  for (const patch of patches) {
+    const [kind, id] = [patch.path[0] as Kind, String(patch.path[1])];
+    const record = all.at(kind, id);
     try {
-      return applyPatches(now, [patch]);
+      if (patch.path.length === 2) all.put(kind, id, patch.op === 'remove' ? null : (patch.value as object));
+      else if (record) all.put(kind, id, applyPatches(record, [{ ...patch, path: patch.path.slice(2) }]));
     } catch {
-      return now;
+      // Its place is gone.
     }
-  }, entities);
-}
-
-/** A record with another in its place; null takes it out. */
-function withRecord(entities: Entities, kind: Kind, id: string, record: object | null): Entities {
-  const { [id]: _, ...others } = entities[kind] as Record<string, unknown>;
-  return { ...entities, [kind]: record === null ? others : { ...entities[kind], [id]: record } };
+  }
+  return all.entities();
 }
 
 interface Owner {
@@ -87,17 +87,21 @@ interface Owner {
 
 /** Tallies after events that enter or leave; an owner that is gone has none. */
 function tallied(entities: Entities, events: readonly EventOp[]): Entities {
-  return events.reduce((now, op) => {
-    const record = now[op.kind][op.owner] as Owner | undefined;
-    return record ? withRecord(now, op.kind, op.owner, { ...record, tally: folded(record.tally, op) }) : now;
-  }, entities);
+  const all = gathering(entities);
+  for (const op of events) {
+    const record = all.at(op.kind, op.owner) as Owner | undefined;
+    if (record) all.put(op.kind, op.owner, { ...record, tally: folded(record.tally, op) });
+  }
+  return all.entities();
 }
 
 /** Records after a step back or forth; what a ledger comes to now stays, but for the events of the step. */
 export function stepped(entities: Entities, { patches, events }: Step): Entities {
-  const next = touchedBy(patches).reduce((now, { kind, id }) => {
-    const [before, after] = [entities[kind][id], now[kind][id]] as (Owner | undefined)[];
-    return isOwner(kind) && before && after && before.tally !== after.tally ? withRecord(now, kind, id, { ...after, tally: before.tally }) : now;
-  }, applied(entities, patches));
-  return tallied(next, events);
+  const next = applied(entities, patches);
+  const all = gathering(next);
+  for (const { kind, id } of touchedBy(patches)) {
+    const [before, after] = [entities[kind][id], next[kind][id]] as (Owner | undefined)[];
+    if (isOwner(kind) && before && after && before.tally !== after.tally) all.put(kind, id, { ...after, tally: before.tally });
+  }
+  return tallied(all.entities(), events);
 }

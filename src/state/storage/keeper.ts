@@ -6,7 +6,7 @@ import { bare, commit, NewerStored, readStored, type Mine, type Written } from '
 import { keyOf, splitKey, SUM } from './envelope';
 import { ownerOf, sumKey, type Summed } from './events';
 import { historyKeeper } from './history';
-import { heard } from './slice';
+import { heard, type Heard } from './slice';
 
 const WRITE_AFTER_MS = 150;
 const WRITE_AT_MOST_MS = 500;
@@ -83,7 +83,7 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
       const own = open.events.filter((op) => op.kind === kind && op.owner === owner);
       said.set(keyOf(kind, owner), own.reduce(folded, tally));
     }
-    const changes: { kind: Kind; id: string; data: unknown }[] = [];
+    const changes: Heard[] = [];
     for (const { kind, id, data, clocks: edited, unclocked } of records) {
       const key = keyOf(kind, id);
       const own = recordOf(kind, id);

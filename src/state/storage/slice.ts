@@ -1,5 +1,6 @@
-import { createSlice, original, type PayloadAction } from '@reduxjs/toolkit';
+import { createAction } from '@reduxjs/toolkit';
 import { noEntities, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
+import { gathering } from '../table';
 import { again, back, NO_HISTORY, remembered, stepped, type Change, type History } from '../undo';
 import type { Aside, Loaded } from './load';
 
@@ -20,47 +21,38 @@ export interface Changed {
   change: Change | null;
 }
 
-/** Patches change a draft in place, so reducers here work on the plain state and return the next. */
-function plain(draft: RecordsState): RecordsState {
-  return original(draft) as RecordsState;
-}
-
 function taken(state: RecordsState, way: 'back' | 'again', found: ReturnType<typeof back>): RecordsState {
   return found ? { ...state, entities: stepped(state.entities, found.step), ...found.history, step: { way, label: found.label, n: (state.step?.n ?? 0) + 1 } } : state;
 }
 
-const slice = createSlice({
-  name: 'records',
-  initialState: (): RecordsState => ({ entities: noEntities(), aside: [], ...NO_HISTORY, step: null }),
-  reducers: {
-    loaded(draft, { payload }: PayloadAction<Pick<Loaded, 'entities' | 'aside'> & { history: History }>) {
-      return { ...plain(draft), entities: payload.entities, aside: payload.aside, ...payload.history };
-    },
-    changed(draft, { payload }: PayloadAction<Changed>) {
-      const state = plain(draft);
-      return { ...state, entities: payload.entities, ...(payload.change ? remembered(state, payload.change) : {}) };
-    },
-    /** Records as they are after another tab wrote them, or this one did: what is null is not there any more. */
-    heard(draft, { payload }: PayloadAction<readonly { kind: Kind; id: string; data: unknown }[]>) {
-      const state = plain(draft);
-      const entities = { ...state.entities } as Record<Kind, Record<string, unknown>>;
-      for (const kind of new Set(payload.map((item) => item.kind))) entities[kind] = { ...entities[kind] };
-      for (const { kind, id, data } of payload) {
-        if (data === null) delete entities[kind][id];
-        else entities[kind][id] = data;
-      }
-      return { ...state, entities: entities as Entities };
-    },
-    undone(draft) {
-      const state = plain(draft);
-      return taken(state, 'back', back(state));
-    },
-    redone(draft) {
-      const state = plain(draft);
-      return taken(state, 'again', again(state));
-    },
-  },
-});
+/** A record as it is now; null where it is not there any more. */
+export interface Heard {
+  kind: Kind;
+  id: string;
+  data: object | null;
+}
 
-export const recordsReducer = slice.reducer;
-export const { loaded, changed, heard, undone, redone } = slice.actions;
+export const loaded = createAction<Pick<Loaded, 'entities' | 'aside'> & { history: History }>('records/loaded');
+export const changed = createAction<Changed>('records/changed');
+/** Records as they are after another tab wrote them, or this one did. */
+export const heard = createAction<readonly Heard[]>('records/heard');
+export const undone = createAction('records/undone');
+export const redone = createAction('records/redone');
+
+function withHeard(state: RecordsState, changes: readonly Heard[]): RecordsState {
+  const all = gathering(state.entities);
+  for (const { kind, id, data } of changes) all.put(kind, id, data);
+  return { ...state, entities: all.entities() };
+}
+
+const NOTHING: RecordsState = { entities: noEntities(), aside: [], ...NO_HISTORY, step: null };
+
+/** No toolkit's reducer: it would walk through every record of a table to freeze what a change put in. */
+export function recordsReducer(state: RecordsState = NOTHING, action: unknown): RecordsState {
+  if (loaded.match(action)) return { ...state, entities: action.payload.entities, aside: action.payload.aside, ...action.payload.history };
+  if (changed.match(action)) return { ...state, entities: action.payload.entities, ...(action.payload.change ? remembered(state, action.payload.change) : {}) };
+  if (heard.match(action)) return withHeard(state, action.payload);
+  if (undone.match(action)) return taken(state, 'back', back(state));
+  if (redone.match(action)) return taken(state, 'again', again(state));
+  return state;
+}
