@@ -74,3 +74,25 @@ test('what a command would do is told without doing it, and without an id of the
   expect(ids).not.toHaveBeenCalled();
   expect([entities() === before, past()]).toEqual([true, []]);
 });
+
+test('a record made from another holds what that one was, and is changed apart from it', async () => {
+  const { store, entities } = await open();
+  store.dispatch(act(any('copy', (draft) => {
+    draft.sample[SAMPLE]!.place = 'weir';
+    draft.sample.copy = { ...draft.sample[SAMPLE]!, place: 'ford' };
+    draft.sample.copy.specimens[0]!.body.mm = 5;
+    Object.assign(draft, { box: {} });
+  }), {}));
+  expect([entities().sample[SAMPLE]!.place, entities().sample.copy!.place, entities().box]).toEqual(['weir', 'ford', {}]);
+  expect(entities().sample.copy!.specimens.length).toBe(entities().sample[SAMPLE]!.specimens.length);
+});
+
+test('a command sees what it put, took out and counted', async () => {
+  const { store } = await open();
+  expect(store.dispatch(act(any('look', (draft) => {
+    const before = Object.keys(draft.match).length;
+    delete draft.match[DUN];
+    draft.match.fresh = { ...Object.values(draft.match)[0]!, title: 'fresh' };
+    return [before - Object.keys(draft.match).length, DUN in draft.match, 'fresh' in draft.match, draft.match.fresh.title, Object.values(draft.match).at(-1)!.title];
+  }), {}))).toEqual([0, false, true, 'fresh', 'fresh']);
+});

@@ -77,6 +77,8 @@ export function draftOf(entities: Entities): Drafted {
     finish() {
       const all = new Map<Kind, Map<string, object | null>>();
       const [patches, inverse]: [Patch[], Patch[]] = [[], []];
+      // Before any draft is let go: what is put in may hold some of another record.
+      for (const { entries } of tables.values()) for (const [id, entry] of entries) if ('put' in entry) entries.set(id, { put: freeze(plain(entry.put), true) });
       for (const [kind, { entries }] of tables) {
         const before = entities[kind] as Table;
         const changed = new Map<string, object | null>();
@@ -92,7 +94,7 @@ export function draftOf(entities: Entities): Drafted {
           }
           const was = before[id];
           if ('put' in entry) {
-            const value = freeze(plain(entry.put), true);
+            const value = entry.put;
             if (value === was) continue;
             changed.set(id, value);
             patches.push({ op: was === undefined ? 'add' : 'replace', path, value });

@@ -20,6 +20,8 @@ const selectWaiting = createSelector([(state: State) => state.records.entities.m
 }), { memoizeOptions: { resultEqualityCheck: (a: string[], b: string[]) => a.length === b.length && a.every((id, index) => id === b[index]) } });
 
 const RECENT = 6;
+/** Of those that wait so many stand here: the latest, and how many more. */
+const WAITING = 6;
 
 export function NowScreen() {
   const words = useWords();
@@ -33,7 +35,8 @@ export function NowScreen() {
   const { keep, wrong } = useKeepPhoto();
   const photos = useApp((state) => photosWaiting(state.records.entities).count);
   const low = useApp((state) => Object.values(state.records.entities.packet).filter(isLow).length);
-  const recent = ids.filter((id) => !waiting.includes(id)).slice(0, RECENT);
+  const open = new Set(waiting);
+  const recent = ids.filter((id) => !open.has(id)).slice(0, RECENT);
   const dun = naturalMarks('mayfly/dun', 10, {});
   const door = (
     <View className="px-5">
@@ -66,7 +69,14 @@ export function NowScreen() {
   const waits = waiting.length > 0 || low > 0 ? (
     <View className="pt-8">
       <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
-      {waiting.length > 0 ? <MatchList ids={waiting} narrow /> : null}
+      {waiting.length > 0 ? <MatchList ids={waiting.slice(0, WAITING)} narrow /> : null}
+      {waiting.length > WAITING ? (
+        <Link href="/matches" className="min-h-target border-b border-line px-5 py-3">
+          <Say weight="medium" tone="river">
+            {words('now.more-wait', { count: waiting.length - WAITING })}
+          </Say>
+        </Link>
+      ) : null}
       {low > 0 ? (
         <Link href="/drawer/packets" className={`min-h-target px-5 py-3 ${waiting.length > 0 ? '' : 'border-t'} border-b border-line`}>
           <Say weight="medium" tone="river">

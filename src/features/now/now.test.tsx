@@ -4,6 +4,7 @@ import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { NowScreen } from './now-screen';
 import { change } from '@/state/__tests__/change';
+import { matchSchema, sampleSchema } from '@/records';
 
 const rows = () => screen.getAllByRole('link').filter((row) => row.hasAttribute('aria-label')).map((row) => row.getAttribute('aria-label')!.split('.')[0]);
 
@@ -23,6 +24,17 @@ describe('Now', () => {
     expect(screen.getByText('waits for a length')).toBeInTheDocument();
     expect(rows().slice(1)).toHaveLength(6);
     expect(rows().slice(1)).not.toContain('Off the alder leaf');
+  });
+  test('of many that wait the latest stand here, and how many more do', async () => {
+    const { store } = await openScreen(<NowScreen />, 'clean');
+    act(() => void store.dispatch(change('new-match', (draft) => {
+      for (let n = 0; n < 40; n++) {
+        draft.sample[`s${n}`] = sampleSchema.cast({ when: `2033-05-${10 + (n % 20)}T04:50` });
+        draft.match[`m${n}`] = matchSchema.cast({ opened: '2033-05-10T04:50', sampleId: `s${n}`, answers: [{ id: 'a1', stage: null }], leading: 'a1' });
+      }
+    })));
+    expect(screen.getAllByText(/waits for the stage/)).toHaveLength(6);
+    expect(screen.getByText('34 more wait: all matches')).toBeInTheDocument();
   });
   test('packets that are low wait too, and lead to the drawer', async () => {
     await openScreen(<NowScreen />);
