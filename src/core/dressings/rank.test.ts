@@ -84,6 +84,11 @@ describe('weights are the tier\'s', () => {
 });
 
 describe('intents', () => {
+  test('easier prey follows the row of the stage: another row, another prey', () => {
+    const stages = SHIPPED.stages.map((row) => (row.id === 'mayfly/dun' ? { ...row, easier: ['mayfly/nymph' as const] } : row));
+    const [first] = rankDressings(SHIPPED.dressings, askedFor('mayfly/dun', { intent: 'easier-prey' }), { ...SHIPPED, stages });
+    expect([first!.dressing.stages.includes('mayfly/nymph'), first!.why[0]!.code]).toEqual([true, 'stage-easier']);
+  });
   test('easier prey: a cripple comes before the dun itself', () => {
     const ranked = ask('mayfly/dun', { intent: 'easier-prey' });
     expect(['mayfly/cripple', 'mayfly/emerger', 'mayfly/drowned-dun'].some((stage) => ranked[0]!.dressing.stages.includes(stage as Asked['stage']))).toBe(true);

@@ -38,13 +38,6 @@ const PRIOR_FISH = 4;
 
 const RIDES: readonly RideId[] = ['high', 'film', 'hanging', 'under', 'sink'];
 
-/** Stages that are easier to catch than the one on the water. Source: domain §13. */
-const EASIER: Partial<Record<StageId, readonly StageId[]>> = {
-  'mayfly/dun': ['mayfly/cripple', 'mayfly/emerger', 'mayfly/drowned-dun'], 'mayfly/emerger': ['mayfly/cripple'], 'mayfly/spinner': ['mayfly/spent'], 'mayfly/mature-nymph': ['mayfly/emerger'],
-  'caddis/adult': ['caddis/emerging-pupa', 'caddis/spent'], 'caddis/pupa': ['caddis/emerging-pupa'], 'caddis/egg-layer': ['caddis/spent'], 'stonefly/adult': ['stonefly/egg-layer'],
-  'midge/adult': ['midge/emerger', 'midge/cluster'], 'midge/pupa': ['midge/emerger'], 'crane-fly/adult': ['crane-fly/drowned'],
-};
-
 interface Judged {
   criterion: Criterion;
   fit: number;
@@ -74,13 +67,13 @@ const isHeavy = (dressing: Dressing) => dressing.weights.some((weight) => weight
 const DEEP: ReadonlySet<LevelId> = new Set(['bed', 'drift']);
 const SHALLOW: ReadonlySet<LevelId> = new Set(['film', 'surface', 'air']);
 
-function judgeStage(dressing: Dressing, asked: Asked, away: number): Judged {
+function judgeStage(dressing: Dressing, asked: Asked, away: number, { easier: prey }: StageRow): Judged {
   const { stage } = asked;
   const wanted = { kind: 'stages', id: stage };
   if (asked.intent === 'easier-prey') {
-    const easier = EASIER[stage]?.find((id) => dressing.stages.includes(id));
+    const easier = prey.find((id) => dressing.stages.includes(id));
     if (easier) return { criterion: 'stage', fit: FIT.easierPrey, why: reason('stage-easier', { stage: { kind: 'stages', id: easier }, wanted }, { evidence: 'heard' }) };
-    if (away === 0 && EASIER[stage]) return { criterion: 'stage', fit: FIT.exactPrey, why: reason('stage-not-easier', { stage: wanted }, { evidence: 'heard' }) };
+    if (away === 0 && prey.length > 0) return { criterion: 'stage', fit: FIT.exactPrey, why: reason('stage-not-easier', { stage: wanted }, { evidence: 'heard' }) };
   }
   if (away === 0) {
     const first = dressing.stages[0] === stage;
@@ -174,9 +167,9 @@ function judgeTier(dressing: Dressing, asked: Asked, catalogue: RankCatalogue): 
 
 /** Everything known about one dressing for what is asked, criterion by criterion. */
 function judge(dressing: Dressing, asked: Asked, away: number, row: StageRow, catalogue: RankCatalogue, materials: ReadonlyMap<string, Material>): Judged[] {
-  const judged = [judgeStage(dressing, asked, away)];
+  const judged = [judgeStage(dressing, asked, away, row)];
   // Easier prey is judged as what it is: it rides, and is taken, where that stage is.
-  const easier = asked.intent === 'easier-prey' ? EASIER[asked.stage]?.find((id) => dressing.stages.includes(id)) : undefined;
+  const easier = asked.intent === 'easier-prey' ? row.easier.find((id) => dressing.stages.includes(id)) : undefined;
   const rides = easier ? catalogue.stages.find((item) => item.id === easier)! : row;
   const levels = easier ? [] : asked.picking.levels;
   if (asked.lengthMm !== null) judged.push(judgeLength(dressing, asked.lengthMm));
@@ -188,9 +181,9 @@ function judge(dressing: Dressing, asked: Asked, away: number, row: StageRow, ca
 }
 
 /** Where a dressing stands before any score: 0 made for the insect and its length, 1 made for another and ties it too, 2 its own at another length, 3 a neighbour's. Another fly on purpose is chosen by score alone. */
-function standing(dressing: Dressing, { stage, intent, lengthMm }: Asked): number {
+function standing(dressing: Dressing, { stage, intent, lengthMm }: Asked, { easier }: StageRow): number {
   if (intent === 'different-after-refusal') return 0;
-  const wanted = intent === 'easier-prey' ? (EASIER[stage] ?? [stage]) : [stage];
+  const wanted = intent === 'easier-prey' ? (easier.length > 0 ? easier : [stage]) : [stage];
   const own = dressing.stages.filter((id) => wanted.includes(id));
   if (own.length === 0) return 3;
   if (lengthMm !== null && stepsOutside(lengthMm, dressing.length_mm) > 0) return 2;
@@ -213,7 +206,7 @@ export function rankDressings(library: readonly Dressing[], asked: Asked, catalo
     const same = dressing.stages.includes(asked.stage);
     const away = same ? 0 : rowsAway(dressing, asked.stage, catalogue.stages);
     const judged = judge(dressing, asked, away, row, catalogue, materials).map((item) => ({ ...item, did: item.fit ** (asked.picking.weights[item.criterion] ?? 1) }));
-    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), criteria: judged.map(({ criterion }) => criterion), away, stands: standing(dressing, asked) };
+    return { dressing, score: judged.reduce((product, item) => product * item.did, 1), stageMatch: same ? ('same' as const) : ('neighbour' as const), why: judged.map(({ why, did }) => ({ ...why, weight: did })), criteria: judged.map(({ criterion }) => criterion), away, stands: standing(dressing, asked, row) };
   });
   const hasSame = scored.some((item) => item.away === 0);
   const byScore = (a: (typeof scored)[number], b: (typeof scored)[number]) => Math.round((b.score - a.score) * 1e9) || a.away - b.away || handier(a.dressing, b.dressing);

@@ -30,6 +30,8 @@ export interface StageRow {
   ride: RideId;
   /** What a stage is beside its style: what it may have, how it is held, how it is measured. */
   traits: readonly TraitId[];
+  /** Stages that a fish catches more easily, which a fly may be on purpose. Source: domain §13. */
+  easier: readonly StageId[];
   /** Regions whose colours are asked for, in the order they are asked. */
   regions: readonly RegionId[];
 }

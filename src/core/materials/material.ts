@@ -1,5 +1,8 @@
 import type { CautionId, FunctionId } from '@/catalogue/ids';
 
+/** What a material looks like on a fly beyond its colour: flat barbs, a block, a clear bead, a clear cord, a ribbed ribbon, slim feather ends. */
+export type Look = 'biot' | 'foam' | 'glass' | 'cord' | 'straw' | 'tips';
+
 /** A tying material: what it does, its colour as a thick pad, and how it takes water. */
 export interface Material {
   id: string;
@@ -22,6 +25,8 @@ export interface Material {
   usable_mm: number | null;
   /** Whether it can be had in any shade, in a few, or only as it grew. */
   shades: 'any' | 'few' | 'one';
+  /** How it is drawn where that does not follow from what it does. */
+  look?: Look;
   /** The shipped material that one of the tier's own behaves like. */
   like?: string;
 }

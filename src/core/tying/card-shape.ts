@@ -5,6 +5,7 @@ import type { Param, Reason } from '../code';
 import type { DressingStep } from '../dressings';
 import type { Colour, Shade } from '../colour';
 import type { HookAnswer } from '../hook-score';
+import type { Look } from '../materials';
 import type { PartAmount } from './part-amount';
 
 /** A colour with the words it is called by, as a code. */
@@ -29,7 +30,7 @@ export interface CardPart {
   /** Of a part counted as the natural's own: the counts it may have, empty where nothing says so. */
   tails: number[] | null;
   spare: number | null;
-  material: { id: string; name: string; function: FunctionId } | null;
+  material: { id: string; name: string; function: FunctionId; look?: Look } | null;
   /** Dry, as its material comes; `stays` is how far off the natural it remains (CIEDE2000), null where it is reached or nothing was measured; `wet` what it becomes. */
   colour: (NamedColour & { region: RegionId | null; stays: number | null; wet: NamedColour | null }) | null;
   method: LengthMethod | null;

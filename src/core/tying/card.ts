@@ -145,7 +145,7 @@ export function buildCard(input: CardInput): Card {
       count: follows(item.part) ? tailsOn(item.part, natural) : countOf(item),
       tails: follows(item.part) ? [...(natural?.tails ?? [])] : null,
       spare: item.part.spare,
-      material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function } : null,
+      material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function, ...(own.look ? { look: own.look } : {}) } : null,
       colour: colourOfPart(item.part),
       method: item.part.method,
       optional: item.part.optional,

@@ -96,7 +96,7 @@ describe('the shell', () => {
     act(() => void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))));
     expect(screen.queryByText(/^Taken back/)).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: /^Undo: / }));
-    expect(screen.getByText(/^Taken back: /).closest('[role=status]')).not.toBeNull();
+    expect(screen.getByText(/^Taken back: /).closest('[aria-live=polite]')).not.toBeNull();
     fireEvent.click(screen.getByRole('button', { name: 'Redo' }));
     expect(screen.getByText(/^Made again: /)).toBeInTheDocument();
   });

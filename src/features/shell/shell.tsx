@@ -110,7 +110,7 @@ function StepSpoken() {
   const words = useWords();
   const step = useApp((state) => state.records.step);
   return (
-    <View role="status" aria-live="polite" className="absolute h-px w-px overflow-hidden">
+    <View aria-live="polite" className="absolute h-px w-px overflow-hidden">
       {step ? <Say key={step.n}>{words(`step-taken.${step.way}`, { what: words(`change.${step.label}`) })}</Say> : null}
     </View>
   );

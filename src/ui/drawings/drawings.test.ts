@@ -84,6 +84,14 @@ describe('a fly is drawn from its card', () => {
     expect(drawing.marks.length).toBeGreaterThan(drawing.hook.marks.length + 1);
     expect(drawing.bounds.right - drawing.bounds.left).toBeGreaterThan(card.hook.shank_mm);
   });
+  test.each(['biot', 'foam', 'glass', 'cord', 'straw', 'tips'] as const)('what looks like %s is drawn by its column, whatever it is called: one of the tier’s own too', (look) => {
+    const stroke = (card: (typeof cards)[number]) => flyMarks(card).marks.map(({ d, opacity }) => `${d} ${opacity ?? ''}`).join('\n');
+    const dressings = SHIPPED.dressings.filter((dressing) => dressing.parts.some((part) => SHIPPED.materials.find((item) => item.id === part.material)?.look === look));
+    const own = cards.filter((card) => dressings.some((dressing) => dressing.id === card.dressing.id));
+    const withMaterials = (card: (typeof cards)[number], change: object) => ({ ...card, parts: card.parts.map((part) => ({ ...part, material: part.material && { ...part.material, ...change } })) });
+    for (const card of own) expect(stroke(withMaterials(card, { id: 'own-thing-x1', name: 'Mine' }))).toBe(stroke(card));
+    expect(own.some((card) => stroke(withMaterials(card, { look: undefined })) !== stroke(card))).toBe(true);
+  });
   test('dimension lines are as long as the parts they name', () => {
     const straight = cards.filter((card) => card.hook.bend === 'round');
     expect(straight.length).toBeGreaterThan(5);

@@ -44,7 +44,7 @@ function tail(part: CardPart, draw: Draw): Mark[] {
   const colour = draw.colour(part);
   if (does === 'tail.webby' && part.amount.unit === 'strands') return plume(p, rear, length, colour, 14, 0.35);
   if (does === 'tail.webby') return fibres(fan(p, rear - 0.05, 0.34, length, Math.max(5, count), 0.05, 0.8), colour, 2.2);
-  if (part.material?.id.includes('biot')) return [0.12, -0.12].slice(0, count).flatMap((tilt) => leaf(p, rear - tilt, length, colour, { widths: [0.05, 0.06, 0.03], veins: 0, opacity: 1 }));
+  if (part.material?.look === 'biot') return [0.12, -0.12].slice(0, count).flatMap((tilt) => leaf(p, rear - tilt, length, colour, { widths: [0.05, 0.06, 0.03], veins: 0, opacity: 1 }));
   if (does === 'body.herl') return plume(p, rear, length, colour, 8, 0.2);
   const split = does === 'tail.split';
   return fibres(fan(p, rear - (split ? 0.02 : 0.08), split ? 0.3 : 0.16, length, count, 0.03), colour, 1.5, 0.65);
@@ -111,7 +111,7 @@ function upright(part: CardPart, draw: Draw): Mark[] {
   const colour = draw.colour(part);
   if (fnOf(part) === 'wing.tuft') return [...plumeWing(origin, 1.98, length, colour), ...plumeWing(origin, 1.72, length * 0.97, colour)];
   if ((part.count ?? 1) < 2) return leaf(origin, 1.84, length, colour, { widths: [0.04, 0.2, 0.24], veins: 6, opacity: 0.7, blunt: true });
-  const narrow = part.material?.id === 'hen-tips';
+  const narrow = part.material?.look === 'tips';
   const widths = narrow ? ([0.03, 0.13, 0.09] as const) : ([0.05, 0.17, 0.17] as const);
   return [...leaf(origin, 1.98, length * 0.97, colour, { widths, veins: 3 }), ...leaf(origin, 1.74, length, colour, { widths, veins: 3 })];
 }
@@ -140,7 +140,7 @@ function wing(part: CardPart, draw: Draw): Mark[] {
   if (does === 'wing.spent') {
     if (LIES_BACK.has(draw.style)) return leaf(back, rear - 0.22, length, colour, { widths: [0.03, 0.09, 0.1], veins: 4, opacity: 0.6 });
     if (draw.style === 'sunk-spinner') return leaf(back, rear - 0.14, length, colour, { widths: [0.03, 0.1, 0.1], veins: 4, opacity: 0.65 });
-    if (part.material?.id === 'synthetic-straw') return leaf(back, rear - 0.05, length, colour, { widths: [0.05, 0.055, 0.05], veins: 2, opacity: 1, blunt: true });
+    if (part.material?.look === 'straw') return leaf(back, rear - 0.05, length, colour, { widths: [0.05, 0.055, 0.05], veins: 2, opacity: 1, blunt: true });
     // Spread flat, seen nearly along the water: short and wide, one before and one behind the body.
     const low = above(p, n, draw.thick('thorax') * 0.1);
     return [...leaf(above(p, n, draw.thick('thorax') * 0.35), rear - 0.62, length * 0.5, colour, { widths: [0.06, 0.22, 0.2], veins: 3, opacity: 0.45 }), ...leaf(low, rear + 0.55, length * 0.6, colour, { widths: [0.06, 0.2, 0.2], veins: 4, opacity: 0.75 })];
@@ -265,7 +265,7 @@ function bead(part: CardPart, draw: Draw): Mark[] {
   const r = (part.mm ?? 1) / 2;
   const { p } = placeOf(draw, (part.from_mm ?? 0) + r);
   const circle = Array.from({ length: 24 }, (_, index): Point => towards(p, (index / 24) * 2 * Math.PI, r));
-  const glass = part.material?.id.includes('glass');
+  const glass = part.material?.look === 'glass';
   return [{ d: smooth(circle), fill: draw.colour(part), stroke: INK, width: 1.2, opacity: glass ? 0.75 : 1 }, { d: smooth([towards(p, 2.5, r * 0.62), towards(p, 2.0, r * 0.7), towards(p, 1.5, r * 0.62)], false), stroke: 'var(--plane)', width: glass ? 2.4 : 1.6, opacity: 0.85 }];
 }
 
@@ -303,7 +303,7 @@ function legs(part: CardPart, draw: Draw): Mark[] {
     }).join('');
     return fibres(d, colour, 2.4, 0.5);
   }
-  if (part.material?.id.includes('biot')) return leaf(above(p, n, -draw.thick('abdomen') * 0.2), Math.PI + 0.75, length, colour, { widths: [0.04, 0.06, 0.04], veins: 0, opacity: 1 });
+  if (part.material?.look === 'biot') return leaf(above(p, n, -draw.thick('abdomen') * 0.2), Math.PI + 0.75, length, colour, { widths: [0.04, 0.06, 0.04], veins: 0, opacity: 1 });
   const d = Array.from({ length: pairs + 2 }, (_, index) => {
     const shift = (index - (pairs + 1) / 2) * length * 0.1;
     const a: Point = [p[0] + t[0] * shift, p[1] - draw.thick('thorax') * 0.25];
@@ -316,7 +316,7 @@ function legs(part: CardPart, draw: Draw): Mark[] {
 function back(part: CardPart, draw: Draw, kind: 'abdomen' | 'thorax'): Mark[] {
   const under = draw.find(kind) ?? draw.find('abdomen');
   if (!under || under.from_mm === null || under.to_mm === null) return [];
-  const foam = part.material?.id.startsWith('foam') || fnOf(part) === 'body.foam';
+  const foam = part.material?.look === 'foam' || fnOf(part) === 'body.foam';
   const colour = draw.colour(part);
   const to = part.to_mm ?? under.to_mm;
   const from = part.from_mm ?? under.from_mm;
@@ -332,7 +332,7 @@ function back(part: CardPart, draw: Draw, kind: 'abdomen' | 'thorax'): Mark[] {
   const outline = [...shares.map((u) => on(stretch, u, dome(u))), ...shares.reverse().map((u) => on(stretch, u, foam ? 0.35 : 0.42))];
   const stub = foam && draw.state(part).cut ? leaf(placeOf(draw, to).p, Math.atan2(-placeOf(draw, to).t[1], -placeOf(draw, to).t[0]) + 0.5, Math.min(0.9, (part.mm ?? 1) * 0.2), colour, { widths: [0.3, 0.34, 0.3], veins: 0, blunt: true, opacity: 1 }) : [];
   const d = smooth([on(stretch, 0.06, lift * 0.95), on(stretch, 0.5, lift), on(stretch, 0.94, lift * 0.95)], false);
-  return [{ d: path(outline, true), fill: colour, stroke: INK, width: 0.9, opacity: part.material?.id.includes('cord') ? 0.6 : 0.96 }, ...(foam ? [] : [{ d, stroke: 'var(--plane)', width: 1.1, opacity: 0.5 }]), ...stub];
+  return [{ d: path(outline, true), fill: colour, stroke: INK, width: 0.9, opacity: part.material?.look === 'cord' ? 0.6 : 0.96 }, ...(foam ? [] : [{ d, stroke: 'var(--plane)', width: 1.1, opacity: 0.5 }]), ...stub];
 }
 
 function cheeks(part: CardPart, draw: Draw): Mark[] {
@@ -351,7 +351,7 @@ function gills(part: CardPart, draw: Draw): Mark[] {
     return fibres(hairs(draw.stretch(under, PROFILE.taper), 26, length, 0.7, sides), colour, 1.3, 0.4);
   }
   const { p, n } = placeOf(draw, part.from_mm ?? 0);
-  if (part.material?.id.includes('biot')) return [0.35, -0.2].flatMap((a) => leaf(above(p, n, 0.1), 1.5 + a, length, colour, { widths: [0.08, 0.12, 0.08], veins: 0, opacity: 1 }));
+  if (part.material?.look === 'biot') return [0.35, -0.2].flatMap((a) => leaf(above(p, n, 0.1), 1.5 + a, length, colour, { widths: [0.08, 0.12, 0.08], veins: 0, opacity: 1 }));
   const forward = fnOf(part) === 'legs.fibre' || fnOf(part) === 'tail.stiff' ? 0.55 : 0.95;
   return fibres(fan(above(p, n, 0.12), forward, 0.8, length, 9, 0.05), colour, 1.7, 0.4);
 }
@@ -359,7 +359,7 @@ function gills(part: CardPart, draw: Draw): Mark[] {
 function antennae(part: CardPart, draw: Draw): Mark[] {
   const { p, n, rear } = placeOf(draw, part.from_mm ?? 0);
   const length = part.mm ?? 1;
-  if (part.material?.id.includes('biot')) return leaf([p[0] + 0.3, p[1] - 0.05], -0.25, length, draw.colour(part), { widths: [0.06, 0.1, 0.03], veins: 0, opacity: 1 });
+  if (part.material?.look === 'biot') return leaf([p[0] + 0.3, p[1] - 0.05], -0.25, length, draw.colour(part), { widths: [0.06, 0.1, 0.03], veins: 0, opacity: 1 });
   const origin = above(p, n, draw.thick('thorax') * 0.35);
   const backward = draw.style === 'curved-pupa';
   return fibres(backward ? fan(origin, rear - 0.3, 0.2, length, 2, -0.1) : fan(origin, 0.42, 0.28, length, 2, 0.1), draw.colour(part), 1.1, 0.7);

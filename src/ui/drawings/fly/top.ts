@@ -55,7 +55,7 @@ function tail(part: CardPart, draw: Draw): Mark[] {
     const each = Math.max(1, Math.floor(count / 2));
     return fibres(middle + fan(p, REAR - 0.42, 0.12, length, each) + fan(p, REAR + 0.42, 0.12, length, each), colour, 1.5, 0.65);
   }
-  if (part.material?.id.includes('biot')) return both((side) => (count === 1 && side === -1 ? [] : leaf(p, REAR + side * 0.32, length, colour, { widths: [0.05, 0.06, 0.03], veins: 0, opacity: 1 })));
+  if (part.material?.look === 'biot') return both((side) => (count === 1 && side === -1 ? [] : leaf(p, REAR + side * 0.32, length, colour, { widths: [0.05, 0.06, 0.03], veins: 0, opacity: 1 })));
   return fibres(fan(p, REAR, fnOf(part) === 'tail.webby' ? 0.3 : 0.22, length, fnOf(part) === 'tail.webby' ? 9 : count, 0.04, 0.85), colour, fnOf(part) === 'tail.webby' ? 2 : 1.5, 0.5);
 }
 
@@ -81,7 +81,7 @@ function wing(part: CardPart, draw: Draw): Mark[] {
   }
   if (does === 'wing.tuft') return draw.style === 'upright-dun' ? both((side) => leaf(p, REAR + side * 0.7, length * 0.45, colour, { widths: [0.1, 0.16, 0.1], veins: 2, opacity: 0.7 })) : fibres(fan(p, REAR, 0.5, length, 16, 0.03, 0.8), colour, 1.4, 0.4);
   if (does === 'wing.spent') {
-    if (part.material?.id === 'synthetic-straw') return leaf(p, REAR, length, colour, { widths: [0.06, 0.065, 0.06], veins: 2, blunt: true, opacity: 1 });
+    if (part.material?.look === 'straw') return leaf(p, REAR, length, colour, { widths: [0.06, 0.065, 0.06], veins: 2, blunt: true, opacity: 1 });
     const angle = IN_V.has(draw.style) ? 0.26 : draw.style === 'detached-body' ? 0.85 : draw.style === 'down-wing' ? 0.8 : draw.style === 'stone-adult' ? 0.1 : Math.PI / 2 - 0.08;
     return both((side) => (part.count === 1 && side === -1 ? [] : leaf(p, REAR - side * angle, length, colour, { widths: [0.03, 0.11, 0.12], veins: 5, opacity: 0.65 })));
   }
@@ -121,7 +121,7 @@ function legs(part: CardPart, draw: Draw): Mark[] {
     return under && under.from_mm !== null ? fibres(hairs(stretchOf(under, draw, PROFILE.taper), 24, length, 0.25), colour, 1.3, 0.45) : [];
   }
   if (does === 'hackle.cdc-loop') return hackle(part, draw);
-  if (part.material?.id.includes('biot')) return both((side) => leaf([x, side * edge], REAR - side * 1.05, length, colour, { widths: [0.04, 0.06, 0.04], veins: 0, opacity: 1 }));
+  if (part.material?.look === 'biot') return both((side) => leaf([x, side * edge], REAR - side * 1.05, length, colour, { widths: [0.04, 0.06, 0.04], veins: 0, opacity: 1 }));
   return both((side) => {
     const d = Array.from({ length: pairs }, (_, index) => {
       const a: Point = [x - (index - (pairs - 1) / 2) * 0.35, side * edge];
@@ -139,12 +139,12 @@ function legs(part: CardPart, draw: Draw): Mark[] {
 function cover(part: CardPart, draw: Draw, kind: 'abdomen' | 'thorax'): Mark[] {
   const under = draw.find(kind) ?? draw.find('abdomen');
   if (!under || under.from_mm === null || under.to_mm === null) return [];
-  const foam = part.material?.id.startsWith('foam');
+  const foam = part.material?.look === 'foam';
   const stretch: Stretch = { ...stretchOf(under, draw, kind === 'thorax' ? PROFILE.round : PROFILE.taper), from: part.from_mm ?? under.from_mm, to: part.to_mm ?? under.to_mm };
   const share = foam ? 0.95 : 0.82;
   const held: Stretch = { ...stretch, half: (u) => stretch.half(u) * share };
   if (fnOf(part) === 'tail.webby') return bodyMarks(held, 'tail.webby', draw.colour(part), null);
-  return [{ d: path(outlineOf(held), true), fill: draw.colour(part), stroke: INK, width: 0.9, opacity: part.material?.id.includes('cord') ? 0.6 : 0.97 }, { d: smooth([on(held, 0.06, 0), on(held, 0.5, 0), on(held, 0.94, 0)], false), stroke: 'var(--plane)', width: 1.2, opacity: 0.45 }];
+  return [{ d: path(outlineOf(held), true), fill: draw.colour(part), stroke: INK, width: 0.9, opacity: part.material?.look === 'cord' ? 0.6 : 0.97 }, { d: smooth([on(held, 0.06, 0), on(held, 0.5, 0), on(held, 0.94, 0)], false), stroke: 'var(--plane)', width: 1.2, opacity: 0.45 }];
 }
 
 function gills(part: CardPart, draw: Draw): Mark[] {
@@ -193,13 +193,13 @@ export function topMarks(part: CardPart, draw: Draw): Mark[] {
     case 'post': { const r = Math.max(0.3, (part.mm ?? 1) * 0.1); return [{ d: smooth(Array.from({ length: 12 }, (_, index): Point => towards([x, 0], (index / 12) * 2 * Math.PI, r))), fill: colour, stroke: INK, width: 1 }]; }
     case 'hackle': case 'second-hackle': return hackle(part, draw);
     case 'stacked-hackle': return fibres(Array.from({ length: 26 }, (_, index) => strand([x, 0], (index / 26) * 2 * Math.PI, (part.mm ?? 1) * (0.9 + 0.1 * scatter(index)))).join(''), colour, 1.1, 0.45);
-    case 'bead': { const r = (part.mm ?? 1) / 2; return [{ d: smooth(Array.from({ length: 24 }, (_, index): Point => towards([xOf(draw, (part.from_mm ?? 0) + r), 0], (index / 24) * 2 * Math.PI, r))), fill: colour, stroke: INK, width: 1.2, opacity: part.material?.id.includes('glass') ? 0.75 : 1 }]; }
+    case 'bead': { const r = (part.mm ?? 1) / 2; return [{ d: smooth(Array.from({ length: 24 }, (_, index): Point => towards([xOf(draw, (part.from_mm ?? 0) + r), 0], (index / 24) * 2 * Math.PI, r))), fill: colour, stroke: INK, width: 1.2, opacity: part.material?.look === 'glass' ? 0.75 : 1 }]; }
     case 'legs': return legs(part, draw);
     case 'back': return draw.style === 'cased-larva' ? [] : cover(part, draw, part.base === 'part:thorax' ? 'thorax' : 'abdomen');
     case 'wing-case': return cover(part, draw, 'thorax');
     case 'cheeks': { const thorax = draw.find('thorax'); if (!thorax || thorax.from_mm === null) return []; const stretch = stretchOf(thorax, draw, PROFILE.round); return both((side) => [{ d: smooth([on(stretch, 0.05, side * 0.7), on(stretch, 0.5, side * 1.12), on(stretch, 0.95, side * 0.7), on(stretch, 0.5, side * 0.6)]), fill: colour, stroke: INK, width: 0.8 }]); }
     case 'gills': return gills(part, draw);
-    case 'antennae': return draw.style === 'curved-pupa' ? both((side) => fibres(strand([x, side * 0.2], REAR - side * 0.2, part.mm ?? 1, -side * 0.1), colour, 1.1, 0.7)) : both((side) => fibres(strand([x, side * 0.1], side * 0.42, part.mm ?? 1, side * 0.1), colour, part.material?.id.includes('biot') ? 2.4 : 1.1, 0.7));
+    case 'antennae': return draw.style === 'curved-pupa' ? both((side) => fibres(strand([x, side * 0.2], REAR - side * 0.2, part.mm ?? 1, -side * 0.1), colour, 1.1, 0.7)) : both((side) => fibres(strand([x, side * 0.1], side * 0.42, part.mm ?? 1, side * 0.1), colour, part.material?.look === 'biot' ? 2.4 : 1.1, 0.7));
     case 'halo': { const thorax = draw.find('thorax'); return thorax && thorax.from_mm !== null ? [{ d: hairs(stretchOf(thorax, draw, PROFILE.round), 30, part.mm ?? 0.5, 0.35), stroke: colour, width: 1, opacity: 0.8 }] : []; }
     case 'head': { if (draw.find('bead')) return neck(part, draw); const length = part.mm ?? 0.5; const half = Math.max(0.16, Math.min(draw.thick('thorax') * 0.32, length * 0.5)); const stretch: Stretch = { ...stretchOf(part, draw, PROFILE.even), from: length, to: 0.06, half: (u) => half * (0.95 - 0.5 * u) }; return [{ d: path(outlineOf(stretch, 10), true), fill: colour, stroke: INK, width: 1 }]; }
     case 'extended-body': return extended(part, draw);
