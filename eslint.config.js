@@ -38,9 +38,9 @@ module.exports = [
     files: ['src/features/**/*.{ts,tsx}'],
     ignores: ['**/*.test.*', '**/__tests__/**'],
     rules: {
-      'no-restricted-imports': ['error', { patterns: [{ group: ['immer', '@/state/*', '@/records/*'], message: 'A screen changes what is kept by a command of src/records alone, through the door.' }, { group: ['@/features/*/*'], message: 'Another place is reached through its door, index.ts.' }] }],
+      'no-restricted-imports': ['error', { patterns: [{ group: ['immer', '@/state/*', '@/records/*'], message: 'A screen changes what is kept by a command of src/records alone, through the door.' }, { group: ['@/features/*/*'], message: 'Another place is reached through its door, index.ts.' }, { group: ['@/catalogue/ids.json'], message: 'Lists of ids come from useSpeech(), with their names in the language that is read.' }] }],
       // A record given to `draft` is a recipe: it belongs in a command.
-      'no-restricted-syntax': [...noClock, { selector: 'ArrowFunctionExpression > Identifier.params[name="draft"]', message: 'No recipe in a component: write a command in src/records.' }, { selector: 'CallExpression[callee.property.name="split"][callee.object.callee.property.name="length"]', message: 'A length in fractions holds a space: ask speech for digits or spread.' }],
+      'no-restricted-syntax': [...noClock, { selector: 'ArrowFunctionExpression > Identifier.params[name="draft"]', message: 'No recipe in a component: write a command in src/records.' }, { selector: 'CallExpression[callee.property.name="split"][callee.object.callee.property.name="length"]', message: 'A length in fractions holds a space: ask speech for digits or spread.' }, { selector: 'TemplateLiteral > CallExpression[callee.property.name="toFixed"], JSXExpressionContainer > CallExpression[callee.property.name="toFixed"], CallExpression[callee.name="words"] CallExpression[callee.property.name="toFixed"], CallExpression[callee.name="words"] CallExpression[callee.name="format"]', message: 'Numbers and days are written by speech: number() and day().' }],
     },
   },
   { files: ['src/{features,ui}/**/*.tsx', 'app/**/*.tsx'], ignores: ['**/*.test.tsx'], rules: { 'react/jsx-no-literals': ['error', { noStrings: false, allowedStrings: ['.'] }] } },

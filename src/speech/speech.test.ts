@@ -47,3 +47,22 @@ test('a caution of what is made beforehand names the thing and its step', () => 
   expect(careLines(stone, mm)).toContainEqual(expect.stringMatching(/^Stitched body, step 3: Solvent/));
   expect(careLines(stone, mm).every((line) => /step|Step/.test(line))).toBe(true);
 });
+
+describe('numbers and days', () => {
+  const speech = createSpeech(createI18n(), 'mm');
+  test('a number has its decimals, a real minus and no thousands', () => expect([speech.number(1.25, 1), speech.number(-0.5, 1), speech.number(12345.6), speech.number(0, 2)]).toEqual(['1.3', '−0.5', '12346', '0.00']));
+  test('a day is short, with its hour where it is asked, and in full', () => expect([speech.day('2033-05-24'), speech.day('2033-05-24T04:50', true), speech.moment('2033-05-24T04:50')]).toEqual(['24 May', '24 May, 04:50', 'Tuesday 24 May, 04:50']));
+  test('a time that is none stands as it was noted', () => expect([speech.day('soon'), speech.day(NaN), speech.moment('')]).toEqual(['soon', 'NaN', '']));
+  test('another language writes its own way', () => {
+    const i18n = createI18n('de');
+    expect([createSpeech(i18n, 'mm').number(1.25, 2), createSpeech(i18n, 'mm').day('2033-03-04')]).toEqual(['1,25', expect.stringMatching(/^4\. M/)]);
+  });
+  test('names of ids, and of what a row offers, come by key', () => {
+    const i18n = createI18n();
+    i18n.addResource('en', 'id', 'waters.fast', 'Schnell');
+    i18n.addResource('en', 'id', 'schools/taper.none', 'Keine');
+    const { ids: own } = createSpeech(i18n, 'mm');
+    expect(own.waters.find((row) => row.id === 'fast')!.name).toBe('Schnell');
+    expect(own.schools.find((row) => row.id === 'taper')!.options.find((option) => option.id === 'none')!.name).toBe('Keine');
+  });
+});

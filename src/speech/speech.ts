@@ -1,3 +1,4 @@
+import { isValid, parseISO, toDate } from 'date-fns';
 import i18next, { type i18n } from 'i18next';
 import ids from '@/catalogue/ids.json';
 import tools from '@/catalogue/tools.json';
@@ -14,9 +15,18 @@ import says from './en-say.json';
 type Kinds = typeof ids;
 export type IdKind = keyof Kinds;
 
-/** Names of every id, from the one list; a translation overrides them by key. */
+/** A row that offers options of its own: a school's. */
+interface WithOptions {
+  id: string;
+  options?: readonly { id: string; name: string }[];
+}
+
+const optionsKey = (kind: string, id: string) => `${kind}/${id}`;
+
+/** Names of every id, from the one list, and of what a row offers (`schools/taper`); a translation overrides them by key. */
 function idNames(): Record<string, Record<string, string>> {
-  return Object.fromEntries(Object.entries(ids).map(([kind, entries]) => [kind, Object.fromEntries(entries.map((entry) => [entry.id, entry.name]))]));
+  const namesOf = (entries: readonly { id: string; name: string }[]) => Object.fromEntries(entries.map((entry) => [entry.id, entry.name]));
+  return Object.fromEntries(Object.entries(ids).flatMap(([kind, entries]) => [[kind, namesOf(entries)], ...(entries as readonly WithOptions[]).flatMap(({ id, options }) => (options ? [[optionsKey(kind, id), namesOf(options)]] : []))]));
 }
 
 /** Words for codes and numbers, in one language and unit, for app and command line alike. */
@@ -25,6 +35,8 @@ export interface Speech {
   unit: LengthUnit;
   /** A coded reason, caution, check or error as a sentence. */
   say(coded: Coded, group?: 'reason' | 'fault' | 'check'): string;
+  /** Every list of ids, each row with its name in this language: what a screen offers to choose from. */
+  ids: Kinds;
   /** The plain name of an id. */
   name(kind: IdKind, id: string): string;
   /** The same inside a sentence: lower case unless it is a name. */
@@ -35,6 +47,12 @@ export interface Speech {
   digits(mm: number, fine?: boolean): string;
   /** Digits of a ±, mm at least 0. */
   spread(mm: number, fine?: boolean): string;
+  /** A number with so many decimals; its minus is a minus. */
+  number(value: number, decimals?: number): string;
+  /** A day, `2033-05-24` or with its time, in short: with `time` its hour too. A time that is none stands as it was noted. */
+  day(at: string | number, time?: boolean): string;
+  /** A moment in full, with its weekday. */
+  moment(at: string | number): string;
   shade(shade: Shade): string;
   caution(id: string): string;
   stepTitle(step: CardStep): string;
@@ -91,6 +109,23 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     const text = name(kind, id);
     return PROPER.has(kind) ? text : inSentence(text);
   };
+  // Days stand before their month where tiers of this valley read.
+  const locale = instance.language === 'en' ? 'en-GB' : instance.language;
+  const numbers = new Map<number, Intl.NumberFormat>();
+  const decimalsOf = (decimals: number) => {
+    const known = numbers.get(decimals) ?? new Intl.NumberFormat(locale, { minimumFractionDigits: decimals, maximumFractionDigits: decimals, useGrouping: false });
+    numbers.set(decimals, known);
+    return known;
+  };
+  const [short, long, hour] = ([{ day: 'numeric', month: 'short' }, { weekday: 'long', day: 'numeric', month: 'long' }, { hour: '2-digit', minute: '2-digit', hour12: false }] as const).map((parts) => new Intl.DateTimeFormat(locale, parts)) as [Intl.DateTimeFormat, Intl.DateTimeFormat, Intl.DateTimeFormat];
+  const written = (at: string | number, as: (date: Date) => string) => {
+    const date = typeof at === 'number' ? toDate(at) : parseISO(at);
+    return isValid(date) ? as(date) : String(at);
+  };
+  const day = (at: string | number, time = false) => written(at, (date) => (time ? `${short.format(date)}, ${hour.format(date)}` : short.format(date)));
+  let rows: Kinds | null = null;
+  const option = (kind: string, row: string, entry: { id: string; name: string }) => ({ ...entry, name: (instance.getResource(instance.language, 'id', optionsKey(kind, row)) as Record<string, string> | undefined)?.[entry.id] ?? entry.name });
+  const named = () => Object.fromEntries(Object.entries(ids).map(([kind, entries]) => [kind, (entries as readonly (WithOptions & { name: string })[]).map((entry) => ({ ...entry, name: name(kind as IdKind, entry.id), ...(entry.options ? { options: entry.options.map((item) => option(kind, entry.id, item)) } : {}) }))])) as unknown as Kinds;
   const length = (mm: number, fine = false) => {
     const { digits, unit: word } = formatLength(mm, unit, fine);
     return `${digits} ${t(`unit.${word}`)}`;
@@ -127,11 +162,17 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   return {
     t,
     unit,
+    get ids() {
+      return (rows ??= named());
+    },
     say,
     name,
     plain,
     length,
     digits,
+    number: (value, decimals = 0) => decimalsOf(decimals).format(value).replace('-', '−'),
+    day,
+    moment: (at) => written(at, (date) => `${long.format(date)}, ${hour.format(date)}`),
     spread,
     shade: (shade) => t(`shade.${shade.tone ?? 'none'}`, { hue: t(`hue.${shade.hue}`) }),
     caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,

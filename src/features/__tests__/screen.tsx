@@ -3,6 +3,7 @@ import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { createStore, openStore, type Store } from '@/state';
 import { SpeechProvider } from '@/features/shell';
+import type { createI18n } from '@/speech';
 import { memoryPorts } from '@/state/__tests__/ports';
 import { went } from './router';
 
@@ -23,13 +24,13 @@ export interface Opened extends RenderResult {
 }
 
 /** Opens a screen on a store of its own, with the demo valley or clean. */
-export async function openScreen(screen: ReactElement, start: 'demo' | 'clean' = 'demo'): Promise<Opened> {
+export async function openScreen(screen: ReactElement, start: 'demo' | 'clean' = 'demo', i18n?: ReturnType<typeof createI18n>): Promise<Opened> {
   went.to.length = 0;
   const store = createStore(memoryPorts());
   await openStore(store, { start, clock: '2033-05-24T04:50' });
   const shown = render(
     <Provider store={store}>
-      <SpeechProvider>{screen}</SpeechProvider>
+      <SpeechProvider {...(i18n ? { i18n } : {})}>{screen}</SpeechProvider>
     </Provider>,
   );
   await laidOut();

@@ -37,7 +37,7 @@ export function CardParts({ card }: { card: Card }) {
   const speech = useSpeech();
   const rule = (base: string, factor: number | null) => {
     const name = base.startsWith('part:') ? speech.plain('parts', base.slice(5)) : base.startsWith('landmark:') ? speech.plain('bases', 'landmark') : speech.plain('bases', base);
-    return factor === null || base === 'rest' ? name : words('dressing.rule', { factor: factor.toFixed(2).replace(/0$/, ''), base: name });
+    return factor === null || base === 'rest' ? name : words('dressing.rule', { factor: speech.number(factor, 2).replace(/0$/, ''), base: name });
   };
   return (
     <View role="table" aria-label={words('dressing.parts')} className="border-t border-line">

@@ -1,6 +1,5 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { placesFor } from '@/core/tying';
 import { selectCatalogue, selectDressing, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
@@ -24,9 +23,10 @@ interface SchoolsPanelProps {
 export function SchoolsPanel({ value, inherited, dressing: id, onChange }: SchoolsPanelProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const catalogue = useApp(selectCatalogue);
   const dressing = useApp((state) => selectDressing(state, id));
-  const places = useMemo(() => (dressing ? placesFor(dressing, ids.schools, catalogue) : null), [dressing, catalogue]);
+  const places = useMemo(() => (dressing ? placesFor(dressing, ids.schools, catalogue) : null), [dressing, catalogue, ids.schools]);
   const has = (school: string, option: string) => places?.get(school)?.has(option) ?? true;
   const asked = ids.schools.filter((school) => !ELSEWHERE.has(school.id));
   const without = asked.filter((school) => !school.options.some((option) => has(school.id, option.id)));

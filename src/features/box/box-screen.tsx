@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
@@ -135,7 +134,7 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
         <Button tall kind="quiet" label={words('box.take-out')} spoken={words('box.take-out-what', { name })} onPress={() => act(takeOut, { flyId: item.id })} />
       </View>
       <Say size="small" tone="soft">
-        {moves.slice(0, 4).map((move) => words('box.move', { day: format(parseISO(move.at), 'd MMM'), why: speech.plain('moves', move.why), count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}` })).join(' · ')}
+        {moves.slice(0, 4).map((move) => words('box.move', { day: speech.day(move.at), why: speech.plain('moves', move.why), count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}` })).join(' · ')}
       </Say>
     </View>
   );

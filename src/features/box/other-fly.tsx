@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 import { REFERENCE_ROWS } from '@/catalogue';
-import ids from '@/catalogue/ids.json';
 import type { RideId, StageId } from '@/catalogue/ids';
 import { hookId } from '@/core/hooks';
 import { LengthField } from '@/features/length-field';
@@ -24,6 +23,7 @@ interface OtherFlyProps {
 export function OtherFly({ chosen, onChange }: OtherFlyProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const kind = chosen?.kind ?? NO_KIND;
   const size = kind.hookId?.split(':')[2] ?? null;
   const put = (more: Partial<typeof kind>, count = chosen?.count ?? 1) => {

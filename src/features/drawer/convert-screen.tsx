@@ -42,7 +42,7 @@ export function ConvertScreen({ id }: { id: string | null }) {
     return hook ? convertHook(hook, columnsOf(hooks), { by: convertBy, use: styleUse(style), owned, onlyOwned }) : null;
   }, [convertBy, hook, hooks, onlyOwned, owned]);
   return (
-    <Page column="list" title={hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : words('convert.title')} lead={hook ? words('convert.reads', { shank: speech.length(hook.shank.value), gape: speech.length(hook.gape.value), long: reads(hook.shank.value).toFixed(1), wide: readsGape(hook.gape.value).toFixed(1) }) : words('convert.lead')} back={id ? { href: '/drawer/packets', label: words('drawer.tab.packets') } : undefined}>
+    <Page column="list" title={hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : words('convert.title')} lead={hook ? words('convert.reads', { shank: speech.length(hook.shank.value), gape: speech.length(hook.gape.value), long: speech.number(reads(hook.shank.value), 1), wide: speech.number(readsGape(hook.gape.value), 1) }) : words('convert.lead')} back={id ? { href: '/drawer/packets', label: words('drawer.tab.packets') } : undefined}>
       {id ? null : <DrawerTabs at="convert" />}
       {id && !hook ? (
         <Say tone="dawn" className="px-5 pb-3">
@@ -98,7 +98,7 @@ function NearestRow({ nearest, open, onOpen, drawer = false }: { nearest: Neares
           </Say>
         </View>
         <View className="items-end">
-          <Digits size="lead" tone={nearest.close ? 'ink' : 'soft'}>{nearest.steps.toFixed(1)}</Digits>
+          <Digits size="lead" tone={nearest.close ? 'ink' : 'soft'}>{speech.number(nearest.steps, 1)}</Digits>
           <Say size="small" tone={nearest.close ? 'sedge' : 'straw'}>
             {words(nearest.close ? 'convert.close' : 'convert.far')}
           </Say>
@@ -112,7 +112,7 @@ function NearestRow({ nearest, open, onOpen, drawer = false }: { nearest: Neares
             </Say>
           ))}
           <Say size="small" tone="soft">
-            {words('convert.wire-mass', { wire: signed(speech.length(nearest.wire_mm, true), nearest.wire_mm), mass: signed(Math.abs(nearest.mass_mg ?? 0).toFixed(1), nearest.mass_mg ?? 0) })}
+            {words('convert.wire-mass', { wire: signed(speech.length(nearest.wire_mm, true), nearest.wire_mm), mass: signed(speech.number(Math.abs(nearest.mass_mg ?? 0), 1), nearest.mass_mg ?? 0) })}
           </Say>
           <View className="flex-row flex-wrap gap-x-6">
             <Link href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }} className="min-h-target py-3 font-medium text-small text-river">

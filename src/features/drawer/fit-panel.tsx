@@ -53,8 +53,8 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
                   <FitCell strong={bead.usual}>{speech.digits(bead.diameterMm)}</FitCell>
                   <FitCell>{speech.digits(bead.boreNeededMm, true)}</FitCell>
                   <FitCell>{`${Math.round(bead.clear * 100)} %`}</FitCell>
-                  <FitCell>{bead.tungstenMg.toFixed(0)}</FitCell>
-                  <FitCell>{bead.brassMg.toFixed(0)}</FitCell>
+                  <FitCell>{speech.number(bead.tungstenMg)}</FitCell>
+                  <FitCell>{speech.number(bead.brassMg)}</FitCell>
                 </View>
                 {bead.warnings.map((warning, index) => (
                   <Say key={index} size="small" tone="straw">
@@ -72,8 +72,8 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
       <View className="gap-2">
         <Heading size="small" level={3}>{words('fit.wire')}</Heading>
         <Chips compact label={words('fit.metal')} choices={METALS.map((id) => ({ id, label: words(`fit.metals.${id}`) }))} value={metal} onChange={setMetal} />
-        <Say size="small">{words('fit.wound', { wire: speech.length(weight.wireMm, true), turns: weight.turns, cover: speech.length(weight.coverMm), mass: weight.woundMg.toFixed(0) })}</Say>
-        <Say size="small">{words('fit.sides', { cover: speech.length(weight.coverMm), mass: weight.sidesMg.toFixed(0), wide: speech.length(weight.sidesWideMm) })}</Say>
+        <Say size="small">{words('fit.wound', { wire: speech.length(weight.wireMm, true), turns: weight.turns, cover: speech.length(weight.coverMm), mass: speech.number(weight.woundMg) })}</Say>
+        <Say size="small">{words('fit.sides', { cover: speech.length(weight.coverMm), mass: speech.number(weight.sidesMg), wide: speech.length(weight.sidesWideMm) })}</Say>
         {metal === 'lead' ? (
           <Say size="small" tone="straw">
             {speech.caution('lead')}

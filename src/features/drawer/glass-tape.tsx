@@ -118,7 +118,7 @@ export function GlassTape({ hook, pxPerMm, times, left, onKeep }: GlassTapeProps
           <Button key={by} label={`${by > 0 ? '+' : '−'}${Math.abs(by)}`} spoken={words(by > 0 ? 'tape.more' : 'tape.less', { mm: Math.abs(by), what: words(`tape.${held}`) })} onPress={() => set(held, readings[held] + by)} />
         ))}
       </View>
-      <Say weight="medium">{words('tape.both', { label: hook.size, long: against.long!.toFixed(1), wide: against.wide!.toFixed(1) })}</Say>
+      <Say weight="medium">{words('tape.both', { label: hook.size, long: speech.number(against.long!, 1), wide: speech.number(against.wide!, 1) })}</Say>
       <Say size="small" tone="soft">
         {words('tape.glass-half', { half: speech.length(glassHalfMm(times + 1)), count: times })}
       </Say>

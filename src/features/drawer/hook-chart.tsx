@@ -24,7 +24,7 @@ export function HookChart({ hooks }: { hooks: readonly Hook[] }) {
   const [failed, setFailed] = useState(false);
   const drawn = hooks.map((hook): ChartHook => ({
     bend: hook.bend, eye: hook.eye, barb: hook.barb, shankMm: hook.shank.value, gapeMm: hook.gape.value, biteMm: hook.bite.value, wireMm: hook.wireDiameter.value, eyeMm: hook.eyeOuter.value,
-    lines: [`${hook.makerName} ${hook.modelName} ${hook.size}`, words('chart.reads', { about: hook.estimated.includes('shank_mm') ? `${speech.t('about')} ` : '', shank: speech.length(hook.shank.value), long: reads(hook.shank.value).toFixed(1), wide: readsGape(hook.gape.value).toFixed(1) })],
+    lines: [`${hook.makerName} ${hook.modelName} ${hook.size}`, words('chart.reads', { about: hook.estimated.includes('shank_mm') ? `${speech.t('about')} ` : '', shank: speech.length(hook.shank.value), long: speech.number(reads(hook.shank.value), 1), wide: speech.number(readsGape(hook.gape.value), 1) })],
   }));
   const pages = chartPages(drawn, page, 1 / printedScale);
   const text = { title: words('chart.title'), check: words('chart.check'), page: words('chart.page', { page: '{{page}}', of: '{{of}}' }) };

@@ -101,6 +101,7 @@ export function HooksScreen() {
 /** The rung that was tapped: what it is, and where to go from it. */
 function ChosenHook({ hook }: { hook: Hook }) {
   const words = useWords();
+  const speech = useSpeech();
   return (
     <View aria-live="polite" className="gap-3 border-y border-line bg-plane px-5 py-4">
       <View className="flex-row items-center justify-between gap-3">
@@ -110,7 +111,7 @@ function ChosenHook({ hook }: { hook: Hook }) {
             <Say size="small" tone="soft">
               {words('drawer.reads')}
             </Say>
-            <Digits>{reads(hook.shank.value).toFixed(1)}</Digits>
+            <Digits>{speech.number(reads(hook.shank.value), 1)}</Digits>
           </View>
         </View>
         <HookFamily hooks={[hook]} width={120} maxHeight={84} />

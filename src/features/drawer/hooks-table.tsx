@@ -70,7 +70,7 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
                 </Link>
               </View>
               {wide ? null : <View role="presentation" className="w-12" />}
-              <Cell className={WIDTH.reads}>{row.reads.toFixed(1)}</Cell>
+              <Cell className={WIDTH.reads}>{speech.number(row.reads, 1)}</Cell>
               <Cell className={WIDTH.length} about={isAbout(hook.shank.source)}>{digits(mm)}</Cell>
               <Cell className={WIDTH.gape} about={isAbout(hook.gape.source)}>{digits(hook.gape.value)}</Cell>
               <Cell className={WIDTH.wire} about={isAbout(hook.wireDiameter.source)}>{digits(hook.wireDiameter.value, true)}</Cell>

@@ -1,7 +1,6 @@
 import { TextInput, View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { BendId } from '@/catalogue/ids';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
 import type { NewModel } from '@/records';
 import { madeId } from './use-drawer';
@@ -10,6 +9,7 @@ const X_LONG = ['-1', '0', '1', '2', '3', '4'] as const;
 
 /** A model that is not in the catalogue yet: a name, a bend and what its label says of its length. */
 export function MakeModel({ model, onChange, onDone, onLeave }: { model: NewModel; onChange: (model: NewModel) => void; onDone: () => void; onLeave: () => void }) {
+  const { ids } = useSpeech();
   const words = useWords();
   const ready = madeId(model).split(':').every((part) => part !== '');
   const name = (label: string, value: string, set: (text: string) => void) => (

@@ -1,12 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { LabelDirection, XLabelSchool } from '@/core/hooks';
 import { addSize, deleteModel, deleteSize, setMaker, setModel, setSize, sizesOf, type MakerRecord, type ModelRecord, type SizeRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { LengthField } from '@/features/length-field';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
 
 const KINDS = [['bend', 'bends'], ['eye', 'eyes'], ['point', 'points'], ['barb', 'barbs']] as const;
@@ -16,6 +15,7 @@ const BY_WIRE = 'by-measure';
 
 /** A maker and one of its models as they can be changed: names, shape, what labels mean, sizes; retired or deleted. */
 export function ModelEdit({ modelId, model, maker }: { modelId: string; model: ModelRecord; maker: MakerRecord }) {
+  const { ids } = useSpeech();
   const words = useWords();
   const router = useRouter();
   const act = useAct();

@@ -79,6 +79,7 @@ export function PacketsScreen() {
 
 function PacketRow({ held: { id, packet, hook, name, left }, open, onOpen }: { held: Held; open: boolean; onOpen: () => void }) {
   const words = useWords();
+  const speech = useSpeech();
   const isShort = isLow(packet);
   return (
     <View role="listitem" className="border-b border-line">
@@ -87,7 +88,7 @@ function PacketRow({ held: { id, packet, hook, name, left }, open, onOpen }: { h
           <Say weight="strong">{name}</Say>
           {'\n'}
           <Say size="small" tone="soft">
-            {[hook ? words('packets.reads', { long: reads(hook.shank.value).toFixed(1), wide: readsGape(hook.gape.value).toFixed(1), about: hook.estimated.includes('shank_mm') ? words('packets.about') : '' }) : words('packets.no-hook'), packet.label, packet.note].filter(Boolean).join(' · ')}
+            {[hook ? words('packets.reads', { long: speech.number(reads(hook.shank.value), 1), wide: speech.number(readsGape(hook.gape.value), 1), about: hook.estimated.includes('shank_mm') ? words('packets.about') : '' }) : words('packets.no-hook'), packet.label, packet.note].filter(Boolean).join(' · ')}
           </Say>
         </Link>
         {isShort ? (

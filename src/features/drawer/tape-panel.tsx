@@ -69,7 +69,7 @@ export function TapePanel({ modelId, model, sizes, hooks, start }: TapePanelProp
           </View>
           {against.long !== null || against.wide !== null ? (
             <Say live weight="medium">
-              {against.long !== null && against.wide !== null ? words('tape.both', { label: size, long: against.long.toFixed(1), wide: against.wide.toFixed(1) }) : against.long !== null ? words('tape.long', { label: size, long: against.long.toFixed(1) }) : words('tape.wide', { label: size, wide: against.wide!.toFixed(1) })}
+              {against.long !== null && against.wide !== null ? words('tape.both', { label: size, long: speech.number(against.long, 1), wide: speech.number(against.wide, 1) }) : against.long !== null ? words('tape.long', { label: size, long: speech.number(against.long, 1) }) : words('tape.wide', { label: size, wide: speech.number(against.wide!, 1) })}
             </Say>
           ) : null}
           <Button kind="main" label={words('tape.keep')} disabled={!any || wrong} className="self-start" onPress={() => {

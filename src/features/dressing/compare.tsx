@@ -37,14 +37,14 @@ export function Compare({ pair, onClose }: { pair: readonly [Dressed, Dressed]; 
           <View key={dressed.id} role="columnheader" className="min-w-0 flex-1 items-start gap-1">
             <Picture dressing={dressing} />
             <Say weight="serif" size="lead">{dressed.name}</Say>
-            <Digits tone="soft">{dressed.score.toFixed(2)}</Digits>
+            <Digits tone="soft">{speech.number(dressed.score, 2)}</Digits>
           </View>
         ))}
       </View>
       {facts.map(([title, value]) => <Line key={title} title={title} one={value(one)} two={value(two)} />)}
       {criteria.map((criterion) => {
         const [a, b] = [cell(pair[0], criterion), cell(pair[1], criterion)];
-        const say = (why: Reason | undefined) => (why ? `${(why.weight ?? 1).toFixed(2)} · ${speech.say(why)}` : '');
+        const say = (why: Reason | undefined) => (why ? `${speech.number(why.weight ?? 1, 2)} · ${speech.say(why)}` : '');
         return <Line key={criterion} title={words(`picking.criterion.${criterion}`)} one={say(a)} two={say(b)} better={(a?.weight ?? 1) === (b?.weight ?? 1) ? null : (a?.weight ?? 1) > (b?.weight ?? 1) ? 'one' : 'two'} />;
       })}
     </View>

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { STYLES, tailsOf } from '@/catalogue';
 import type { LevelId, RideId, StyleId, WaterId } from '@/catalogue/ids';
 import { answer, lookAgain, naturalOf, NO_CHOICES, type Catalogue } from '@/core/answer';
@@ -45,6 +44,7 @@ function cardOf(dressing: Dressing, catalogue: Catalogue, hand: 'right' | 'left'
 function Editing({ dressing }: { dressing: Dressing }) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const wide = useWide();
   const router = useRouter();
   const act = useAct();

@@ -2,7 +2,6 @@ import { Link } from 'expo-router';
 import { CASE } from '@/catalogue';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { IntentId } from '@/catalogue/ids';
 import { pickingOf, sampleOf } from '@/core/case';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
@@ -27,6 +26,7 @@ const THUMB = { width: 84, height: 60 } as const;
 
 /** The dressing for this stage with its reasons, and the runners-up; two side by side; why not any other. */
 export function DressingStep({ matchId, record, sample, answer }: DressingStepProps) {
+  const { ids } = useSpeech();
   const words = useWords();
   const wide = useWide();
   const act = useAct();
@@ -100,13 +100,13 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
           <Heading level={first ? 2 : 3} size={first ? 'title' : 'lead'}>{dressing.name}</Heading>
           <View className="flex-row items-baseline gap-2">
             <Say size="small" tone="soft">{first || place === null ? words('dressing.score') : words('dressing.place', { n: place })}</Say>
-            <Digits tone="soft">{dressing.score.toFixed(2)}</Digits>
+            <Digits tone="soft">{speech.number(dressing.score, 2)}</Digits>
           </View>
         </View>
       </View>
       {dressing.why.map((why, index) => (
         <Say key={index} size="small" tone={(why.weight ?? 1) < 1 ? 'straw' : 'soft'}>
-          {`${(why.weight ?? 1) < 1 ? `– ${(why.weight ?? 1).toFixed(2)}` : '+'} ${speech.say(why)}${why.evidence ? ` (${speech.plain('evidence', why.evidence)})` : ''}`}
+          {`${(why.weight ?? 1) < 1 ? `– ${speech.number(why.weight ?? 1, 2)}` : '+'} ${speech.say(why)}${why.evidence ? ` (${speech.plain('evidence', why.evidence)})` : ''}`}
         </Say>
       ))}
       <View className="flex-row flex-wrap items-center gap-2 pt-1">

@@ -1,3 +1,4 @@
+import { createI18n, createSpeech } from '@/speech';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { DRESSINGS, MATERIALS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame';
@@ -140,7 +141,7 @@ describe('the library', () => {
   });
 
   test('the filter by itself', () => {
-    const found = (more: object, stash: ReadonlySet<string> | null = null) => DRESSINGS.filter((dressing) => answersFilter(dressing, { ...ALL, ...more }, MATERIALS, stash));
+    const found = (more: object, stash: ReadonlySet<string> | null = null) => DRESSINGS.filter((dressing) => answersFilter(dressing, { ...ALL, ...more }, MATERIALS, stash, createSpeech(createI18n(), 'mm')));
     expect(found({})).toHaveLength(DRESSINGS.length);
     expect(found({ style: 'shrimp' }).map((dressing) => dressing.id).sort()).toEqual(['amber-back-shrimp', 'weed-edge-shrimp']);
     expect(found({ order: 'leech' }).map((dressing) => dressing.id).sort()).toEqual(['ellanmere-plume-leech', 'looping-strip-leech']);

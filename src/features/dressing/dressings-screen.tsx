@@ -1,7 +1,6 @@
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { MATERIALS, STYLES } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
@@ -22,6 +21,7 @@ const ANY = 'any';
 export function DressingsScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const wide = useWide();
   const router = useRouter();
   const asked = useLocalSearchParams<{ order?: string }>();
@@ -33,7 +33,7 @@ export function DressingsScreen() {
   const searching = filter.search.trim() !== '';
   // A search goes through the whole library; without one a natural is looked at at a time.
   const inUse = useDeferredValue(searching ? { ...filter, order: null, stage: null } : filter);
-  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, MATERIALS, null));
+  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, MATERIALS, null, speech));
   const groups = byStage(shown, inUse);
   const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
   const orders = ids.orders.filter((order) => dressings.some((dressing) => dressing.stages.some((stage) => stage.startsWith(`${order.id}/`))));
@@ -97,6 +97,7 @@ function stageWord(speech: Speech, stage: string, order: string): string {
 function Filters({ filter, onChange }: { filter: LibraryFilter; onChange: (more: Partial<LibraryFilter>) => void }) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   return (
     <View className="gap-3 rounded-control border border-edge bg-plane p-3">
       <View className="gap-1">

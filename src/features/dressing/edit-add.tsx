@@ -1,6 +1,5 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { PartId } from '@/catalogue/ids';
 import { DRESSINGS, tailsOf } from '@/catalogue';
 import { dressingFaults } from '@/core/bench';
@@ -54,6 +53,7 @@ const NONE: readonly string[] = [];
 export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: (next: Dressing) => void }) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const catalogue = useApp(selectCatalogue);
   const [what, setWhat] = useState<PartId | null>(null);
   const [chosen, setChosen] = useState<string | null>(null);

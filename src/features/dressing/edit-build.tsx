@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { DRESSINGS, STYLES } from '@/catalogue';
-import ids from '@/catalogue/ids.json';
 import type { BeadKindId, BeadLock, BendId, MetalId, SchoolOption, ThreadRole, WaterId, WeightKind, WireId } from '@/catalogue/ids';
 import { addWeight, dropWeight, setThread, type Dressing, type DressingWeight } from '@/core/dressings';
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
+import type { Speech } from '@/speech';
 import { Button, Fold, Say, Toggle } from '@/ui/primitives';
 import { reworked, addByWay, setPart, takeOut } from '@/core/ways';
 import { MaterialPick } from './edit-material';
@@ -19,7 +19,7 @@ const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
 /** Packet steps that a water may ask for. */
 const BY_WATER = ['-2', '-1', '0', '1', '2'] as const;
 
-const optionsOf = (school: string) => ids.schools.find((item) => item.id === school)!.options;
+const optionsOf = (ids: Speech['ids'], school: string) => ids.schools.find((item) => item.id === school)!.options;
 
 /** Hooks, thread, weight, season and the schools it is tied in. */
 export function EditBuild(props: EditProps) {
@@ -37,6 +37,7 @@ export function EditBuild(props: EditProps) {
 function Hooks({ dressing, onChange }: EditProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const style = STYLES.find((item) => item.id === dressing.style)!;
   const allowed = ids.bends.filter(({ id }) => style.path[id === 'curved-shank' || id === 'continuous-curve' ? id : 'straight'] !== null);
   const putHook = (bend: BendId, more: Partial<Dressing['hooks'][number]>) => onChange({ ...dressing, hooks: dressing.hooks.map((hook) => (hook.bend === bend ? { ...hook, ...more } : hook)) });
@@ -58,6 +59,7 @@ function Hooks({ dressing, onChange }: EditProps) {
 }
 
 function Threads({ dressing, onChange }: EditProps) {
+  const { ids } = useSpeech();
   const words = useWords();
   const catalogue = useApp(selectCatalogue);
   const { materials } = catalogue;
@@ -88,6 +90,7 @@ function Threads({ dressing, onChange }: EditProps) {
 function Weights({ dressing, onChange }: EditProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const catalogue = useApp(selectCatalogue);
   const part = dressing.parts.find((item) => item.part === 'weight' && item.way !== null);
   const on = (kind: WeightKind) => (kind === 'hook-wire' ? null : addByWay(dressing, kind === 'bead' ? { what: 'bead' } : { what: 'weight', way: kind }, DRESSINGS, catalogue)) ?? addWeight(dressing, kind, DRESSINGS);
@@ -127,6 +130,7 @@ function Weights({ dressing, onChange }: EditProps) {
 function Season({ dressing, onChange }: EditProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const bySize = dressing.size_by_water;
   const line = [
     dressing.months.length === 0 ? words('edit-dressing.any-month') : dressing.months.map((month) => words(`dressing.month.${month}`)).join(', '),
@@ -148,14 +152,15 @@ function Season({ dressing, onChange }: EditProps) {
 function Ways({ dressing, onChange }: EditProps) {
   const words = useWords();
   const speech = useSpeech();
-  const said = (school: string, id: string | null) => optionsOf(school).find((option) => option.id === id)?.name ?? words('edit-dressing.as-written');
+  const { ids } = speech;
+  const said = (school: string, id: string | null) => optionsOf(ids, school).find((option) => option.id === id)?.name ?? words('edit-dressing.as-written');
   const style = STYLES.find((item) => item.id === dressing.style)!;
   return (
     <Fold wide title={words('edit-dressing.ways')} line={[said('taper', dressing.taper), said('work-order', dressing.work_order ?? null), said('protection', dressing.protection), said('finish', dressing.finish)].join('; ')}>
-      <One title={words('dressing.taper')} choices={optionsOf('taper')} value={dressing.taper} onChange={(taper: SchoolOption['taper'] | null) => taper && onChange({ ...dressing, taper })} />
-      <One title={words('edit-dressing.work-order')} choices={optionsOf('work-order')} value={dressing.work_order ?? null} none={words('edit-dressing.as-written')} onChange={(work_order: SchoolOption['work-order'] | null) => onChange({ ...dressing, work_order })} />
-      <One title={words('dressing.guard')} choices={optionsOf('protection')} value={dressing.protection} onChange={(protection: SchoolOption['protection'] | null) => protection && onChange({ ...dressing, protection })} />
-      <One title={words('edit-dressing.finish')} choices={optionsOf('finish')} value={dressing.finish} onChange={(finish: SchoolOption['finish'] | null) => finish && onChange({ ...dressing, finish })} />
+      <One title={words('dressing.taper')} choices={optionsOf(ids, 'taper')} value={dressing.taper} onChange={(taper: SchoolOption['taper'] | null) => taper && onChange({ ...dressing, taper })} />
+      <One title={words('edit-dressing.work-order')} choices={optionsOf(ids, 'work-order')} value={dressing.work_order ?? null} none={words('edit-dressing.as-written')} onChange={(work_order: SchoolOption['work-order'] | null) => onChange({ ...dressing, work_order })} />
+      <One title={words('dressing.guard')} choices={optionsOf(ids, 'protection')} value={dressing.protection} onChange={(protection: SchoolOption['protection'] | null) => protection && onChange({ ...dressing, protection })} />
+      <One title={words('edit-dressing.finish')} choices={optionsOf(ids, 'finish')} value={dressing.finish} onChange={(finish: SchoolOption['finish'] | null) => finish && onChange({ ...dressing, finish })} />
       <View className="w-40"><NumberField label={words('edit-dressing.head-room', { least: style.reserve })} value={dressing.head_room} range={ROOM} onChange={(head_room) => onChange({ ...dressing, head_room })} /></View>
       <View className="flex-row flex-wrap gap-2">
         {dressing.threads.map((thread, index) => (

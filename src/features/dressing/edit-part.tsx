@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { AmountUnit, BeadLock, MetalId, RegionId, SchoolOption } from '@/catalogue/ids';
 import { DRESSINGS } from '@/catalogue';
 import { setMaterial, setOptional, type Dressing, type DressingFault, type DressingPart } from '@/core/dressings';
@@ -10,6 +9,7 @@ import { asksOf, materialsOf, setPart, wayPartOf, waysOf, type AskedField, type 
 import { selectCatalogue, useApp } from '@/state';
 import { amountLines } from '@/speech';
 import { useSpeech, useWords } from '@/features/shell';
+import type { Speech } from '@/speech';
 import { Button, Digits, Pick, Say, Toggle } from '@/ui/primitives';
 import { CheckLines } from './check-lines';
 import { MaterialPick } from './edit-material';
@@ -28,8 +28,7 @@ interface EditPartProps {
 
 const COUNT = [0, 500] as const;
 const BYS = ['ball', 'figure-eight', 'thread-loop'] as const;
-const KINDS = ids['bead-kinds'];
-const optionsOf = (school: string) => ids.schools.find((item) => item.id === school)!.options;
+const optionsOf = (ids: Speech['ids'], school: string) => ids.schools.find((item) => item.id === school)!.options;
 
 /** One part of a dressing: how it is made, of what, from where to where, how long, thick, wide and many; opened by a tap. */
 export function EditPart({ dressing, part, card, faults, onChange, onTakeOut }: EditPartProps) {
@@ -109,6 +108,7 @@ interface FieldsProps {
 function Fields({ dressing, part, asks, onChange }: FieldsProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const catalogue = useApp(selectCatalogue);
   const record = wayPartOf(dressing, part.id);
   const along = part.to === 'forward';
@@ -136,9 +136,9 @@ function Fields({ dressing, part, asks, onChange }: FieldsProps) {
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         {asks.has('by') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.by')} choices={BYS.map((id) => ({ id, label: words(`edit-dressing.bys.${id}`) }))} value={(part.by as (typeof BYS)[number]) ?? 'figure-eight'} onChange={(by) => set({ by })} /></View> : null}
-        {asks.has('trim') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.trim')} choices={optionsOf('hackle-trim').map((option) => ({ id: option.id as SchoolOption['hackle-trim'], label: option.name }))} value={part.trim ?? 'full'} onChange={(trim) => set({ trim: trim === 'full' ? null : trim })} /></View> : null}
+        {asks.has('trim') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.trim')} choices={optionsOf(ids, 'hackle-trim').map((option) => ({ id: option.id as SchoolOption['hackle-trim'], label: option.name }))} value={part.trim ?? 'full'} onChange={(trim) => set({ trim: trim === 'full' ? null : trim })} /></View> : null}
         {asks.has('lock') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.lock')} choices={ids['bead-locks'].map((lock) => ({ id: lock.id as BeadLock, label: lock.name }))} value={record?.lock ?? 'none'} onChange={(lock) => set({ lock })} /></View> : null}
-        {asks.has('kind') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.kind')} choices={KINDS.map((kind) => ({ id: kind.id as NonNullable<WayPart['kind']>, label: kind.name }))} value={record?.kind ?? 'drilled'} onChange={(kind) => set({ kind })} /></View> : null}
+        {asks.has('kind') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.kind')} choices={ids['bead-kinds'].map((kind) => ({ id: kind.id as NonNullable<WayPart['kind']>, label: kind.name }))} value={record?.kind ?? 'drilled'} onChange={(kind) => set({ kind })} /></View> : null}
         {asks.has('metal') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.metal')} choices={ids.metals.map((metal) => ({ id: metal.id as MetalId, label: metal.name }))} value={record?.metal ?? null} none={words('edit-dressing.of-usual')} onChange={(metal) => set({ metal })} /></View> : null}
         {asks.has('coat') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.coat')} choices={doing('coat.')} value={part.coat} none={words('edit-dressing.no-coat')} onChange={(coat) => set({ coat })} /></View> : null}
         {asks.has('tint') ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.tint')} choices={doing('marker')} value={part.tint} none={words('edit-dressing.no-coat')} onChange={(tint) => set({ tint })} /></View> : null}

@@ -1,5 +1,4 @@
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { Dressing } from '@/core/dressings';
 import type { WayRule, WayShare } from '@/core/ways';
 import { useSpeech, useWords } from '@/features/shell';
@@ -18,6 +17,7 @@ const TIPS = ['bend-start', 'hook-point', 'behind-eye', 'mid-shank'] as const;
 function useBases(dressing: Dressing, own: string | undefined, reaches: boolean) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const nameOf = usePartNames(dressing);
   const measured = dressing.parts.filter((part) => part.part !== 'head');
   const choices = [

@@ -1,12 +1,12 @@
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { BankChangeId, Evidence, RideId } from '@/catalogue/ids';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Toggle } from '@/ui/primitives';
 import { NeededField, One, put, without, type EditProps } from './edit-fold';
 
 /** What is said for it, what can be changed on the bank, and the names of its switches. */
 export function EditSaid({ dressing, onChange }: EditProps) {
+  const { ids } = useSpeech();
   const words = useWords();
   const { claims, bank, switches } = dressing;
   return (

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers } from '@/core/dressings';
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
@@ -67,6 +66,7 @@ function Beforehand({ dressing, onChange }: EditProps) {
 }
 
 function Bunches({ dressing, onChange }: EditProps) {
+  const { ids } = useSpeech();
   const words = useWords();
   const materialName = useMaterialNames();
   const nameOf = usePartNames(dressing);

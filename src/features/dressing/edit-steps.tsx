@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { TOOLS } from '@/catalogue';
 import type { CautionId, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import { movedRun, runOf, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
@@ -152,6 +151,7 @@ function StepRow({ dressing, step, shown, index, of, last, alone, open, faults, 
 function StepFields({ dressing, step, uses, onPut }: { dressing: Dressing; step: DressingStep; uses: boolean; onPut: (more: Partial<DressingStep>) => void }) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const nameOf = usePartNames(dressing);
   const { materials } = useApp(selectCatalogue);
   const named = <T extends string>(list: readonly { id: string; name: string }[]) => list.map(({ id, name }) => ({ id: id as T, label: name }));

@@ -1,4 +1,3 @@
-import ids from '@/catalogue/ids.json';
 import { PLUS, type Dressing, type Station } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Pick } from '@/ui/primitives';
@@ -22,6 +21,7 @@ export function usePartNames(dressing: Dressing): (id: string) => string {
 function useMarks(dressing: Dressing): { id: string; label: string }[] {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const nameOf = usePartNames(dressing);
   const along = dressing.parts.filter((part) => part.to === 'forward');
   return [

@@ -46,7 +46,7 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
       {rows.map(({ match, at, of, own, first }) => (
         <View key={Object.keys(matches).find((id) => matches[id] === match)} className="gap-1 border-b border-line py-2">
           <Say weight="medium">{at === 0 ? words('dressing.first-for', { match: matchTitle(match, speech, words) }) : words('dressing.place-for', { match: matchTitle(match, speech, words), n: at + 1, of, first: first.dressing.name })}</Say>
-          {(at === 0 ? own.why : whyNot(first, own)).map((why) => <Say key={why.code} size="small" tone="soft">{`${(why.weight ?? 1).toFixed(2)} · ${speech.say(why)}`}</Say>)}
+          {(at === 0 ? own.why : whyNot(first, own)).map((why) => <Say key={why.code} size="small" tone="soft">{`${speech.number(why.weight ?? 1, 2)} · ${speech.say(why)}`}</Say>)}
           {at > 0 && whyNot(first, own).length === 0 ? <Say size="small" tone="soft">{words('dressing.as-good', { first: first.dressing.name })}</Say> : null}
         </View>
       ))}

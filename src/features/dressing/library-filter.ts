@@ -1,7 +1,8 @@
+import { KNOWN } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
-import ids from '@/catalogue/ids.json';
 import { readiness, type Dressing } from '@/core/dressings';
 import type { Material } from '@/core/materials';
+import type { Speech } from '@/speech';
 
 /** What the library shows; null for any. */
 export interface LibraryFilter {
@@ -18,14 +19,14 @@ export interface LibraryFilter {
 export const ALL: LibraryFilter = { search: '', order: null, stage: null, style: null, water: null, skill: null, ready: false };
 
 /** Words a dressing is found by: its name and id, its naturals and style, its materials. */
-function wordsOf(dressing: Dressing, materials: readonly Material[]): string {
+function wordsOf(dressing: Dressing, materials: readonly Material[], { ids }: Pick<Speech, 'ids'>): string {
   const named = dressing.parts.flatMap((part) => materials.find((material) => material.id === part.material)?.name ?? []);
   const stages = dressing.stages.flatMap((id) => [id, ids.stages.find((stage) => stage.id === id)?.name ?? '', ...(ids.orders.find((order) => id.startsWith(`${order.id}/`))?.alias ?? [])]);
   return [dressing.name, dressing.id, dressing.style, dressing.ride, ...stages, ...named].join(' ').toLowerCase();
 }
 
 /** Whether a dressing answers the filter. `stash` null: what is ready is not known, and the wish for it is left out. */
-export function answersFilter(dressing: Dressing, filter: LibraryFilter, materials: readonly Material[], stash: ReadonlySet<string> | null): boolean {
+export function answersFilter(dressing: Dressing, filter: LibraryFilter, materials: readonly Material[], stash: ReadonlySet<string> | null, speech: Pick<Speech, 'ids'>): boolean {
   if (filter.order !== null && !dressing.stages.some((stage) => stage.startsWith(`${filter.order}/`))) return false;
   if (filter.stage !== null && !dressing.stages.includes(filter.stage)) return false;
   if (filter.style !== null && dressing.style !== filter.style) return false;
@@ -33,13 +34,12 @@ export function answersFilter(dressing: Dressing, filter: LibraryFilter, materia
   if (filter.skill !== null && dressing.skill > filter.skill) return false;
   if (filter.ready && stash !== null && readiness(dressing, stash, materials).ready === 'short') return false;
   const search = filter.search.trim().toLowerCase();
-  return search === '' || search.split(/\s+/).every((word) => wordsOf(dressing, materials).includes(word));
+  return search === '' || search.split(/\s+/).every((word) => wordsOf(dressing, materials, speech).includes(word));
 }
 
 /** The dressings of each stage in the order of the list, those made for it first of all before those that only take it along. */
 export function byStage(dressings: readonly Dressing[], filter: LibraryFilter): { stage: StageId; dressings: Dressing[] }[] {
-  return ids.stages.flatMap(({ id }) => {
-    const stage = id as StageId;
+  return KNOWN.stages.flatMap((stage) => {
     if (filter.order !== null && !stage.startsWith(`${filter.order}/`)) return [];
     if (filter.stage !== null && stage !== filter.stage) return [];
     const made = dressings.filter((dressing) => dressing.stages.includes(stage));

@@ -1,7 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import { DRESSINGS, faceOf, KNOWN } from '@/catalogue';
 import type { OrderId, StageId, StyleId } from '@/catalogue/ids';
 import { bareByWay } from '@/core/ways';
@@ -19,6 +18,7 @@ const PICTURE = { width: 84, height: 60 } as const;
 export function NewDressingScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const red = useRedLamp();
   const wide = useWide();
   const router = useRouter();

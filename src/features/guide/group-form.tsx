@@ -1,6 +1,5 @@
 import { View } from 'react-native';
 import { KNOWN } from '@/catalogue';
-import ids from '@/catalogue/ids.json';
 import type { FaunaId, StageId, WaterId } from '@/catalogue/ids';
 import { addGroupStage, dropGroupStage, setGroup, setGroupOrder, setGroupStage, spanOf, type GroupRecord } from '@/records';
 import { useAct } from '@/state';
@@ -22,6 +21,7 @@ function toggled<T>(list: readonly T[], item: T, on: boolean): T[] {
 export function GroupForm({ id, group }: { id: string; group: GroupRecord }) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const act = useAct();
   const set = (fields: Partial<Pick<GroupRecord, 'name' | 'scientific' | 'note' | 'regions' | 'waters' | 'months'>>) => act(setGroup, { groupId: id, ...fields });
   const named = (kind: 'faunas' | 'waters') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));

@@ -1,7 +1,6 @@
 import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { NaturalGroup } from '@/core/belief';
 import { selectGroups, selectSettings, useApp } from '@/state';
 import { Page, useSpeech, useWide, useWords } from '@/features/shell';
@@ -26,6 +25,7 @@ export function answersSearch(group: NaturalGroup, text: string): boolean {
 export function GuideScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const wide = useWide();
   const { fauna } = useApp(selectSettings);
   const [search, setSearch] = useState('');

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, IntentId } from '@/catalogue/ids';
 import { ANY_KIND, holdsOfHook, insectsToSettle, measuresToSettle, narrowed, nearestOfMaker, railOf, type Answer, type HookAnswer } from '@/core/answer';
 import { NUMBER_STEP } from '@/core/constants';
@@ -36,6 +35,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
   const answer = useMemo(() => (any ? whole : narrowed(whole, kinds)), [any, kinds, whole]);
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const act = useAct();
   const { barbRule, smallest, schools } = useApp(selectSettings);
   const [tapped, setTapped] = useState<string | null>(null);
@@ -85,7 +85,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
               <View className="flex-row flex-wrap items-baseline gap-x-3">
                 <Measured what={words('hook.reads')} quantity={readingOf(columns.hooks[columns.at.get(chosen.id)!]!)} as={{ decimals: 1 }} />
                 <Say size="small" tone="soft">
-                  {words('hook.reads-both', { long: chosen.reads.toFixed(1), wide: chosen.reads_gape.toFixed(1) })}
+                  {words('hook.reads-both', { long: speech.number(chosen.reads, 1), wide: speech.number(chosen.reads_gape, 1) })}
                 </Say>
               </View>
               <Say size="small" tone="soft">
@@ -120,7 +120,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
         <Heading size="small" level={3}>{words('hook.smallest')}</Heading>
         <Chips compact label={words('hook.smallest')} choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))} value={smallest === null || smallest === undefined ? ANY : String(smallest)} onChange={(id) => act(setSettings, { smallest: id === ANY ? null : Number(id) })} />
         <Heading size="small" level={3}>{words('hook.eye-reading')}</Heading>
-        <Chips compact label={words('hook.eye-reading')} choices={EYE_READINGS.map((option) => ({ id: option.id, label: option.name }))} value={schools['eye-reading'] ?? 'default'} onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id } })} />
+        <Chips compact label={words('hook.eye-reading')} choices={ids.schools.find((school) => school.id === 'eye-reading')!.options.map((option) => ({ id: option.id, label: option.name }))} value={schools['eye-reading'] ?? 'default'} onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id } })} />
         <View className="flex-row">
           <OnlyOwned />
         </View>
@@ -146,7 +146,6 @@ const PER_MAKER = 3;
 const OFFSETS = ['-2', '-1', '0', '1', '2'] as const;
 const ANY = 'any';
 const SMALLEST = [ANY, '16', '18', '20', '22', '24', '26'] as const;
-const EYE_READINGS = ids.schools.find((school) => school.id === 'eye-reading')!.options;
 
 /** What a hook reads, with the ± of its shank. */
 function readingOf(hook: Hook): Quantity {
@@ -181,7 +180,7 @@ function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; an
             <Digits strong>{hook.size}</Digits>
           </View>
           <View role="cell" className="w-16 items-end">
-            <Digits tone="soft">{offDigits(hook.length_steps!)}</Digits>
+            <Digits tone="soft">{offDigits(hook.length_steps!, speech)}</Digits>
           </View>
           <View role="cell" className="w-16 items-end">
             <Digits tone="soft">{`${Math.round(hook.probability! * 100)}%`}</Digits>

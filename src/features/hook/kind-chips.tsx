@@ -1,7 +1,6 @@
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { HookKinds } from '@/core/answer';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
 import { Chips, Heading } from '@/ui/primitives';
 
@@ -16,6 +15,7 @@ export function kindsSaid(kinds: HookKinds, speech: Speech): string[] {
 /** Bend, wire, barb and eye, each any or one. */
 export function KindChips({ kinds, onChange }: { kinds: HookKinds; onChange: (kinds: HookKinds) => void }) {
   const words = useWords();
+  const { ids } = useSpeech();
   return KINDS.map(([name, kind]) => (
     <View key={name} className="gap-1">
       <Heading size="small" level={3}>{words(`drawer.filter.${name}`)}</Heading>

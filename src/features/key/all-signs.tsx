@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import { BELLY } from '@/core/case';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { RiseFormId, SeenId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import type { AskedId } from '@/core/belief';
@@ -63,6 +62,7 @@ export function AllSigns({ sampleId, sample, asked, heard, onSay }: AllSignsProp
 
 /** What water it is, and what it says before any specimen: things seen, and how fish rise. */
 function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+  const { ids } = useSpeech();
   const words = useWords();
   const act = useAct();
   return (

@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
@@ -81,9 +80,10 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
 
 function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
   const words = useWords();
+  const speech = useSpeech();
   return (
     <Say size="small" tone="soft">
-      {placeLine(sample, `${format(parseISO(sample.when), 'd MMM, HH:mm')}${match.demo ? ` · ${words('matches.demo')}` : ''}`)}
+      {placeLine(sample, `${speech.day(sample.when, true)}${match.demo ? ` · ${words('matches.demo')}` : ''}`)}
     </Say>
   );
 }
@@ -240,7 +240,7 @@ function WideFrame(props: FrameProps) {
                   {hook.size}
                 </Say>
                 <Say size="small" tone="soft" className="w-12 text-right">
-                  {offDigits(hook.length_steps!)}
+                  {offDigits(hook.length_steps!, speech)}
                 </Say>
               </View>
             ))}

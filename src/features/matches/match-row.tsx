@@ -1,4 +1,3 @@
-import { format, parseISO } from 'date-fns';
 import { useRouter } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import { selectAnswered, useApp } from '@/state';
@@ -29,7 +28,7 @@ export function MatchRow({ id }: { id: string }) {
             {title}
           </Say>
           <Say size="small" tone="soft">
-            {format(parseISO(sample.when), 'd MMM')}
+            {speech.day(sample.when)}
           </Say>
         </View>
         <Say size="small" tone={answered.status === 'waiting' ? 'straw' : 'ink'} lines={2}>

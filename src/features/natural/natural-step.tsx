@@ -2,7 +2,6 @@ import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { GROWING_ON, stageRow } from '@/catalogue';
-import ids from '@/catalogue/ids.json';
 import type { Method, SexId, StageId } from '@/catalogue/ids';
 import { dropAnswer, keepSecond, letLead, nameMatch, setSample, setStage, typeMeasure, type AnswerRecord, type MatchRecord, type SampleRecord } from '@/records';
 import { useAct, useAfterwards, type Answered } from '@/state';
@@ -29,6 +28,7 @@ interface NaturalStepProps {
 export function NaturalStep({ matchId, match, sample, answered }: NaturalStepProps) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const act = useAct();
   const leading = match.answers.find((item) => item.id === match.leading)!;
   const { sampleId } = match;

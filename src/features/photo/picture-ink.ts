@@ -4,7 +4,7 @@ import { token } from '@/ui/tokens';
 
 /** Path through places of the screen. */
 export function pathThrough(spots: readonly Spot[]): string {
-  return `M${spots.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join('L')}`;
+  return `M${spots.map(([x, y]) => [x.toFixed(1), y.toFixed(1)].join(' ')).join('L')}`;
 }
 
 export interface PictureInk {

@@ -1,15 +1,15 @@
-import { format } from 'date-fns';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { nameOf, putBack } from '@/records';
 import { letGo, readDeleted, useAct, useApp, type Deleted, type Store } from '@/state';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 
 /** What was deleted in the last 30 days, each change of it with a way back. */
 export function DeletedRecords() {
   const words = useWords();
+  const speech = useSpeech();
   const act = useAct();
   const { ports } = useStore() as unknown as Store;
   const saved = useApp((state) => state.session.saved);
@@ -37,7 +37,7 @@ export function DeletedRecords() {
           <View key={item.at} role="listitem" className="flex-row flex-wrap items-center gap-3 border-b border-line py-2">
             <View className="min-w-0 flex-1">
               <Say>{called(item)}</Say>
-              <Say size="small" tone="soft">{words('data.deleted-when', { when: format(item.at, 'd MMM, HH:mm') })}</Say>
+              <Say size="small" tone="soft">{words('data.deleted-when', { when: speech.day(item.at, true) })}</Say>
             </View>
             <Button label={words('data.deleted-back')} spoken={words('data.deleted-back-what', { what: called(item) })} onPress={() => act(putBack, { records: item.records })} />
           </View>

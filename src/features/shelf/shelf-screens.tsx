@@ -1,6 +1,5 @@
 import { Link } from 'expo-router';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { hasDemo, leaveDemo, setDevice, setSettings, type Entities } from '@/records';
 import { asideFile, selectDevice, selectSettings, useAct, useApp } from '@/state';
@@ -40,6 +39,7 @@ export function ShelfScreen() {
 export function SettingsScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const act = useAct();
   const settings = useApp(selectSettings);
   const device = useApp(selectDevice);
@@ -161,6 +161,7 @@ export function DataScreen() {
 export function CautionsScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   return (
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.cautions')} lead={words('cautions.lead')}>
       <View className="gap-5 px-5">

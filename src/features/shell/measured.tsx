@@ -29,9 +29,9 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
   const words = useWords();
   const [open, setOpen] = useState(false);
   const fine = as === 'fine-length';
-  const text = typeof as === 'object' ? { digits: quantity.value.toFixed(as.decimals).replace('-', '−'), unit: null } : formatLength(quantity.value, speech.unit, fine);
+  const text = typeof as === 'object' ? { digits: speech.number(quantity.value, as.decimals), unit: null } : formatLength(quantity.value, speech.unit, fine);
   const spread = quantity.sd === null ? null : Z95 * quantity.sd;
-  const half = spread === null ? null : typeof as === 'object' ? spread.toFixed(as.decimals) : speech.length(spread, true);
+  const half = spread === null ? null : typeof as === 'object' ? speech.number(spread, as.decimals) : speech.length(spread, true);
   const digits = spread === null ? null : typeof as === 'object' ? half : speech.spread(spread, true);
   const about = isAbout(quantity.source);
   const source = speech.plain('sources', quantity.source);

@@ -1,6 +1,5 @@
 import { usePathname, useRouter } from 'expo-router';
 import { TabList, Tabs, TabSlot, TabTrigger, type TabSlotProps } from 'expo-router/ui';
-import { format, parseISO } from 'date-fns';
 import Moon from 'lucide-react-native/icons/moon';
 import Redo from 'lucide-react-native/icons/redo-2';
 import Sun from 'lucide-react-native/icons/sun';
@@ -42,8 +41,9 @@ export function useValleyTime(): string | null {
   const demo = useApp((state) => hasDemo(state.records.entities));
   const frozen = useApp((state) => state.session.frozenClock);
   const words = useWords();
+  const speech = useSpeech();
   if (!demo) return null;
-  return words('valley-time', { time: format(parseISO(frozen ?? valley.clock), 'EEEE d MMMM, HH:mm') });
+  return words('valley-time', { time: speech.moment(frozen ?? valley.clock) });
 }
 
 interface PlaceProps extends ComponentProps<typeof Pressable> {

@@ -2,13 +2,13 @@ import { createContext, useContext, useMemo, type ReactNode } from 'react';
 import { createI18n, createSpeech, type Speech } from '@/speech';
 import { selectSettings, useApp } from '@/state';
 
-const i18n = createI18n();
-const Context = createContext<Speech>(createSpeech(i18n, 'mm'));
+const english = createI18n();
+const Context = createContext<Speech>(createSpeech(english, 'mm'));
 
-/** Words in the unit of the settings, for everything below. */
-export function SpeechProvider({ children }: { children: ReactNode }) {
+/** Words in the unit of the settings and in one language, for everything below. */
+export function SpeechProvider({ i18n = english, children }: { i18n?: ReturnType<typeof createI18n>; children: ReactNode }) {
   const { unit } = useApp(selectSettings);
-  const speech = useMemo(() => createSpeech(i18n, unit), [unit]);
+  const speech = useMemo(() => createSpeech(i18n, unit), [i18n, unit]);
   return <Context.Provider value={speech}>{children}</Context.Provider>;
 }
 

@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import ids from '@/catalogue/ids.json';
 import type { OrderId, StageId } from '@/catalogue/ids';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
@@ -13,6 +12,7 @@ const LIVES = ['hatches', 'water', 'land', 'other'] as const;
 export function StagePicker({ value, onChange }: { value: StageId | null; onChange: (stage: StageId) => void }) {
   const words = useWords();
   const speech = useSpeech();
+  const { ids } = speech;
   const [picked, setPicked] = useState<OrderId | null>(null);
   const [all, setAll] = useState(false);
   const order = picked ?? ((value?.split('/')[0] ?? null) as OrderId | null);
