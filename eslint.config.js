@@ -22,6 +22,8 @@ module.exports = [
   { files: ['**/*.{ts,tsx}'], rules: { 'no-restricted-properties': ['error', ...impure], 'no-restricted-syntax': noClock } },
   // A hook's score, a card and what they are made of know nothing of the whole answer, which is made of them.
   { files: ['src/core/{hook-score,tying,dressings,ways,bench,hooks,materials,naturals,colour,belief,units}/**'], ignores: ['**/*.test.ts', '**/__tests__/**'], rules: { 'import/no-restricted-paths': ['error', { zones: [{ target: './src/core/!(answer|box|case)/**', from: './src/core/answer', message: 'The answer is above.' }] }] } },
+  // A card is tied by the bench when it is made; the bench knows only the shape of a card, and what asks it of a whole dressing stands above both.
+  { files: ['src/core/{bench,card}/**'], ignores: ['**/*.test.ts', '**/__tests__/**'], rules: { 'import/no-restricted-paths': ['error', { zones: [{ target: './src/core/{bench,card}/**', from: ['./src/core/tying', './src/core/faults', './src/core/answer'], message: 'The bench is below: it takes the shape of a card from src/core/card.' }] }] } },
   // A fixture that needs no other takes an empty pattern: Playwright reads it.
   { files: ['e2e/**'], rules: { 'no-empty-pattern': 'off' } },
   { files: ['src/state/ports.ts', 'tools/**', 'e2e/**', 'benchmarks/**'], rules: { 'no-restricted-properties': 'off', 'no-restricted-syntax': 'off' } },

@@ -5,7 +5,7 @@ import { performance } from 'node:perf_hooks';
 import { catalogueOf, demoRows, hooksFromRows, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
 import { answer, NO_CHOICES, type Sample } from '../src/core/answer';
 import { carriedFly, matchBox } from '../src/core/box';
-import { dressingFaults } from '../src/core/bench';
+import { dressingFaults } from '../src/core/faults';
 import { rankingCost } from './ranking';
 import { leftOutByStage, simulatedTiers, stoppingTiers, writtenCases } from './accuracy';
 import { WORLDS } from './worlds';

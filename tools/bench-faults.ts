@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs';
 import { DRESSINGS as SHIPPED, GROUPS, MATERIALS, STAGES, STYLES } from '../src/catalogue';
-import { benchFaults, type BenchCatalogue, type Refusal } from '../src/core/bench';
+import { type Refusal } from '../src/core/bench';
+import { benchFaults, type BenchCatalogue } from '../src/core/faults';
 import { readWays, workOut, type WrittenWayDressing } from '../src/core/ways';
 import { tailsFor } from '../src/core/naturals';
 

@@ -5,7 +5,7 @@ import { askedFor, rankDressings, readiness, type Dressing, type RankedDressing 
 import { reason } from '../../src/core/code';
 import type { Material } from '../../src/core/materials';
 import { readDressings } from '../../src/core/exchange';
-import { dressingFaults } from '../../src/core/bench';
+import { dressingFaults } from '../../src/core/faults';
 import type { Speech } from '../../src/speech';
 import { inputFault, type Flag } from '../args';
 import type { Answered, Command } from '../command';

@@ -2,7 +2,7 @@ import { isValid, parseISO, toDate } from 'date-fns';
 import i18next, { type i18n } from 'i18next';
 import ids from '@/catalogue/ids.json';
 import tools from '@/catalogue/tools.json';
-import { BENCH_CODE } from '@/core/bench';
+import { BENCH_CODE } from '@/core/faults';
 import { SCHOOL_CODE, type Card, type CardStep } from '@/core/tying';
 import { SAY } from '@/core/ways';
 import { formatLength, formatSpread, type LengthUnit } from '@/core/units';

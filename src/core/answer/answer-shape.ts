@@ -1,7 +1,7 @@
 import type { BendId, FaceId, IntentId, RegionId, RideId, SexId, Source, StageId, StageMatch, StyleId, WaterId, WireId, Readiness } from '@/catalogue/ids';
 import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
-import type { Card, NamedColour } from '../tying/card-shape';
+import type { Card, NamedColour } from '../card/card-shape';
 import type { Criterion, Dressing, Picking, Tool } from '../dressings';
 import type { HookAnswer, Schools, TyingChoices } from '../hook-score';
 import type { Hook, HookColumns, StageRow, Style } from '../hooks';

@@ -1,9 +1,9 @@
 import type { FunctionId, PartId, VerbId } from '@/catalogue/ids';
 import type { Dressing, DressingStep } from '../dressings';
 import type { Material } from '../materials';
-import type { Card, CardPart, CardStep } from '../tying/card-shape';
+import type { Card, CardPart, CardStep } from '../card/card-shape';
 import { BENCH } from '../constants';
-import { layOnHook } from '../tying/lay';
+import { layOnHook } from '../card/lay';
 import { SAY } from '../ways';
 import { WIRE, type BenchHook, type BenchStep, type Cover, type Made, type Points, type Stretch } from './bench-shape';
 

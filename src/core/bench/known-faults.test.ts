@@ -3,7 +3,7 @@ import { completeDressing, type WrittenDressing } from '../dressings';
 import { tailsFor } from '../naturals';
 import known from './__tests__/known-faults.json';
 import library from './__tests__/library-v2.json';
-import { benchFaults } from '.';
+import { benchFaults } from '../faults';
 
 const catalogue = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tailsOf: (dressing: { stages: Parameters<typeof tailsFor>[0]; groups: string[] }) => tailsFor(dressing.stages, dressing.groups, GROUPS) };
 

@@ -3,9 +3,9 @@ import type { Param } from '../code';
 import { BENCH } from '../constants';
 import type { Dressing, DressingPart } from '../dressings';
 import { hookLength, type StageRow, type Style } from '../hooks';
-import { layOnHook } from '../tying/lay';
+import { layOnHook } from '../card/lay';
 import type { Material } from '../materials';
-import type { Card, CardPart } from '../tying/card-shape';
+import type { Card, CardPart } from '../card/card-shape';
 import type { Refusal, RuleId } from './bench-shape';
 
 export interface LawInput {

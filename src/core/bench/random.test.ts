@@ -4,7 +4,7 @@ import ids from '@/catalogue/ids.json';
 import type { PartId } from '@/catalogue/ids';
 import type { Dressing, DressingStep } from '../dressings';
 import { addByWay, asksOf, materialsOf, setPart, takeOut, waysOf } from '../ways';
-import { dressingFaults } from '.';
+import { dressingFaults } from '../faults';
 
 const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tailsOf };
 const faults = (dressing: Dressing) => dressingFaults(dressing, CATALOGUE);

@@ -1,4 +1,4 @@
-import type { Card, CardStep } from '../tying/card-shape';
+import type { Card, CardStep } from '../card/card-shape';
 import type { Refusal } from './bench-shape';
 
 const NUMBERS: Record<string, number> = { half: 0.5, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12 };

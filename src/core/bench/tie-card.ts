@@ -1,6 +1,6 @@
 import type { Dressing } from '../dressings';
 import type { Material } from '../materials';
-import type { Card } from '../tying/card-shape';
+import type { Card } from '../card/card-shape';
 import type { BenchHook, Tied } from './bench-shape';
 import { benchSteps, madeBeforehand } from './bench-steps';
 import { tie } from './tie';

@@ -1,5 +1,5 @@
 import { DRESSINGS, KNOWN, MATERIALS, STAGES, STYLES, tailsOf, TOOLS, WAYS } from '@/catalogue';
-import { dressingFaults } from '../bench';
+import { dressingFaults } from '../faults';
 import { dressingSchema, type Dressing } from './dressing';
 import { readiness } from './readiness';
 

@@ -1,7 +1,7 @@
 import { DRESSINGS, tailsOf, WORKS } from '@/catalogue';
 import { scaleDressing } from '../../../tools/scale-dressing';
 import { SHIPPED } from '../../../tools/test-catalogue';
-import { dressingFaults } from '../bench';
+import { dressingFaults } from '../faults';
 import { addByWay, bareByWay } from '../ways';
 import { addPart, donorOf, setOptional } from './add-part';
 import { derive, differences, dropPart, movedRun, recheckCounts, rechecks, runOf, setMaterial } from './derive';

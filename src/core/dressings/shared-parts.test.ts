@@ -1,5 +1,5 @@
 import { DRESSINGS, MATERIALS, STAGES, STYLES, WAYS } from '@/catalogue';
-import { dressingFaults } from '../bench';
+import { dressingFaults } from '../faults';
 import type { Dressing } from './dressing';
 import { addAssembly, addBundle, addWeight, dropAssembly, dropWeight, setAssembly, setBundle, setLayers, setThread } from './shared-parts';
 

@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { KNOWN, labOfShade, WORKS } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
-import { dressingFaults } from '../bench';
+import { dressingFaults } from '../faults';
 import { readBoxFile, readDrawerFile, readDressings, readGroupsFile, readMonths, writeGroupsFile, writeMonths, readHooksFile, readTable, readTapings, writeDressings, writeHooksFile, writeModelFile, writeTable } from './index';
 
 const FORMATS = join(__dirname, '../../../docs/formats');

@@ -1,6 +1,6 @@
 import { batchOf } from './batch';
 import { figuresOf, type FiguresInput } from './figures';
-import type { Card } from './card-shape';
+import type { Card } from '../card/card-shape';
 
 type Part = Card['parts'][number];
 

@@ -1,5 +1,5 @@
 import { reason } from '../code';
-import type { BatchLine, Card } from './card-shape';
+import type { BatchLine, Card } from '../card/card-shape';
 import { fibresTaken } from './amounts';
 
 /** Share lost: of counted fibres and strands, of cut lengths, of dubbing. Source: domain §7, typical. */

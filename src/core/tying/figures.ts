@@ -1,7 +1,7 @@
 import type { Param } from '../code';
 import { AT_MM } from '../constants';
 import type { HookAnswer } from '../hook-score';
-import type { CardPart } from './card-shape';
+import type { CardPart } from '../card/card-shape';
 import type { LaidPart } from './lay-out';
 
 export interface FiguresInput {

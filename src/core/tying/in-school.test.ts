@@ -2,7 +2,8 @@ import { tailsOf } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES, type Schools } from '../answer';
-import { benchFaults, WARNS } from '../bench';
+import { WARNS } from '../bench';
+import { benchFaults } from '../faults';
 import type { Dressing } from '../dressings';
 import { inSchool, placesFor, SCHOOL_CODE } from './in-school';
 

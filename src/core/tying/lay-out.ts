@@ -1,7 +1,7 @@
 import type { LandmarkId } from '@/catalogue/ids';
 import { WHIP } from '../constants';
 import { baseLength, type BaseLengths } from './bases';
-import { LOOP_TURNS, LOOPED } from './lay';
+import { LOOP_TURNS, LOOPED } from '../card/lay';
 import { stationMm } from './stations';
 import type { BaseSpec, Dressing, DressingPart, Station } from '../dressings';
 

@@ -1,36 +1,10 @@
-import type { AmountUnit, FunctionId } from '@/catalogue/ids';
+import type { FunctionId } from '@/catalogue/ids';
 import { FIBRES_PER_MM, HAIR_BUNCH, NOODLE, NUMBERS_PER_PACKET, PINCH_MG, REFERENCE, TAPER_MEAN, WOUND_SPARE_MM } from '../constants';
 import type { DressingPart } from '../dressings';
 import { reads } from '../hooks';
 import type { Material } from '../materials';
+import type { PartAmount, Wound } from '../card/card-shape';
 import { dubbingMass, loopFor, woundCut } from './amounts';
-
-/** A strip, strand or thread wound over a stretch of the hook. Millimetres. */
-export interface Wound {
-  turns: number;
-  pitchMm: number;
-  /** Length that lies on the fly, without what is held. */
-  lengthMm: number;
-}
-
-/** What one part takes of its material. */
-export interface PartAmount {
-  unit: AmountUnit;
-  /** What is on the fly, in `unit`; null where it is by eye. */
-  need: number | null;
-  /** What to take, spares and loss included. */
-  take: number | null;
-  wound: Wound | null;
-  /** Pieces needed where a piece is short, and the largest hook (size number, read by its shank) that one covers. */
-  pieces: number | null;
-  onePieceTo: number | null;
-  loop: { heightMm: number; threadMm: number } | null;
-  noodleMm: number | null;
-  dubbingMg: number | null;
-  pinches: number | null;
-  /** Stem to strip for counted fibres of a feather. */
-  stemMm: number | null;
-}
 
 export interface PartOnHook {
   part: DressingPart;

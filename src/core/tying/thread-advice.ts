@@ -2,7 +2,7 @@ import { AT_MM, FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HEAD_WIRES, HOLDI
 import { reason, type Reason } from '../code';
 import type { Dressing } from '../dressings';
 import type { Material } from '../materials';
-import type { CardStep } from './card-shape';
+import type { CardStep } from '../card/card-shape';
 import { flatThickness, threadDiameter } from './amounts';
 
 type Thread = Dressing['threads'][number];

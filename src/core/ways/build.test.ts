@@ -1,6 +1,6 @@
 import { DRESSINGS, MATERIALS, STAGES, STYLES, tailsOf, WAYS, WORKS } from '@/catalogue';
 import type { StageId, StyleId } from '@/catalogue/ids';
-import { dressingFaults } from '../bench';
+import { dressingFaults } from '../faults';
 import type { Dressing } from '../dressings';
 import { addByWay, bareByWay, setPart, withFields, reworked, type NewPart, type WayPart } from '.';
 

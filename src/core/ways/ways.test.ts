@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { DRESSINGS, MATERIALS, STAGES, STYLES, tailsOf, WAY_DRESSINGS, WAYS, WORKS } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import { scoreHook, styleUse } from '../answer';
-import { dressingFaults } from '../bench';
+import { dressingFaults } from '../faults';
 import { hookFromRow, referenceEye, referenceGape, referenceShank, referenceWire, type HookRow } from '../hooks';
 import { buildCard, type Card } from '../tying';
 import { addByWay, bareByWay, printPart, readPart, readWays, recordOf, reworked, SLOTS, workOut, writeWays, type WayPart } from '.';

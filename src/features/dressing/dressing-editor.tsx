@@ -5,7 +5,7 @@ import { STYLES, tailsOf } from '@/catalogue';
 import type { LevelId, RideId, StyleId, WaterId } from '@/catalogue/ids';
 import { answer, lookAgain, naturalOf, NO_CHOICES, type Catalogue } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
-import { dressingFaults } from '@/core/bench';
+import { dressingFaults } from '@/core/faults';
 import type { Card } from '@/core/tying';
 import { putBack, takeOut, type TakenOut } from '@/core/ways';
 import { deleteDressing, putDressing } from '@/records';

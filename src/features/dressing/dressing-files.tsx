@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { KNOWN } from '@/catalogue';
 import { readDressings, writeDressings, type DressingsRead } from '@/core/exchange';
-import { dressingFaults } from '@/core/bench';
+import { dressingFaults } from '@/core/faults';
 import { takeDressings } from '@/records';
 import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';

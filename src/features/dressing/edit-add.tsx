@@ -2,7 +2,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { PartId } from '@/catalogue/ids';
 import { DRESSINGS, tailsOf } from '@/catalogue';
-import { dressingFaults } from '@/core/bench';
+import { dressingFaults } from '@/core/faults';
 import { addPart, newPartId, type Dressing, type DressingFault, type Station } from '@/core/dressings';
 import { addByWay, materialsOf, waysOf } from '@/core/ways';
 import { selectCatalogue, useApp } from '@/state';

@@ -1,6 +1,6 @@
 import { checkDressing, type Dressing, type DressingFault, type LaysOut } from '../dressings';
-import { WARNS } from './bench-shape';
-import { benchFaults, cardOnHook, type BenchCatalogue } from './run';
+import { WARNS } from '../bench/bench-shape';
+import { benchFaults, cardOnHook, type BenchCatalogue } from './bench-faults';
 
 /** Marks a fault that the bench found: speech words it by its rule. */
 export const BENCH_CODE = 'bench-';

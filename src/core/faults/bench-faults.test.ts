@@ -1,6 +1,7 @@
 import { DRESSINGS, MATERIALS, STAGES, STYLES, tailsOf, WAYS } from '@/catalogue';
 import { referenceRangeOf, switchedWays, type Dressing } from '../dressings';
-import { benchFaults, cardOnHook, tieCard } from '.';
+import { tieCard } from '../bench';
+import { benchFaults, cardOnHook } from '.';
 
 const CATALOGUE = { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS, tailsOf };
 const of = (id: string) => DRESSINGS.find((dressing) => dressing.id === id)!;

@@ -1,12 +1,38 @@
 import type {
-  BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, Readiness, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
+  AmountUnit, BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, Readiness, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
 } from '@/catalogue/ids';
 import type { Param, Reason } from '../code';
 import type { DressingStep } from '../dressings';
 import type { Colour, Shade } from '../colour';
 import type { HookAnswer } from '../hook-score';
 import type { Look } from '../materials';
-import type { PartAmount } from './part-amount';
+
+/** A strip, strand or thread wound over a stretch of the hook. Millimetres. */
+export interface Wound {
+  turns: number;
+  pitchMm: number;
+  /** Length that lies on the fly, without what is held. */
+  lengthMm: number;
+}
+
+/** What one part takes of its material. */
+export interface PartAmount {
+  unit: AmountUnit;
+  /** What is on the fly, in `unit`; null where it is by eye. */
+  need: number | null;
+  /** What to take, spares and loss included. */
+  take: number | null;
+  wound: Wound | null;
+  /** Pieces needed where a piece is short, and the largest hook (size number, read by its shank) that one covers. */
+  pieces: number | null;
+  onePieceTo: number | null;
+  loop: { heightMm: number; threadMm: number } | null;
+  noodleMm: number | null;
+  dubbingMg: number | null;
+  pinches: number | null;
+  /** Stem to strip for counted fibres of a feather. */
+  stemMm: number | null;
+}
 
 /** A colour with the words it is called by, as a code. */
 export interface NamedColour extends Colour {

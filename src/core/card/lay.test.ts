@@ -1,5 +1,5 @@
 import { countsTurns, layOnHook } from './lay';
-import { figuresOf, type FiguresInput } from './figures';
+import { figuresOf, type FiguresInput } from '../tying/figures';
 
 const HERL = { lay_mm: 0.8 };
 

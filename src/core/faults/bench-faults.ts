@@ -2,10 +2,10 @@ import { scoreHook, styleUse, type Schools } from '../hook-score';
 import { AS_A_RULE, referenceRangeOf, switchedWays, type CheckCatalogue, type Dressing, type RangeHook, type Switched } from '../dressings';
 import { buildCard, type Card } from '../tying';
 import type { Way } from '../ways';
-import type { Refusal } from './bench-shape';
-import { laws } from './laws';
-import { contradictions } from './sentences';
-import { tieCard } from './tie-card';
+import type { Refusal } from '../bench/bench-shape';
+import { laws } from '../bench/laws';
+import { contradictions } from '../bench/sentences';
+import { tieCard } from '../bench/tie-card';
 
 export interface BenchCatalogue extends CheckCatalogue {
   ways: readonly Way[];
