@@ -11,12 +11,17 @@ export interface Drafted {
   finish(): { entities: Entities; patches: Patch[]; inverse: Patch[] };
 }
 
+function holdsDraft(value: unknown): boolean {
+  if (isDraft(value)) return true;
+  return value !== null && typeof value === 'object' && !Object.isFrozen(value) && Object.values(value).some(holdsDraft);
+}
+
 /** A value without drafts in it: what is put into another record must outlive the draft it was read from. */
 function plain<T>(value: T): T {
   if (isDraft(value)) return current(value as object) as T;
-  if (value === null || typeof value !== 'object' || Object.isFrozen(value)) return value;
+  if (!holdsDraft(value)) return value;
   if (Array.isArray(value)) return value.map(plain) as T;
-  return Object.fromEntries(Object.entries(value).map(([key, item]) => [key, plain(item)])) as T;
+  return Object.fromEntries(Object.entries(value as object).map(([key, item]) => [key, plain(item)])) as T;
 }
 
 /** A record of one table in a change: the draft of one that is there, what is put in its place, or null for one that goes. */
