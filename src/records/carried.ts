@@ -1,9 +1,9 @@
 import type { Coded } from '@/core/code';
-import type { Around } from './command';
+import { enter, type Around } from './command';
 import { BACK, GONE, type Clocks } from './clocks';
 import { KINDS, type Entities, type Kind } from './kinds';
-import { folded, isOwner, LEDGERS, type EventOp, type Tally } from './ledger';
-import { lives, mendedBy, mergeCopies, TALLY, type Copy } from './merge';
+import { isOwner, LEDGERS, type EventOp, type Tally } from './ledger';
+import { lives, mendedBy, mergeCopies, withoutTally, type Copy } from './merge';
 import { migrate } from './migrate';
 
 /** One record of a file: schema version of its kind, when its parts were edited (absent in files of before), and its data. */
@@ -25,16 +25,24 @@ export interface EventItem {
   data: EventOp['event'];
 }
 
+/** The items of a file of records of one kind (`aubade`), as they stand in it; what is none of it, or newer than `version`, is refused. */
+export function itemsOf(text: string, aubade: string, version: number): { ok: true; items: readonly unknown[] } | { ok: false; fault: Coded } {
+  const other = { ok: false, fault: { code: `${aubade}-other`, params: {} } } as const;
+  let file: { aubade?: unknown; version?: unknown; items?: unknown } | null;
+  try {
+    file = JSON.parse(text) as typeof file;
+  } catch {
+    return other;
+  }
+  if (file?.aubade !== aubade || !Array.isArray(file.items)) return other;
+  if (typeof file.version !== 'number' || file.version > version) return { ok: false, fault: { code: 'file-newer', params: { version: Number(file.version) } } };
+  return { ok: true, items: file.items };
+}
+
 /** Records of a file, brought to the present schema; without clocks their file does not say when they were edited. */
 export interface Carried {
   records: { kind: Kind; id: string; data: object; clocks: Clocks | null }[];
   events: EventOp[];
-}
-
-/** A record without what its ledger comes to, which follows from the events. */
-function withoutTally(record: object): object {
-  const { [TALLY]: _, ...rest } = record as Record<string, unknown>;
-  return rest;
 }
 
 /** A record as an item of a file, no demo's any more. */
@@ -63,7 +71,7 @@ function merged(draft: Entities, { kind, id, data, clocks }: Carried['records'][
   // What a file does not say the time of, it says now.
   const there: Copy = { data, clocks: clocks ?? { '': at } };
   const known = clocksOf(kind, id);
-  if (here) return mergeCopies(kind, { data: JSON.parse(JSON.stringify(withoutTally(here))) as object, clocks: known ?? {} }, there);
+  if (here) return mergeCopies(kind, { data: withoutTally(here), clocks: known ?? {} }, there);
   return known && GONE in known ? { data, clocks: { ...there.clocks, [GONE]: known[GONE]!, [BACK]: Math.max(at, known[GONE]! + 1) } } : there;
 }
 
@@ -81,10 +89,5 @@ export function takeCarried(draft: Entities, { records, events }: Carried, aroun
     else for (const field of Object.keys(whole) as (keyof typeof whole)[]) if (JSON.stringify(before[field as 'tally']) !== JSON.stringify(whole[field])) (before as Record<string, unknown>)[field] = whole[field];
     around.clocked(kind, id, copy.clocks);
   }
-  for (const op of events) {
-    const owner = (draft[op.kind] as Record<string, { tally: Tally }>)[op.owner];
-    if (!owner) continue;
-    owner.tally = folded(owner.tally, op);
-    around.enter(op);
-  }
+  for (const op of events) if (draft[op.kind][op.owner]) enter(draft, op, around);
 }

@@ -8,9 +8,9 @@ export const BORN = '';
 export const BACK = '~';
 export const GONE = '!';
 
-/** The time of the latest edit of anything in a record, its deletion not counted. */
+/** The time of the latest edit of anything in a record, its deletion too. */
 export function latestOf(clocks: Clocks): number {
-  return Object.entries(clocks).reduce((latest, [path, at]) => (path === GONE ? latest : Math.max(latest, at)), 0);
+  return Math.max(0, ...Object.values(clocks));
 }
 
 /** Whether a record is there: something of it was edited, or it was brought back, after it was deleted last. */

@@ -1,7 +1,7 @@
 import type { Coded } from '@/core/code';
 import { command } from './command';
 import type { Clocks } from './clocks';
-import { readItem, recordItem, takeCarried, type Carried, type EventItem, type RecordItem } from './carried';
+import { itemsOf, readItem, recordItem, takeCarried, type Carried, type EventItem, type RecordItem } from './carried';
 import type { Entities, Kind } from './kinds';
 import { isOwner, LEDGERS, type EventOp } from './ledger';
 
@@ -36,14 +36,8 @@ function eventOf({ of, owner, id, on, data }: Partial<EventItem>): EventOp | nul
 
 /** Reads records from a file. A newer file, and one with a record that is newer or broken, is refused untouched. */
 export function readRecords(text: string): RecordsRead {
-  let file: { aubade?: unknown; version?: unknown; items?: unknown };
-  try {
-    file = JSON.parse(text) as typeof file;
-  } catch {
-    return refused('records-other');
-  }
-  if (file?.aubade !== 'records' || !Array.isArray(file.items)) return refused('records-other');
-  if (typeof file.version !== 'number' || file.version > VERSION) return refused('file-newer', { version: Number(file.version) });
+  const file = itemsOf(text, 'records', VERSION);
+  if (!file.ok) return file;
   const carried: Carried = { records: [], events: [] };
   for (const item of file.items as (Partial<RecordItem> | Partial<EventItem>)[]) {
     if (item?.kind === 'event') {

@@ -1,8 +1,8 @@
 export { command, enter, Gone, type Around, type Command } from './command';
 export { KINDS, noEntities, type Entities, type Kind, type RecordTypes } from './kinds';
-export { ENTERED, migrate, VERSIONS, type Migrated } from './migrate';
+export { entriesOf, migrate, VERSIONS, type Migrated } from './migrate';
 export { folded, foldAll, isOwner, LEDGERS, type EventOp, type EventTypes, type OwnerKind, type Tally } from './ledger';
-export { lives, mendedBy, mergeCopies, stamped, TALLY, type Copy } from './merge';
+export { lives, mendedBy, mergeCopies, stamped, TALLY, withoutTally, type Copy } from './merge';
 export { GONE, type Clocks } from './clocks';
 export { ownKeys, readRecords, recordsFile, takeRecords, type RecordsRead } from './file';
 export type { Carried } from './carried';

@@ -3,6 +3,7 @@ import { KNOWN } from '@/catalogue';
 import type { MoveId } from '@/catalogue/ids';
 import { NO_FLIES, withMove, type Move, type PlaceTally } from '@/core/box';
 import { length } from './fields';
+import type { Version } from './migrate';
 import type { PacketMove } from './packet/schema';
 import { tapingSchema, type TapingRecord } from './model/schema';
 
@@ -87,7 +88,16 @@ export function foldAll(kind: OwnerKind, events: Readonly<Record<string, EventTy
   return ordered.reduce((tally, [id, event]) => folded(tally, { kind, owner: '', id, on: true, event } as EventOp), from ?? (LEDGERS[kind].none as Tally));
 }
 
-/** A ledger that lay inside a record of before, as entries of today. */
-export function eventsOf(kind: OwnerKind, owner: string, events: Readonly<Record<string, object>>): EventOp[] {
-  return Object.entries(events).map(([id, event]) => ({ kind, owner, id, on: true, event }) as EventOp);
+/** The step of a kind whose ledger lay inside its records, in one field by id: the record goes on without it, and what was in it is entered. */
+export function ledgerApart({ from, name, kind, schema, field }: { from: number; name: string; kind: OwnerKind; schema: Schema<object>; field: string }): Version {
+  const read = (data: unknown) => schema.validateSync(data) as Record<string, unknown>;
+  return {
+    from,
+    name,
+    up(data) {
+      const { [field]: _, ...rest } = read(data);
+      return rest;
+    },
+    events: (data, id) => Object.entries(read(data)[field] as Record<string, object>).map(([entry, event]) => ({ kind, owner: id, id: entry, on: true, event }) as EventOp),
+  };
 }

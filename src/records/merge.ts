@@ -13,6 +13,13 @@ export interface Copy {
 /** Field of a record that sums its events: worked out, never merged. */
 export const TALLY = 'tally';
 
+/** A record without what its ledger comes to, which follows from the events. */
+export function withoutTally(record: object): object {
+  if (!(TALLY in record)) return record;
+  const { [TALLY]: _, ...rest } = record as Record<string, unknown>;
+  return rest;
+}
+
 const NONE: Atoms = new Map();
 /** What stands for a part that is not there; a value that is there wins over it at the same time. */
 const ABSENT = undefined;

@@ -30,13 +30,12 @@ export type Migrated = { ok: true; data: unknown; events: readonly EventOp[] } |
 
 const NO_EVENTS: readonly EventOp[] = [];
 
-/** Kinds that were records once and are entries of a ledger now: what one comes to; throws when it is none. */
-export const ENTERED: Readonly<Record<string, (data: unknown, id: string) => EventOp[]>> = {
-  guess(data, id) {
-    const { guessMm, trueMm, taken } = guessV1.validateSync(data);
-    return [{ kind: 'eye', owner: EYE_ID, id, on: true, event: { guessMm, trueMm, at: taken } }];
-  },
-};
+/** What a stored record of a kind that is none any more comes to, entries of a ledger; null for any other, and for one that cannot be read. */
+export function entriesOf(kind: string, data: unknown, id: string): EventOp[] | null {
+  if (kind !== 'guess' || !guessV1.isValidSync(data)) return null;
+  const { guessMm, trueMm, taken } = data;
+  return [{ kind: 'eye', owner: EYE_ID, id, on: true, event: { guessMm, trueMm, at: taken } }];
+}
 
 /** Brings a stored record to the present schema and validates it. A newer or broken one is refused, not guessed at; its id is asked for what its ledger held. */
 export function migrate(kind: string, version: number, data: unknown, id = ''): Migrated {

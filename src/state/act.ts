@@ -1,6 +1,7 @@
 import type { Patch } from 'immer';
 import { folded, Gone, isOwner, KINDS, readingOf, TALLY, type Around, type Clocks, type Command, type Entities, type EventOp, type Kind, type Reading, type Tally } from '@/records';
 import { draftOf } from './draft';
+import { keyOf } from './storage/envelope';
 import { changed } from './storage/slice';
 import { refused } from './session';
 import { localStamp, type Ports } from './ports';
@@ -50,7 +51,7 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     const { entities } = state.records;
     const events: EventOp[] = [];
     const clocks: Record<string, Clocks> = {};
-    const around: Around = { now: nowOf(state, ports), at: ports.now(), newId: ports.newId, enter: (op) => void events.push(op), clocksOf: (kind, id) => edited.get(`${kind}/${id}`), clocked: (kind, id, when) => void (clocks[`${kind}/${id}`] = when) };
+    const around: Around = { now: nowOf(state, ports), at: ports.now(), newId: ports.newId, enter: (op) => void events.push(op), clocksOf: (kind, id) => edited.get(keyOf(kind, id)), clocked: (kind, id, when) => void (clocks[keyOf(kind, id)] = when) };
     let given: R | null = null;
     const { draft, finish } = draftOf(entities);
     try {
@@ -83,7 +84,7 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
 /** What a command would add and change if it were run: the same command, on a draft that is let go. Its ids are nobody's: none is taken from the tier's own. */
 export function foresee<I, R>(entities: Entities, clocks: ReadonlyMap<string, Clocks>, { now, at }: Pick<Around, 'now' | 'at'>, command: Command<I, R>, input: I): Reading {
   let next = 0;
-  const around: Around = { now, at, newId: (kind) => `${kind}_foreseen-${++next}`, enter: () => undefined, clocksOf: (kind, id) => clocks.get(`${kind}/${id}`), clocked: () => undefined };
+  const around: Around = { now, at, newId: (kind) => `${kind}_foreseen-${++next}`, enter: () => undefined, clocksOf: (kind, id) => clocks.get(keyOf(kind, id)), clocked: () => undefined };
   const { draft, finish } = draftOf(entities);
   command.run(draft, input, around);
   return readingOf(entities, finish().entities);

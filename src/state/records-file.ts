@@ -1,7 +1,7 @@
 import { isOwner, ownKeys, recordsFile, takeRecords, type Carried } from '@/records';
 import { act } from './act';
 import { readOps, unentered } from './storage/events';
-import { splitKey } from './storage/envelope';
+import { keyOf, splitKey } from './storage/envelope';
 import type { Store } from './store';
 
 /** Records as one file, with the entries of their ledgers that are stored or wait to be: those named, or all of the tier's own. */
@@ -16,8 +16,8 @@ export async function writeRecords({ getState, ports, clocks, keeper }: Store, k
 
 /** What of a read file is not here yet: entries of ledgers that are in them already, and those taken out of them again, are left out. */
 export async function newIn({ ports, keeper }: Store, { records, events }: Carried): Promise<Carried> {
-  const waiting = new Set((keeper.current?.unwritten() ?? []).map(({ kind, owner, id }) => `${kind}/${owner}/${id}`));
-  return { records, events: await unentered(ports.storage, events.filter(({ kind, owner, id }) => !waiting.has(`${kind}/${owner}/${id}`))) };
+  const waiting = new Set((keeper.current?.unwritten() ?? []).map(({ kind, owner, id }) => keyOf(kind, keyOf(owner, id))));
+  return { records, events: await unentered(ports.storage, events.filter(({ kind, owner, id }) => !waiting.has(keyOf(kind, keyOf(owner, id))))) };
 }
 
 /** Takes a read file in as one change that undo takes back. */

@@ -1,6 +1,7 @@
 import { configureStore, type Middleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { cleanEntities, demoStart, stamped, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
 import { inMemory, type Ports } from './ports';
+import { keyOf } from './storage/envelope';
 import { readHistory } from './storage/history';
 import { keepStored, type Keeper } from './storage/keeper';
 import { load, type Loaded } from './storage/load';
@@ -32,7 +33,7 @@ export function createStore(ports: Ports) {
     if (edit) {
       const { entities } = (getState() as { records: RecordsState }).records;
       for (const { kind, id } of edit.touched) {
-        const key = `${kind}/${id}`;
+        const key = keyOf(kind, id);
         clocks.set(key, edit.clocks[key] ?? stamped(kind, records.entities[kind][id], entities[kind][id], clocks.get(key), ports.now()));
       }
       for (const watch of watching) watch(edit);

@@ -15,10 +15,9 @@ export interface InBox {
 
 /** Flies of one box by compartment; `left` counts this box only. */
 export function fliesIn(boxId: string, flies: Readonly<Record<string, FlyRecord>>): InBox[] {
-  const one = new Set([boxId]);
   return Object.entries(flies).flatMap(([id, fly]): InBox[] => {
     const places = fly.tally.places.filter((place) => place.boxId === boxId);
-    return places.length === 0 ? [] : [{ id, fly, left: leftIn(fly.tally.places, one), slot: heldBy(places)[0]?.slot ?? null }];
+    return places.length === 0 ? [] : [{ id, fly, left: leftIn(places), slot: heldBy(places)[0]?.slot ?? null }];
   }).sort((a, b) => (a.slot ?? '~').localeCompare(b.slot ?? '~', undefined, { numeric: true }) || a.id.localeCompare(b.id));
 }
 

@@ -1,1 +1,2 @@
 export { ReadingReport, useForesee } from './reading-report';
+export { TakeFile } from './take-file';

@@ -32,7 +32,7 @@ export function ReadingReport({ reading, held }: { reading: Reading; held: numbe
   const line = (record: ReadRecord) => {
     const { kind, fields } = record;
     const what = called(record) || words(`reading.kind.${kind}`);
-    return fields.length === 0 ? what : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`, { defaultValue: field })).join(', ') });
+    return fields.length === 0 ? what : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`)).join(', ') });
   };
   const list = (label: string, records: readonly ReadRecord[]) => (records.length === 0 ? null : (
     <View className="gap-1">

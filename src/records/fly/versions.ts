@@ -1,18 +1,10 @@
 import type { Version } from '../migrate';
-import { eventsOf } from '../ledger';
+import { ledgerApart } from '../ledger';
 import { flyV1 } from './v1';
 import { flyV2 } from './v2';
 
 /** How a stored fly of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
   { from: 1, name: 'flies-with-a-ledger', up: (data) => ({ ...flyV1.validateSync(data), name: '', stage: null, lengthMm: null, shade: null, ride: null, moves: {} }) },
-  {
-    from: 2,
-    name: 'moves-apart',
-    up(data) {
-      const { moves: _, ...rest } = flyV2.validateSync(data);
-      return rest;
-    },
-    events: (data, id) => eventsOf('fly', id, flyV2.validateSync(data).moves),
-  },
+  ledgerApart({ from: 2, name: 'moves-apart', kind: 'fly', schema: flyV2, field: 'moves' }),
 ];

@@ -1,6 +1,6 @@
 import type { Coded } from '@/core/code';
 import { command } from '../command';
-import { readItem, recordItem, takeCarried, type RecordItem } from '../carried';
+import { itemsOf, readItem, recordItem, takeCarried, type RecordItem } from '../carried';
 import type { Clocks } from '../clocks';
 import type { Entities } from '../kinds';
 import type { PhotoRecord } from '../photo/schema';
@@ -47,14 +47,8 @@ const refused = (code: string, params: Coded['params'] = {}): BundleRead => ({ o
 
 /** Reads a match from a file. A newer file or record is refused untouched; one whose parts do not belong together too. */
 export function readBundle(text: string): BundleRead {
-  let file: { aubade?: unknown; version?: unknown; items?: unknown };
-  try {
-    file = JSON.parse(text) as typeof file;
-  } catch {
-    return refused('bundle-other');
-  }
-  if (file?.aubade !== 'bundle' || !Array.isArray(file.items)) return refused('bundle-other');
-  if (typeof file.version !== 'number' || file.version > VERSION) return refused('file-newer', { version: Number(file.version) });
+  const file = itemsOf(text, 'bundle', VERSION);
+  if (!file.ok) return file;
   const bundle: Bundle = { match: {}, sample: {}, photo: {}, clocks: {}, pictures: {} };
   for (const item of file.items as Partial<Item>[]) {
     if (typeof item?.id !== 'string') return refused('bundle-broken', { what: '?' });

@@ -1,5 +1,5 @@
 import type { Version } from '../migrate';
-import { eventsOf } from '../ledger';
+import { ledgerApart } from '../ledger';
 import { modelV1 } from './v1';
 import { modelV2 } from './v2';
 
@@ -13,13 +13,5 @@ export const versions: readonly Version[] = [
       return { ...rest, retired: false, tapings: {}, sizes: Object.fromEntries(sizes.map(({ size, ...dimensions }) => [size, { ...dimensions, retired: false }])) };
     },
   },
-  {
-    from: 2,
-    name: 'tapings-apart',
-    up(data) {
-      const { tapings: _, ...rest } = modelV2.validateSync(data);
-      return rest;
-    },
-    events: (data, id) => eventsOf('model', id, modelV2.validateSync(data).tapings),
-  },
+  ledgerApart({ from: 2, name: 'tapings-apart', kind: 'model', schema: modelV2, field: 'tapings' }),
 ];

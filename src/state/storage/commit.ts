@@ -1,4 +1,4 @@
-import { ENTERED, KINDS, lives, mendedBy, mergeCopies, migrate, TALLY, type Clocks, type Copy, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
+import { entriesOf, KINDS, lives, mendedBy, mergeCopies, migrate, withoutTally, type Clocks, type Copy, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
 import type { KeyStore, Locks } from '../ports';
 import { clocksOf, keyOf, readEnvelope, splitKey, SUM, type Envelope } from './envelope';
 import { entering, ownerOf, readSum, sumsAlone, type Summed } from './events';
@@ -43,18 +43,11 @@ export class NewerStored extends Error {
   }
 }
 
-/** A record without what is stored apart from it. */
-export function bare(data: object | null): object | null {
-  if (data === null || !(TALLY in data)) return data;
-  const { [TALLY]: _, ...rest } = data as Record<string, unknown>;
-  return rest;
-}
-
 /** A stored record brought to the present schema with what its ledger held inside it before; null where there is none that can be read. */
 function copyOf(key: string, envelope: Envelope, before?: number): { copy: Copy; events: readonly EventOp[] } {
   const { kind, id } = splitKey(key);
   const read = envelope.data === null ? null : migrate(kind, envelope.v, envelope.data, id);
-  return { copy: { data: read?.ok ? bare(read.data as object) : null, clocks: clocksOf(envelope, before) }, events: read?.ok ? read.events : [] };
+  return { copy: { data: read?.ok ? withoutTally(read.data as object) : null, clocks: clocksOf(envelope, before) }, events: read?.ok ? read.events : [] };
 }
 
 /**
@@ -74,7 +67,7 @@ export async function commit(storage: KeyStore, locks: Locks, { records, events,
       if (envelope && envelope.v > KINDS[kind].version) throw new NewerStored(key);
       const stored = envelope ? copyOf(key, envelope, since) : null;
       if (stored) before.push(...stored.events);
-      const mine: Copy = { data: bare(data), clocks };
+      const mine: Copy = { data: data && withoutTally(data), clocks };
       const merged = stored ? mergeCopies(kind, mine, stored.copy) : mine;
       const here = lives(merged) ? mendedBy(kind, merged.data!) : null;
       const rev = (envelope?.rev ?? 0) + 1;
@@ -99,19 +92,10 @@ export async function readStored(storage: KeyStore, keys: readonly string[]): Pr
     const envelope = texts[key] ? readEnvelope(texts[key]) : null;
     const { kind, id } = splitKey(key);
     if (!envelope || owner) continue;
-    const old = ENTERED[kind];
-    if (old && envelope.data) found.events.push(...safely(() => old(envelope.data, id)));
+    found.events.push(...(entriesOf(kind, envelope.data, id) ?? []));
     const { copy, events } = copyOf(key, envelope);
     found.events.push(...events);
     if (envelope.gone || copy.data) found.records.push({ kind: kind as Kind, id, rev: envelope.rev, base: envelope.rev, data: envelope.gone ? null : copy.data, clocks: copy.clocks, unclocked: !envelope.clocks });
   }
   return found;
-}
-
-function safely(ops: () => EventOp[]): EventOp[] {
-  try {
-    return ops();
-  } catch {
-    return [];
-  }
 }

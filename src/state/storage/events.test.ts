@@ -119,6 +119,18 @@ describe('events lie apart from their owner', () => {
     await keeper.flush();
     expect((await load(storage, locks, 5)).entities.model[MODEL]!.tally).toEqual({});
   });
+  test('a fly that a change puts in anew as a whole keeps what others counted meanwhile, when that change is taken back', async () => {
+    const { store, move, left, keeper } = await withFly();
+    store.dispatch(change('name', (draft) => void (draft.fly.f = { ...draft.fly.f!, name: 'renamed' })));
+    await keeper.flush();
+    await commit(store.ports.storage, locks, { records: [], sums: [], events: [{ kind: 'fly', owner: 'f', id: 'other', on: true, event: { at: WHEN, boxId: 'b', slot: 'a1', count: 10, why: 'tied' } }] }, 9);
+    move(1);
+    await keeper.flush();
+    expect(left()[0]!.left).toBe(16);
+    store.dispatch(undone());
+    store.dispatch(undone());
+    expect(left()[0]!.left).toBe(15);
+  });
 });
 
 describe('sums', () => {

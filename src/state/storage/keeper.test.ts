@@ -194,6 +194,45 @@ test('a tab of before this version tells patches: the records they are of are re
   tab.keeper.close();
 });
 
+describe('a tab of before that keeps no clocks', () => {
+  async function beside() {
+    const storage = memoryStore();
+    const channel = tabs();
+    const old = channel();
+    old.listen(() => undefined);
+    const tab = await open({ storage, channel: channel() });
+    tab.make();
+    tab.type('weir');
+    await tab.keeper.flush();
+    /** What that tab stores: the record as it stands, changed, at a time. */
+    const writes = (at: number, change: object) => {
+      const { clocks: _, ...envelope } = readEnvelope(storage.texts['sample/s1']!)!;
+      storage.texts['sample/s1'] = JSON.stringify({ ...envelope, rev: envelope.rev + 1, at, data: { ...(envelope.data as object), ...change } });
+    };
+    const tells = async () => {
+      old.post([{ op: 'replace', path: ['sample', 's1', 'place'], value: '' }]);
+      await new Promise((done) => setTimeout(done, 5));
+    };
+    return { ...tab, writes, tells };
+  }
+  test('may empty a field, and it is empty here', async () => {
+    const tab = await beside();
+    tab.writes(tab.ports.now() + 9, { place: '' });
+    await tab.tells();
+    expect(tab.entities().sample.s1!.place).toBe('');
+    tab.keeper.close();
+  });
+  test('does not write over what was typed here and it could not know of, though it stored later', async () => {
+    const tab = await beside();
+    tab.type('ford');
+    tab.writes(tab.ports.now() + 1000, { water: 'fast' });
+    await tab.keeper.flush();
+    expect(tab.entities().sample.s1).toMatchObject({ place: 'ford', water: 'fast' });
+    expect(placeStored(tab.storage)).toBe('ford');
+    tab.keeper.close();
+  });
+});
+
 /** Random numbers that are the same every time: a linear congruential generator. */
 function numbers(seed: number): (below: number) => number {
   let state = seed;

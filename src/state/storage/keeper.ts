@@ -1,8 +1,8 @@
 import equal from 'fast-deep-equal';
-import { folded, LEDGERS, lives, mendedBy, mergeCopies, TALLY, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
+import { folded, LEDGERS, lives, mendedBy, mergeCopies, TALLY, withoutTally, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
 import type { Store } from '../store';
 import { notWritten, saving, type Unwritten } from '../session';
-import { bare, commit, NewerStored, readStored, type Mine, type Written } from './commit';
+import { commit, NewerStored, readStored, type Mine, type Written } from './commit';
 import { keyOf, splitKey, SUM } from './envelope';
 import { ownerOf, sumKey, type Summed } from './events';
 import { historyKeeper } from './history';
@@ -89,7 +89,7 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
       const own = recordOf(kind, id);
       // What a version without clocks wrote stands as it is, but for what is not written here yet.
       const alone = unclocked && !open.records.has(key);
-      const merged = alone ? { data, clocks: edited } : mergeCopies(kind, { data: bare(own), clocks: clocks.get(key) ?? {} }, { data, clocks: edited });
+      const merged = alone ? { data, clocks: edited } : mergeCopies(kind, { data: own && withoutTally(own), clocks: clocks.get(key) ?? {} }, { data, clocks: edited });
       clocks.set(key, merged.clocks);
       const here = lives(merged) ? mendedBy(kind, merged.data!) : null;
       const tally = kind in LEDGERS ? (said.get(key) ?? (own as { tally?: unknown } | null)?.tally ?? LEDGERS[kind as OwnerKind].none) : undefined;

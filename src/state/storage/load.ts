@@ -1,6 +1,6 @@
-import { ENTERED, isOwner, KINDS, LEDGERS, migrate, noEntities, TALLY, type Clocks, type Entities, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
+import { entriesOf, isOwner, KINDS, LEDGERS, migrate, noEntities, TALLY, withoutTally, type Clocks, type Entities, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
 import type { KeyStore, Locks } from '../ports';
-import { bare, LOCK } from './commit';
+import { LOCK } from './commit';
 import { ASIDE, BLOB, clocksOf, EVENTS, isThing, keyOf, readEnvelope, splitKey, SUM, UNDO, type Envelope } from './envelope';
 import { countAgain, entering, ownerOf, readSum, sumKey, type Summed } from './events';
 
@@ -56,20 +56,16 @@ function open(keys: readonly string[], texts: Record<string, string | null>): Fo
     const { kind, id } = splitKey(key);
     if (envelope) found.clocks.set(key, clocksOf(envelope));
     if (envelope?.gone) continue;
-    try {
-      const events = envelope && ENTERED[kind]?.(envelope.data, id);
-      if (events) {
-        found.events.push(...events);
-        found.old.push({ key, envelope: envelope!, data: null });
-        continue;
-      }
-    } catch {
-      // It is set aside below.
+    const entries = envelope && entriesOf(kind, envelope.data, id);
+    if (entries) {
+      found.events.push(...entries);
+      found.old.push({ key, envelope, data: null });
+      continue;
     }
     const result = envelope ? migrate(kind, envelope.v, envelope.data, id) : ({ ok: false, reason: 'schema', detail: 'envelope' } as const);
     if (result.ok) {
       (found.entities[kind as Kind] as Record<string, unknown>)[id] = result.data;
-      if (result.events.length > 0) found.old.push({ key, envelope: envelope!, data: bare(result.data as object) });
+      if (result.events.length > 0) found.old.push({ key, envelope: envelope!, data: withoutTally(result.data as object) });
       found.events.push(...result.events);
     } else if (!texts[`${ASIDE}${key}`]) {
       const item: Aside = { key, reason: result.reason, detail: result.detail, text };
