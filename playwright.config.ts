@@ -17,5 +17,9 @@ export default defineConfig({
     launchOptions: CHROMIUM,
   },
   // Any free port: another program on a fixed one would fail every test, or answer for us.
-  webServer: { command: 'npx tsx server/serve.ts', env: { PORT: '0', HOST: '127.0.0.1' }, wait: { stdout: /Aubade is at http:\/\/127\.0\.0\.1:(?<aubade_port>\d+)/ } },
+  webServer: {
+    command: 'npx tsx server/serve.ts',
+    env: { PORT: '0', HOST: '127.0.0.1' },
+    wait: { stdout: /Aubade is at http:\/\/127\.0\.0\.1:(?<aubade_port>\d+)/ },
+  },
 });

@@ -29,7 +29,9 @@ interface Timed {
 async function timed(rounds: number): Promise<Timed> {
   const file = await (await fetch('/photo.jpg')).blob();
   let longest = 0;
-  new PerformanceObserver((list) => list.getEntries().forEach((entry) => (longest = Math.max(longest, entry.duration)))).observe({ entryTypes: ['longtask'] });
+  new PerformanceObserver((list) =>
+    list.getEntries().forEach((entry) => (longest = Math.max(longest, entry.duration))),
+  ).observe({ entryTypes: ['longtask'] });
   const { prepare, run } = (globalThis as unknown as { client: typeof Client }).client;
   // As on the screen: the worker is made ready when the photograph is shown, and the tier takes a breath.
   prepare('photo');
@@ -41,7 +43,9 @@ async function timed(rounds: number): Promise<Timed> {
     (await createImageBitmap(file)).close();
     decode.push(performance.now() - from);
     from = performance.now();
-    bodyMm = (await run('photo', { file, asked: { view: 'belly', surface: 'dry', printedScale: 1 } })).measure.insects[0]?.bodyMm ?? null;
+    bodyMm =
+      (await run('photo', { file, asked: { view: 'belly', surface: 'dry', printedScale: 1 } })).measure.insects[0]
+        ?.bodyMm ?? null;
     whole.push(performance.now() - from);
   }
   return { decode, whole, longest, bodyMm };
@@ -53,9 +57,20 @@ async function main(): Promise<void> {
   execFileSync(process.execPath, ['--import', 'tsx', join(ROOT, 'tools/build-worker.ts')], { cwd: ROOT });
   const photo = join(mkdtempSync(join(tmpdir(), 'aubade-bench-')), 'photo.jpg');
   await writePhoto(photo, { width: 4000, height: 3000 });
-  const [client] = buildSync({ entryPoints: [join(ROOT, 'src/workers/client.ts')], bundle: true, write: false, format: 'iife', globalName: 'client', tsconfig: join(ROOT, 'tsconfig.json') }).outputFiles;
+  const [client] = buildSync({
+    entryPoints: [join(ROOT, 'src/workers/client.ts')],
+    bundle: true,
+    write: false,
+    format: 'iife',
+    globalName: 'client',
+    tsconfig: join(ROOT, 'tsconfig.json'),
+  }).outputFiles;
   const app = express();
-  app.get('/', (_, response) => void response.type('html').send('<!doctype html><title>bench</title><script src="/client.js"></script>'));
+  app.get(
+    '/',
+    (_, response) =>
+      void response.type('html').send('<!doctype html><title>bench</title><script src="/client.js"></script>'),
+  );
   app.get('/client.js', (_, response) => void response.type('js').send(client!.text));
   app.get('/photo.jpg', (_, response) => void response.type('jpeg').send(readFileSync(photo)));
   app.use(express.static(join(ROOT, 'public')));
@@ -75,7 +90,8 @@ async function main(): Promise<void> {
 12 megapixels from file to numbers (${bodyMm === null ? 'refused' : `${bodyMm.toFixed(2)} mm`}): ${(all / one).toFixed(1)} times the browser's own decoding, ${((all - DECODES * one) / WORK_MS).toFixed(2)} of the ${WORK_MS} ms of work allowed beyond ${DECODES} decodings (wanted at most 1)
 longest task of the main thread: ${longest === 0 ? 'none' : `${(longest / BLOCKED_MS).toFixed(1)} of`} over ${BLOCKED_MS} ms
 `);
-  if (process.env.AUBADE_BENCH_MS) process.stdout.write(`decode ${decode.map(Math.round).join(' ')}, whole ${whole.map(Math.round).join(' ')} ms\n`);
+  if (process.env.AUBADE_BENCH_MS)
+    process.stdout.write(`decode ${decode.map(Math.round).join(' ')}, whole ${whole.map(Math.round).join(' ')} ms\n`);
 }
 
 void main();

@@ -15,7 +15,11 @@ const FOLDER = mkdtempSync(join(tmpdir(), 'aubade-bench-'));
 
 /** 20 000 hooks of 50 made-up makers in 2 000 models. */
 function manyRows(): string {
-  const rows = Array.from({ length: 20_000 }, (_, index) => `Wend ${Math.floor(index / 400)},Model ${Math.floor(index / 10) % 40},${6 + 2 * (index % 10)},${['round', 'wide', 'curved-shank', 'jig'][Math.floor(index / 10) % 4]},${((15 + (index % 1013) * 0.003) * 0.85 ** (index % 10)).toFixed(3)},${(9 * 0.86 ** (index % 10)).toFixed(2)}`);
+  const rows = Array.from(
+    { length: 20_000 },
+    (_, index) =>
+      `Wend ${Math.floor(index / 400)},Model ${Math.floor(index / 10) % 40},${6 + 2 * (index % 10)},${['round', 'wide', 'curved-shank', 'jig'][Math.floor(index / 10) % 4]},${((15 + (index % 1013) * 0.003) * 0.85 ** (index % 10)).toFixed(3)},${(9 * 0.86 ** (index % 10)).toFixed(2)}`,
+  );
   return `maker,model,size,bend,shank_mm,gape_mm\n${rows.join('\n')}\n`;
 }
 
@@ -37,7 +41,9 @@ function stolen(before: readonly number[] | null): number | null {
 }
 
 function ticks(): number[] | null {
-  return existsSync('/proc/stat') ? readFileSync('/proc/stat', 'utf8').split('\n')[0]!.split(/\s+/).slice(1).map(Number) : null;
+  return existsSync('/proc/stat')
+    ? readFileSync('/proc/stat', 'utf8').split('\n')[0]!.split(/\s+/).slice(1).map(Number)
+    : null;
 }
 
 interface TraceEvent {
@@ -54,7 +60,10 @@ interface TraceEvent {
 function tasksIn(trace: Buffer): { clock: number; own: number }[] {
   const { traceEvents } = JSON.parse(trace.toString()) as { traceEvents: TraceEvent[] };
   const threads = traceEvents.filter((event) => event.name === 'thread_name' && event.args.name === 'CrRendererMain');
-  const tasksOf = ({ pid, tid }: TraceEvent) => traceEvents.filter((event) => event.name === 'RunTask' && event.ph === 'X' && event.pid === pid && event.tid === tid);
+  const tasksOf = ({ pid, tid }: TraceEvent) =>
+    traceEvents.filter(
+      (event) => event.name === 'RunTask' && event.ph === 'X' && event.pid === pid && event.tid === tid,
+    );
   const busiest = threads.map(tasksOf).sort((a, b) => b.length - a.length)[0] ?? [];
   return busiest.map((event) => ({ clock: event.dur! / 1000, own: (event.tdur ?? event.dur!) / 1000 }));
 }
@@ -73,23 +82,27 @@ async function watch(page: Page): Promise<void> {
     const hook = document.querySelector('[role=button][aria-label^="Hook:"]');
     let pressed: number | null = null;
     window.addEventListener('keydown', (event) => void (pressed = event.timeStamp), true);
-    if (hook) new MutationObserver(() => {
-      if (pressed === null) return;
-      const from = pressed;
-      pressed = null;
-      requestAnimationFrame(() => setTimeout(() => seen.keys.push(performance.now() - from)));
-    }).observe(hook, { subtree: true, childList: true, characterData: true, attributes: true });
+    if (hook)
+      new MutationObserver(() => {
+        if (pressed === null) return;
+        const from = pressed;
+        pressed = null;
+        requestAnimationFrame(() => setTimeout(() => seen.keys.push(performance.now() - from)));
+      }).observe(hook, { subtree: true, childList: true, characterData: true, attributes: true });
   });
 }
 
-const seenIn = (page: Page) => page.evaluate(() => (globalThis as unknown as { seen: { gap: number; keys: number[] } }).seen);
+const seenIn = (page: Page) =>
+  page.evaluate(() => (globalThis as unknown as { seen: { gap: number; keys: number[] } }).seen);
 
 async function main(): Promise<void> {
   const server = createApp(join(__dirname, '../dist')).listen(0, '127.0.0.1');
   await once(server, 'listening');
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
   const browser = await chromium.launch(CHROMIUM);
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
+  const page = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })
+  ).newPage();
   page.setDefaultTimeout(60_000);
   await page.goto(`${base}/?start=clean`);
   await page.getByText('No match yet.', { exact: false }).waitFor();
@@ -98,7 +111,11 @@ async function main(): Promise<void> {
   // The app's own start is measured elsewhere.
   await page.waitForTimeout(1000);
   await watch(page);
-  await choose(page, 'nonsense.csv', Buffer.from(Array.from({ length: NONSENSE_BYTES }, (_, index) => (index * 7919 + (index >> 8)) % 256)));
+  await choose(
+    page,
+    'nonsense.csv',
+    Buffer.from(Array.from({ length: NONSENSE_BYTES }, (_, index) => (index * 7919 + (index >> 8)) % 256)),
+  );
   const from = Date.now();
   await page.getByText('Not taken:', { exact: false }).waitFor();
   const refusal = Date.now() - from;
@@ -133,7 +150,14 @@ async function main(): Promise<void> {
   await browser.close();
   server.close();
   const all = [...keys].sort((a, b) => a - b);
-  if (process.env.AUBADE_BENCH_MS) process.stdout.write(`keys ${keys.map(Math.round).join(' ')}; tasks by the clock ${tasks.map(({ clock }) => Math.round(clock)).sort((a, b) => b - a).slice(0, 12).join(' ')} ms\n`);
+  if (process.env.AUBADE_BENCH_MS)
+    process.stdout.write(
+      `keys ${keys.map(Math.round).join(' ')}; tasks by the clock ${tasks
+        .map(({ clock }) => Math.round(clock))
+        .sort((a, b) => b - a)
+        .slice(0, 12)
+        .join(' ')} ms\n`,
+    );
   const p95 = all[Math.floor(all.length * 0.95)]!;
   const share = (value: number, allowed: number) => `${(value / allowed).toFixed(2)} of what is allowed`;
   const longest = (of: 'clock' | 'own') => share(Math.max(...tasks.map((task) => task[of])), ALLOWED.task);

@@ -9,6 +9,13 @@ export function manyHooks(hooksCsv: string, count: number): Hook[] {
     const copy = Math.floor(index / shipped.length);
     const factor = 1 + 0.002 * ((copy * 37) % 41) - 0.04;
     const maker = `${hook.maker}-${copy}`;
-    return { ...hook, id: hookId(maker, hook.model, hook.size), maker, makerName: `${hook.makerName} ${copy}`, shank: { ...hook.shank, value: hook.shank.value * factor }, gape: { ...hook.gape, value: hook.gape.value * (2 - factor) } };
+    return {
+      ...hook,
+      id: hookId(maker, hook.model, hook.size),
+      maker,
+      makerName: `${hook.makerName} ${copy}`,
+      shank: { ...hook.shank, value: hook.shank.value * factor },
+      gape: { ...hook.gape, value: hook.gape.value * (2 - factor) },
+    };
   });
 }

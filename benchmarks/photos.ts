@@ -15,12 +15,21 @@ const Z99 = 2.576;
 
 function measured(scenes: readonly Scene[]): Promise<Measured[]> {
   return new Promise((done, failed) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, '../tools/measure-scenes.ts')], { stdio: ['pipe', 'pipe', 'inherit'] });
+    const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, '../tools/measure-scenes.ts')], {
+      stdio: ['pipe', 'pipe', 'inherit'],
+    });
     const out: Buffer[] = [];
     child.stdout.on('data', (part: Buffer) => out.push(part));
     child.on('error', failed);
     child.on('close', () => done(JSON.parse(Buffer.concat(out).toString()) as Measured[]));
-    child.stdin.end(JSON.stringify(scenes.map((scene) => ({ scene, asked: { winged: stageRow(scene.insects[0]!.stage).traits.includes('winged') } }))));
+    child.stdin.end(
+      JSON.stringify(
+        scenes.map((scene) => ({
+          scene,
+          asked: { winged: stageRow(scene.insects[0]!.stage).traits.includes('winged') },
+        })),
+      ),
+    );
   });
 }
 
@@ -39,7 +48,9 @@ function quantile(values: readonly number[], share: number): number {
 
 async function main(): Promise<void> {
   const seeds = Array.from({ length: COUNT }, (_, index) => index + 1);
-  const chunks = Array.from({ length: Math.ceil(COUNT / CHUNK) }, (_, index) => seeds.slice(index * CHUNK, (index + 1) * CHUNK));
+  const chunks = Array.from({ length: Math.ceil(COUNT / CHUNK) }, (_, index) =>
+    seeds.slice(index * CHUNK, (index + 1) * CHUNK),
+  );
   const rows: Row[] = [];
   const refused = new Map<string, number>();
   let next = 0;
@@ -51,7 +62,13 @@ async function main(): Promise<void> {
         const insect = result.insects[0];
         if (!insect) return void refused.set(result.refused!.code, (refused.get(result.refused!.code) ?? 0) + 1);
         const belly = insect.regions['abdomen-belly'];
-        rows.push({ seed: own![index]!, truth: truth.bodyMm, error: insect.bodyMm - truth.bodyMm, sd: insect.sdMm, deltaE: belly ? deltaE(belly.lab, labOfHex(truth.colours.abdomen)) : null });
+        rows.push({
+          seed: own![index]!,
+          truth: truth.bodyMm,
+          error: insect.bodyMm - truth.bodyMm,
+          sd: insect.sdMm,
+          deltaE: belly ? deltaE(belly.lab, labOfHex(truth.colours.abdomen)) : null,
+        });
       });
     }
   };
@@ -60,14 +77,21 @@ async function main(): Promise<void> {
   const ofMedian = rows.map((row) => Math.abs(row.error) / Math.max(0.01 * row.truth, 0.08));
   const of95 = rows.map((row) => Math.abs(row.error) / Math.max(0.03 * row.truth, 0.2));
   const colours = rows.flatMap((row) => row.deltaE ?? []);
-  const wrong = rows.filter((row) => Math.abs(row.error) > Math.max(0.05 * row.truth, 0.35) && Math.abs(row.error) > Z99 * row.sd);
+  const wrong = rows.filter(
+    (row) => Math.abs(row.error) > Math.max(0.05 * row.truth, 0.35) && Math.abs(row.error) > Z99 * row.sd,
+  );
   const count = [...refused.values()].reduce((sum, value) => sum + value, 0);
   const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
   process.stdout.write(`
 photographs (${COUNT})                                   wanted      found
 length error, median, of max(1 %, 0.08 mm)       ≤ 1         ${quantile(ofMedian, 0.5).toFixed(2)}
 length error, 95th, of max(3 %, 0.20 mm)         ≤ 1         ${quantile(of95, 0.95).toFixed(2)}
-length error, median                                         ${percent(quantile(rows.map((row) => Math.abs(row.error) / row.truth), 0.5))}
+length error, median                                         ${percent(
+    quantile(
+      rows.map((row) => Math.abs(row.error) / row.truth),
+      0.5,
+    ),
+  )}
 belly colour, ΔE00 median                        ≤ 2         ${quantile(colours, 0.5).toFixed(2)}
 belly colour, ΔE00 95th                          ≤ 5         ${quantile(colours, 0.95).toFixed(2)}
 stated ± (95 %) holds the truth                  90–99 %     ${percent(rows.filter((row) => Math.abs(row.error) <= Z95 * row.sd).length / rows.length)}

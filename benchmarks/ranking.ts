@@ -21,20 +21,41 @@ function median(task: (round: number) => unknown): number {
 function asked(round: number, hooks: readonly Hook[]): HooksAsked {
   return {
     use: styleUse(STYLES.find((style) => style.id === 'upright-dun')!),
-    targetMm: 6 + (round % 17) * 0.5, bodyWidthMm: 1.1, barbRule: 'any', makers: [], owned: { [hooks[round]!.id]: 3, [hooks[round * 3]!.id]: 5 }, onlyOwned: false, pin: null, leastShankMm: 0, relativeSe: 0.04, relativeHatchSd: 0.07,
+    targetMm: 6 + (round % 17) * 0.5,
+    bodyWidthMm: 1.1,
+    barbRule: 'any',
+    makers: [],
+    owned: { [hooks[round]!.id]: 3, [hooks[round * 3]!.id]: 5 },
+    onlyOwned: false,
+    pin: null,
+    leastShankMm: 0,
+    relativeSe: 0.04,
+    relativeHatchSd: 0.07,
   };
 }
 
 /** Why a hook stands where it does. */
 function reasonsOf(hook: Hook, { use, targetMm, bodyWidthMm }: HooksAsked): readonly Reason[] {
   const { carryMm, beadMm } = carryOn(hook, use, false)!;
-  return suit(use.style, { bend: hook.bend, wire: hook.wire, gapeMm: hook.gape.value, wireMm: hook.wireDiameter.value, carryMm, targetMm, thickMm: Math.max(beadMm, bodyWidthMm) }).reasons;
+  return suit(use.style, {
+    bend: hook.bend,
+    wire: hook.wire,
+    gapeMm: hook.gape.value,
+    wireMm: hook.wireDiameter.value,
+    carryMm,
+    targetMm,
+    thickMm: Math.max(beadMm, bodyWidthMm),
+  }).reasons;
 }
 
 /** One loop over typed columns: what any ranking must at least read. */
-function plainLoop({ shank, gape, wire, bite, eye }: Record<'shank' | 'gape' | 'wire' | 'bite' | 'eye', Float64Array>, targetMm: number): number {
+function plainLoop(
+  { shank, gape, wire, bite, eye }: Record<'shank' | 'gape' | 'wire' | 'bite' | 'eye', Float64Array>,
+  targetMm: number,
+): number {
   let sum = 0;
-  for (let row = 0; row < shank.length; row++) sum += Math.abs(Math.log(shank[row]! / targetMm)) + gape[row]! + wire[row]! + bite[row]! + eye[row]!;
+  for (let row = 0; row < shank.length; row++)
+    sum += Math.abs(Math.log(shank[row]! / targetMm)) + gape[row]! + wire[row]! + bite[row]! + eye[row]!;
   return sum;
 }
 
@@ -44,8 +65,15 @@ export function rankingCost(hooksCsv: string): { count: number; loops: number; a
   const measured = [20_000, 2_000].map((count) => {
     const hooks = manyHooks(hooksCsv, count);
     const columns = columnsOf(hooks);
-    const of = (pick: (hook: Hook) => { value: number }) => Float64Array.from(columns.hooks, (hook) => pick(hook).value);
-    const plain = { shank: of((hook) => hook.shank), gape: of((hook) => hook.gape), wire: of((hook) => hook.wireDiameter), bite: of((hook) => hook.bite), eye: of((hook) => hook.eyeOuter) };
+    const of = (pick: (hook: Hook) => { value: number }) =>
+      Float64Array.from(columns.hooks, (hook) => pick(hook).value);
+    const plain = {
+      shank: of((hook) => hook.shank),
+      gape: of((hook) => hook.gape),
+      wire: of((hook) => hook.wireDiameter),
+      bite: of((hook) => hook.bite),
+      eye: of((hook) => hook.eyeOuter),
+    };
     const rank = (round: number) => {
       const wanted = asked(round, columns.hooks);
       const { order } = rankHooks(columns, wanted, LISTED);
@@ -57,5 +85,9 @@ export function rankingCost(hooksCsv: string): { count: number; loops: number; a
   });
   const baseline = measured[0]!.loop;
   if (!Number.isFinite(sink)) throw new Error('ranking came to no number');
-  return measured.map(({ count, rank }, index) => ({ count, loops: rank / (baseline * (count / 20_000)), allowed: index === 0 ? 5 : 4 }));
+  return measured.map(({ count, rank }, index) => ({
+    count,
+    loops: rank / (baseline * (count / 20_000)),
+    allowed: index === 0 ? 5 : 4,
+  }));
 }

@@ -44,13 +44,30 @@ const PX_PER_MM = 30;
 
 async function read(folder: string, seed: number): Promise<Read> {
   const truth = JSON.parse(readFileSync(join(folder, `${seed}.json`), 'utf8')) as Omit<Read, 'found'>;
-  const { data, info } = await sharp(join(folder, `${seed}.jpg`)).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
-  const result = measurePhoto(photographOf({ width: info.width, height: info.height, rgba: data }), { view: truth.view, surface: 'dry', printedScale: 1 }, FIELD_CARDS);
+  const { data, info } = await sharp(join(folder, `${seed}.jpg`))
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  const result = measurePhoto(
+    photographOf({ width: info.width, height: info.height, rgba: data }),
+    { view: truth.view, surface: 'dry', printedScale: 1 },
+    FIELD_CARDS,
+  );
   const insect = result.insects[0];
   if (!insect) return { ...truth, found: null, refused: result.refused!.code };
   const belly = insect.regions['abdomen-belly'];
   const asked = unsureOf(insect.bodyMm, insect.error).length > 0;
-  return { ...truth, ...(asked ? { shown: shownBy(truth, insect) } : {}), found: { bodyMm: insect.bodyMm, sdMm: insect.sdMm, confidence: insect.confidence, deltaE: belly ? deltaE(belly.lab, labOfHex(truth.hex)) : null, said: [`n ${result.insects.length}`, ...insect.warnings.map((warning) => warning.code)].join(' ') } };
+  return {
+    ...truth,
+    ...(asked ? { shown: shownBy(truth, insect) } : {}),
+    found: {
+      bodyMm: insect.bodyMm,
+      sdMm: insect.sdMm,
+      confidence: insect.confidence,
+      deltaE: belly ? deltaE(belly.lab, labOfHex(truth.hex)) : null,
+      said: [`n ${result.insects.length}`, ...insect.warnings.map((warning) => warning.code)].join(' '),
+    },
+  };
 }
 
 async function main(): Promise<void> {

@@ -4,7 +4,18 @@ import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { createApp } from '../server/app';
-import { demoEntities, flySchema, matchSchema, packetSchema, sampleSchema, specimen, typeMeasure, type Entities, type EventOp, type Kind } from '../src/records';
+import {
+  demoEntities,
+  flySchema,
+  matchSchema,
+  packetSchema,
+  sampleSchema,
+  specimen,
+  typeMeasure,
+  type Entities,
+  type EventOp,
+  type Kind,
+} from '../src/records';
 import { act } from '../src/state/act';
 import { inMemory, type Ports } from '../src/state/ports';
 import { commit } from '../src/state/storage/commit';
@@ -17,12 +28,30 @@ const ROUNDS = 9;
 const median = (times: readonly number[]) => [...times].sort((a, b) => a - b)[times.length >> 1]!;
 
 let made = 0;
-const portsOver = (storage: Ports['storage']): Ports => ({ now: () => Date.now(), newId: (kind) => `${kind}_${++made}`, random: () => 0.5, tab: 'tab_bench', storage, locks: { request: (_name, task) => task() }, channel: { post: () => undefined, listen: () => () => undefined } });
+const portsOver = (storage: Ports['storage']): Ports => ({
+  now: () => Date.now(),
+  newId: (kind) => `${kind}_${++made}`,
+  random: () => 0.5,
+  tab: 'tab_bench',
+  storage,
+  locks: { request: (_name, task) => task() },
+  channel: { post: () => undefined, listen: () => () => undefined },
+});
 
 /** Flies and packets as a tier with three hundred kinds and forty packets has them. */
 function shelf(): Pick<Entities, 'fly' | 'packet' | 'box'> {
-  const fly = Object.fromEntries(Array.from({ length: 300 }, (_, n) => [`f${n}`, flySchema.cast({ name: `fly ${n}`, stage: 'mayfly/dun', lengthMm: 6 + (n % 20) * 0.3 })]));
-  const packet = Object.fromEntries(Array.from({ length: 40 }, (_, n) => [`p${n}`, packetSchema.cast({ hookId: `osmere:lark:${10 + 2 * (n % 6)}`, label: `tin ${n}` })]));
+  const fly = Object.fromEntries(
+    Array.from({ length: 300 }, (_, n) => [
+      `f${n}`,
+      flySchema.cast({ name: `fly ${n}`, stage: 'mayfly/dun', lengthMm: 6 + (n % 20) * 0.3 }),
+    ]),
+  );
+  const packet = Object.fromEntries(
+    Array.from({ length: 40 }, (_, n) => [
+      `p${n}`,
+      packetSchema.cast({ hookId: `osmere:lark:${10 + 2 * (n % 6)}`, label: `tin ${n}` }),
+    ]),
+  );
   return { fly, packet, box: { b: { demo: false, name: 'Auldry', rows: 12, columns: 12, carried: true } } };
 }
 
@@ -30,13 +59,35 @@ function shelf(): Pick<Entities, 'fly' | 'packet' | 'box'> {
 function moves(count: number): EventOp[] {
   return Array.from({ length: count }, (_, n): EventOp => {
     const at = `${2024 + (n % 10)}-0${4 + (n % 5)}-${10 + (n % 18)}T06:30`;
-    return n % 5 === 0 ? { kind: 'packet', owner: `p${n % 40}`, id: `m${n}`, on: true, event: { at, count: n % 3 ? -1 : 6, why: n % 3 ? 'tied' : 'got' } } : { kind: 'fly', owner: `f${n % 300}`, id: `m${n}`, on: true, event: { at, boxId: 'b', slot: 'a1', count: n % 3 ? -1 : 3, why: n % 3 ? 'lost' : 'tied' } };
+    return n % 5 === 0
+      ? {
+          kind: 'packet',
+          owner: `p${n % 40}`,
+          id: `m${n}`,
+          on: true,
+          event: { at, count: n % 3 ? -1 : 6, why: n % 3 ? 'tied' : 'got' },
+        }
+      : {
+          kind: 'fly',
+          owner: `f${n % 300}`,
+          id: `m${n}`,
+          on: true,
+          event: { at, boxId: 'b', slot: 'a1', count: n % 3 ? -1 : 3, why: n % 3 ? 'lost' : 'tied' },
+        };
   });
 }
 
 async function stored(entities: Partial<Entities>, events: readonly EventOp[]) {
   const storage = inMemory();
-  const records = (Object.keys(entities) as Kind[]).flatMap((kind) => Object.entries(entities[kind]!).map(([id, data]) => ({ kind, id, data: data as object, clocks: { '': 1 }, since: 1 })));
+  const records = (Object.keys(entities) as Kind[]).flatMap((kind) =>
+    Object.entries(entities[kind]!).map(([id, data]) => ({
+      kind,
+      id,
+      data: data as object,
+      clocks: { '': 1 },
+      since: 1,
+    })),
+  );
   await commit(storage, { request: (_name, task) => task() }, { records, events, sums: [] }, 1);
   return storage;
 }
@@ -55,14 +106,35 @@ async function opening(storage: Ports['storage']): Promise<number> {
 
 /** One length typed, to the state after it and to what is stored of it. */
 async function changing(count: number): Promise<{ state: number; kept: number }> {
-  const samples = Object.fromEntries(Array.from({ length: count / 2 }, (_, n) => [`s${n}`, sampleSchema.cast({ when: '2033-05-24T04:50', specimens: [specimen('i', 8)] })]));
-  const matches = Object.fromEntries(Array.from({ length: count / 2 }, (_, n) => [`m${n}`, matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: `s${n}`, answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' })]));
+  const samples = Object.fromEntries(
+    Array.from({ length: count / 2 }, (_, n) => [
+      `s${n}`,
+      sampleSchema.cast({ when: '2033-05-24T04:50', specimens: [specimen('i', 8)] }),
+    ]),
+  );
+  const matches = Object.fromEntries(
+    Array.from({ length: count / 2 }, (_, n) => [
+      `m${n}`,
+      matchSchema.cast({
+        opened: '2033-05-24T04:50',
+        sampleId: `s${n}`,
+        answers: [{ id: 'a1', stage: 'mayfly/dun' }],
+        leading: 'a1',
+      }),
+    ]),
+  );
   const store = createStore(portsOver(await stored({ sample: samples, match: matches }, [])));
   const keeper = await openStore(store, { start: 'clean', clock: null });
   const [state, kept]: [number[], number[]] = [[], []];
   for (let round = 0; round < 60; round++) {
     const from = performance.now();
-    store.dispatch(act(typeMeasure, { sampleId: 's7', of: { specimenId: 'i' }, measure: { mm: 6 + (round % 40) / 10, typed: null } }));
+    store.dispatch(
+      act(typeMeasure, {
+        sampleId: 's7',
+        of: { specimenId: 'i' },
+        measure: { mm: 6 + (round % 40) / 10, typed: null },
+      }),
+    );
     state.push(performance.now() - from);
     await keeper.flush();
     kept.push(performance.now() - from);
@@ -74,25 +146,31 @@ async function changing(count: number): Promise<{ state: number; kept: number }>
 /** Puts texts into the page's own store, beside what it has. */
 async function seed(page: Page, texts: Record<string, string>): Promise<void> {
   await page.evaluate(async (entries) => {
-    const asked = <T>(request: IDBRequest<T>) => new Promise<T>((done, fail) => {
-      request.onsuccess = () => done(request.result);
-      request.onerror = () => fail(request.error as Error);
-    });
+    const asked = <T>(request: IDBRequest<T>) =>
+      new Promise<T>((done, fail) => {
+        request.onsuccess = () => done(request.result);
+        request.onerror = () => fail(request.error as Error);
+      });
     const db = await asked(indexedDB.open((await indexedDB.databases())[0]!.name!));
     const name = db.objectStoreNames[0]!;
     const [first] = await asked(db.transaction(name).objectStore(name).getAll(null, 1));
     const change = db.transaction(name, 'readwrite');
     const store = change.objectStore(name);
-    for (const [key, value] of Object.entries(entries)) if (typeof first === 'string') store.put(value, key); else store.put({ ...(first as object), key, value });
+    for (const [key, value] of Object.entries(entries))
+      if (typeof first === 'string') store.put(value, key);
+      else store.put({ ...(first as object), key, value });
     await new Promise((done) => (change.oncomplete = done));
     db.close();
   }, texts);
 }
 
-const texts = async (storage: Ports['storage']) => (await storage.getMany(await storage.getAllKeys())) as Record<string, string>;
+const texts = async (storage: Ports['storage']) =>
+  (await storage.getMany(await storage.getAllKeys())) as Record<string, string>;
 
 async function page(browser: Browser, base: string, entries: Record<string, string>): Promise<Page> {
-  const own = await (await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })).newPage();
+  const own = await (
+    await browser.newContext({ viewport: { width: 390, height: 844 }, serviceWorkers: 'block' })
+  ).newPage();
   own.on('pageerror', (error) => void process.stdout.write(`the page: ${error.message}\n`));
   await own.addInitScript('globalThis.__name = (value) => value');
   // When the first place is drawn: its heading is there and a frame has passed.
@@ -100,7 +178,9 @@ async function page(browser: Browser, base: string, entries: Record<string, stri
     const look = new MutationObserver(() => {
       if (!document.querySelector('h1, [role=heading][aria-level="1"]')) return;
       look.disconnect();
-      requestAnimationFrame(() => setTimeout(() => ((globalThis as unknown as { drawn: number }).drawn = performance.now())));
+      requestAnimationFrame(() =>
+        setTimeout(() => ((globalThis as unknown as { drawn: number }).drawn = performance.now())),
+      );
     });
     look.observe(document, { subtree: true, childList: true });
   });
@@ -128,18 +208,31 @@ async function placed(own: Page, base: string, place: string, row: string): Prom
   const other = place === 'Now' ? 'Box' : 'Now';
   await own.goto(`${base}/${other === 'Now' ? '' : 'box'}`);
   for (let round = 0; round < ROUNDS; round++) {
-    await own.getByRole('tab', { name: other }).or(own.getByRole('link', { name: other, exact: true })).first().click();
+    await own
+      .getByRole('tab', { name: other })
+      .or(own.getByRole('link', { name: other, exact: true }))
+      .first()
+      .click();
     await own.waitForTimeout(400);
-    times.push(await own.evaluate(async ([name, wanted]) => {
-      const tab = [...document.querySelectorAll<HTMLElement>('[role=tab], a')].find((item) => item.textContent === name)!;
-      const from = performance.now();
-      tab.click();
-      for (;;) {
-        await new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
-        const shown = [...document.querySelectorAll<HTMLElement>('[role=main] *')].some((item) => item.children.length === 0 && item.textContent!.includes(wanted!) && item.checkVisibility());
-        if (shown || performance.now() - from > 20_000) return performance.now() - from;
-      }
-    }, [place, row]));
+    times.push(
+      await own.evaluate(
+        async ([name, wanted]) => {
+          const tab = [...document.querySelectorAll<HTMLElement>('[role=tab], a')].find(
+            (item) => item.textContent === name,
+          )!;
+          const from = performance.now();
+          tab.click();
+          for (;;) {
+            await new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
+            const shown = [...document.querySelectorAll<HTMLElement>('[role=main] *')].some(
+              (item) => item.children.length === 0 && item.textContent!.includes(wanted!) && item.checkVisibility(),
+            );
+            if (shown || performance.now() - from > 20_000) return performance.now() - from;
+          }
+        },
+        [place, row],
+      ),
+    );
   }
   return median(times);
 }
@@ -149,13 +242,24 @@ function matches(count: number): Pick<Entities, 'match' | 'sample'> {
   const found: Pick<Entities, 'match' | 'sample'> = { match: {}, sample: {} };
   for (let n = 0; n < count; n++) {
     const when = `${2024 + (n % 10)}-0${4 + (n % 5)}-${10 + (n % 18)}T0${4 + (n % 6)}:50`;
-    found.sample[`s${n}`] = sampleSchema.cast({ when, place: 'Auldry', water: 'slow', specimens: [specimen('i', 5 + (n % 60) / 10)] });
-    found.match[`m${n}`] = matchSchema.cast({ opened: when, sampleId: `s${n}`, answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' });
+    found.sample[`s${n}`] = sampleSchema.cast({
+      when,
+      place: 'Auldry',
+      water: 'slow',
+      specimens: [specimen('i', 5 + (n % 60) / 10)],
+    });
+    found.match[`m${n}`] = matchSchema.cast({
+      opened: when,
+      sampleId: `s${n}`,
+      answers: [{ id: 'a1', stage: 'mayfly/dun' }],
+      leading: 'a1',
+    });
   }
   return found;
 }
 
-const line = (what: string, ratio: number) => process.stdout.write(`${what}: ${ratio.toFixed(2)} (wanted at most ${WANTED})\n`);
+const line = (what: string, ratio: number) =>
+  process.stdout.write(`${what}: ${ratio.toFixed(2)} (wanted at most ${WANTED})\n`);
 
 async function main(): Promise<void> {
   process.stdout.write('\nTen seasons, each against a small store of the same run\n');
@@ -164,7 +268,10 @@ async function main(): Promise<void> {
   const [small, large] = [await changing(200), await changing(20_000)];
   line('one length at 20 000 records against one at 200, to the state after it', large.state / small.state);
   line('the same, until it is stored', large.kept / small.kept);
-  if (process.env.AUBADE_BENCH_MS) process.stdout.write(`opening ${few.toFixed(1)} ${many.toFixed(1)}, change ${small.state.toFixed(2)} ${large.state.toFixed(2)}, kept ${small.kept.toFixed(2)} ${large.kept.toFixed(2)} ms\n`);
+  if (process.env.AUBADE_BENCH_MS)
+    process.stdout.write(
+      `opening ${few.toFixed(1)} ${many.toFixed(1)}, change ${small.state.toFixed(2)} ${large.state.toFixed(2)}, kept ${small.kept.toFixed(2)} ${large.kept.toFixed(2)} ms\n`,
+    );
   const server = createApp(join(__dirname, '../dist')).listen(0, '127.0.0.1');
   await once(server, 'listening');
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
@@ -172,15 +279,24 @@ async function main(): Promise<void> {
   const { maker, model } = demoEntities();
   const empty = await drawnAt(await page(browser, base, {}), base);
   const seasons = await drawnAt(await page(browser, base, await texts(await stored(shelf(), moves(EVENTS)))), base);
-  line(`the app opened until its first place is drawn, ${EVENTS} events of 340 owners against an empty store`, seasons / empty);
-  const [twenty, thousands] = [await page(browser, base, await texts(await stored({ ...matches(20), maker, model }, []))), await page(browser, base, await texts(await stored({ ...matches(2000), maker, model }, [])))];
+  line(
+    `the app opened until its first place is drawn, ${EVENTS} events of 340 owners against an empty store`,
+    seasons / empty,
+  );
+  const [twenty, thousands] = [
+    await page(browser, base, await texts(await stored({ ...matches(20), maker, model }, []))),
+    await page(browser, base, await texts(await stored({ ...matches(2000), maker, model }, []))),
+  ];
   const times: number[] = [];
   for (const place of ['Now', 'Matches']) {
     const [one, other] = [await placed(twenty, base, place, 'Auldry'), await placed(thousands, base, place, 'Auldry')];
     times.push(one, other);
     line(`${place} with 2 000 matches against 20, from the tap to its first row`, other / one);
   }
-  if (process.env.AUBADE_BENCH_MS) process.stdout.write(`opened ${empty.toFixed(0)} ${seasons.toFixed(0)}, places ${times.map((ms) => ms.toFixed(0)).join(' ')} ms\n`);
+  if (process.env.AUBADE_BENCH_MS)
+    process.stdout.write(
+      `opened ${empty.toFixed(0)} ${seasons.toFixed(0)}, places ${times.map((ms) => ms.toFixed(0)).join(' ')} ms\n`,
+    );
   await browser.close();
   server.close();
 }

@@ -56,27 +56,42 @@ export function naturals(world: World, seed: number, key: Key = KEY): () => Met 
     const id = `${stage} ${sign}`;
     const known = rows.get(id);
     if (known) return known;
-    const row = written(key.data.stages[key.ids[stage]!]?.signs[sign], key.answers[sign]).map((value) => (value * (1 + world.moved * (2 * random() - 1))) ** world.strength);
+    const row = written(key.data.stages[key.ids[stage]!]?.signs[sign], key.answers[sign]).map(
+      (value) => (value * (1 + world.moved * (2 * random() - 1))) ** world.strength,
+    );
     const sum = row.reduce((total, value) => total + value, 0);
     const made = row.map((value) => value / sum);
     rows.set(id, made);
     return made;
   };
   const order = (stage: number) => key.ids[stage]!.split('/')[0]!;
-  const others = key.ids.map((_, stage) => key.ids.flatMap((__, other) => (other !== stage && order(other) === order(stage) ? [other] : [])));
+  const others = key.ids.map((_, stage) =>
+    key.ids.flatMap((__, other) => (other !== stage && order(other) === order(stage) ? [other] : [])),
+  );
   return () => {
     const stage = draw(key.prior, random);
     const { group, entry } = key.members[stage]![Math.floor(random() * key.members[stage]!.length)]!;
     const months = entry.months ?? group.months;
-    const month = /\/(nymph|larva|cased-larva|free-larva)$/.test(entry.stage) || months.length === 0 ? 1 + Math.floor(random() * 12) : months[Math.floor(random() * months.length)]!;
+    const month =
+      /\/(nymph|larva|cased-larva|free-larva)$/.test(entry.stage) || months.length === 0
+        ? 1 + Math.floor(random() * 12)
+        : months[Math.floor(random() * months.length)]!;
     const like = new Map<string, number>();
     const truth: Partial<Record<AskedId, string>> = {};
     const said: Partial<Record<AskedId, string>> = {};
     // What a sign needs is drawn before it.
-    for (const sign of [...asked].sort((a, b) => Number(!!key.data.signs[a]!.needs) - Number(!!key.data.signs[b]!.needs))) {
+    for (const sign of [...asked].sort(
+      (a, b) => Number(!!key.data.signs[a]!.needs) - Number(!!key.data.signs[b]!.needs),
+    )) {
       const { factor, needs, error } = key.data.signs[sign]!;
       if (needs && !needs.answers.includes(truth[needs.sign]!)) continue;
-      if (!like.has(factor)) like.set(factor, others[stage]!.length > 0 && random() < world.dependent ? others[stage]![Math.floor(random() * others[stage]!.length)]! : stage);
+      if (!like.has(factor))
+        like.set(
+          factor,
+          others[stage]!.length > 0 && random() < world.dependent
+            ? others[stage]![Math.floor(random() * others[stage]!.length)]!
+            : stage,
+        );
       const answers = key.answers[sign];
       let answer = answers[draw(rowOf(like.get(factor)!, sign), random)]!;
       if (sign === 'tails' && COUNTED.includes(answer)) {
@@ -84,11 +99,19 @@ export function naturals(world: World, seed: number, key: Key = KEY): () => Met 
         if (own.length > 0) answer = String(own[Math.floor(random() * own.length)]);
       }
       truth[sign] = answer;
-      const mistake = key.data.mistakes.find((item) => item.sign === sign && item.from === answer && item.stages.includes(entry.stage));
+      const mistake = key.data.mistakes.find(
+        (item) => item.sign === sign && item.from === answer && item.stages.includes(entry.stage),
+      );
       if (mistake && random() < mistake.rate) answer = mistake.to;
       said[sign] = random() < error * world.errors ? answers[Math.floor(random() * answers.length)]! : answer;
     }
     const [low, typical, high] = entry.length_mm ?? [4, 8, 14];
-    return { stage, signs: said, month, water: group.waters.length > 0 ? group.waters[Math.floor(random() * group.waters.length)]! : null, mm: Math.max(0.5, typical + (random() + random() + random() - 1.5) * ((high - low) / 3)) };
+    return {
+      stage,
+      signs: said,
+      month,
+      water: group.waters.length > 0 ? group.waters[Math.floor(random() * group.waters.length)]! : null,
+      mm: Math.max(0.5, typical + (random() + random() + random() - 1.5) * ((high - low) / 3)),
+    };
   };
 }

@@ -28,8 +28,21 @@ export interface Args {
   faults: InputFault[];
 }
 
-export function inputFault(field: string, code: string, got: string | null, more: Partial<Pick<InputFault, 'params' | 'allowed' | 'line' | 'column'>> = {}): InputFault {
-  return { field, code, params: { got: got ?? '', ...more.params }, got, allowed: more.allowed ?? null, line: more.line ?? null, column: more.column ?? null };
+export function inputFault(
+  field: string,
+  code: string,
+  got: string | null,
+  more: Partial<Pick<InputFault, 'params' | 'allowed' | 'line' | 'column'>> = {},
+): InputFault {
+  return {
+    field,
+    code,
+    params: { got: got ?? '', ...more.params },
+    got,
+    allowed: more.allowed ?? null,
+    line: more.line ?? null,
+    column: more.column ?? null,
+  };
 }
 
 export const COMMON_FLAGS: readonly Flag[] = [
@@ -53,7 +66,17 @@ export function readArgs(argv: readonly string[], flags: readonly Flag[]): Args 
     const name = word.slice(2, equals < 0 ? undefined : equals);
     const flag = known.get(name);
     if (!flag) {
-      args.faults.push(inputFault(name, 'flag-unknown', word, { params: { nearest: closest(name, all.map((item) => item.name)) }, allowed: all.map((item) => `--${item.name}`) }));
+      args.faults.push(
+        inputFault(name, 'flag-unknown', word, {
+          params: {
+            nearest: closest(
+              name,
+              all.map((item) => item.name),
+            ),
+          },
+          allowed: all.map((item) => `--${item.name}`),
+        }),
+      );
       continue;
     }
     if (flag.takes === 'nothing') {

@@ -12,11 +12,30 @@ export function cardText(card: Card, speech: Speech): string {
     fold(sheet.sub, 2),
     ...sheet.notes.map((note) => fold(speech.t('cli.note', { text: note }), 2)),
     ...unusedSchools(card).map((note) => fold(speech.t('cli.note', { text: speech.say(note) }), 2)),
-    ...sheet.sections.flatMap((section) => ['', section.title, ...section.lines.map((line) => fold(/^\s/.test(line) ? `  ${line}` : line, /^\s/.test(line) ? 8 : 4))]),
+    ...sheet.sections.flatMap((section) => [
+      '',
+      section.title,
+      ...section.lines.map((line) => fold(/^\s/.test(line) ? `  ${line}` : line, /^\s/.test(line) ? 8 : 4)),
+    ]),
   ];
   if (card.batch) {
-    lines.push('', speech.t(card.batch.minutes ? 'cli.batch-minutes' : 'cli.batch', { count: card.batch.count, minutes: Math.round(card.batch.minutes ?? 0) }));
-    lines.push(columns(card.batch.lines.map((line) => [materialName(line.material, card), line.each === null ? speech.t('batch.by-eye') : `${Number(line.all!.toPrecision(3))}${line.unit === 'count' ? '' : ` ${line.unit}`}`])));
+    lines.push(
+      '',
+      speech.t(card.batch.minutes ? 'cli.batch-minutes' : 'cli.batch', {
+        count: card.batch.count,
+        minutes: Math.round(card.batch.minutes ?? 0),
+      }),
+    );
+    lines.push(
+      columns(
+        card.batch.lines.map((line) => [
+          materialName(line.material, card),
+          line.each === null
+            ? speech.t('batch.by-eye')
+            : `${Number(line.all!.toPrecision(3))}${line.unit === 'count' ? '' : ` ${line.unit}`}`,
+        ]),
+      ),
+    );
   }
   return lines.join('\n');
 }

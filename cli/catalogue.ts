@@ -10,13 +10,25 @@ import type { Reader } from './read';
 
 /** A cell that cannot be used, as a fault of its file. */
 export function cellFault(field: string, problem: CellProblem): InputFault {
-  const accepted = problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted ? problem.accepted.list.map(String) : null;
-  return inputFault(field, problem.code, problem.got, { params: problem.params, allowed: accepted, line: problem.line, column: problem.column });
+  const accepted =
+    problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted
+      ? problem.accepted.list.map(String)
+      : null;
+  return inputFault(field, problem.code, problem.got, {
+    params: problem.params,
+    allowed: accepted,
+    line: problem.line,
+    column: problem.column,
+  });
 }
 
 /** Read once, however many command lines one program runs. */
 let shippedRows: readonly HookRow[] | null = null;
-const rowsShipped = () => (shippedRows ??= [...demoRows(readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8')), ...REFERENCE_ROWS]);
+const rowsShipped = () =>
+  (shippedRows ??= [
+    ...demoRows(readFileSync(join(__dirname, '../src/catalogue/hooks.csv'), 'utf8')),
+    ...REFERENCE_ROWS,
+  ]);
 
 /** Rows of the shipped hooks and of `--catalogue`. */
 export function shippedAndOwn(read: Reader): HookRow[] {
@@ -35,7 +47,10 @@ export function shippedAndOwn(read: Reader): HookRow[] {
 
 /** Shipped hooks and dressings, and those of `--catalogue` and `--dressings`; the same one twice keeps the later. */
 export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Catalogue {
-  return { ...catalogueOf(hooksFromRows(shippedAndOwn(read), (maker) => school ?? shippedSchool(maker))), ...ownLibrary(read) };
+  return {
+    ...catalogueOf(hooksFromRows(shippedAndOwn(read), (maker) => school ?? shippedSchool(maker))),
+    ...ownLibrary(read),
+  };
 }
 
 export function ownedFrom(read: Reader): Record<string, number> {

@@ -6,7 +6,12 @@ import { inputFault, type Flag } from './args';
 import type { Reader } from './read';
 
 /** The flag that adds a tier's own dressings to the shipped ones. */
-export const DRESSINGS_FLAG: Flag = { name: 'dressings', takes: 'many', value: 'FILE', help: 'own dressings added to the shipped ones' };
+export const DRESSINGS_FLAG: Flag = {
+  name: 'dressings',
+  takes: 'many',
+  value: 'FILE',
+  help: 'own dressings added to the shipped ones',
+};
 
 const libraries = new WeakMap<Reader, Library>();
 
@@ -31,7 +36,8 @@ export function ownLibrary(read: Reader): Library {
     if (text === null) continue;
     const { dressings, materials: brought, problems, fault, version } = readDressings(text, KNOWN, WORKS);
     if (fault) read.fault(inputFault('dressings', fault, null, { params: { version } }));
-    for (const { record, path: column, message } of problems) read.fault(inputFault('dressings', 'dressing-misshapen', record, { params: { record, what: message }, column }));
+    for (const { record, path: column, message } of problems)
+      read.fault(inputFault('dressings', 'dressing-misshapen', record, { params: { record, what: message }, column }));
     for (const dressing of dressings) byId.set(dressing.id, dressing);
     for (const material of brought) materials.set(material.id, material);
   }

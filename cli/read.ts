@@ -21,7 +21,8 @@ export class Reader {
   constructor(private readonly args: Args) {
     this.faults = args.faults;
     const unit = this.one('unit');
-    if (unit !== null && unit !== 'mm' && unit !== 'in') this.fault(inputFault('unit', 'not-one-of', unit, { params: { allowed: 'mm, in' }, allowed: ['mm', 'in'] }));
+    if (unit !== null && unit !== 'mm' && unit !== 'in')
+      this.fault(inputFault('unit', 'not-one-of', unit, { params: { allowed: 'mm, in' }, allowed: ['mm', 'in'] }));
     this.unit = unit === 'in' ? 'in' : 'mm';
   }
 
@@ -47,7 +48,8 @@ export class Reader {
   }
 
   needed(name: string): void {
-    if (this.one(name) === null && !this.faults.some((fault) => fault.field === name)) this.fault(inputFault(name, 'flag-missing', null));
+    if (this.one(name) === null && !this.faults.some((fault) => fault.field === name))
+      this.fault(inputFault(name, 'flag-missing', null));
   }
 
   /** An id by id, name or alias in any case. */
@@ -55,7 +57,9 @@ export class Reader {
     if (text === null) return null;
     const wanted = text.trim().toLowerCase();
     const words = (entry: Entry) => [entry.id, entry.name, ...(entry.alias ?? [])].map((word) => word.toLowerCase());
-    const found = entries.find((entry) => words(entry).includes(wanted) || words(entry).includes(wanted.replace(/\s+/g, '-')));
+    const found = entries.find(
+      (entry) => words(entry).includes(wanted) || words(entry).includes(wanted.replace(/\s+/g, '-')),
+    );
     if (found) return found.id as T;
     const allowed = entries.map((entry) => entry.id);
     return this.fault(inputFault(field, 'not-one-of', text, { params: { allowed: allowed.join(', ') }, allowed }));
@@ -79,9 +83,13 @@ export class Reader {
   number(name: string, [low, high]: readonly [number, number], whole: boolean): number | null {
     const text = this.one(name);
     if (text === null) return null;
-    const value = /^[-+−]?\d+([.,]\d+)?$/.test(text.trim()) ? Number(text.trim().replace('−', '-').replace(',', '.')) : NaN;
-    if (!Number.isFinite(value) || (whole && !Number.isInteger(value))) return this.fault(inputFault(name, 'number-unread', text));
-    if (value < low || value > high) return this.fault(inputFault(name, 'number-range', text, { params: { low, high } }));
+    const value = /^[-+−]?\d+([.,]\d+)?$/.test(text.trim())
+      ? Number(text.trim().replace('−', '-').replace(',', '.'))
+      : NaN;
+    if (!Number.isFinite(value) || (whole && !Number.isInteger(value)))
+      return this.fault(inputFault(name, 'number-unread', text));
+    if (value < low || value > high)
+      return this.fault(inputFault(name, 'number-range', text, { params: { low, high } }));
     return value;
   }
 
@@ -94,7 +102,8 @@ export class Reader {
   /** The text of a file, `-` for stdin; over 32 MB refused. */
   file(field: string, path: string): string | null {
     try {
-      if (path !== '-' && statSync(path).size > MAX_FILE_BYTES) return this.fault(inputFault(field, 'file-large', path));
+      if (path !== '-' && statSync(path).size > MAX_FILE_BYTES)
+        return this.fault(inputFault(field, 'file-large', path));
       const text = readFileSync(path === '-' ? 0 : path, 'utf8');
       if (text.length > MAX_FILE_BYTES) return this.fault(inputFault(field, 'file-large', path));
       return text;
@@ -109,14 +118,27 @@ export class Reader {
     const text = this.one('stage');
     if (text === null) return null;
     if (this.one('order') !== null && order === null) return null;
-    const pool = ids.stages.filter((stage) => order === null || stage.order === order).map((stage) => ({ id: stage.id, name: stage.name, alias: [stage.stage, stage.stage.replaceAll('-', ' '), ...stage.alias] }));
+    const pool = ids.stages
+      .filter((stage) => order === null || stage.order === order)
+      .map((stage) => ({
+        id: stage.id,
+        name: stage.name,
+        alias: [stage.stage, stage.stage.replaceAll('-', ' '), ...stage.alias],
+      }));
     const wanted = text.trim().toLowerCase();
-    const matching = pool.filter((stage) => [stage.id, stage.name, ...stage.alias].some((word) => word.toLowerCase() === wanted || word.toLowerCase() === wanted.replace(/\s+/g, '-')));
+    const matching = pool.filter((stage) =>
+      [stage.id, stage.name, ...stage.alias].some(
+        (word) => word.toLowerCase() === wanted || word.toLowerCase() === wanted.replace(/\s+/g, '-'),
+      ),
+    );
     // A stage's own id goes before another stage's alias ("spent-spinner" is an alias, "spent" an id).
     const exact = matching.filter((stage) => stage.id === wanted || stage.id.endsWith(`/${wanted}`));
     const found = exact.length > 0 ? exact : matching;
     if (found.length === 1) return found[0]!.id;
-    if (found.length > 1) return this.fault(inputFault('order', 'stage-needs-order', text, { allowed: found.map((stage) => stage.id.split('/')[0]!) }));
+    if (found.length > 1)
+      return this.fault(
+        inputFault('order', 'stage-needs-order', text, { allowed: found.map((stage) => stage.id.split('/')[0]!) }),
+      );
     const allowed = pool.map((stage) => (order === null ? stage.id : stage.id.split('/')[1]!));
     return this.fault(inputFault('stage', 'not-one-of', text, { params: { allowed: allowed.join(', ') }, allowed }));
   }

@@ -15,7 +15,17 @@ import { measureCommand } from './commands/measure';
 import { Reader } from './read';
 import { columns, fold } from './text';
 
-export const COMMANDS: readonly Command[] = [matchCommand, cardCommand, dressingsCommand, hooksCommand, stageCommand, boxCommand, measureCommand, fieldCardCommand, idsCommand];
+export const COMMANDS: readonly Command[] = [
+  matchCommand,
+  cardCommand,
+  dressingsCommand,
+  hooksCommand,
+  stageCommand,
+  boxCommand,
+  measureCommand,
+  fieldCardCommand,
+  idsCommand,
+];
 const ALIASES: Record<string, string> = { dressing: 'dressings' };
 
 export interface Outcome {
@@ -25,16 +35,43 @@ export interface Outcome {
 }
 
 function helpOf(command: Command): string {
-  const flags = [...command.flags, ...COMMON_FLAGS].map((flag: Flag) => [`  --${flag.name}${flag.value ? ` ${flag.value}` : ''}${flag.takes === 'many' ? ' ×' : ''}`, flag.help]);
-  return [`aubade ${command.name}${command.words.length > 0 ? ` ${command.words.map((word) => `[${word}]`).join(' ')}` : ''}`, fold(command.summary), '', columns(flags), '', 'example', fold(`  ${command.example}`, 4), '', 'JSON', fold(`  ${command.shape}`, 4)].join('\n');
+  const flags = [...command.flags, ...COMMON_FLAGS].map((flag: Flag) => [
+    `  --${flag.name}${flag.value ? ` ${flag.value}` : ''}${flag.takes === 'many' ? ' ×' : ''}`,
+    flag.help,
+  ]);
+  return [
+    `aubade ${command.name}${command.words.length > 0 ? ` ${command.words.map((word) => `[${word}]`).join(' ')}` : ''}`,
+    fold(command.summary),
+    '',
+    columns(flags),
+    '',
+    'example',
+    fold(`  ${command.example}`, 4),
+    '',
+    'JSON',
+    fold(`  ${command.shape}`, 4),
+  ].join('\n');
 }
 
 function helpOfAll(): string {
-  return ['aubade COMMAND [FLAGS]', '', columns(COMMANDS.map((command) => [`  ${command.name}`, command.summary])), '', 'aubade COMMAND --help shows flags, an example and the JSON shape.'].join('\n');
+  return [
+    'aubade COMMAND [FLAGS]',
+    '',
+    columns(COMMANDS.map((command) => [`  ${command.name}`, command.summary])),
+    '',
+    'aubade COMMAND --help shows flags, an example and the JSON shape.',
+  ].join('\n');
 }
 
 function failed(faults: readonly InputFault[], json: boolean, speech: Speech): Outcome {
-  const shown = faults.map((fault) => ({ field: fault.field, message: speech.say({ code: fault.code, params: fault.params }, 'fault'), got: fault.got, allowed: fault.allowed, line: fault.line, column: fault.column }));
+  const shown = faults.map((fault) => ({
+    field: fault.field,
+    message: speech.say({ code: fault.code, params: fault.params }, 'fault'),
+    got: fault.got,
+    allowed: fault.allowed,
+    line: fault.line,
+    column: fault.column,
+  }));
   if (json) return { stdout: `${JSON.stringify({ error: shown[0], errors: shown })}\n`, stderr: '', exit: 2 };
   return { stdout: '', stderr: `${shown[0]!.field}: ${shown[0]!.message}\n`, exit: 2 };
 }
@@ -46,10 +83,16 @@ export function run(argv: readonly string[]): Outcome | Promise<Outcome> {
   const plain = createSpeech(i18n, 'mm');
   const [name, ...rest] = argv;
   if (name === '--version') return { stdout: `${version}\n`, stderr: '', exit: 0 };
-  if (name === undefined || name === '--help' || name === 'help') return { stdout: `${helpOfAll()}\n`, stderr: '', exit: 0 };
+  if (name === undefined || name === '--help' || name === 'help')
+    return { stdout: `${helpOfAll()}\n`, stderr: '', exit: 0 };
   const names = COMMANDS.map((command) => command.name);
   const command = COMMANDS.find((item) => item.name === (ALIASES[name] ?? name));
-  if (!command) return failed([inputFault('command', 'command-unknown', name, { params: { nearest: closest(name, names) }, allowed: names })], json, plain);
+  if (!command)
+    return failed(
+      [inputFault('command', 'command-unknown', name, { params: { nearest: closest(name, names) }, allowed: names })],
+      json,
+      plain,
+    );
   const args = readArgs(rest, command.flags);
   if (args.switches.has('help')) return { stdout: `${helpOf(command)}\n`, stderr: '', exit: 0 };
   const extra = args.words[command.words.length];
@@ -57,7 +100,13 @@ export function run(argv: readonly string[]): Outcome | Promise<Outcome> {
   const read = new Reader(args);
   const speech = createSpeech(i18n, read.unit === 'in' ? 'in-decimal' : 'mm');
   const out = (answered: Answered | null): Outcome =>
-    read.faults.length > 0 || answered === null ? failed(read.faults, json, speech) : { stdout: `${json ? JSON.stringify(answered.json) : typeof answered.text === 'string' ? answered.text : answered.text()}\n`, stderr: '', exit: answered.exit };
+    read.faults.length > 0 || answered === null
+      ? failed(read.faults, json, speech)
+      : {
+          stdout: `${json ? JSON.stringify(answered.json) : typeof answered.text === 'string' ? answered.text : answered.text()}\n`,
+          stderr: '',
+          exit: answered.exit,
+        };
   const answered = command.run(read, speech);
   return answered instanceof Promise ? answered.then(out) : out(answered);
 }

@@ -79,7 +79,8 @@ export interface NaturalRead {
 export function naturalFrom(read: Reader): NaturalRead | null {
   const stage = read.stage() as StageId | null;
   const lengths = read.lengths('length');
-  if (read.many('length').length > COUNT_RANGE[1]) read.fault(inputFault('length', 'too-many-lengths', String(read.many('length').length)));
+  if (read.many('length').length > COUNT_RANGE[1])
+    read.fault(inputFault('length', 'too-many-lengths', String(read.many('length').length)));
   const overall = read.length('overall-length', read.one('overall-length'));
   const caseMm = read.length('case-length', read.one('case-length'));
   const given = colours(read);
@@ -108,11 +109,15 @@ const NOBODY = { south: false, fauna: null } as const;
 const SIZE_OFFSET = { exact: 0, 'one-up': 1, 'one-down': -1 } as const;
 
 /** What the flags choose; anything left out follows from the natural. */
-export function choicesFrom(read: Reader, owned: Record<string, number>): Partial<Choices> & Pick<Choices, 'schools' | 'makers'> {
+export function choicesFrom(
+  read: Reader,
+  owned: Record<string, number>,
+): Partial<Choices> & Pick<Choices, 'schools' | 'makers'> {
   const chosen = schools(read);
   const typed = read.number('offset', [-3, 3], false);
   const sizes = typed ?? SIZE_OFFSET[chosen.size ?? 'exact'];
-  const intent = read.flagId<IntentId>('intent', ids.intents) ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller');
+  const intent =
+    read.flagId<IntentId>('intent', ids.intents) ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller');
   const barb = read.flagId<BarbRuleId>('barb', ids['barb-rules']);
   const hand = read.flagId<'right' | 'left'>('hand', HANDS);
   return {
@@ -127,4 +132,7 @@ export function choicesFrom(read: Reader, owned: Record<string, number>): Partia
   };
 }
 
-const HANDS = [{ id: 'right', name: 'Right' }, { id: 'left', name: 'Left' }];
+const HANDS = [
+  { id: 'right', name: 'Right' },
+  { id: 'left', name: 'Left' },
+];

@@ -20,7 +20,9 @@ export function signsOf(read: Reader): Map<string, string> {
     const name = rawName!.trim().toLowerCase().replace(/\s+/g, '-');
     const answer = rest.join('=').trim().toLowerCase().replace(/\s+/g, '-');
     if (!ASKED.includes(name)) {
-      read.fault(inputFault('sign', 'not-one-of', rawName!, { params: { allowed: ASKED.join(', ') }, allowed: [...ASKED] }));
+      read.fault(
+        inputFault('sign', 'not-one-of', rawName!, { params: { allowed: ASKED.join(', ') }, allowed: [...ASKED] }),
+      );
       continue;
     }
     const allowed = [...answersOf(name), UNKNOWN];

@@ -40,24 +40,36 @@ test('from a packet the nearest in every maker is on the screen after one tap, n
   const rows = page.getByRole('listitem');
   await expect(rows).toHaveCount(6);
   const bar = (await page.getByRole('navigation', { name: 'Places' }).boundingBox())!;
-  for (const row of await rows.all()) expect((await row.boundingBox())!.y + (await row.boundingBox())!.height).toBeLessThanOrEqual(bar.y);
+  for (const row of await rows.all())
+    expect((await row.boundingBox())!.y + (await row.boundingBox())!.height).toBeLessThanOrEqual(bar.y);
 });
 
-test('another\'s file, with semicolons, decimal commas, a byte-order mark and inches, is matched, reported row by row, taken in and undone', async ({ page }) => {
+test("another's file, with semicolons, decimal commas, a byte-order mark and inches, is matched, reported row by row, taken in and undone", async ({
+  page,
+}) => {
   await page.goto('/drawer/import');
-  await choose(page, 'theirs.csv', '\uFEFFFirm;Code;No.;Shape of bend;Long (in);Gap (mm)\r\nWend;Deep;12;round;0,33;5,1\r\nWend;Deep;14;banana;0,3;4,6\r\nWend;Deep;1/0;round;;\r\n');
+  await choose(
+    page,
+    'theirs.csv',
+    '\uFEFFFirm;Code;No.;Shape of bend;Long (in);Gap (mm)\r\nWend;Deep;12;round;0,33;5,1\r\nWend;Deep;14;banana;0,3;4,6\r\nWend;Deep;1/0;round;;\r\n',
+  );
   await expect(page.getByText('Still needed: Bend')).toBeVisible();
   await page.getByRole('button', { name: 'Change Bend' }).click();
   await page.getByRole('radio', { name: 'Shape of bend' }).click();
   await page.getByRole('button', { name: 'Change Shank' }).click();
   await page.getByRole('radio', { name: 'Long (in)' }).click();
-  await page.getByRole('radiogroup', { name: 'Unit of this column' }).getByRole('radio', { name: 'inch', exact: true }).click();
+  await page
+    .getByRole('radiogroup', { name: 'Unit of this column' })
+    .getByRole('radio', { name: 'inch', exact: true })
+    .click();
   await page.getByRole('button', { name: 'Read it so' }).click();
   await expect(page.getByText('2 good rows of 3')).toBeVisible();
   await expect(page.getByText(/^Line 3: Shape of bend banana is not known/)).toBeVisible();
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Bad rows as a file to mend' }).click();
-  expect(readFileSync(await (await download).path(), 'utf8')).toMatch(/^Firm,Code,No\.,Shape of bend,Long \(in\),Gap \(mm\),problem\r\nWend,Deep,14,banana,"0,3","4,6",/);
+  expect(readFileSync(await (await download).path(), 'utf8')).toMatch(
+    /^Firm,Code,No\.,Shape of bend,Long \(in\),Gap \(mm\),problem\r\nWend,Deep,14,banana,"0,3","4,6",/,
+  );
   await page.getByRole('button', { name: 'Take 2 hooks' }).click();
   await expect(page.getByText('2 hooks taken in.')).toBeVisible();
   await written(page);
@@ -79,7 +91,11 @@ test('a file of nonsense is refused with the reason, and the page stays as it wa
 
 test('20 000 hooks: reading can be stopped, or taken in, and they are there after a reload', async ({ page }) => {
   test.setTimeout(120_000);
-  const rows = Array.from({ length: 20_000 }, (_, index) => `Wend ${Math.floor(index / 400)},Model ${Math.floor(index / 10) % 40},${6 + 2 * (index % 10)},round,${(16 * 0.85 ** (index % 10)).toFixed(2)},${(9 * 0.86 ** (index % 10)).toFixed(2)}`);
+  const rows = Array.from(
+    { length: 20_000 },
+    (_, index) =>
+      `Wend ${Math.floor(index / 400)},Model ${Math.floor(index / 10) % 40},${6 + 2 * (index % 10)},round,${(16 * 0.85 ** (index % 10)).toFixed(2)},${(9 * 0.86 ** (index % 10)).toFixed(2)}`,
+  );
   const file = `maker,model,size,bend,shank_mm,gape_mm\n${rows.join('\n')}\n`;
   await startClean(page);
   await written(page);
@@ -100,14 +116,17 @@ test('20 000 hooks: reading can be stopped, or taken in, and they are there afte
   expect(await page.getByRole('row').count()).toBeLessThanOrEqual(40);
 });
 
-test('two tabs in one drawer: neither loses the other\'s count', async ({ page, context }) => {
+test("two tabs in one drawer: neither loses the other's count", async ({ page, context }) => {
   await page.goto('/drawer/packets');
   const second = await context.newPage();
   await second.goto('/drawer/packets');
   const open = (tab: Page) => tab.getByRole('button', { name: /^Osmere Lark 16: 4 left/ }).click();
   await open(page);
   await open(second);
-  await Promise.all([page.getByRole('button', { name: 'Got 25' }).click(), second.getByRole('button', { name: 'Tied 4' }).click()]);
+  await Promise.all([
+    page.getByRole('button', { name: 'Got 25' }).click(),
+    second.getByRole('button', { name: 'Tied 4' }).click(),
+  ]);
   await written(page);
   await written(second);
   for (const tab of [page, second]) {
@@ -118,7 +137,11 @@ test('two tabs in one drawer: neither loses the other\'s count', async ({ page, 
 
 test('a hook laid on the calibrated glass is measured by its handles, and moves its model', async ({ page }) => {
   await page.goto('/shelf/settings');
-  await page.getByRole('button', { name: 'It matches' }).or(page.getByRole('button', { name: /matches/i })).first().click();
+  await page
+    .getByRole('button', { name: 'It matches' })
+    .or(page.getByRole('button', { name: /matches/i }))
+    .first()
+    .click();
   await written(page);
   await page.goto('/drawer/hooks/bessock/fine-wet?tape=12');
   const row = page.getByRole('row', { name: /^14 / });
@@ -144,7 +167,10 @@ test('a hook laid on the calibrated glass is measured by its handles, and moves 
 test('the drawer is printed as a PDF and as SVG', async ({ page }) => {
   await page.goto('/drawer/packets');
   await page.getByRole('button', { name: 'Print the drawer' }).click();
-  for (const [name, begins] of [['PDF', '%PDF-'], ['SVG', '<svg']] as const) {
+  for (const [name, begins] of [
+    ['PDF', '%PDF-'],
+    ['SVG', '<svg'],
+  ] as const) {
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name, exact: true }).click();
     expect(readFileSync(await (await download).path(), 'latin1').startsWith(begins)).toBe(true);

@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, written } from './support';
 
-test('make your own: derived, changed with a live checker, kept over a reload, chosen for a match', async ({ page }) => {
+test('make your own: derived, changed with a live checker, kept over a reload, chosen for a match', async ({
+  page,
+}) => {
   await page.goto('/dressings/first-light-dun');
   await page.getByRole('button', { name: 'Make your own from this' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'First-light upright dun, mine: change' })).toBeVisible();
@@ -59,21 +61,53 @@ test('the library by natural and stage draws only what comes near the screen', a
   await expect(page.getByRole('link', { name: /Curved shell-back pupa/ })).toBeVisible();
 });
 
-const FLIES: { title: string; natural: string; stage: string; lengths?: [string, string]; parts: { what: string; how: string; of?: string }[]; changes: [part: RegExp, field: string, option: string][] }[] = [
+const FLIES: {
+  title: string;
+  natural: string;
+  stage: string;
+  lengths?: [string, string];
+  parts: { what: string; how: string; of?: string }[];
+  changes: [part: RegExp, field: string, option: string][];
+}[] = [
   {
-    title: 'a quill-bodied divided-wing dun with a herl collar', natural: 'Mayfly', stage: 'Mayfly dun',
-    parts: [{ what: 'Thorax', how: 'herl, wound' }, { what: 'Wing', how: 'upright and divided' }, { what: 'Tail', how: 'split', of: 'Stiff cock fibres, grey' }, { what: 'Hackle', how: 'collar of turns' }],
+    title: 'a quill-bodied divided-wing dun with a herl collar',
+    natural: 'Mayfly',
+    stage: 'Mayfly dun',
+    parts: [
+      { what: 'Thorax', how: 'herl, wound' },
+      { what: 'Wing', how: 'upright and divided' },
+      { what: 'Tail', how: 'split', of: 'Stiff cock fibres, grey' },
+      { what: 'Hackle', how: 'collar of turns' },
+    ],
     changes: [[/^Abdomen, /, 'How it is made', 'quill, soaked and wound']],
   },
   {
-    title: 'a beaded curved pupa with flash, case and soft collar', natural: 'Caddis', stage: 'Caddis pupa',
-    parts: [{ what: 'Bead', how: 'on the wire', of: 'Copper-washed tungsten bead' }, { what: 'Rib', how: 'flash, through the bead' }, { what: 'Thorax', how: 'dubbed' }, { what: 'Wing case', how: 'folded forward' }, { what: 'Hackle', how: 'soft, swept back' }],
+    title: 'a beaded curved pupa with flash, case and soft collar',
+    natural: 'Caddis',
+    stage: 'Caddis pupa',
+    parts: [
+      { what: 'Bead', how: 'on the wire', of: 'Copper-washed tungsten bead' },
+      { what: 'Rib', how: 'flash, through the bead' },
+      { what: 'Thorax', how: 'dubbed' },
+      { what: 'Wing case', how: 'folded forward' },
+      { what: 'Hackle', how: 'soft, swept back' },
+    ],
     changes: [[/^Bead, /, 'Locked by', 'Flash']],
   },
   {
-    title: 'a biot spinner with clipped hackle', natural: 'Mayfly', stage: 'Mayfly spent', lengths: ['6', '12'],
-    parts: [{ what: 'Thorax', how: 'dubbed' }, { what: 'Tail', how: 'split' }, { what: 'Hackle', how: 'collar of turns' }],
-    changes: [[/^Abdomen, /, 'How it is made', 'biot, soaked and wound'], [/^Hackle, /, 'Trimmed', 'Both']],
+    title: 'a biot spinner with clipped hackle',
+    natural: 'Mayfly',
+    stage: 'Mayfly spent',
+    lengths: ['6', '12'],
+    parts: [
+      { what: 'Thorax', how: 'dubbed' },
+      { what: 'Tail', how: 'split' },
+      { what: 'Hackle', how: 'collar of turns' },
+    ],
+    changes: [
+      [/^Abdomen, /, 'How it is made', 'biot, soaked and wound'],
+      [/^Hackle, /, 'Trimmed', 'Both'],
+    ],
   },
 ];
 for (const fly of FLIES) {

@@ -2,11 +2,17 @@ import { expect, newMatch, openStep, startClean, test, written } from './support
 
 const DUN = '/matches/match_demo-auldry-dun';
 
-test('a new match from an insect to the bench card, kept over a reload, undone at the end; the same in a second tab at once', async ({ page, context }) => {
+test('a new match from an insect to the bench card, kept over a reload, undone at the end; the same in a second tab at once', async ({
+  page,
+  context,
+}) => {
   await startClean(page);
   const second = await context.newPage();
   await second.goto('/');
-  await Promise.all([newMatch(page, 'Mayfly', 'dun', ['8,2', '8.6'], 'First tab'), newMatch(second, 'Midge', 'pupa', ['6.5'], 'Second tab')]);
+  await Promise.all([
+    newMatch(page, 'Mayfly', 'dun', ['8,2', '8.6'], 'First tab'),
+    newMatch(second, 'Midge', 'pupa', ['6.5'], 'Second tab'),
+  ]);
   for (const tab of [page, second]) {
     await expect(tab.getByRole('button', { name: /^Hook: Reference/ })).toBeVisible();
     await written(tab);

@@ -65,7 +65,13 @@ test('from a cold start offline to a named fly in at most seven taps, without a 
     const counted = window as unknown as { taps: number; keys: number };
     counted.taps = 0;
     counted.keys = 0;
-    window.addEventListener('click', (event) => { if (event.isTrusted) counted.taps++; }, true);
+    window.addEventListener(
+      'click',
+      (event) => {
+        if (event.isTrusted) counted.taps++;
+      },
+      true,
+    );
     window.addEventListener('keydown', () => counted.keys++, true);
   });
   await page.goto('/');
@@ -80,10 +86,14 @@ test('from a cold start offline to a named fly in at most seven taps, without a 
   const rows = page.getByRole('list', { name: 'What your box answers now' }).getByRole('listitem');
   await expect(rows).toHaveCount(3);
   await expect(rows.first()).toContainText('made for mayfly dun');
-  const [taps, keys] = await page.evaluate(() => [(window as unknown as { taps: number }).taps, (window as unknown as { keys: number }).keys]);
+  const [taps, keys] = await page.evaluate(() => [
+    (window as unknown as { taps: number }).taps,
+    (window as unknown as { keys: number }).keys,
+  ]);
   expect(taps).toBeLessThanOrEqual(7);
   expect([taps, keys]).toEqual([5, 0]);
-  for (const target of [strip, rows.first().getByRole('button')]) if (await target.isVisible()) expect((await target.boundingBox())!.height).toBeGreaterThanOrEqual(56);
+  for (const target of [strip, rows.first().getByRole('button')])
+    if (await target.isVisible()) expect((await target.boundingBox())!.height).toBeGreaterThanOrEqual(56);
   await start();
 });
 
@@ -104,7 +114,9 @@ test('a photograph is measured with the server stopped: the worker comes from wh
   await start();
 });
 
-test('a new version is not swapped in while the app is in use; it is offered at the next start and taken by a tap', async ({ page }) => {
+test('a new version is not swapped in while the app is in use; it is offered at the next start and taken by a tap', async ({
+  page,
+}) => {
   await page.goto('/');
   await kept(page);
   await page.reload();
@@ -131,7 +143,10 @@ test('a new version is not swapped in while the app is in use; it is offered at 
 
 test('the manifest and its icons are our own and are served', async ({ page, request }) => {
   await page.goto('/');
-  const manifest = (await (await request.get('/manifest.webmanifest')).json()) as { name: string; icons: { src: string; sizes: string }[] };
+  const manifest = (await (await request.get('/manifest.webmanifest')).json()) as {
+    name: string;
+    icons: { src: string; sizes: string }[];
+  };
   expect(manifest.name).toBe('Aubade');
   for (const icon of manifest.icons) {
     const response = await request.get(icon.src);

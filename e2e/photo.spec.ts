@@ -8,7 +8,11 @@ import { expect, startClean, test, written } from './support';
 const folder = mkdtempSync(join(tmpdir(), 'aubade-photo-'));
 const photo = (name: string, more = {}, insect = {}) => {
   const path = join(folder, name);
-  execFileSync(process.execPath, ['--import', 'tsx', 'tools/write-photo.ts', path, JSON.stringify(more), JSON.stringify(insect)], { cwd: join(__dirname, '..') });
+  execFileSync(
+    process.execPath,
+    ['--import', 'tsx', 'tools/write-photo.ts', path, JSON.stringify(more), JSON.stringify(insect)],
+    { cwd: join(__dirname, '..') },
+  );
   return path;
 };
 
@@ -26,11 +30,19 @@ async function photograph(page: Page, path: string): Promise<void> {
   await (await opening).setFiles(path);
 }
 
-test('from Now to an accepted length in four taps: photograph, open, measure, take; the crop stays, colours and ± with it', async ({ page }) => {
+test('from Now to an accepted length in four taps: photograph, open, measure, take; the crop stays, colours and ± with it', async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   await page.addInitScript(() => {
     (window as unknown as { taps: number }).taps = 0;
-    window.addEventListener('click', (event) => { if (event.isTrusted) (window as unknown as { taps: number }).taps++; }, true);
+    window.addEventListener(
+      'click',
+      (event) => {
+        if (event.isTrusted) (window as unknown as { taps: number }).taps++;
+      },
+      true,
+    );
   });
   await startClean(page);
   await photograph(page, photo('dun.jpg'));
@@ -77,7 +89,9 @@ test('the field card is saved as PDF and SVG, and its check line is kept', async
   await expect(page.getByRole('textbox', { name: 'The printed 50 mm line is really' })).toHaveValue('48.5');
 });
 
-test('what was found is moved with a finger: the number follows, and what was found stays beside it', async ({ page }) => {
+test('what was found is moved with a finger: the number follows, and what was found stays beside it', async ({
+  page,
+}) => {
   await waiting(page, photo('moved.jpg'));
   await page.getByRole('button', { name: 'Measure it' }).click();
   await page.getByRole('button', { name: 'Move what was found on insect 1' }).click({ timeout: 60_000 });
@@ -105,7 +119,13 @@ test('by hand: the corners of a known rectangle, taps along the body, and it is 
     const box = (await picture.boundingBox())!;
     await page.mouse.click(box.x + x * box.width, box.y + y * box.height);
   };
-  for (const [x, y] of [[0.203, 0.086], [0.86, 0.352], [0.809, 0.928], [0.031, 0.684]] as const) await tap(x, y);
+  for (const [x, y] of [
+    [0.203, 0.086],
+    [0.86, 0.352],
+    [0.809, 0.928],
+    [0.031, 0.684],
+  ] as const)
+    await tap(x, y);
   await page.getByRole('button', { name: 'Now the body' }).click();
   await tap(0.477, 0.452);
   await tap(0.523, 0.525);
@@ -137,7 +157,9 @@ test('a match with its waiting photograph goes to another device as one file', a
   await bench.close();
 });
 
-test('in the demo a sample photograph is measured, and the simulated calliper types the next insect', async ({ page }) => {
+test('in the demo a sample photograph is measured, and the simulated calliper types the next insect', async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   await page.goto('/matches/match_demo-auldry-dun/natural');
   await page.getByRole('button', { name: 'Sample photographs' }).click();

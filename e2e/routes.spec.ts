@@ -5,31 +5,82 @@ import { expect, test, written } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
 const ROUTES = [
-  '/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/bench`, `${DUN}/water`, `${DUN}/tie`, '/dressings', '/dressings/new', '/dressings/first-light-dun', '/dressings/ellanmere-long-dun', '/drawer/hooks', '/drawer/packets', '/drawer/convert', '/drawer/convert?hook=osmere:lark:14', '/drawer/import', '/drawer/hooks/osmere/lark', '/drawer/hooks/bessock/fine-wet?tape=12', '/box', '/box/box_demo-valley', '/box/box_demo-valley/add',
-  '/shelf', '/shelf/naturals', '/shelf/naturals/m18', '/shelf/field-card', '/shelf/settings', '/shelf/data', '/shelf/cautions', '/matches/none/natural',
+  '/',
+  '/matches',
+  `${DUN}/natural`,
+  `${DUN}/hook`,
+  `${DUN}/dressing`,
+  `${DUN}/bench`,
+  `${DUN}/water`,
+  `${DUN}/tie`,
+  '/dressings',
+  '/dressings/new',
+  '/dressings/first-light-dun',
+  '/dressings/ellanmere-long-dun',
+  '/drawer/hooks',
+  '/drawer/packets',
+  '/drawer/convert',
+  '/drawer/convert?hook=osmere:lark:14',
+  '/drawer/import',
+  '/drawer/hooks/osmere/lark',
+  '/drawer/hooks/bessock/fine-wet?tape=12',
+  '/box',
+  '/box/box_demo-valley',
+  '/box/box_demo-valley/add',
+  '/shelf',
+  '/shelf/naturals',
+  '/shelf/naturals/m18',
+  '/shelf/field-card',
+  '/shelf/settings',
+  '/shelf/data',
+  '/shelf/cautions',
+  '/matches/none/natural',
 ];
 /** The same page as the last above, in other words: in one light. */
 const MISSING = ['/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/box/none', '/nowhere'];
 /** Laid out otherwise where there is room: looked at by axe at both widths; the rest are one column in both. */
-const LAID_OUT_WIDE: readonly string[] = ['/', '/matches', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/dressing`, `${DUN}/tie`, '/dressings', '/dressings/first-light-dun', '/drawer/hooks', '/drawer/hooks/osmere/lark', '/box/box_demo-valley', '/shelf/naturals'];
-const SIZES = [{ width: 390, height: 844 }, { width: 1280, height: 800 }];
+const LAID_OUT_WIDE: readonly string[] = [
+  '/',
+  '/matches',
+  `${DUN}/natural`,
+  `${DUN}/hook`,
+  `${DUN}/dressing`,
+  `${DUN}/tie`,
+  '/dressings',
+  '/dressings/first-light-dun',
+  '/drawer/hooks',
+  '/drawer/hooks/osmere/lark',
+  '/box/box_demo-valley',
+  '/shelf/naturals',
+];
+const SIZES = [
+  { width: 390, height: 844 },
+  { width: 1280, height: 800 },
+];
 
 /** Changes the light as the app does: by the variables of the root. */
 async function inLight(page: Page, theme: keyof typeof tokens.colours): Promise<void> {
-  await page.evaluate(([name, colours]) => {
-    for (const [token, value] of Object.entries(colours)) document.documentElement.style.setProperty(`--${token}`, value);
-    document.documentElement.dataset.theme = name;
-  }, [theme, tokens.colours[theme]] as const);
+  await page.evaluate(
+    ([name, colours]) => {
+      for (const [token, value] of Object.entries(colours))
+        document.documentElement.style.setProperty(`--${token}`, value);
+      document.documentElement.dataset.theme = name;
+    },
+    [theme, tokens.colours[theme]] as const,
+  );
 }
 
 /** What axe finds, in short; there are no frames, so nothing need be gathered in a page of its own. */
-const findings = async (axe: AxeBuilder) => (await axe.analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`);
+const findings = async (axe: AxeBuilder) =>
+  (await axe.analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes[0]?.html.slice(0, 160)}`);
 
 const ALL = [...ROUTES, ...MISSING];
 const PARTS = [0, 1, 2];
 
 for (const [size, part] of SIZES.flatMap((size) => PARTS.map((part) => [size, part] as const))) {
-  test(`every route at ${size.width}, part ${part + 1} of ${PARTS.length}: one h1, a title, no sideways scroll, nothing for axe in any light`, async ({ page }) => {
+  test(`every route at ${size.width}, part ${part + 1} of ${PARTS.length}: one h1, a title, no sideways scroll, nothing for axe in any light`, async ({
+    page,
+  }) => {
     test.setTimeout(240_000);
     await page.setViewportSize(size);
     for (const route of ALL.filter((_, index) => index % PARTS.length === part)) {
@@ -37,13 +88,25 @@ for (const [size, part] of SIZES.flatMap((size) => PARTS.map((part) => [size, pa
         await page.goto(route);
         await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
         await expect(page).toHaveTitle(/ · Aubade$/);
-        expect.soft(await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth), route).toBeLessThanOrEqual(0);
+        expect
+          .soft(
+            await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth),
+            route,
+          )
+          .toBeLessThanOrEqual(0);
         if (size.width > SIZES[0]!.width && !LAID_OUT_WIDE.includes(route)) return;
         // The structure is the same in every light: all rules in Morning, those of colour in the others.
         expect.soft(await findings(new AxeBuilder({ page }).setLegacyMode()), route).toEqual([]);
         for (const theme of MISSING.includes(route) ? [] : (['dusk', 'red-lamp'] as const)) {
           await inLight(page, theme);
-          expect.soft(await findings(new AxeBuilder({ page }).setLegacyMode().withRules(['color-contrast', 'link-in-text-block'])), `${route} in ${theme}`).toEqual([]);
+          expect
+            .soft(
+              await findings(
+                new AxeBuilder({ page }).setLegacyMode().withRules(['color-contrast', 'link-in-text-block']),
+              ),
+              `${route} in ${theme}`,
+            )
+            .toEqual([]);
         }
       });
     }
@@ -58,32 +121,65 @@ test('a light chosen in the settings is the light of every page', async ({ page 
     await page.goto('/drawer/hooks');
     const name = theme === 'Dusk' ? 'dusk' : 'red-lamp';
     await expect(page.locator('html')).toHaveAttribute('data-theme', name);
-    expect((await page.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--ink'))).trim()).toBe(tokens.colours[name].ink);
+    expect(
+      (await page.evaluate(() => getComputedStyle(document.documentElement).getPropertyValue('--ink'))).trim(),
+    ).toBe(tokens.colours[name].ink);
     await page.goto('/shelf/settings');
   }
 });
 
-test('at twice the text size nothing of the way at the water runs off the screen or into another name', async ({ page }) => {
+test('at twice the text size nothing of the way at the water runs off the screen or into another name', async ({
+  page,
+}) => {
   test.setTimeout(120_000);
-  for (const route of ['/', '/matches/match_demo-waiting/natural?key=open', `${DUN}/water`, '/box', '/box/box_demo-valley', '/box/box_demo-valley/add']) {
+  for (const route of [
+    '/',
+    '/matches/match_demo-waiting/natural?key=open',
+    `${DUN}/water`,
+    '/box',
+    '/box/box_demo-valley',
+    '/box/box_demo-valley/add',
+  ]) {
     await page.goto(route);
     await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     await page.evaluate(() => void (document.documentElement.style.fontSize = '200%'));
     const [sideways, across] = await page.evaluate(() => {
-      const places = [...document.querySelectorAll('nav a, [role=navigation] a')].map((link) => link.firstElementChild!.getBoundingClientRect());
-      const overlap = places.some((a, i) => places.slice(i + 1).some((b) => a.left < b.right && b.left < a.right && a.top < b.bottom && b.top < a.bottom && a.width > 0 && b.width > 0));
+      const places = [...document.querySelectorAll('nav a, [role=navigation] a')].map((link) =>
+        link.firstElementChild!.getBoundingClientRect(),
+      );
+      const overlap = places.some((a, i) =>
+        places
+          .slice(i + 1)
+          .some(
+            (b) =>
+              a.left < b.right &&
+              b.left < a.right &&
+              a.top < b.bottom &&
+              b.top < a.bottom &&
+              a.width > 0 &&
+              b.width > 0,
+          ),
+      );
       return [document.documentElement.scrollWidth - document.documentElement.clientWidth, overlap];
     });
     expect.soft(sideways, route).toBeLessThanOrEqual(0);
     expect.soft(across, route).toBe(false);
-    const size = await page.getByRole('heading', { level: 1 }).evaluate((heading) => parseFloat(getComputedStyle(heading).fontSize));
+    const size = await page
+      .getByRole('heading', { level: 1 })
+      .evaluate((heading) => parseFloat(getComputedStyle(heading).fontSize));
     expect.soft(size, route).toBe(68);
   }
 });
 
 test('going from place to place moves the focus to the new h1 and leaves one page in the tree', async ({ page }) => {
   await page.goto('/');
-  for (const [place, title] of [['Matches', 'Matches'], ['Dressings', 'Dressings'], ['Drawer', 'Hooks'], ['Box', 'Box'], ['Now', 'Now']] as const) {
+  for (const [place, title] of [
+    ['Matches', 'Matches'],
+    ['Dressings', 'Dressings'],
+    ['Drawer', 'Hooks'],
+    ['Box', 'Box'],
+    ['Now', 'Now'],
+  ] as const) {
     await page.getByRole('navigation').getByRole('link', { name: place, exact: true }).click();
     await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
     await expect(page.getByRole('heading', { level: 1, name: title })).toBeFocused();
@@ -93,13 +189,34 @@ test('going from place to place moves the focus to the new h1 and leaves one pag
 
 test('everything a finger must hit on a phone is at least 48 px high', async ({ page }) => {
   await page.setViewportSize(SIZES[0]!);
-  for (const route of ['/', `${DUN}/natural`, `${DUN}/hook`, `${DUN}/bench`, `${DUN}/dressing`, '/dressings', '/dressings/first-light-dun', '/shelf/settings', '/drawer/hooks', '/drawer/packets', '/drawer/convert?hook=osmere:lark:14', '/drawer/import', '/drawer/hooks/bessock/fine-wet?tape=12']) {
+  for (const route of [
+    '/',
+    `${DUN}/natural`,
+    `${DUN}/hook`,
+    `${DUN}/bench`,
+    `${DUN}/dressing`,
+    '/dressings',
+    '/dressings/first-light-dun',
+    '/shelf/settings',
+    '/drawer/hooks',
+    '/drawer/packets',
+    '/drawer/convert?hook=osmere:lark:14',
+    '/drawer/import',
+    '/drawer/hooks/bessock/fine-wet?tape=12',
+  ]) {
     await page.goto(route);
     await page.getByRole('heading', { level: 1 }).waitFor();
-    const small = await page.evaluate(() => [...document.querySelectorAll('[role=radio],[role=link],[role=tab],input,[role=navigation] a')].filter((element) => {
-      const box = element.getBoundingClientRect();
-      return box.width > 0 && Math.round(box.height) < (element.tagName === 'INPUT' ? 36 : 48);
-    }).map((element) => `${element.getAttribute('aria-label') ?? element.textContent} ${Math.round(element.getBoundingClientRect().height)}`));
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll('[role=radio],[role=link],[role=tab],input,[role=navigation] a')]
+        .filter((element) => {
+          const box = element.getBoundingClientRect();
+          return box.width > 0 && Math.round(box.height) < (element.tagName === 'INPUT' ? 36 : 48);
+        })
+        .map(
+          (element) =>
+            `${element.getAttribute('aria-label') ?? element.textContent} ${Math.round(element.getBoundingClientRect().height)}`,
+        ),
+    );
     expect([route, small]).toEqual([route, []]);
   }
 });

@@ -7,11 +7,15 @@ const DUN = '/matches/match_demo-auldry-dun';
 /** How many keys the page's own databases hold. */
 const keysStored = (page: Page) =>
   page.evaluate(async () => {
-    const asked = <T>(request: IDBRequest<T>) => new Promise<T>((done) => { request.onsuccess = () => done(request.result); });
+    const asked = <T>(request: IDBRequest<T>) =>
+      new Promise<T>((done) => {
+        request.onsuccess = () => done(request.result);
+      });
     let keys = 0;
     for (const { name } of await indexedDB.databases()) {
       const open = await asked(indexedDB.open(name!));
-      for (const store of [...open.objectStoreNames]) keys += await asked(open.transaction(store).objectStore(store).count());
+      for (const store of [...open.objectStoreNames])
+        keys += await asked(open.transaction(store).objectStore(store).count());
       open.close();
     }
     return keys;
@@ -23,7 +27,10 @@ test('two pages that edit different fields of one record both keep their change'
   await second.goto(`${DUN}/natural`);
   const place = page.getByRole('textbox', { name: 'Where' });
   await place.waitFor();
-  await Promise.all([place.fill('below the weir'), second.getByRole('radiogroup', { name: 'Water' }).getByRole('radio', { name: 'Still' }).click()]);
+  await Promise.all([
+    place.fill('below the weir'),
+    second.getByRole('radiogroup', { name: 'Water' }).getByRole('radio', { name: 'Still' }).click(),
+  ]);
   await written(page);
   await written(second);
   for (const tab of [page, second]) {
@@ -108,7 +115,9 @@ test('a deleted match is gone after a reload, and undo brings it back', async ({
   await expect(page.getByText('Pale riffle dun')).toHaveCount(0);
 });
 
-test('a record that cannot be opened is set aside by name, the rest opens, and it can be exported', async ({ page }) => {
+test('a record that cannot be opened is set aside by name, the rest opens, and it can be exported', async ({
+  page,
+}) => {
   await page.goto('/');
   await expect(page.getByText('Pale riffle dun')).toBeVisible();
   await written(page);
@@ -138,8 +147,14 @@ test('a record that cannot be opened is set aside by name, the rest opens, and i
   await page.goto('/shelf/data');
   await expect(page.getByText(/sample\/broken: does not have the shape it should/)).toBeVisible();
   await expect(page.getByText('8 matches')).toBeVisible();
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export what was set aside' }).click()]);
-  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as { aubade: string; items: { key: string; text: string }[] };
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Export what was set aside' }).click(),
+  ]);
+  const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as {
+    aubade: string;
+    items: { key: string; text: string }[];
+  };
   expect(file.aubade).toBe('set-aside');
   expect(file.items.map((item) => item.key)).toEqual(['sample/broken']);
   expect(file.items[0]!.text).toContain('lava');
@@ -150,14 +165,17 @@ async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
   await page.addInitScript(() => {
     const { put } = IDBObjectStore.prototype;
     IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
-      if ((window as unknown as { full?: boolean }).full) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      if ((window as unknown as { full?: boolean }).full)
+        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
       return put.apply(this, given);
     };
   });
   return (full) => page.evaluate((value) => void Object.assign(window, { full: value }), full);
 }
 
-test('with no room left the line says what is not kept and what to do; with room again all of it is kept', async ({ page }) => {
+test('with no room left the line says what is not kept and what to do; with room again all of it is kept', async ({
+  page,
+}) => {
   const fill = await fillable(page);
   await page.goto(`${DUN}/natural`);
   const place = page.getByRole('textbox', { name: 'Where' });
@@ -182,7 +200,13 @@ test('with no room left the line says what is not kept and what to do; with room
 });
 
 test('a browser that denies its store still opens the app, and says that nothing is kept', async ({ page }) => {
-  await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { get: () => { throw new DOMException('denied', 'SecurityError'); } }));
+  await page.addInitScript(() =>
+    Object.defineProperty(window, 'indexedDB', {
+      get: () => {
+        throw new DOMException('denied', 'SecurityError');
+      },
+    }),
+  );
   await page.goto('/');
   await expect(page.getByText('This browser keeps nothing here', { exact: false })).toBeVisible();
   await page.getByRole('button', { name: /A natural in hand/ }).click();
@@ -196,8 +220,15 @@ test('what another program wiped while the page was open is stored again when th
   await written(page);
   await page.evaluate(async () => {
     for (const { name } of await indexedDB.databases()) {
-      const open = await new Promise<IDBDatabase>((done) => { const request = indexedDB.open(name!); request.onsuccess = () => done(request.result); });
-      for (const store of [...open.objectStoreNames]) await new Promise((done) => { const cleared = open.transaction(store, 'readwrite').objectStore(store).clear(); cleared.onsuccess = done; });
+      const open = await new Promise<IDBDatabase>((done) => {
+        const request = indexedDB.open(name!);
+        request.onsuccess = () => done(request.result);
+      });
+      for (const store of [...open.objectStoreNames])
+        await new Promise((done) => {
+          const cleared = open.transaction(store, 'readwrite').objectStore(store).clear();
+          cleared.onsuccess = done;
+        });
       open.close();
     }
     document.dispatchEvent(new Event('visibilitychange'));

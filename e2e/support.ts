@@ -2,17 +2,20 @@ import { expect, test as base, type Page } from '@playwright/test';
 
 /** Every spec: no request of any page leaves the origin, and nothing throws. */
 export const test = base.extend<{ watched: void }>({
-  watched: [async ({ context, baseURL }, use) => {
-    const outside: string[] = [];
-    const errors: string[] = [];
-    context.on('request', (request) => {
-      if (!request.url().startsWith(baseURL!) && !/^(data|blob):/.test(request.url())) outside.push(request.url());
-    });
-    context.on('weberror', (error) => errors.push(error.error().message));
-    await use();
-    expect(outside).toEqual([]);
-    expect(errors).toEqual([]);
-  }, { auto: true }],
+  watched: [
+    async ({ context, baseURL }, use) => {
+      const outside: string[] = [];
+      const errors: string[] = [];
+      context.on('request', (request) => {
+        if (!request.url().startsWith(baseURL!) && !/^(data|blob):/.test(request.url())) outside.push(request.url());
+      });
+      context.on('weberror', (error) => errors.push(error.error().message));
+      await use();
+      expect(outside).toEqual([]);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
 });
 
 export { expect };
@@ -29,7 +32,13 @@ export async function startClean(page: Page): Promise<void> {
 }
 
 /** A new match with its stage and lengths, from Now; ends at the natural. */
-export async function newMatch(page: Page, order: string, stage: string, lengths: readonly string[], name?: string): Promise<void> {
+export async function newMatch(
+  page: Page,
+  order: string,
+  stage: string,
+  lengths: readonly string[],
+  name?: string,
+): Promise<void> {
   await page.getByRole('button', { name: /A natural in hand/ }).click();
   await page.getByRole('radio', { name: order, exact: true }).click();
   await page.getByRole('radio', { name: stage, exact: true }).click();

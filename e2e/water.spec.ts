@@ -3,7 +3,10 @@ import sharp from 'sharp';
 import { expect, startClean, test, written } from './support';
 
 /** A small grey PNG. */
-const png = () => sharp({ create: { width: 8, height: 8, channels: 3, background: '#787878' } }).png().toBuffer();
+const png = () =>
+  sharp({ create: { width: 8, height: 8, channels: 3, background: '#787878' } })
+    .png()
+    .toBuffer();
 
 test('a photograph is kept with one tap for the evening, whole, over a reload; twelve are enough', async ({ page }) => {
   await startClean(page);
@@ -26,7 +29,10 @@ test('a photograph is kept with one tap for the evening, whole, over a reload; t
   }
   await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
   await expect(page.getByText('12 photographs wait already. Measure one or let one go first.')).toBeVisible();
-  await page.getByRole('link', { name: /Unnamed natural/ }).first().click();
+  await page
+    .getByRole('link', { name: /Unnamed natural/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Let photograph 1 go' }).click();
   await expect(page.getByRole('img', { name: 'Photograph 1' })).toHaveCount(0);
   await written(page);
@@ -45,7 +51,13 @@ test('thirty flies go into a new box by taps alone: a dressing, its sizes, how m
   await tap(page.getByRole('link', { name: 'Box' }));
   await tap(page.getByRole('button', { name: 'New box' }));
   await tap(page.getByRole('button', { name: 'Put flies in' }));
-  for (const dressing of ['First-light upright dun', 'Auldry low emerger', 'Auldry flat spinner', 'Hair-roof adult', 'Ellanmere ringed pupa']) {
+  for (const dressing of [
+    'First-light upright dun',
+    'Auldry low emerger',
+    'Auldry flat spinner',
+    'Hair-roof adult',
+    'Ellanmere ringed pupa',
+  ]) {
     await tap(page.getByRole('button', { name: dressing }).first());
     await tap(page.getByRole('button', { name: 'Size 14' }));
     await tap(page.getByRole('button', { name: 'Size 16' }));
@@ -74,10 +86,15 @@ test('two tabs that each lose a fly both count', async ({ page, context }) => {
 });
 
 test('on the way at the water every button is at least 56 px high and wide', async ({ page }) => {
-  const small = () => page.evaluate(() => [...document.querySelectorAll('button, [role=button], [role=radio]')].flatMap((target) => {
-    const { width, height, top, bottom } = target.getBoundingClientRect();
-    return height > 0 && top >= 0 && bottom <= window.innerHeight && (height < 56 || width < 56) ? [`${target.getAttribute('aria-label') ?? target.textContent}: ${width}x${height}`] : [];
-  }));
+  const small = () =>
+    page.evaluate(() =>
+      [...document.querySelectorAll('button, [role=button], [role=radio]')].flatMap((target) => {
+        const { width, height, top, bottom } = target.getBoundingClientRect();
+        return height > 0 && top >= 0 && bottom <= window.innerHeight && (height < 56 || width < 56)
+          ? [`${target.getAttribute('aria-label') ?? target.textContent}: ${width}x${height}`]
+          : [];
+      }),
+    );
   await page.goto('/');
   expect(await small()).toEqual([]);
   await page.getByRole('button', { name: /A natural in hand/ }).click();
@@ -94,7 +111,10 @@ test('on the side of the left thumb the header, the key and the box turn their b
   await page.getByRole('radiogroup', { name: 'Thumb at the water' }).getByRole('radio', { name: 'Left' }).click();
   await written(page);
   await page.goto('/matches/match_demo-auldry-dun/water');
-  const lost = (await page.getByRole('button', { name: /^Lost one/ }).first().boundingBox())!;
+  const lost = (await page
+    .getByRole('button', { name: /^Lost one/ })
+    .first()
+    .boundingBox())!;
   const undo = (await page.getByRole('button', { name: /^Light:/ }).boundingBox())!;
   expect(lost.x + lost.width).toBeLessThan(195);
   expect(undo.x + undo.width).toBeLessThan(195);
@@ -103,11 +123,19 @@ test('on the side of the left thumb the header, the key and the box turn their b
   expect(cannot.x + cannot.width).toBeLessThan(195);
 });
 
-test('a group of one\'s own from a file is in the guide, in the key and in the file again', async ({ page }) => {
+test("a group of one's own from a file is in the guide, in the key and in the file again", async ({ page }) => {
   await page.goto('/shelf/naturals');
   const opening = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Read a file' }).click();
-  await (await opening).setFiles({ name: 'groups.csv', mimeType: 'text/csv', buffer: Buffer.from('name,stage,months,least_mm,usual_mm,most_mm,colours\r\nStaith speck,midge/pupa,5,2,2.5,3,mid-red\r\nWrong one,midge/egg,5,,,,\r\n') });
+  await (
+    await opening
+  ).setFiles({
+    name: 'groups.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'name,stage,months,least_mm,usual_mm,most_mm,colours\r\nStaith speck,midge/pupa,5,2,2.5,3,mid-red\r\nWrong one,midge/egg,5,,,,\r\n',
+    ),
+  });
   const told = page.getByRole('group', { name: 'What it would do' });
   await expect(told.getByText('1 new:')).toBeVisible();
   await expect(told.getByText('Staith speck')).toBeVisible();

@@ -25,21 +25,36 @@ test('every path of the app is the app, so that a deep link opens', async () => 
   const get = await serve(built);
   for (const path of ['/', '/matches/m1/hook', '/shelf/settings']) {
     const response = await get(path);
-    expect([path, response.status, await response.text()]).toEqual([path, 200, expect.stringContaining('<title>Aubade</title>')]);
+    expect([path, response.status, await response.text()]).toEqual([
+      path,
+      200,
+      expect.stringContaining('<title>Aubade</title>'),
+    ]);
   }
 });
 
 test('hashed files are kept for a year, the page and its worker are always asked for again', async () => {
   const get = await serve(built);
-  expect((await get('/_expo/static/entry-0a1b.js')).headers.get('cache-control')).toMatch(/max-age=31536000.*immutable/);
-  for (const path of ['/', '/sw.js', '/matches']) expect([path, (await get(path)).headers.get('cache-control')]).toEqual([path, 'no-cache']);
+  expect((await get('/_expo/static/entry-0a1b.js')).headers.get('cache-control')).toMatch(
+    /max-age=31536000.*immutable/,
+  );
+  for (const path of ['/', '/sw.js', '/matches'])
+    expect([path, (await get(path)).headers.get('cache-control')]).toEqual([path, 'no-cache']);
 });
 
-test('a hashed file that is gone is not answered with the page', async () => expect((await (await serve(built))('/_expo/static/entry-old.js')).status).toBe(404));
+test('a hashed file that is gone is not answered with the page', async () =>
+  expect((await (await serve(built))('/_expo/static/entry-old.js')).status).toBe(404));
 
 test('the page may load from its own origin only', async () => {
   const policy = (await (await serve(built))('/')).headers.get('content-security-policy')!;
-  for (const rule of ["default-src 'self'", "connect-src 'self'", "font-src 'self'", "worker-src 'self'", "script-src 'self'"]) expect(policy).toContain(rule);
+  for (const rule of [
+    "default-src 'self'",
+    "connect-src 'self'",
+    "font-src 'self'",
+    "worker-src 'self'",
+    "script-src 'self'",
+  ])
+    expect(policy).toContain(rule);
 });
 
 test('before a build it says what to do', async () => {

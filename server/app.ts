@@ -10,18 +10,27 @@ const YEAR_MS = 365 * 24 * 3600 * 1000;
 export function createApp(dist: string): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(helmet({
-    strictTransportSecurity: false,
-    contentSecurityPolicy: {
-      useDefaults: true,
-      directives: {
-        'default-src': ["'self'"], 'script-src': ["'self'"], 'worker-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'img-src': ["'self'", 'data:', 'blob:'],
-        'font-src': ["'self'"], 'connect-src': ["'self'"], 'upgrade-insecure-requests': null,
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        useDefaults: true,
+        directives: {
+          'default-src': ["'self'"],
+          'script-src': ["'self'"],
+          'worker-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'img-src': ["'self'", 'data:', 'blob:'],
+          'font-src': ["'self'"],
+          'connect-src': ["'self'"],
+          'upgrade-insecure-requests': null,
+        },
       },
-    },
-  }));
+    }),
+  );
   app.use(compression());
-  for (const path of ['/_expo/static', '/assets']) app.use(path, express.static(join(dist, path), { immutable: true, maxAge: YEAR_MS, fallthrough: false }));
+  for (const path of ['/_expo/static', '/assets'])
+    app.use(path, express.static(join(dist, path), { immutable: true, maxAge: YEAR_MS, fallthrough: false }));
   app.use(express.static(dist, { setHeaders: (response) => response.setHeader('Cache-Control', 'no-cache') }));
   app.get('/{*path}', (request, response) => {
     if (!existsSync(join(dist, 'index.html'))) {

@@ -6,7 +6,8 @@ import * as React from 'react';
 configure({ defaultHidden: true });
 
 // React's development build takes a stack trace for every element it makes, up to a limit a second: as if that limit were reached.
-const internals = (React as unknown as Record<string, object>).__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE!;
+const internals = (React as unknown as Record<string, object>)
+  .__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE!;
 Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => undefined });
 
 /** jsdom lays nothing out: every element is as large as a phone, and says so once. */
@@ -23,7 +24,13 @@ class Observer {
 }
 
 Object.assign(window, { ResizeObserver: Observer });
-for (const [name, px] of [['offsetWidth', PHONE_PX], ['clientWidth', PHONE_PX], ['offsetHeight', PHONE_TALL_PX], ['clientHeight', PHONE_TALL_PX]] as const) Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => px });
+for (const [name, px] of [
+  ['offsetWidth', PHONE_PX],
+  ['clientWidth', PHONE_PX],
+  ['offsetHeight', PHONE_TALL_PX],
+  ['clientHeight', PHONE_TALL_PX],
+] as const)
+  Object.defineProperty(HTMLElement.prototype, name, { configurable: true, get: () => px });
 
 /** jsdom has no pointers: a mouse with a number. */
 class Pointer extends MouseEvent {
@@ -48,4 +55,5 @@ class NothingInView {
 globalThis.IntersectionObserver ??= NothingInView as unknown as typeof IntersectionObserver;
 
 // jsdom hides Node's own.
-globalThis.structuredClone ??= ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown) as typeof structuredClone;
+globalThis.structuredClone ??= ((value: unknown) =>
+  JSON.parse(JSON.stringify(value)) as unknown) as typeof structuredClone;

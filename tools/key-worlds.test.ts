@@ -5,7 +5,9 @@ import { KEY } from '../src/catalogue/key';
 /** By how much what was said lies under what was right, where it is neither plain nor lost. */
 const modest = ({ bins }: Said) => {
   const middle = bins.filter(({ said }) => said > 0.5 && said < 0.9);
-  return middle.reduce((sum, { said, was, n }) => sum + n * (was - said), 0) / middle.reduce((sum, { n }) => sum + n, 0);
+  return (
+    middle.reduce((sum, { said, was, n }) => sum + n * (was - said), 0) / middle.reduce((sum, { n }) => sum + n, 0)
+  );
 };
 
 /** The same insects every time. */
@@ -30,5 +32,8 @@ test('stopped at certain it is right about as often as it says, and no answer is
   expect(certain.first).toBeGreaterThan(said - 0.05);
   expect(answers).toBeLessThanOrEqual(5);
   const meet = naturals(AS_WRITTEN, 3);
-  for (let i = 0; i < 300; i++) expect(meet().signs).toEqual(expect.objectContaining({ wings: expect.any(String), tails: expect.any(String), found: expect.any(String) }));
+  for (let i = 0; i < 300; i++)
+    expect(meet().signs).toEqual(
+      expect.objectContaining({ wings: expect.any(String), tails: expect.any(String), found: expect.any(String) }),
+    );
 });

@@ -13,7 +13,9 @@ const OUT = 'reports/mutants';
 const CAUGHT = new Set(['Killed', 'Timeout']);
 const COUNTED = new Set(['Killed', 'Timeout', 'Survived', 'NoCoverage']);
 
-interface Report { readonly files: Readonly<Record<string, { readonly mutants: readonly { readonly status: string }[] }>> }
+interface Report {
+  readonly files: Readonly<Record<string, { readonly mutants: readonly { readonly status: string }[] }>>;
+}
 
 const wanted = process.argv.slice(2);
 const unknown = wanted.filter((name) => !(name in rooms));
@@ -27,9 +29,27 @@ mkdirSync(OUT, { recursive: true });
 for (const [name, { files, tests }] of Object.entries(rooms)) {
   if (wanted.length > 0 && !wanted.includes(name)) continue;
   const mocha = join(OUT, `${name}.mocharc.json`);
-  writeFileSync(mocha, JSON.stringify({ require: ['tsx/cjs', './tools/mutants.ui.js'], ui: 'jest', extension: ['ts'], spec: tests, timeout: 0, bail: true }));
+  writeFileSync(
+    mocha,
+    JSON.stringify({
+      require: ['tsx/cjs', './tools/mutants.ui.js'],
+      ui: 'jest',
+      extension: ['ts'],
+      spec: tests,
+      timeout: 0,
+      bail: true,
+    }),
+  );
   const config = join(OUT, `${name}.stryker.json`);
-  writeFileSync(config, JSON.stringify({ ...base, mochaOptions: { config: mocha }, mutate: files, jsonReporter: { fileName: join(OUT, `${name}.json`) } }));
+  writeFileSync(
+    config,
+    JSON.stringify({
+      ...base,
+      mochaOptions: { config: mocha },
+      mutate: files,
+      jsonReporter: { fileName: join(OUT, `${name}.json`) },
+    }),
+  );
   rmSync(join(OUT, `${name}.json`), { force: true });
   const { status } = spawnSync('npx', ['stryker', 'run', config], { stdio: 'inherit' });
   if (status !== 0) process.exit(status ?? 1);
@@ -49,8 +69,13 @@ for (const name of Object.keys(rooms)) {
     const killed = counted.filter(({ status }) => CAUGHT.has(status)).length;
     caught += killed;
     all += counted.length;
-    if (counted.length > 0) console.log(`${file.padEnd(44)} ${String(killed).padStart(4)} of ${String(counted.length).padStart(4)} ${(100 * killed / counted.length).toFixed(1).padStart(6)} %`);
+    if (counted.length > 0)
+      console.log(
+        `${file.padEnd(44)} ${String(killed).padStart(4)} of ${String(counted.length).padStart(4)} ${((100 * killed) / counted.length).toFixed(1).padStart(6)} %`,
+      );
   }
 }
-console.log(`All rooms tried: ${caught} of ${all} killed, ${(100 * caught / Math.max(1, all)).toFixed(1)} %; wanted ${100 * ENOUGH} %.`);
+console.log(
+  `All rooms tried: ${caught} of ${all} killed, ${((100 * caught) / Math.max(1, all)).toFixed(1)} %; wanted ${100 * ENOUGH} %.`,
+);
 process.exit(caught >= ENOUGH * all ? 0 : 1);

@@ -15,4 +15,5 @@ test('a plate is like itself, and unlike itself in another colour', async () => 
   expect(comparePlates(own, red).deltaE!).toBeGreaterThan(ALIKE.deltaE);
 });
 
-test('what is compared is the same hook for all', () => expect(new Set(DRESSINGS.map((dressing) => cardOnCommonHook(dressing).hook.id))).toEqual(new Set([PLATE_HOOK])));
+test('what is compared is the same hook for all', () =>
+  expect(new Set(DRESSINGS.map((dressing) => cardOnCommonHook(dressing).hook.id))).toEqual(new Set([PLATE_HOOK])));

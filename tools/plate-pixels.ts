@@ -16,7 +16,19 @@ const CATALOGUE = catalogueOf(REFERENCE_HOOKS);
 /** The card of a dressing on the common hook, without a natural. */
 export function cardOnCommonHook(dressing: Dressing): Card {
   const hook = CATALOGUE.hooks.find((item) => item.id === PLATE_HOOK)!;
-  return cardFor({ dressing, hook, sample: null, choices: { ...NO_CHOICES, hookPin: PLATE_HOOK, dressingPin: dressing.id, added: dressing.switches.map((item) => item.id) }, catalogue: CATALOGUE, count: null });
+  return cardFor({
+    dressing,
+    hook,
+    sample: null,
+    choices: {
+      ...NO_CHOICES,
+      hookPin: PLATE_HOOK,
+      dressingPin: dressing.id,
+      added: dressing.switches.map((item) => item.id),
+    },
+    catalogue: CATALOGUE,
+    count: null,
+  });
 }
 
 export interface PlatePixels {
@@ -28,7 +40,14 @@ export interface PlatePixels {
 /** A dressing's side view as pixels: what is painted, and in which colours. */
 export async function platePixels(dressing: Dressing): Promise<PlatePixels> {
   const { marks } = flyMarks(cardOnCommonHook(dressing));
-  const svg = svgPicture({ width: FRAME.width, height: FRAME.height, theme: 'morning', ground: false, title: dressing.name, placed: [{ marks, scale: FRAME.scale, x: FRAME.x, y: FRAME.y }] });
+  const svg = svgPicture({
+    width: FRAME.width,
+    height: FRAME.height,
+    theme: 'morning',
+    ground: false,
+    title: dressing.name,
+    placed: [{ marks, scale: FRAME.scale, x: FRAME.x, y: FRAME.y }],
+  });
   const { data } = await sharp(Buffer.from(svg)).ensureAlpha().raw().toBuffer({ resolveWithObject: true });
   const count = FRAME.width * FRAME.height;
   const mask = new Uint8Array(count);
@@ -42,8 +61,10 @@ export async function platePixels(dressing: Dressing): Promise<PlatePixels> {
 
 /** Colours in steps of eight, so that each difference is worked out once. */
 const COARSE = 3;
-const coarseAt = (rgb: Uint8Array, i: number) => ((rgb[i * 3]! >> COARSE) << 10) | ((rgb[i * 3 + 1]! >> COARSE) << 5) | (rgb[i * 3 + 2]! >> COARSE);
-const hexOf = (coarse: number) => `#${[10, 5, 0].map((shift) => ((((coarse >> shift) & 31) << COARSE) | 4).toString(16).padStart(2, '0')).join('')}` as `#${string}`;
+const coarseAt = (rgb: Uint8Array, i: number) =>
+  ((rgb[i * 3]! >> COARSE) << 10) | ((rgb[i * 3 + 1]! >> COARSE) << 5) | (rgb[i * 3 + 2]! >> COARSE);
+const hexOf = (coarse: number) =>
+  `#${[10, 5, 0].map((shift) => ((((coarse >> shift) & 31) << COARSE) | 4).toString(16).padStart(2, '0')).join('')}` as `#${string}`;
 const known = new Map<number, number>();
 
 function differenceOf(a: number, b: number): number {
@@ -89,5 +110,7 @@ export function comparePlates(one: PlatePixels, two: PlatePixels, near = 0.8): P
 /** Every pair of the library, the most alike first. */
 export async function platePairs(library: readonly Dressing[] = DRESSINGS): Promise<PlatePair[]> {
   const pixels = await Promise.all(library.map(platePixels));
-  return pixels.flatMap((one, index) => pixels.slice(index + 1).map((two) => comparePlates(one, two))).sort((a, b) => b.iou - a.iou);
+  return pixels
+    .flatMap((one, index) => pixels.slice(index + 1).map((two) => comparePlates(one, two)))
+    .sort((a, b) => b.iou - a.iou);
 }

@@ -13,7 +13,10 @@ const CELL = { width: 300, height: 220, columns: 8 } as const;
 async function main(): Promise<void> {
   const view = process.argv.includes('--top') ? 'top' : 'side';
   const started = process.argv.includes('--sheet-only') ? [] : (await platePairs()).slice(0, 10);
-  for (const pair of started) console.log(`${pair.iou.toFixed(3)}  ${pair.deltaE === null ? '   ' : pair.deltaE.toFixed(1).padStart(5)}  ${pair.a}  ${pair.b}`);
+  for (const pair of started)
+    console.log(
+      `${pair.iou.toFixed(3)}  ${pair.deltaE === null ? '   ' : pair.deltaE.toFixed(1).padStart(5)}  ${pair.a}  ${pair.b}`,
+    );
   const rows = Math.ceil(DRESSINGS.length / CELL.columns);
   const placed: PlacedMarks[] = [];
   const names: string[] = [];
@@ -21,10 +24,24 @@ async function main(): Promise<void> {
     const drawing = flyMarks(cardOnCommonHook(dressing), { view });
     const [column, row] = [index % CELL.columns, Math.floor(index / CELL.columns)];
     const fit = fitInto(drawing.bounds, CELL.width, CELL.height - 26, 14);
-    placed.push({ marks: drawing.marks, scale: fit.scale, x: fit.x + column * CELL.width, y: fit.y + row * CELL.height });
-    names.push(`<text x="${column * CELL.width + CELL.width / 2}" y="${(row + 1) * CELL.height - 8}" font-family="sans-serif" font-size="15" text-anchor="middle" fill="var(--ink)">${dressing.id}</text>`);
+    placed.push({
+      marks: drawing.marks,
+      scale: fit.scale,
+      x: fit.x + column * CELL.width,
+      y: fit.y + row * CELL.height,
+    });
+    names.push(
+      `<text x="${column * CELL.width + CELL.width / 2}" y="${(row + 1) * CELL.height - 8}" font-family="sans-serif" font-size="15" text-anchor="middle" fill="var(--ink)">${dressing.id}</text>`,
+    );
   });
-  const svg = svgPicture({ width: CELL.columns * CELL.width, height: rows * CELL.height, theme: 'morning', title: 'Plates', placed, more: names.join('') });
+  const svg = svgPicture({
+    width: CELL.columns * CELL.width,
+    height: rows * CELL.height,
+    theme: 'morning',
+    title: 'Plates',
+    placed,
+    more: names.join(''),
+  });
   const folder = join(tmpdir(), 'aubade-plates');
   mkdirSync(folder, { recursive: true });
   const file = join(folder, `plates-${view}.png`);

@@ -19,15 +19,28 @@ const round = (value: number) => Number(value.toPrecision(6));
 async function demo() {
   const store = createStore(memoryPorts());
   await openStore(store, { start: 'demo', clock: null });
-  const natural = (stage: (typeof STAGES)[number]['id'], mm: number) => store.dispatch(change('length', (draft) => {
-    const specimen = { ...draft.sample[SAMPLE]!.specimens[0]!, body: { mm, typed: null } };
-    draft.sample[SAMPLE] = sampleSchema.cast({ when: '-', specimens: [specimen] });
-    draft.match[MATCH]!.answers = [{ ...draft.match[MATCH]!.answers[0]!, stage, hookId: null, dressingId: null, schools: {}, without: [], added: [] }];
-    draft.packet = {};
-    // The demo's tier added a model of his own by hand.
-    delete draft.model[OWN_MODEL];
-    draft.settings = {};
-  }));
+  const natural = (stage: (typeof STAGES)[number]['id'], mm: number) =>
+    store.dispatch(
+      change('length', (draft) => {
+        const specimen = { ...draft.sample[SAMPLE]!.specimens[0]!, body: { mm, typed: null } };
+        draft.sample[SAMPLE] = sampleSchema.cast({ when: '-', specimens: [specimen] });
+        draft.match[MATCH]!.answers = [
+          {
+            ...draft.match[MATCH]!.answers[0]!,
+            stage,
+            hookId: null,
+            dressingId: null,
+            schools: {},
+            without: [],
+            added: [],
+          },
+        ];
+        draft.packet = {};
+        // The demo's tier added a model of his own by hand.
+        delete draft.model[OWN_MODEL];
+        draft.settings = {};
+      }),
+    );
   return { store, natural };
 }
 
@@ -43,7 +56,9 @@ test(`app and command line answer ${STAGES.length} stages at ${LENGTHS.length} l
     return { dressing: dressing!.id, score: round(dressing!.score), hook: hooks[0]?.id ?? null };
   };
   const onLine = (stage: string, mm: number) => {
-    const { dressing, hooks } = JSON.parse((run(['match', '--stage', stage, '--length', String(mm), '--top', '1', '--json']) as Outcome).stdout);
+    const { dressing, hooks } = JSON.parse(
+      (run(['match', '--stage', stage, '--length', String(mm), '--top', '1', '--json']) as Outcome).stdout,
+    );
     return { dressing: dressing.id, score: dressing.score, hook: hooks[0]?.id ?? null };
   };
   const differ = cases.flatMap(({ id, mm }) => {
@@ -60,7 +75,23 @@ test('and find the same flies of a box, with the same scores', async () => {
   const flies = Object.entries(store.getState().records.entities.fly);
   const carried = new Map(selectCarried(store.getState()).map((fly) => [fly.id, fly]));
   const words = (shade: string | null | undefined) => (shade ? shade.replace('-', ' ') : '');
-  const rows = flies.filter(([id]) => carried.has(id)).map(([id, fly]) => [id, carried.get(id)!.name, fly.dressingId, fly.hookId, fly.stage, fly.lengthMm, words(fly.shade), fly.ride, carried.get(id)!.left].map((cell) => `"${cell ?? ''}"`).join(','));
+  const rows = flies
+    .filter(([id]) => carried.has(id))
+    .map(([id, fly]) =>
+      [
+        id,
+        carried.get(id)!.name,
+        fly.dressingId,
+        fly.hookId,
+        fly.stage,
+        fly.lengthMm,
+        words(fly.shade),
+        fly.ride,
+        carried.get(id)!.left,
+      ]
+        .map((cell) => `"${cell ?? ''}"`)
+        .join(','),
+    );
   expect(rows.length).toBeGreaterThan(5);
   const folder = mkdtempSync(join(tmpdir(), 'aubade-box-'));
   try {
@@ -69,8 +100,26 @@ test('and find the same flies of a box, with the same scores', async () => {
     const differ = cases.flatMap(({ id, mm }) => {
       natural(id, mm);
       const app = selectBoxMatch(store.getState(), MATCH)!.flies.map((answer) => [answer.fly.id, round(answer.score)]);
-      const line = JSON.parse((run(['box', 'match', '--box', box, '--stage', id, '--length', String(mm), '--top', '1000', '--json']) as Outcome).stdout).flies.map((fly: { fly: string; score: number }) => [fly.fly, fly.score]);
-      return JSON.stringify(app) === JSON.stringify(line) ? [] : [{ id, mm, app: app.slice(0, 3), line: line.slice(0, 3) }];
+      const line = JSON.parse(
+        (
+          run([
+            'box',
+            'match',
+            '--box',
+            box,
+            '--stage',
+            id,
+            '--length',
+            String(mm),
+            '--top',
+            '1000',
+            '--json',
+          ]) as Outcome
+        ).stdout,
+      ).flies.map((fly: { fly: string; score: number }) => [fly.fly, fly.score]);
+      return JSON.stringify(app) === JSON.stringify(line)
+        ? []
+        : [{ id, mm, app: app.slice(0, 3), line: line.slice(0, 3) }];
     });
     expect(differ).toEqual([]);
   } finally {

@@ -10,7 +10,11 @@ export interface Served {
 
 /** The built app served by a process of its own, on a port that is free unless one is given; from `dist` unless another folder is given. Rejects when it ends before it listens. */
 export async function served({ port = 0, dist }: { port?: number; dist?: string } = {}): Promise<Served> {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], { cwd: join(__dirname, '..'), env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', ...(dist === undefined ? {} : { DIST: dist }) }, stdio: ['ignore', 'pipe', 'inherit'] });
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], {
+    cwd: join(__dirname, '..'),
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', ...(dist === undefined ? {} : { DIST: dist }) },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  });
   const ended = new Promise<void>((done) => server.once('exit', () => done()));
   const origin = await new Promise<string>((ready, fail) => {
     let said = '';

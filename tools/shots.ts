@@ -12,47 +12,75 @@ const WIDE = { width: 1280, height: 800 };
 const DUN = '/matches/match_demo-auldry-dun';
 
 /** Name, path and size of every view that is built; `theme` and `act` where a view needs them. */
-const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; act?: (page: Page) => Promise<void> }[] = [
-  { name: 'now-phone', path: '/', size: PHONE },
-  { name: 'now-wide', path: '/', size: WIDE },
-  { name: 'natural-phone', path: `${DUN}/natural`, size: PHONE },
-  { name: 'stage-phone', path: '/matches/match_demo-waiting/natural?key=open', size: PHONE, act: async (page) => { await page.getByRole('button', { name: /upright and cloudy/ }).click(); await page.getByRole('button', { name: 'Tail end' }).click(); } },
-  { name: 'hook-phone', path: `${DUN}/hook`, size: PHONE },
-  { name: 'match-wide', path: `${DUN}/hook`, size: WIDE },
-  { name: 'dressing-phone', path: `${DUN}/dressing`, size: PHONE },
-  {
-    name: 'editor-wide', path: '/dressings/first-light-dun', size: WIDE, act: async (page) => {
-      await page.getByRole('button', { name: 'Make your own from this' }).click();
-      await page.getByRole('heading', { name: /: change$/ }).waitFor();
-      await page.getByRole('combobox', { name: 'What it is' }).selectOption({ label: 'Rib' });
-      await page.getByRole('button', { name: 'Add rib' }).waitFor();
-      await page.getByRole('group', { name: 'Add a part' }).evaluate((element) => element.scrollIntoView({ block: 'end' }));
+const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; act?: (page: Page) => Promise<void> }[] =
+  [
+    { name: 'now-phone', path: '/', size: PHONE },
+    { name: 'now-wide', path: '/', size: WIDE },
+    { name: 'natural-phone', path: `${DUN}/natural`, size: PHONE },
+    {
+      name: 'stage-phone',
+      path: '/matches/match_demo-waiting/natural?key=open',
+      size: PHONE,
+      act: async (page) => {
+        await page.getByRole('button', { name: /upright and cloudy/ }).click();
+        await page.getByRole('button', { name: 'Tail end' }).click();
+      },
     },
-  },
-  { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
-  { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
-  { name: 'bench-wide', path: `${DUN}/tie`, size: WIDE, theme: 'dusk', act: async (page) => { for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown'); } },
-  {
-    name: 'photo-phone', path: '/', size: PHONE, act: async (page) => {
-      const photo = join(tmpdir(), 'aubade-shot.jpg');
-      await writePhoto(photo);
-      const opening = page.waitForEvent('filechooser');
-      await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
-      await (await opening).setFiles(photo);
-      await page.getByRole('link', { name: /^Unnamed natural/ }).first().click();
-      await page.getByRole('button', { name: 'Measure it' }).click();
-      const take = page.getByRole('button', { name: /^Take \d/ });
-      await take.waitFor({ timeout: 60_000 });
-      await page.getByRole('button', { name: 'What is the ± made of?' }).click();
-      await take.evaluate((element) => element.scrollIntoView({ block: 'end' }));
+    { name: 'hook-phone', path: `${DUN}/hook`, size: PHONE },
+    { name: 'match-wide', path: `${DUN}/hook`, size: WIDE },
+    { name: 'dressing-phone', path: `${DUN}/dressing`, size: PHONE },
+    {
+      name: 'editor-wide',
+      path: '/dressings/first-light-dun',
+      size: WIDE,
+      act: async (page) => {
+        await page.getByRole('button', { name: 'Make your own from this' }).click();
+        await page.getByRole('heading', { name: /: change$/ }).waitFor();
+        await page.getByRole('combobox', { name: 'What it is' }).selectOption({ label: 'Rib' });
+        await page.getByRole('button', { name: 'Add rib' }).waitFor();
+        await page
+          .getByRole('group', { name: 'Add a part' })
+          .evaluate((element) => element.scrollIntoView({ block: 'end' }));
+      },
     },
-  },
-  { name: 'water-phone', path: `${DUN}/water`, size: PHONE },
-  { name: 'box-phone', path: '/box/box_demo-valley', size: PHONE },
-  { name: 'drawer-phone', path: '/drawer/packets', size: PHONE },
-  { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
-  { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
-];
+    { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
+    { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
+    {
+      name: 'bench-wide',
+      path: `${DUN}/tie`,
+      size: WIDE,
+      theme: 'dusk',
+      act: async (page) => {
+        for (let i = 0; i < 6; i++) await page.keyboard.press('PageDown');
+      },
+    },
+    {
+      name: 'photo-phone',
+      path: '/',
+      size: PHONE,
+      act: async (page) => {
+        const photo = join(tmpdir(), 'aubade-shot.jpg');
+        await writePhoto(photo);
+        const opening = page.waitForEvent('filechooser');
+        await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
+        await (await opening).setFiles(photo);
+        await page
+          .getByRole('link', { name: /^Unnamed natural/ })
+          .first()
+          .click();
+        await page.getByRole('button', { name: 'Measure it' }).click();
+        const take = page.getByRole('button', { name: /^Take \d/ });
+        await take.waitFor({ timeout: 60_000 });
+        await page.getByRole('button', { name: 'What is the ± made of?' }).click();
+        await take.evaluate((element) => element.scrollIntoView({ block: 'end' }));
+      },
+    },
+    { name: 'water-phone', path: `${DUN}/water`, size: PHONE },
+    { name: 'box-phone', path: '/box/box_demo-valley', size: PHONE },
+    { name: 'drawer-phone', path: '/drawer/packets', size: PHONE },
+    { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
+    { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
+  ];
 
 async function main(only: readonly string[], out: string) {
   const { origin, stop } = await served();

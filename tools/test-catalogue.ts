@@ -13,5 +13,17 @@ export const REFERENCE_ONLY = catalogueOf(hooksFromRows(REFERENCE_ROWS, shippedS
 
 /** A sample with what a test says of it. */
 export function sampleOf(stage: Sample['stage'], more: Partial<Sample> = {}): Sample {
-  return { stage, lengthsMm: [8.2], overallMm: null, caseMm: null, widthMm: null, method: 'typed', sex: null, colours: {}, surface: 'dry', water: 'slow', ...more };
+  return {
+    stage,
+    lengthsMm: [8.2],
+    overallMm: null,
+    caseMm: null,
+    widthMm: null,
+    method: 'typed',
+    sex: null,
+    colours: {},
+    surface: 'dry',
+    water: 'slow',
+    ...more,
+  };
 }

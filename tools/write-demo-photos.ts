@@ -5,12 +5,35 @@ import type { InsectPlan } from '../src/standins/camera';
 import { writePhoto } from './write-photo';
 
 const OUT = join(__dirname, '../public/demo');
-const NYMPH: InsectPlan = { stage: 'mayfly/nymph', bodyMm: 9.4, curl: 0.2, at: [29, 22], angle: 0.5, abdomen: '#7f7238', thorax: '#4a3b2a', glare: 2 };
+const NYMPH: InsectPlan = {
+  stage: 'mayfly/nymph',
+  bodyMm: 9.4,
+  curl: 0.2,
+  at: [29, 22],
+  angle: 0.5,
+  abdomen: '#7f7238',
+  thorax: '#4a3b2a',
+  glare: 2,
+};
 
 const SCENES = {
   dun: { more: {}, insect: {} },
-  larva: { more: { seed: 21, kelvin: 3400, tilt: 22, rotation: -0.2 }, insect: { stage: 'caddis/free-larva', bodyMm: 14.5, curl: 1.5, angle: 0.1, abdomen: '#8a8f4a', thorax: '#5a4a2c', glare: 3 } },
-  nymphs: { more: { seed: 33, kelvin: 5600, insects: [NYMPH, { ...NYMPH, bodyMm: 8.1, at: [57, 33], angle: 2.4 }] }, insect: null },
+  larva: {
+    more: { seed: 21, kelvin: 3400, tilt: 22, rotation: -0.2 },
+    insect: {
+      stage: 'caddis/free-larva',
+      bodyMm: 14.5,
+      curl: 1.5,
+      angle: 0.1,
+      abdomen: '#8a8f4a',
+      thorax: '#5a4a2c',
+      glare: 3,
+    },
+  },
+  nymphs: {
+    more: { seed: 33, kelvin: 5600, insects: [NYMPH, { ...NYMPH, bodyMm: 8.1, at: [57, 33], angle: 2.4 }] },
+    insect: null,
+  },
 } as const;
 
 async function main(): Promise<void> {
@@ -18,7 +41,8 @@ async function main(): Promise<void> {
   const wanted = JSON.stringify(SCENES);
   if (existsSync(made) && readFileSync(made, 'utf8') === wanted) return;
   mkdirSync(OUT, { recursive: true });
-  for (const [name, { more, insect }] of Object.entries(SCENES)) await writePhoto(join(OUT, `${name}.jpg`), more as object, insect as object | null);
+  for (const [name, { more, insect }] of Object.entries(SCENES))
+    await writePhoto(join(OUT, `${name}.jpg`), more as object, insect as object | null);
   writeFileSync(made, wanted);
 }
 

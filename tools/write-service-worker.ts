@@ -26,5 +26,7 @@ export async function writeServiceWorker(dist: string): Promise<{ count: number;
 }
 
 if (require.main === module) {
-  void writeServiceWorker(process.argv[2] ?? join(__dirname, '..', 'dist')).then(({ count, size }) => process.stdout.write(`sw.js: ${count} files, ${(size / 1e6).toFixed(1)} MB\n`));
+  void writeServiceWorker(process.argv[2] ?? join(__dirname, '..', 'dist')).then(({ count, size }) =>
+    process.stdout.write(`sw.js: ${count} files, ${(size / 1e6).toFixed(1)} MB\n`),
+  );
 }

@@ -35,7 +35,12 @@ const ALONG_MM = 26;
 const RAISED = [0.15, 0.5] as const;
 
 /** Places of the card that are looked up where they were drawn, mm. */
-export const CORNERS: readonly Spot[] = [[10, 5], [75, 5], [75, 49], [10, 49]];
+export const CORNERS: readonly Spot[] = [
+  [10, 5],
+  [75, 5],
+  [75, 49],
+  [10, 49],
+];
 const mark = (id: string, [x, y]: Spot) => `<circle id="mark-${id}" cx="${x}" cy="${y}" r="0.01" fill="none"/>`;
 
 /** The printed card's own SVG with the insect above it: turned, slanted, lit, shaded and blurred by the browser, with a finger on the card in some. */
@@ -48,19 +53,38 @@ export function photographed({ svg, longMm, thickMm, head, end, ...drawing }: Dr
   const insect = `<g transform="translate(${cx} ${cy}) rotate(${turned})" style="filter:drop-shadow(${dice.between(0.1, 0.5)}px ${dice.between(0.1, 0.5)}px ${dice.between(0.1, 0.4)}px rgba(0,0,0,${dice.between(0.15, 0.45)}))">${svg}${mark('head', head)}${mark('end', end)}</g>`;
   // Cut out along its dashes, or with paper of the page left about it.
   const rim = dice.pick([0, 0, 9]);
-  const page = fieldCardSvg(FIELD_CARDS, 'wallet', 'a4', { title: 'Aubade field card', print: 'print at 100 %', check: '50 mm' });
+  const page = fieldCardSvg(FIELD_CARDS, 'wallet', 'a4', {
+    title: 'Aubade field card',
+    print: 'print at 100 %',
+    check: '50 mm',
+  });
   const [left, top] = /data-corner-mm="([\d.]+) ([\d.]+)"/.exec(page)!.slice(1).map(Number) as [number, number];
   const [across, down] = [85.6 + 2 * rim, 53.98 + 2 * rim];
   const px = (dice.between(0.6, 0.78) * width) / (85.6 + rim);
-  const sheet = page.replace(/width="210mm" height="297mm" viewBox="[^"]+"/, `width="${across * px}" height="${down * px}" viewBox="${left - rim} ${top - rim} ${across} ${down}"`);
-  const marked = sheet.replace(/<\/svg>\s*$/, `<g transform="translate(${left} ${top})">${CORNERS.map((at, index) => mark(`corner-${index}`, at)).join('')}</g></svg>`);
+  const sheet = page.replace(
+    /width="210mm" height="297mm" viewBox="[^"]+"/,
+    `width="${across * px}" height="${down * px}" viewBox="${left - rim} ${top - rim} ${across} ${down}"`,
+  );
+  const marked = sheet.replace(
+    /<\/svg>\s*$/,
+    `<g transform="translate(${left} ${top})">${CORNERS.map((at, index) => mark(`corner-${index}`, at)).join('')}</g></svg>`,
+  );
   const layer = `<svg xmlns="http://www.w3.org/2000/svg" style="position:absolute;left:0;top:0" width="${across * px}" height="${down * px}" viewBox="${left - rim} ${top - rim} ${across} ${down}"><g transform="translate(${left} ${top})">${insect}</g></svg>`;
   const [tiltX, tiltY] = [dice.between(-24, 24), dice.between(-24, 24)];
   const warm = dice.pick(['255,214,170', '255,240,225', '255,255,255', '214,228,255', '255,196,137']);
   const uneven = dice.between(0, 0.45);
   const angle = dice.between(0, 360);
-  const shade = dice.next() < 0.3 ? `<div style="position:absolute;inset:-20%;background:linear-gradient(${dice.between(0, 360)}deg,rgba(0,0,0,0) ${dice.between(40, 60)}%,rgba(0,0,0,${dice.between(0.2, 0.35)}) ${dice.between(62, 75)}%);mix-blend-mode:multiply"></div>` : '';
-  const finger = dice.next() < 0.25 ? `<div style="position:absolute;left:${dice.pick([-12, 70])}mm;top:40mm;width:26mm;height:16mm;border-radius:9mm;background:#c79a7c"></div>`.replace(/([-\d.]+)mm/g, (_, mm: string) => `${Number(mm) * px}px`) : '';
+  const shade =
+    dice.next() < 0.3
+      ? `<div style="position:absolute;inset:-20%;background:linear-gradient(${dice.between(0, 360)}deg,rgba(0,0,0,0) ${dice.between(40, 60)}%,rgba(0,0,0,${dice.between(0.2, 0.35)}) ${dice.between(62, 75)}%);mix-blend-mode:multiply"></div>`
+      : '';
+  const finger =
+    dice.next() < 0.25
+      ? `<div style="position:absolute;left:${dice.pick([-12, 70])}mm;top:40mm;width:26mm;height:16mm;border-radius:9mm;background:#c79a7c"></div>`.replace(
+          /([-\d.]+)mm/g,
+          (_, mm: string) => `${Number(mm) * px}px`,
+        )
+      : '';
   const blur = dice.between(0, 1.5);
   const raised = dice.between(...RAISED) * thickMm * px;
   const ground = `repeating-linear-gradient(${dice.between(0, 180)}deg,${dice.pick(GROUNDS)} 0 31px,#0002 31px 33px),${dice.pick(GROUNDS)}`;

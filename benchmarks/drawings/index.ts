@@ -6,7 +6,16 @@ import { downWinged, dun, hairLegged, spent } from './winged';
 export { CORNERS, type Scene } from './drawing';
 
 /** Half of them duns and spinners with tails. */
-const HANDS: readonly ((dice: Chance) => Drawing)[] = [stroked, dun, spent, downWinged, stroked, dun, spent, hairLegged];
+const HANDS: readonly ((dice: Chance) => Drawing)[] = [
+  stroked,
+  dun,
+  spent,
+  downWinged,
+  stroked,
+  dun,
+  spent,
+  hairLegged,
+];
 const SEED = 7919;
 
 /** The drawing of a number, on its card. */

@@ -26,7 +26,10 @@ const TONES = ['dark', 'mid', 'pale'];
 
 /** "pale olive" or "olive" as a colour word of the list, `tone-hue`. */
 function shadeOfWords(text: string): string | null {
-  const words = text.trim().toLowerCase().split(/[\s-]+/);
+  const words = text
+    .trim()
+    .toLowerCase()
+    .split(/[\s-]+/);
   const tone = words.find((word) => TONES.includes(word)) ?? 'mid';
   const hue = words.find((word) => word in COLOUR_WORDS.hues);
   return hue ? `${tone}-${hue}` : null;
@@ -43,7 +46,12 @@ function fliesOf(read: Reader): CarriedFly[] {
   const text = path === null ? null : read.file('box', path);
   const catalogue = catalogueFor(read, undefined);
   if (text === null) return [];
-  const known = { stages: STAGES.map((stage) => stage.id), rides: ids.rides.map((ride) => ride.id), dressings: catalogue.dressings.map((dressing) => dressing.id), shade: hexOfWords };
+  const known = {
+    stages: STAGES.map((stage) => stage.id),
+    rides: ids.rides.map((ride) => ride.id),
+    dressings: catalogue.dressings.map((dressing) => dressing.id),
+    shade: hexOfWords,
+  };
   const { flies, problems } = readBoxFile(text, known);
   for (const problem of problems) read.fault(cellFault('box', problem));
   return flies.map((fly) => carriedFly(fly, catalogue));
@@ -61,11 +69,27 @@ function wantedOf(read: Reader): BoxWanted {
   const colour = read.colour('belly', read.one('belly'));
   const words = read.one('words');
   const shade = words === null ? null : shadeOfWords(words);
-  if (words !== null && shade === null) read.fault(inputFault('words', 'not-one-of', words, { params: { allowed: Object.keys(COLOUR_WORDS.hues).join(', ') }, allowed: Object.keys(COLOUR_WORDS.hues) }));
+  if (words !== null && shade === null)
+    read.fault(
+      inputFault('words', 'not-one-of', words, {
+        params: { allowed: Object.keys(COLOUR_WORDS.hues).join(', ') },
+        allowed: Object.keys(COLOUR_WORDS.hues),
+      }),
+    );
   const natural: Natural = {
-    ...NOTHING_NOTED, when: whenOf(month), water: water as WaterId | null, signs: Object.fromEntries(heard), specimens: mm === null ? [] : [insectOf(mm)], colours: colour ? { [BELLY]: colour.hex } : {}, shades: shade ? { [BELLY]: shade } : {},
+    ...NOTHING_NOTED,
+    when: whenOf(month),
+    water: water as WaterId | null,
+    signs: Object.fromEntries(heard),
+    specimens: mm === null ? [] : [insectOf(mm)],
+    colours: colour ? { [BELLY]: colour.hex } : {},
+    shades: shade ? { [BELLY]: shade } : {},
   };
-  return boxWantedOf(natural, stage ? [stage] : [], believe(KEY, sightingOf(natural, { south: false }, CASE)), { key: KEY, stages: STAGES, ...CASE });
+  return boxWantedOf(natural, stage ? [stage] : [], believe(KEY, sightingOf(natural, { south: false }, CASE)), {
+    key: KEY,
+    stages: STAGES,
+    ...CASE,
+  });
 }
 
 function flyOut(answer: BoxAnswer, stash: ReadonlySet<string> | null, speech: Speech) {
@@ -104,10 +128,16 @@ export const boxCommand: Command = {
   ],
   words: ['match'],
   example: 'aubade box match --box box.csv --stage mayfly/dun --length 8.2',
-  shape: '{ belief[], flies: { fly, name, hook, left, place, score, steps, colour_words, trims[], reasons[] }[], none_close, next_look }',
+  shape:
+    '{ belief[], flies: { fly, name, hook, left, place, score, steps, colour_words, trims[], reasons[] }[], none_close, next_look }',
   run(read, speech) {
     if (read.words[0] !== 'match') {
-      read.fault(inputFault('command', 'command-unknown', `box ${read.words[0] ?? ''}`.trim(), { params: { nearest: 'box match' }, allowed: ['match'] }));
+      read.fault(
+        inputFault('command', 'command-unknown', `box ${read.words[0] ?? ''}`.trim(), {
+          params: { nearest: 'box match' },
+          allowed: ['match'],
+        }),
+      );
       return null;
     }
     read.needed('box');
@@ -124,9 +154,20 @@ export const boxCommand: Command = {
       next_look: result.nextLook ? { what: result.nextLook.what, could_change: result.nextLook.couldChange } : null,
     };
     const lines = [
-      columns(result.flies.slice(0, top).map((answer) => [answer.fly.name, answer.fly.place, speech.t('cli.left', { count: answer.fly.left }), answer.steps === null ? '' : `${answer.steps >= 0 ? '+' : '-'}${Math.abs(answer.steps).toFixed(1)}`])),
+      columns(
+        result.flies
+          .slice(0, top)
+          .map((answer) => [
+            answer.fly.name,
+            answer.fly.place,
+            speech.t('cli.left', { count: answer.fly.left }),
+            answer.steps === null ? '' : `${answer.steps >= 0 ? '+' : '-'}${Math.abs(answer.steps).toFixed(1)}`,
+          ]),
+      ),
       ...(json.none_close ? [fold(json.none_close)] : []),
-      ...(result.nextLook ? [speech.t(result.nextLook.couldChange ? `box-look.${result.nextLook.what}` : 'box-look.nothing')] : []),
+      ...(result.nextLook
+        ? [speech.t(result.nextLook.couldChange ? `box-look.${result.nextLook.what}` : 'box-look.nothing')]
+        : []),
     ];
     return { json: roundAll(json), text: lines.join('\n'), exit: 0 };
   },

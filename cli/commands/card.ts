@@ -19,12 +19,14 @@ export const cardCommand: Command = {
   ],
   words: [],
   example: 'aubade card --dressing first-light-dun --hook reference:standard-dry:14 --count 6',
-  shape: '{ dressing, hook, fits, room_mm, used_mm, landmarks[], parts[], threads[], weights[], ribs[], hackles[], layers[], steps[], cautions[], batch }',
+  shape:
+    '{ dressing, hook, fits, room_mm, used_mm, landmarks[], parts[], threads[], weights[], ribs[], hackles[], layers[], steps[], cautions[], batch }',
   run(read, speech) {
     read.needed('dressing');
     read.needed('hook');
     const noted = naturalFrom(read);
-    if (noted === null && read.many('length').length > 0 && read.one('stage') === null) read.fault(inputFault('stage', 'flag-missing', null));
+    if (noted === null && read.many('length').length > 0 && read.one('stage') === null)
+      read.fault(inputFault('stage', 'flag-missing', null));
     const choices = choicesFrom(read, {});
     const catalogue = catalogueFor(read, choices.schools['x-label']);
     const hookId = hookPin(read, catalogue.hooks);
@@ -33,7 +35,18 @@ export const cardCommand: Command = {
     if (read.faults.length > 0 || hookId === null || dressingId === null) return null;
     const hook = catalogue.hooks.find((item) => item.id === hookId)!;
     const dressing = catalogue.dressings.find((item) => item.id === dressingId)!;
-    const card = cardFor({ dressing, hook, sample: noted?.sample ?? null, choices: { ...(noted ? chosenFor(noted, choices) : { ...NO_CHOICES, ...choices }), hookPin: hookId, dressingPin: dressingId }, catalogue, count });
+    const card = cardFor({
+      dressing,
+      hook,
+      sample: noted?.sample ?? null,
+      choices: {
+        ...(noted ? chosenFor(noted, choices) : { ...NO_CHOICES, ...choices }),
+        hookPin: hookId,
+        dressingPin: dressingId,
+      },
+      catalogue,
+      count,
+    });
     return { json: cardOut(card, speech), text: () => cardText(card, speech), exit: 0 };
   },
 };

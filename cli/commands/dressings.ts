@@ -38,16 +38,34 @@ interface Summarised {
   score: number | null;
 }
 
-function summary(dressing: Dressing, ranked: RankedDressing | null, have: ReadonlySet<string> | null, materials: readonly Material[], speech: Speech): Summarised {
+function summary(
+  dressing: Dressing,
+  ranked: RankedDressing | null,
+  have: ReadonlySet<string> | null,
+  materials: readonly Material[],
+  speech: Speech,
+): Summarised {
   const ready = readiness(dressing, have, materials);
   const why = ranked?.why ?? (ready.reason ? [ready.reason] : []);
   return {
     dressing,
     score: ranked?.score ?? null,
-    json: worded({
-      id: dressing.id, name: dressing.name, stages: dressing.stages.map((id) => ({ order: id.split('/')[0], stage: id.split('/')[1] })), length_mm: dressing.length_mm, ride: dressing.ride, waters: dressing.waters,
-      minutes: dressing.minutes, skill: dressing.skill, evidence: dressing.evidence, score: ranked?.score ?? null, why,
-    }, speech),
+    json: worded(
+      {
+        id: dressing.id,
+        name: dressing.name,
+        stages: dressing.stages.map((id) => ({ order: id.split('/')[0], stage: id.split('/')[1] })),
+        length_mm: dressing.length_mm,
+        ride: dressing.ride,
+        waters: dressing.waters,
+        minutes: dressing.minutes,
+        skill: dressing.skill,
+        evidence: dressing.evidence,
+        score: ranked?.score ?? null,
+        why,
+      },
+      speech,
+    ),
   };
 }
 
@@ -62,11 +80,28 @@ function list(read: Reader, speech: Speech): Answered | null {
   const { dressings, materials } = ownLibrary(read);
   const library = dressings.filter((dressing) => ride === null || dressing.ride === ride);
   const rows = stage
-    ? rankDressings(library, askedFor(stage, { lengthMm: length, water, picking: { stash: have } }), withMaterials(materials)).map((ranked) => summary(ranked.dressing, ranked, have, materials, speech))
-    : [...library].filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`))).sort((a, b) => (a.id < b.id ? -1 : 1)).map((dressing) => summary(dressing, null, have, materials, speech));
+    ? rankDressings(
+        library,
+        askedFor(stage, { lengthMm: length, water, picking: { stash: have } }),
+        withMaterials(materials),
+      ).map((ranked) => summary(ranked.dressing, ranked, have, materials, speech))
+    : [...library]
+        .filter((dressing) => order === null || dressing.stages.some((id) => id.startsWith(`${order}/`)))
+        .sort((a, b) => (a.id < b.id ? -1 : 1))
+        .map((dressing) => summary(dressing, null, have, materials, speech));
   return {
     json: { dressings: rows.map((row) => row.json) },
-    text: rows.length === 0 ? speech.t('cli.no-dressing') : columns(rows.map(({ dressing, score }) => [dressing.id, score === null ? '' : score.toFixed(2), `${speech.length(dressing.length_mm[0])}–${speech.length(dressing.length_mm[1])}`, dressing.stages.map((id) => speech.plain('stages', id)).join(', ')])),
+    text:
+      rows.length === 0
+        ? speech.t('cli.no-dressing')
+        : columns(
+            rows.map(({ dressing, score }) => [
+              dressing.id,
+              score === null ? '' : score.toFixed(2),
+              `${speech.length(dressing.length_mm[0])}–${speech.length(dressing.length_mm[1])}`,
+              dressing.stages.map((id) => speech.plain('stages', id)).join(', '),
+            ]),
+          ),
     exit: 0,
   };
 }
@@ -84,11 +119,20 @@ function why(read: Reader, speech: Speech): Answered | null {
   const { dressings, materials } = ownLibrary(read);
   const catalogue = withMaterials(materials);
   const ranked = rankDressings(dressings, asked, catalogue);
-  const own = ranked.find((item) => item.dressing.id === id) ?? rankDressings(dressings.filter((dressing) => dressing.id === id), asked, catalogue)[0]!;
+  const own =
+    ranked.find((item) => item.dressing.id === id) ??
+    rankDressings(
+      dressings.filter((dressing) => dressing.id === id),
+      asked,
+      catalogue,
+    )[0]!;
   const chosen = ranked[0]?.dressing.id === id;
   return {
     json: worded({ id, chosen, score: own.score, reasons: own.why }, speech),
-    text: [`${own.dressing.name}: ${chosen ? 'chosen' : `not chosen; first is ${ranked[0]!.dressing.name}`}, score ${own.score.toFixed(2)}`, ...own.why.map((item) => fold(`- ${speech.say(item)}`, 2))].join('\n'),
+    text: [
+      `${own.dressing.name}: ${chosen ? 'chosen' : `not chosen; first is ${ranked[0]!.dressing.name}`}, score ${own.score.toFixed(2)}`,
+      ...own.why.map((item) => fold(`- ${speech.say(item)}`, 2)),
+    ].join('\n'),
     exit: 0,
   };
 }
@@ -110,7 +154,14 @@ function faultsOf(dressing: Dressing, materials: readonly Material[], speech: Sp
     column: fault.step === null ? (fault.part === null ? null : `parts.${fault.part}`) : `steps[${fault.step - 1}]`,
     record: dressing.id,
     rule: fault.code,
-    message: speech.say(reason(fault.code, { ...fault.params, step: fault.step, part: fault.part ?? (fault.params.part as string | undefined) ?? '' }), 'check'),
+    message: speech.say(
+      reason(fault.code, {
+        ...fault.params,
+        step: fault.step,
+        part: fault.part ?? (fault.params.part as string | undefined) ?? '',
+      }),
+      'check',
+    ),
     got: null,
     accepted: null,
   }));
@@ -123,17 +174,42 @@ function check(read: Reader, speech: Speech): Answered | null {
     return null;
   }
   const text = path === null ? null : read.file('file', path);
-  const found = path === null ? { dressings: [...DRESSINGS], problems: [], materials: [], count: DRESSINGS.length, fault: null, version: null } : text === null ? null : readDressings(text, KNOWN, WORKS);
-  if (found?.fault) read.fault(inputFault('file', found.fault, found.version === null ? null : String(found.version), { params: { version: found.version } }));
+  const found =
+    path === null
+      ? { dressings: [...DRESSINGS], problems: [], materials: [], count: DRESSINGS.length, fault: null, version: null }
+      : text === null
+        ? null
+        : readDressings(text, KNOWN, WORKS);
+  if (found?.fault)
+    read.fault(
+      inputFault('file', found.fault, found.version === null ? null : String(found.version), {
+        params: { version: found.version },
+      }),
+    );
   if (found === null || read.faults.length > 0) return null;
-  const misshapen: Problem[] = found.problems.map(({ record, path: column, message }) => ({ line: null, column, record, rule: 'schema', message, got: null, accepted: null }));
+  const misshapen: Problem[] = found.problems.map(({ record, path: column, message }) => ({
+    line: null,
+    column,
+    record,
+    rule: 'schema',
+    message,
+    got: null,
+    accepted: null,
+  }));
   const perRecord = found.dressings.map((dressing) => faultsOf(dressing, [...MATERIALS, ...found.materials], speech));
-  const bad = new Set(misshapen.map((problem) => problem.record)).size + perRecord.filter((problems) => problems.length > 0).length;
+  const bad =
+    new Set(misshapen.map((problem) => problem.record)).size +
+    perRecord.filter((problems) => problems.length > 0).length;
   const problems = [...misshapen, ...perRecord.flat()];
   const file = path ?? 'src/catalogue/dressings';
   return {
     json: { file, rows: found.count, good: found.count - bad, bad, problems },
-    text: [`${file}: ${found.count} dressings, ${found.count - bad} good, ${bad} bad`, ...problems.map((problem) => fold(`- ${problem.record} ${problem.column ?? ''} ${problem.rule}: ${problem.message}`, 2))].join('\n'),
+    text: [
+      `${file}: ${found.count} dressings, ${found.count - bad} good, ${bad} bad`,
+      ...problems.map((problem) =>
+        fold(`- ${problem.record} ${problem.column ?? ''} ${problem.rule}: ${problem.message}`, 2),
+      ),
+    ].join('\n'),
     exit: bad > 0 ? 2 : 0,
   };
 }
@@ -150,8 +226,12 @@ export const dressingsCommand: Command = {
     if (verb === undefined || verb === 'list') return list(read, speech);
     if (verb === 'why') return why(read, speech);
     if (verb === 'check') return check(read, speech);
-    read.fault(inputFault('command', 'command-unknown', `dressings ${verb}`, { params: { nearest: `dressings ${read.nearest(verb, ['list', 'why', 'check'])}` }, allowed: ['list', 'why', 'check'] }));
+    read.fault(
+      inputFault('command', 'command-unknown', `dressings ${verb}`, {
+        params: { nearest: `dressings ${read.nearest(verb, ['list', 'why', 'check'])}` },
+        allowed: ['list', 'why', 'check'],
+      }),
+    );
     return null;
   },
 };
-

@@ -2,8 +2,28 @@ import { writeFileSync } from 'node:fs';
 import { Z95 } from '../../src/core/constants';
 import { KNOWN, shippedSchool, STYLES } from '../../src/catalogue';
 import { convertHook, styleUse, type ConvertBy, type Nearest } from '../../src/core/answer';
-import { HOOK_COLUMNS, readHooksFile, writeBadRows, writeHooksFile, type CellProblem, type ColumnMap, type HookColumn } from '../../src/core/exchange';
-import { betweenSizes, columnsOf, hookId, lawTable, reads, readsGape, referenceEye, referenceGape, referenceWire, sizeLabelOf, type Hook } from '../../src/core/hooks';
+import {
+  HOOK_COLUMNS,
+  readHooksFile,
+  writeBadRows,
+  writeHooksFile,
+  type CellProblem,
+  type ColumnMap,
+  type HookColumn,
+} from '../../src/core/exchange';
+import {
+  betweenSizes,
+  columnsOf,
+  hookId,
+  lawTable,
+  reads,
+  readsGape,
+  referenceEye,
+  referenceGape,
+  referenceWire,
+  sizeLabelOf,
+  type Hook,
+} from '../../src/core/hooks';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
@@ -44,10 +64,14 @@ function namedHook(read: Reader, hooks: readonly Hook[]): Hook | null {
   for (const name of ['maker', 'model', 'size']) read.needed(name);
   const [maker, model, size] = [read.one('maker'), read.one('model'), read.one('size')];
   if (maker === null || model === null || size === null) return null;
-  const makerId = read.id<string>('maker', maker, [...new Map(hooks.map((hook) => [hook.maker, { id: hook.maker, name: hook.makerName }])).values()]);
+  const makerId = read.id<string>('maker', maker, [
+    ...new Map(hooks.map((hook) => [hook.maker, { id: hook.maker, name: hook.makerName }])).values(),
+  ]);
   if (makerId === null) return null;
   const own = hooks.filter((hook) => hook.maker === makerId);
-  const modelId = read.id<string>('model', model, [...new Map(own.map((hook) => [hook.model, { id: hook.model, name: hook.modelName }])).values()]);
+  const modelId = read.id<string>('model', model, [
+    ...new Map(own.map((hook) => [hook.model, { id: hook.model, name: hook.modelName }])).values(),
+  ]);
   if (modelId === null) return null;
   const sizes = own.filter((hook) => hook.model === modelId);
   const wanted = hookId(makerId, modelId, size.trim()).toLowerCase();
@@ -55,17 +79,38 @@ function namedHook(read: Reader, hooks: readonly Hook[]): Hook | null {
   if (found) return found;
   const rows = shippedAndOwn(read).filter((row) => row.maker === makerId && row.model === modelId);
   const between = betweenSizes(rows, size.trim(), shippedSchool(makerId));
-  return between ?? read.fault(inputFault('size', 'size-not-stocked', size, { params: { model: `${sizes[0]!.makerName} ${sizes[0]!.modelName}`, sizes: sizes.map((hook) => hook.size).join(', ') }, allowed: sizes.map((hook) => hook.size) }));
+  return (
+    between ??
+    read.fault(
+      inputFault('size', 'size-not-stocked', size, {
+        params: {
+          model: `${sizes[0]!.makerName} ${sizes[0]!.modelName}`,
+          sizes: sizes.map((hook) => hook.size).join(', '),
+        },
+        allowed: sizes.map((hook) => hook.size),
+      }),
+    )
+  );
 }
 
 function nearestLine(name: string, nearest: Nearest, speech: Speech): string[] {
   const signed = (mm: number, fine = false) => `${mm < 0 ? '−' : '+'}${speech.length(Math.abs(mm), fine)}`;
-  return [name, `${nearest.hook.model_name} ${nearest.hook.size}`, nearest.steps.toFixed(1), signed(nearest.length_mm), signed(nearest.gape_mm), signed(nearest.wire_mm, true)];
+  return [
+    name,
+    `${nearest.hook.model_name} ${nearest.hook.size}`,
+    nearest.steps.toFixed(1),
+    signed(nearest.length_mm),
+    signed(nearest.gape_mm),
+    signed(nearest.wire_mm, true),
+  ];
 }
 
 function convert(read: Reader, speech: Speech): Answered | null {
   const by = (read.one('weights') ?? 'length') as ConvertBy;
-  if (!WEIGHTS.includes(by)) read.fault(inputFault('weights', 'not-one-of', by, { params: { allowed: WEIGHTS.join(', ') }, allowed: [...WEIGHTS] }));
+  if (!WEIGHTS.includes(by))
+    read.fault(
+      inputFault('weights', 'not-one-of', by, { params: { allowed: WEIGHTS.join(', ') }, allowed: [...WEIGHTS] }),
+    );
   const owned = ownedFrom(read);
   const { hooks } = catalogueFor(read, undefined);
   const from = namedHook(read, hooks);
@@ -76,9 +121,24 @@ function convert(read: Reader, speech: Speech): Answered | null {
   const lines = [
     `${from.makerName} ${from.modelName} ${from.size}: ${speech.length(from.shank.value)} long, ${speech.length(from.gape.value)} wide, reads ${reads(from.shank.value).toFixed(1)}`,
     '',
-    columns([['maker', 'nearest', 'steps', 'length', 'gape', 'wire'], ...found.map((nearest) => nearestLine(nearest.hook.maker_name, nearest, speech))]),
-    ...(result.drawer ? ['', fold(`in the drawer: ${result.drawer.hook.maker_name} ${result.drawer.hook.model_name} ${result.drawer.hook.size}; ${result.drawer.reasons.map((item) => speech.say(item)).join('; ')}`, 2)] : []),
-    ...found.filter((nearest) => !nearest.close).map((nearest) => fold(`${nearest.hook.maker_name}: ${nearest.reasons.map((item) => speech.say(item)).join('; ')}`, 2)),
+    columns([
+      ['maker', 'nearest', 'steps', 'length', 'gape', 'wire'],
+      ...found.map((nearest) => nearestLine(nearest.hook.maker_name, nearest, speech)),
+    ]),
+    ...(result.drawer
+      ? [
+          '',
+          fold(
+            `in the drawer: ${result.drawer.hook.maker_name} ${result.drawer.hook.model_name} ${result.drawer.hook.size}; ${result.drawer.reasons.map((item) => speech.say(item)).join('; ')}`,
+            2,
+          ),
+        ]
+      : []),
+    ...found
+      .filter((nearest) => !nearest.close)
+      .map((nearest) =>
+        fold(`${nearest.hook.maker_name}: ${nearest.reasons.map((item) => speech.say(item)).join('; ')}`, 2),
+      ),
   ];
   return { json: worded(result, speech), text: lines.join('\n'), exit: 0 };
 }
@@ -91,8 +151,17 @@ function mapFrom(read: Reader, headings: readonly string[]): ColumnMap {
     const name = text.slice(0, equals).trim().toLowerCase();
     const column = text.slice(equals + 1).trim();
     if (equals < 1 || column === '') read.fault(inputFault('map', 'map-unread', text));
-    else if (!HOOK_COLUMNS.includes(name as HookColumn)) read.fault(inputFault('map', 'map-name', name, { params: { nearest: read.nearest(name, HOOK_COLUMNS) }, allowed: [...HOOK_COLUMNS] }));
-    else if (!headings.includes(column)) read.fault(inputFault('map', 'map-column', column, { params: { allowed: headings.join(', ') }, allowed: [...headings] }));
+    else if (!HOOK_COLUMNS.includes(name as HookColumn))
+      read.fault(
+        inputFault('map', 'map-name', name, {
+          params: { nearest: read.nearest(name, HOOK_COLUMNS) },
+          allowed: [...HOOK_COLUMNS],
+        }),
+      );
+    else if (!headings.includes(column))
+      read.fault(
+        inputFault('map', 'map-column', column, { params: { allowed: headings.join(', ') }, allowed: [...headings] }),
+      );
     else map[name as HookColumn] = { heading: column, unit: null };
   }
   return map;
@@ -127,13 +196,29 @@ function check(read: Reader, speech: Speech): Answered | null {
   const problems = result.problems.map((problem) => {
     const cells = problem.line === null ? undefined : lineOf.get(problem.line);
     const record = cells ? [cells.maker, cells.model, cells.size].filter(Boolean).join(' ') || null : null;
-    const accepted = problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted ? problem.accepted.list.map(String).join(', ') : problem.code === 'cell-range' ? `${problem.params.low} to ${problem.params.high}` : null;
-    return { line: problem.line, column: problem.column, record, rule: problem.code, message: word(problem), got: problem.got, accepted };
+    const accepted =
+      problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted
+        ? problem.accepted.list.map(String).join(', ')
+        : problem.code === 'cell-range'
+          ? `${problem.params.low} to ${problem.params.high}`
+          : null;
+    return {
+      line: problem.line,
+      column: problem.column,
+      record,
+      rule: problem.code,
+      message: word(problem),
+      got: problem.got,
+      accepted,
+    };
   });
   const good = result.rows.length;
   return {
     json: { file: path, rows: result.count, good, bad: result.count - good, problems },
-    text: [`${path}: ${result.count} rows, ${good} good, ${result.count - good} bad`, ...problems.map((problem) => fold(`- line ${problem.line}: ${problem.message}`, 2))].join('\n'),
+    text: [
+      `${path}: ${result.count} rows, ${good} good, ${result.count - good} bad`,
+      ...problems.map((problem) => fold(`- line ${problem.line}: ${problem.message}`, 2)),
+    ].join('\n'),
     exit: result.count > good || problems.length > 0 ? 2 : 0,
   };
 }
@@ -147,13 +232,29 @@ function law(read: Reader, speech: Speech): Answered | null {
   const result = readHooksFile(text, KNOWN);
   for (const problem of result.problems) read.fault(cellFault('model', problem));
   const models = new Set(result.rows.map((row) => `${row.maker}:${row.model}`));
-  if (read.faults.length === 0 && models.size !== 1) read.fault(inputFault('model', 'model-one', path, { params: { count: models.size } }));
+  if (read.faults.length === 0 && models.size !== 1)
+    read.fault(inputFault('model', 'model-one', path, { params: { count: models.size } }));
   if (read.faults.length > 0) return null;
-  const sizes = lawTable(result.rows, shippedSchool(result.rows[0]!.maker)).map(({ size, shank }) => ({ size, shank_mm: shank.value, sd_mm: shank.sd, source: shank.source }));
+  const sizes = lawTable(result.rows, shippedSchool(result.rows[0]!.maker)).map(({ size, shank }) => ({
+    size,
+    shank_mm: shank.value,
+    sd_mm: shank.sd,
+    source: shank.source,
+  }));
   const [first] = result.rows;
   return {
     json: roundAll({ sizes }),
-    text: [`${first!.makerName} ${first!.modelName}`, columns(sizes.map((item) => [item.size, speech.length(item.shank_mm), `± ${speech.length(Z95 * (item.sd_mm ?? 0), true)}`, speech.plain('sources', item.source)]))].join('\n'),
+    text: [
+      `${first!.makerName} ${first!.modelName}`,
+      columns(
+        sizes.map((item) => [
+          item.size,
+          speech.length(item.shank_mm),
+          `± ${speech.length(Z95 * (item.sd_mm ?? 0), true)}`,
+          speech.plain('sources', item.source),
+        ]),
+      ),
+    ].join('\n'),
     exit: 0,
   };
 }
@@ -178,15 +279,22 @@ export const hooksCommand: Command = {
   ],
   words: ['read|convert|check|law', 'FILE'],
   example: 'aubade hooks convert --maker osmere --model lark --size 14',
-  shape: "read: { shank_mm, reads, nearest, gape_mm, wire_mm, eye_mm, source: 'model', reads_gape? } | convert: { from, to: { maker: Nearest }, drawer } | check: { file, rows, good, bad, problems[] } | law: { sizes: { size, shank_mm, sd_mm, source }[] }",
+  shape:
+    "read: { shank_mm, reads, nearest, gape_mm, wire_mm, eye_mm, source: 'model', reads_gape? } | convert: { from, to: { maker: Nearest }, drawer } | check: { file, rows, good, bad, problems[] } | law: { sizes: { size, shank_mm, sd_mm, source }[] }",
   run(read, speech) {
     const verb = read.words[0] ?? '';
-    if (verb !== 'check' && read.words[1] !== undefined) read.fault(inputFault('command', 'argument-extra', read.words[1]));
+    if (verb !== 'check' && read.words[1] !== undefined)
+      read.fault(inputFault('command', 'argument-extra', read.words[1]));
     if (verb === 'read') return taped(read, speech);
     if (verb === 'convert') return convert(read, speech);
     if (verb === 'check') return check(read, speech);
     if (verb === 'law') return law(read, speech);
-    read.fault(inputFault('command', 'command-unknown', `hooks ${verb}`.trim(), { params: { nearest: `hooks ${read.nearest(verb, VERBS)}` }, allowed: VERBS }));
+    read.fault(
+      inputFault('command', 'command-unknown', `hooks ${verb}`.trim(), {
+        params: { nearest: `hooks ${read.nearest(verb, VERBS)}` },
+        allowed: VERBS,
+      }),
+    );
     return null;
   },
 };

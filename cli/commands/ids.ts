@@ -11,7 +11,9 @@ export const idsCommand: Command = {
   shape: 'Record<kind, { id, name, alias[] }[]>',
   run: () => ({
     json: ids,
-    text: Object.entries(ids).map(([kind, entries]) => fold(`${kind}: ${entries.map((entry) => entry.id).join(' ')}`, 2)).join('\n'),
+    text: Object.entries(ids)
+      .map(([kind, entries]) => fold(`${kind}: ${entries.map((entry) => entry.id).join(' ')}`, 2))
+      .join('\n'),
     exit: 0,
   }),
 };

@@ -1,3 +1,23 @@
 export { ANSWERS, CASE, COLOUR_WORDS, GROUPS, GROWING_ON, KEY, labOfShade } from './key';
 export { KNOWN } from './known-ids';
-export { catalogueOf, demoRows, DRESSINGS, faceOf, hooksFromRows, MATERIALS, REFERENCE_HOOKS, REFERENCE_ROWS, SHIPPED_MAKERS, shippedSchool, stageRow, STAGES, STYLES, tailsOf, TOOLS, WAY_DRESSINGS, WAYS, WORKS, type Maker } from './shipped';
+export {
+  catalogueOf,
+  demoRows,
+  DRESSINGS,
+  faceOf,
+  hooksFromRows,
+  MATERIALS,
+  REFERENCE_HOOKS,
+  REFERENCE_ROWS,
+  SHIPPED_MAKERS,
+  shippedSchool,
+  stageRow,
+  STAGES,
+  STYLES,
+  tailsOf,
+  TOOLS,
+  WAY_DRESSINGS,
+  WAYS,
+  WORKS,
+  type Maker,
+} from './shipped';

@@ -1,4 +1,12 @@
-import { prepareKey, type Answers, type ColourWords, type GrowingOn, type KeyData, type NaturalGroup, type WaterOdds } from '@/core/belief';
+import {
+  prepareKey,
+  type Answers,
+  type ColourWords,
+  type GrowingOn,
+  type KeyData,
+  type NaturalGroup,
+  type WaterOdds,
+} from '@/core/belief';
 import type { Lab } from '@/core/colour';
 import colourWords from './colour-words.json';
 import groups from './groups.json';
@@ -30,4 +38,11 @@ export function labOfShade(shade: string): Lab | null {
 export const CASE = { growing: GROWING_ON, labOfShade };
 
 /** The shipped key, made ready once. */
-export const KEY = prepareKey({ answers: ANSWERS, data: likelihoods as unknown as KeyData, odds: observations as unknown as WaterOdds, groups: GROUPS, colours: COLOUR_WORDS, stages: STAGES });
+export const KEY = prepareKey({
+  answers: ANSWERS,
+  data: likelihoods as unknown as KeyData,
+  odds: observations as unknown as WaterOdds,
+  groups: GROUPS,
+  colours: COLOUR_WORDS,
+  stages: STAGES,
+});

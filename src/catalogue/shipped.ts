@@ -1,9 +1,25 @@
 import type { Dressing, Tool } from '@/core/dressings';
-import { completeModel, referenceRange, type Hook, type HookRow, type ReferenceModel, type StageRow, type Style, type XLabelSchool } from '@/core/hooks';
+import {
+  completeModel,
+  referenceRange,
+  type Hook,
+  type HookRow,
+  type ReferenceModel,
+  type StageRow,
+  type Style,
+  type XLabelSchool,
+} from '@/core/hooks';
 import { readHooksFile } from '@/core/exchange';
 import type { Material } from '@/core/materials';
 import type { Catalogue } from '@/core/answer';
-import { readWays, workOut, type Way, type WayDressing, type WaysCatalogue, type WrittenWayDressing } from '@/core/ways';
+import {
+  readWays,
+  workOut,
+  type Way,
+  type WayDressing,
+  type WaysCatalogue,
+  type WrittenWayDressing,
+} from '@/core/ways';
 import { tailsFor } from '@/core/naturals';
 import caddis from './dressings/caddis.json';
 import landAndOthers from './dressings/land-and-others.json';
@@ -47,7 +63,9 @@ export const WAYS = ways as unknown as readonly Way[];
 export const WORKS: WaysCatalogue = { ways: WAYS, materials: MATERIALS };
 
 /** The shipped library as it is thought of: parts, ways, one order. */
-export const WAY_DRESSINGS: readonly WayDressing[] = [mayfly, caddis, stonefly, midge, landAndOthers].flat().map((written) => readWays(written as unknown as WrittenWayDressing).record);
+export const WAY_DRESSINGS: readonly WayDressing[] = [mayfly, caddis, stonefly, midge, landAndOthers]
+  .flat()
+  .map((written) => readWays(written as unknown as WrittenWayDressing).record);
 
 /** The shipped library with its steps. Each passes the schema and the bench: tested, not looked at again here. */
 export const DRESSINGS: readonly Dressing[] = WAY_DRESSINGS.map((record) => workOut(record, WORKS).dressing);
@@ -88,5 +106,13 @@ export function demoRows(hooksCsv: string): HookRow[] {
 
 /** A catalogue of the given hooks with the shipped styles, stages, dressings and materials. */
 export function catalogueOf(hooks: readonly Hook[]): Catalogue {
-  return { styles: STYLES, stages: STAGES, hooks, dressings: DRESSINGS, materials: MATERIALS, ways: WAYS, tools: TOOLS };
+  return {
+    styles: STYLES,
+    stages: STAGES,
+    hooks,
+    dressings: DRESSINGS,
+    materials: MATERIALS,
+    ways: WAYS,
+    tools: TOOLS,
+  };
 }

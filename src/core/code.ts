@@ -16,6 +16,10 @@ export interface Reason extends Coded {
   evidence: Evidence | null;
 }
 
-export function reason(code: string, params: Record<string, Param> = {}, more: Partial<Pick<Reason, 'steps' | 'weight' | 'evidence'>> = {}): Reason {
+export function reason(
+  code: string,
+  params: Record<string, Param> = {},
+  more: Partial<Pick<Reason, 'steps' | 'weight' | 'evidence'>> = {},
+): Reason {
   return { code, params, steps: more.steps ?? null, weight: more.weight ?? null, evidence: more.evidence ?? null };
 }

@@ -114,7 +114,11 @@ export const GAUGE_ONE_UNDER = 1.51;
 
 /** One hook in another maker's: weights of length, gape and wire, the cost of another bend, how near is close. Source: docs/cli.md. */
 export const CONVERT = {
-  weights: { length: { length: 1, gape: 0.5, wire: 1 }, gape: { length: 0.5, gape: 1, wire: 1 }, ride: { length: 1, gape: 0.5, wire: 2 } },
+  weights: {
+    length: { length: 1, gape: 0.5, wire: 1 },
+    gape: { length: 0.5, gape: 1, wire: 1 },
+    ride: { length: 1, gape: 0.5, wire: 2 },
+  },
   otherBend: 0.5,
   closeWithin: 1.5,
   sameMm: 0.05,
@@ -135,7 +139,14 @@ export const TIPPET = { zeroX: 11, mmPerX: 0.0254, numbersPerX: 3, holePerTippet
 export const SETTLED = 0.8;
 
 /** The bench: what still counts as the same place; bare wire that is still a gap; how near glue may come to a plume, mm. Source: domain §4, §5, typical. */
-export const BENCH = { slackMm: 0.1, bareMm: 0.25, plumeMm: 1, leastDubbedMm: 0.4, reachSlack: 0.02, mostPieces: 2 } as const;
+export const BENCH = {
+  slackMm: 0.1,
+  bareMm: 0.25,
+  plumeMm: 1,
+  leastDubbedMm: 0.4,
+  reachSlack: 0.02,
+  mostPieces: 2,
+} as const;
 /** Width that a hackle's stem takes on a reference 14, mm, and how it goes with the shank: thinner stems have shorter barbs. Typical; measured by nobody here. */
 export const STEM = { stiffMm: 0.3, softMm: 0.6, openMm: 0.25, power: 0.5 } as const;
 /** Turns of thread that a whip takes behind a bead, side by side; the least of a dubbed part, mm. Source: ways of work, typical. */
@@ -144,15 +155,21 @@ export const WHIP = { laysBehindBead: 2, layMm: 0.2 } as const;
 /** How the key weighs what is no sign; typical values, graded heard. Source: domain §2. */
 export const BELIEF = {
   /** Lengths that any natural may have, mm, and the share of naturals outside their group's range. */
-  lengthLeastMm: 0.5, lengthMostMm: 120, lengthOther: 0.03, lengthLeastSd: 0.3,
+  lengthLeastMm: 0.5,
+  lengthMostMm: 120,
+  lengthOther: 0.03,
+  lengthLeastSd: 0.3,
   /** A bound said by eye is good to this share of it. */
   eyeShare: 0.08,
   /** A case over its larva: least, usual, most. */
   caseOverLarva: [1.05, 1.2, 1.5],
   /** Naturals of a colour nobody wrote, and the colours there are, cubic units of L*a*b*. */
-  colourOther: 0.25, colourVolume: 800_000,
+  colourOther: 0.25,
+  colourVolume: 800_000,
   /** A month beside the season against one within it (height, springs, tailwaters), one further off, and a water where it is not at home. */
-  monthBeside: 0.45, monthOutside: 0.08, waterOutside: 0.25,
+  monthBeside: 0.45,
+  monthOutside: 0.08,
+  waterOutside: 0.25,
   /** How often tiers ask in each month. */
   asked: [0.4, 0.5, 0.8, 1, 1, 1, 1, 1, 1, 0.8, 0.5, 0.4],
 } as const;

@@ -1,6 +1,10 @@
 declare module 'jstat' {
   interface JStat {
-    normal: { pdf(x: number, mean: number, sd: number): number; cdf(x: number, mean: number, sd: number): number; inv(p: number, mean: number, sd: number): number };
+    normal: {
+      pdf(x: number, mean: number, sd: number): number;
+      cdf(x: number, mean: number, sd: number): number;
+      inv(p: number, mean: number, sd: number): number;
+    };
     studentt: { inv(p: number, dof: number): number };
   }
   const jStat: JStat;

@@ -32,10 +32,15 @@ export function atomsOf(record: Thing, shape: Shape, left: readonly string[] = [
     if (left.includes(field)) continue;
     const part = shape[field];
     if (part === undefined || value === null || value === undefined) atoms.set(field, value ?? null);
-    else if (part === 'entries') for (const [key, entry] of Object.entries(value)) atoms.set(`${field}/${escaped(key)}`, entry);
+    else if (part === 'entries')
+      for (const [key, entry] of Object.entries(value)) atoms.set(`${field}/${escaped(key)}`, entry);
     else if (part === 'set') for (const member of value as string[]) atoms.set(`${field}/${escaped(member)}`, true);
-    else if (part === 'things') for (const [key, thing] of Object.entries(value)) putThing(atoms, `${field}/${escaped(key)}`, thing as Thing, null);
-    else for (const thing of value as Thing[]) putThing(atoms, `${field}/${escaped(String(thing[part.items]))}`, thing, part.items);
+    else if (part === 'things')
+      for (const [key, thing] of Object.entries(value))
+        putThing(atoms, `${field}/${escaped(key)}`, thing as Thing, null);
+    else
+      for (const thing of value as Thing[])
+        putThing(atoms, `${field}/${escaped(String(thing[part.items]))}`, thing, part.items);
   }
   return atoms;
 }
@@ -46,7 +51,8 @@ const byName = (one: string, other: string) => one.localeCompare(other, 'en', { 
 export function recordOf(atoms: Atoms, shape: Shape): Record<string, unknown> {
   const record: Record<string, unknown> = {};
   const things = new Map<string, Record<string, unknown>>();
-  for (const [field, part] of Object.entries(shape)) if (atoms.get(field) !== null) record[field] = part === 'entries' || part === 'things' ? {} : [];
+  for (const [field, part] of Object.entries(shape))
+    if (atoms.get(field) !== null) record[field] = part === 'entries' || part === 'things' ? {} : [];
   // Things before their fields.
   const depth = (path: string) => path.split('/').length;
   for (const [path, value] of [...atoms].sort(([a], [b]) => depth(a) - depth(b) || byName(a, b))) {

@@ -26,7 +26,11 @@ export interface EventItem {
 }
 
 /** The items of a file of records of one kind (`aubade`), as they stand in it; what is none of it, or newer than `version`, is refused. */
-export function itemsOf(text: string, aubade: string, version: number): { ok: true; items: readonly unknown[] } | { ok: false; fault: Coded } {
+export function itemsOf(
+  text: string,
+  aubade: string,
+  version: number,
+): { ok: true; items: readonly unknown[] } | { ok: false; fault: Coded } {
   const other = { ok: false, fault: { code: `${aubade}-other`, params: {} } } as const;
   let file: { aubade?: unknown; version?: unknown; items?: unknown } | null;
   try {
@@ -35,7 +39,8 @@ export function itemsOf(text: string, aubade: string, version: number): { ok: tr
     return other;
   }
   if (file?.aubade !== aubade || !Array.isArray(file.items)) return other;
-  if (typeof file.version !== 'number' || file.version > version) return { ok: false, fault: { code: 'file-newer', params: { version: Number(file.version) } } };
+  if (typeof file.version !== 'number' || file.version > version)
+    return { ok: false, fault: { code: 'file-newer', params: { version: Number(file.version) } } };
   return { ok: true, items: file.items };
 }
 
@@ -55,24 +60,52 @@ function own(record: object): object {
   return 'demo' in record ? { ...record, demo: false } : record;
 }
 
-const areClocks = (value: unknown): value is Clocks => value !== null && typeof value === 'object' && Object.values(value).every((at) => Number.isFinite(at));
+const areClocks = (value: unknown): value is Clocks =>
+  value !== null && typeof value === 'object' && Object.values(value).every((at) => Number.isFinite(at));
 
 /** Reads a record of a file, with what its ledger held inside it before; a newer or broken one is a fault. */
 export function readItem(item: Partial<RecordItem>): { ok: true; carried: Carried } | { ok: false; fault: Coded } {
   const [kind, id, version] = [item.kind, item.id, Number(item.v)];
-  const read = typeof kind === 'string' && typeof id === 'string' && id !== '' ? migrate(kind, version, item.data, id) : null;
-  if (read?.ok) return { ok: true, carried: { records: [{ kind: kind!, id: id!, data: withoutTally(read.data as object), clocks: areClocks(item.clocks) ? item.clocks : null }], events: [...read.events] } };
-  return { ok: false, fault: read?.reason === 'newer' ? { code: 'file-newer', params: { version } } : { code: 'bundle-broken', params: { what: id || '?' } } };
+  const read =
+    typeof kind === 'string' && typeof id === 'string' && id !== '' ? migrate(kind, version, item.data, id) : null;
+  if (read?.ok)
+    return {
+      ok: true,
+      carried: {
+        records: [
+          {
+            kind: kind!,
+            id: id!,
+            data: withoutTally(read.data as object),
+            clocks: areClocks(item.clocks) ? item.clocks : null,
+          },
+        ],
+        events: [...read.events],
+      },
+    };
+  return {
+    ok: false,
+    fault:
+      read?.reason === 'newer'
+        ? { code: 'file-newer', params: { version } }
+        : { code: 'bundle-broken', params: { what: id || '?' } },
+  };
 }
 
 /** A record of a file merged with the one here; one that was deleted here comes back, for reading a file asks for it. */
-function merged(draft: Entities, { kind, id, data, clocks }: Carried['records'][number], { at, clocksOf }: Around): Copy {
+function merged(
+  draft: Entities,
+  { kind, id, data, clocks }: Carried['records'][number],
+  { at, clocksOf }: Around,
+): Copy {
   const here = draft[kind][id] as object | undefined;
   // What a file does not say the time of, it says now.
   const there: Copy = { data, clocks: clocks ?? { '': at } };
   const known = clocksOf(kind, id);
   if (here) return mergeCopies(kind, { data: withoutTally(here), clocks: known ?? {} }, there);
-  return known && GONE in known ? { data, clocks: { ...there.clocks, [GONE]: known[GONE]!, [BACK]: Math.max(at, known[GONE]! + 1) } } : there;
+  return known && GONE in known
+    ? { data, clocks: { ...there.clocks, [GONE]: known[GONE]!, [BACK]: Math.max(at, known[GONE]! + 1) } }
+    : there;
 }
 
 /** Takes records of a file in, each merged with the one that is here, and enters its events, of which none is in the ledgers yet. Whatever is read, twice is once, and nothing is lost that only one side has. */
@@ -86,7 +119,10 @@ export function takeCarried(draft: Entities, { records, events }: Carried, aroun
     if (isOwner(kind)) whole.tally = before?.tally ?? (LEDGERS[kind].none as Tally);
     // What stays as it is, is no change.
     if (before === undefined) table[id] = whole;
-    else for (const field of Object.keys(whole) as (keyof typeof whole)[]) if (JSON.stringify(before[field as 'tally']) !== JSON.stringify(whole[field])) (before as Record<string, unknown>)[field] = whole[field];
+    else
+      for (const field of Object.keys(whole) as (keyof typeof whole)[])
+        if (JSON.stringify(before[field as 'tally']) !== JSON.stringify(whole[field]))
+          (before as Record<string, unknown>)[field] = whole[field];
     around.clocked(kind, id, copy.clocks);
   }
   for (const op of events) if (draft[op.kind][op.owner]) enter(draft, op, around);

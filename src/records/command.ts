@@ -19,7 +19,17 @@ export interface Around {
 }
 
 /** Enters an event into the ledger of a record, or takes one out again: the record's tally follows, and the event is kept apart. Its id. */
-export function enter<K extends OwnerKind>(draft: Entities, { kind, owner, id, event, on = true }: { kind: K; owner: string; id: string; event: EventTypes[NoInfer<K>]; on?: boolean }, around: Pick<Around, 'enter'>): string {
+export function enter<K extends OwnerKind>(
+  draft: Entities,
+  {
+    kind,
+    owner,
+    id,
+    event,
+    on = true,
+  }: { kind: K; owner: string; id: string; event: EventTypes[NoInfer<K>]; on?: boolean },
+  around: Pick<Around, 'enter'>,
+): string {
   const record = found<{ tally: Tally }>(draft[kind], owner);
   const op = { kind, owner, id, on, event: { ...event } } as EventOp;
   record.tally = folded(record.tally, op);
@@ -46,7 +56,11 @@ interface More<I> {
 }
 
 /** A command; without a label it is called by its name. */
-export function command<I, R = void>(name: string, run: Command<I, R>['run'], { label = name, field = () => null, here = false }: More<I> = {}): Command<I, R> {
+export function command<I, R = void>(
+  name: string,
+  run: Command<I, R>['run'],
+  { label = name, field = () => null, here = false }: More<I> = {},
+): Command<I, R> {
   return { name, label: typeof label === 'string' ? () => label : label, field, here, run };
 }
 

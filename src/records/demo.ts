@@ -42,24 +42,47 @@ function packBox(entities: Entities, around: Pick<Around, 'enter'>): void {
   const put = (slot: string, fly: object, moves: readonly [MoveId, number, string][]) => {
     const owner = `fly_demo-${slot}`;
     entities.fly[owner] = flySchema.cast({ demo: true, ...fly });
-    for (const [why, count, at] of moves) if (count !== 0) enter(entities, { kind: 'fly', owner, id: `move_demo-${why}`, event: { at, boxId, slot, count, why } }, around);
+    for (const [why, count, at] of moves)
+      if (count !== 0)
+        enter(entities, { kind: 'fly', owner, id: `move_demo-${why}`, event: { at, boxId, slot, count, why } }, around);
   };
-  for (const item of packed.flies) put(item.slot, { dressingId: item.dressing, dressingRev: 1, hookId: item.hook }, [['tied', item.tied, packed.packed], ['lost', -item.lost, packed.fished]]);
+  for (const item of packed.flies)
+    put(item.slot, { dressingId: item.dressing, dressingRev: 1, hookId: item.hook }, [
+      ['tied', item.tied, packed.packed],
+      ['lost', -item.lost, packed.fished],
+    ]);
   for (const { slot, got, ...item } of packed.others) put(slot, item, [['got', got, packed.packed]]);
 }
 
 /** The valley's drawer: packets, and one model of which little is known but its labels. */
 function fillDrawer(entities: Entities, around: Pick<Around, 'enter'>): void {
-  putHooks(entities, drawer.labelled.sizes.map((size) => ({ ...drawer.labelled.model, size }) as unknown as HookRow), true);
+  putHooks(
+    entities,
+    drawer.labelled.sizes.map((size) => ({ ...drawer.labelled.model, size }) as unknown as HookRow),
+    true,
+  );
   for (const { key, hook, left, low, note, label } of drawer.packets) {
     entities.packet[`packet_demo-${key}`] = packetSchema.cast({ demo: true, hookId: hook, low, note, label });
-    enter(entities, { kind: 'packet', owner: `packet_demo-${key}`, id: 'move_demo-got', event: { at: drawer.bought, count: left, why: 'got' } }, around);
+    enter(
+      entities,
+      {
+        kind: 'packet',
+        owner: `packet_demo-${key}`,
+        id: 'move_demo-got',
+        event: { at: drawer.bought, count: left, why: 'got' },
+      },
+      around,
+    );
   }
 }
 
 /** A store with nothing in it but how the app is set. */
 export function cleanEntities(): Entities {
-  return { ...noEntities(), settings: { [SETTINGS_ID]: settingsSchema.cast({}) }, device: { [DEVICE_ID]: deviceSchema.cast({}) } };
+  return {
+    ...noEntities(),
+    settings: { [SETTINGS_ID]: settingsSchema.cast({}) },
+    device: { [DEVICE_ID]: deviceSchema.cast({}) },
+  };
 }
 
 /** Everything the demo valley holds; every record is marked, and leaves with one tap unless the tier changed it. */
@@ -72,30 +95,78 @@ export function demoStart(): { entities: Entities; events: EventOp[] } {
   const entities = cleanEntities();
   const events: EventOp[] = [];
   const around = { enter: (op: EventOp) => void events.push(op) };
-  for (const maker of SHIPPED_MAKERS) if (maker.id !== 'reference') entities.maker[maker.id] = { demo: true, name: maker.name, xLabel: maker.xLabel, habit: maker.habit, retired: false };
+  for (const maker of SHIPPED_MAKERS)
+    if (maker.id !== 'reference')
+      entities.maker[maker.id] = {
+        demo: true,
+        name: maker.name,
+        xLabel: maker.xLabel,
+        habit: maker.habit,
+        retired: false,
+      };
   putHooks(entities, demoRows(hooksCsv), true);
   fillDrawer(entities, around);
   packBox(entities, around);
   for (const item of valley.matches as unknown as DemoMatch[]) {
     const sampleId = `sample_demo-${item.key}`;
     entities.sample[sampleId] = sampleSchema.cast({
-      demo: true, when: item.when, place: item.place, water: item.water, method: item.method, surface: item.surface, found: item.found, colours: item.colours,
-      specimens: item.lengths.map((mm, index) => specimen(`s${index + 1}`, mm)), case: { mm: item.case, typed: null }, overall: { mm: item.overall, typed: null },
+      demo: true,
+      when: item.when,
+      place: item.place,
+      water: item.water,
+      method: item.method,
+      surface: item.surface,
+      found: item.found,
+      colours: item.colours,
+      specimens: item.lengths.map((mm, index) => specimen(`s${index + 1}`, mm)),
+      case: { mm: item.case, typed: null },
+      overall: { mm: item.overall, typed: null },
     });
-    const answers = item.stages.filter((stage) => KNOWN.stages.includes(stage as StageId)).map((stage, index) => ({ id: `a${index + 1}`, stage }));
-    entities.match[`match_demo-${item.key}`] = matchSchema.cast({ demo: true, title: item.title, opened: item.when, sampleId, answers: answers.length > 0 ? answers : [{ id: 'a1', stage: null }], leading: 'a1' });
+    const answers = item.stages
+      .filter((stage) => KNOWN.stages.includes(stage as StageId))
+      .map((stage, index) => ({ id: `a${index + 1}`, stage }));
+    entities.match[`match_demo-${item.key}`] = matchSchema.cast({
+      demo: true,
+      title: item.title,
+      opened: item.when,
+      sampleId,
+      answers: answers.length > 0 ? answers : [{ id: 'a1', stage: null }],
+      leading: 'a1',
+    });
   }
   return { entities, events };
 }
 
 /** Takes the demo out, except what the tier changed; a match and its natural, a fly and its box stay or leave together. */
 export const leaveDemo = command<object>('leave-demo', (draft) => {
-  const matchesKept = new Set(Object.entries(draft.match).filter(([, match]) => !match.demo || draft.sample[match.sampleId]?.demo === false).map(([id]) => id));
+  const matchesKept = new Set(
+    Object.entries(draft.match)
+      .filter(([, match]) => !match.demo || draft.sample[match.sampleId]?.demo === false)
+      .map(([id]) => id),
+  );
   const samplesKept = new Set([...matchesKept].map((id) => draft.match[id]!.sampleId));
-  const modelsKept = new Set(Object.values(draft.packet).filter((packet) => !packet.demo).map((packet) => modelIdOf(packet.hookId)));
-  const makersKept = new Set(Object.entries(draft.model).filter(([id, model]) => !model.demo || modelsKept.has(id)).map(([, model]) => model.makerId));
-  const boxesKept = new Set(Object.values(draft.fly).filter((fly) => !fly.demo).flatMap((fly) => fly.tally.places.map((place) => place.boxId)));
-  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = { match: matchesKept, sample: samplesKept, maker: makersKept, model: modelsKept, box: boxesKept };
+  const modelsKept = new Set(
+    Object.values(draft.packet)
+      .filter((packet) => !packet.demo)
+      .map((packet) => modelIdOf(packet.hookId)),
+  );
+  const makersKept = new Set(
+    Object.entries(draft.model)
+      .filter(([id, model]) => !model.demo || modelsKept.has(id))
+      .map(([, model]) => model.makerId),
+  );
+  const boxesKept = new Set(
+    Object.values(draft.fly)
+      .filter((fly) => !fly.demo)
+      .flatMap((fly) => fly.tally.places.map((place) => place.boxId)),
+  );
+  const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = {
+    match: matchesKept,
+    sample: samplesKept,
+    maker: makersKept,
+    model: modelsKept,
+    box: boxesKept,
+  };
   for (const kind of Object.keys(draft) as (keyof Entities)[]) {
     for (const [id, record] of Object.entries(draft[kind])) {
       if (!(record as { demo?: boolean }).demo) continue;

@@ -8,20 +8,36 @@ import { isOwner, LEDGERS, type EventOp } from './ledger';
 const VERSION = 2;
 
 /** Records by their keys (`kind/id`), with entries of their ledgers, as one file (docs/formats/records.md); one that is gone is left out. */
-export function recordsFile(entities: Entities, clocks: ReadonlyMap<string, Clocks>, keys: readonly string[], events: readonly EventOp[]): string {
+export function recordsFile(
+  entities: Entities,
+  clocks: ReadonlyMap<string, Clocks>,
+  keys: readonly string[],
+  events: readonly EventOp[],
+): string {
   const items = keys.flatMap((key): RecordItem[] => {
     const at = key.indexOf('/');
     const [kind, id] = [key.slice(0, at) as Kind, key.slice(at + 1)];
     const data = entities[kind]?.[id];
     return data === undefined ? [] : [recordItem(kind, id, data, clocks.get(key))];
   });
-  const entries = events.map(({ kind, owner, id, on, event }): EventItem => ({ kind: 'event', id, of: kind, owner, on, data: event }));
+  const entries = events.map(({ kind, owner, id, on, event }): EventItem => ({
+    kind: 'event',
+    id,
+    of: kind,
+    owner,
+    on,
+    data: event,
+  }));
   return `${JSON.stringify({ aubade: 'records', version: VERSION, items: [...items, ...entries] }, null, 1)}\n`;
 }
 
 /** Keys of every record that is the tier's own. */
 export function ownKeys(entities: Entities): string[] {
-  return (Object.keys(entities) as Kind[]).flatMap((kind) => Object.entries(entities[kind]).flatMap(([id, record]) => ((record as { demo?: boolean }).demo ? [] : [`${kind}/${id}`])));
+  return (Object.keys(entities) as Kind[]).flatMap((kind) =>
+    Object.entries(entities[kind]).flatMap(([id, record]) =>
+      (record as { demo?: boolean }).demo ? [] : [`${kind}/${id}`],
+    ),
+  );
 }
 
 export type RecordsRead = { ok: true; carried: Carried } | { ok: false; fault: Coded };
@@ -30,7 +46,12 @@ const refused = (code: string, params: Coded['params'] = {}): RecordsRead => ({ 
 
 /** An entry of a ledger as a file has it; null when it is none. */
 function eventOf({ of, owner, id, on, data }: Partial<EventItem>): EventOp | null {
-  const known = typeof of === 'string' && isOwner(of) && typeof owner === 'string' && typeof id === 'string' && typeof on === 'boolean';
+  const known =
+    typeof of === 'string' &&
+    isOwner(of) &&
+    typeof owner === 'string' &&
+    typeof id === 'string' &&
+    typeof on === 'boolean';
   return known && LEDGERS[of].schema.isValidSync(data) ? ({ kind: of, owner, id, on, event: data } as EventOp) : null;
 }
 
@@ -55,4 +76,6 @@ export function readRecords(text: string): RecordsRead {
 }
 
 /** Takes records of a file in: each is merged with the one that is here. */
-export const takeRecords = command<{ carried: Carried }>('records-in', (draft, { carried }, around) => takeCarried(draft, carried, around));
+export const takeRecords = command<{ carried: Carried }>('records-in', (draft, { carried }, around) =>
+  takeCarried(draft, carried, around),
+);

@@ -62,5 +62,20 @@ export interface RecordTypes {
 export type Entities = { [K in Kind]: Record<string, RecordTypes[K]> };
 
 export function noEntities(): Entities {
-  return { sample: {}, match: {}, fly: {}, box: {}, photo: {}, eye: {}, group: {}, maker: {}, model: {}, packet: {}, material: {}, dressing: {}, settings: {}, device: {} };
+  return {
+    sample: {},
+    match: {},
+    fly: {},
+    box: {},
+    photo: {},
+    eye: {},
+    group: {},
+    maker: {},
+    model: {},
+    packet: {},
+    material: {},
+    dressing: {},
+    settings: {},
+    device: {},
+  };
 }

@@ -48,17 +48,44 @@ interface Ledger<E, T> {
   fold(tally: T, entry: Entered<E>, by: 1 | -1): T;
 }
 
-const packetMove = object({ at: string().required(), count: number().integer().required(), why: string<MoveId>().oneOf(KNOWN.moves).required() });
+const packetMove = object({
+  at: string().required(),
+  count: number().integer().required(),
+  why: string<MoveId>().oneOf(KNOWN.moves).required(),
+});
 
 /** Newest first: by time, then by id, which for what the tier made is the order it was made in. */
-function latest<E extends { at: string }>(entries: readonly Entered<E>[], entry: Entered<E>, by: 1 | -1, most: number): Entered<E>[] {
+function latest<E extends { at: string }>(
+  entries: readonly Entered<E>[],
+  entry: Entered<E>,
+  by: 1 | -1,
+  most: number,
+): Entered<E>[] {
   const others = entries.filter(({ id }) => id !== entry.id);
-  return by < 0 ? others : [...others, entry].sort((a, b) => b.event.at.localeCompare(a.event.at) || b.id.localeCompare(a.id)).slice(0, most);
+  return by < 0
+    ? others
+    : [...others, entry]
+        .sort((a, b) => b.event.at.localeCompare(a.event.at) || b.id.localeCompare(a.id))
+        .slice(0, most);
 }
 
 export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies[K]> } = {
-  fly: { schema: packetMove.concat(object({ boxId: string().required(), slot: string().nullable().defined() })), none: { places: NO_FLIES, latest: [] }, fold: (tally, entry, by) => ({ places: withMove(tally.places, entry.event, by), latest: latest(tally.latest, entry, by, LATEST.moves) }) },
-  packet: { schema: packetMove, none: { count: 0, latest: [] }, fold: (tally, entry, by) => ({ count: tally.count + by * entry.event.count, latest: latest(tally.latest, entry, by, LATEST.moves) }) },
+  fly: {
+    schema: packetMove.concat(object({ boxId: string().required(), slot: string().nullable().defined() })),
+    none: { places: NO_FLIES, latest: [] },
+    fold: (tally, entry, by) => ({
+      places: withMove(tally.places, entry.event, by),
+      latest: latest(tally.latest, entry, by, LATEST.moves),
+    }),
+  },
+  packet: {
+    schema: packetMove,
+    none: { count: 0, latest: [] },
+    fold: (tally, entry, by) => ({
+      count: tally.count + by * entry.event.count,
+      latest: latest(tally.latest, entry, by, LATEST.moves),
+    }),
+  },
   model: {
     schema: tapingSchema,
     none: {},
@@ -67,11 +94,17 @@ export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies
       return by < 0 ? others : { ...others, [id]: event };
     },
   },
-  eye: { schema: object({ guessMm: length().required(), trueMm: length().required(), at: string().required() }), none: { latest: [] }, fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }) },
+  eye: {
+    schema: object({ guessMm: length().required(), trueMm: length().required(), at: string().required() }),
+    none: { latest: [] },
+    fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }),
+  },
 };
 
 /** One entry of a ledger put in (`on`) or taken out. */
-export type EventOp = { [K in OwnerKind]: { kind: K; owner: string; id: string; on: boolean; event: EventTypes[K] } }[OwnerKind];
+export type EventOp = {
+  [K in OwnerKind]: { kind: K; owner: string; id: string; on: boolean; event: EventTypes[K] };
+}[OwnerKind];
 
 export const isOwner = (kind: string): kind is OwnerKind => kind in LEDGERS;
 
@@ -83,13 +116,34 @@ export function folded(tally: Tally, { kind, id, on, event }: EventOp): Tally {
 }
 
 /** What a whole ledger comes to, from its events by id; `from` is what it came to before them. */
-export function foldAll(kind: OwnerKind, events: Readonly<Record<string, EventTypes[OwnerKind]>>, from: Tally | null = null): Tally {
-  const ordered = Object.entries(events).sort(([a, one], [b, other]) => one.at.localeCompare(other.at) || a.localeCompare(b));
-  return ordered.reduce((tally, [id, event]) => folded(tally, { kind, owner: '', id, on: true, event } as EventOp), from ?? (LEDGERS[kind].none as Tally));
+export function foldAll(
+  kind: OwnerKind,
+  events: Readonly<Record<string, EventTypes[OwnerKind]>>,
+  from: Tally | null = null,
+): Tally {
+  const ordered = Object.entries(events).sort(
+    ([a, one], [b, other]) => one.at.localeCompare(other.at) || a.localeCompare(b),
+  );
+  return ordered.reduce(
+    (tally, [id, event]) => folded(tally, { kind, owner: '', id, on: true, event } as EventOp),
+    from ?? (LEDGERS[kind].none as Tally),
+  );
 }
 
 /** The step of a kind whose ledger lay inside its records, in one field by id: the record goes on without it, and what was in it is entered. */
-export function ledgerApart({ from, name, kind, schema, field }: { from: number; name: string; kind: OwnerKind; schema: Schema<object>; field: string }): Version {
+export function ledgerApart({
+  from,
+  name,
+  kind,
+  schema,
+  field,
+}: {
+  from: number;
+  name: string;
+  kind: OwnerKind;
+  schema: Schema<object>;
+  field: string;
+}): Version {
   const read = (data: unknown) => schema.validateSync(data) as Record<string, unknown>;
   return {
     from,
@@ -98,6 +152,9 @@ export function ledgerApart({ from, name, kind, schema, field }: { from: number;
       const { [field]: _, ...rest } = read(data);
       return rest;
     },
-    events: (data, id) => Object.entries(read(data)[field] as Record<string, object>).map(([entry, event]) => ({ kind, owner: id, id: entry, on: true, event }) as EventOp),
+    events: (data, id) =>
+      Object.entries(read(data)[field] as Record<string, object>).map(
+        ([entry, event]) => ({ kind, owner: id, id: entry, on: true, event }) as EventOp,
+      ),
   };
 }

@@ -24,21 +24,26 @@ const NONE: Atoms = new Map();
 /** What stands for a part that is not there; a value that is there wins over it at the same time. */
 const ABSENT = undefined;
 
-const apart = (kind: Kind, data: object | null | undefined): Atoms => (data ? atomsOf(data as Record<string, unknown>, KINDS[kind].shape, [TALLY]) : NONE);
+const apart = (kind: Kind, data: object | null | undefined): Atoms =>
+  data ? atomsOf(data as Record<string, unknown>, KINDS[kind].shape, [TALLY]) : NONE;
 
 function clockOf(clocks: Clocks, path: string, value: unknown): number {
   return clocks[path] ?? (says(value) ? (clocks[BORN] ?? 0) : 0);
 }
 
 /** Of two values edited at the same moment one, whichever came first: the same one on every device. */
-const tied = (one: unknown, other: unknown): unknown => ((JSON.stringify(one) ?? '') >= (JSON.stringify(other) ?? '') ? one : other);
+const tied = (one: unknown, other: unknown): unknown =>
+  (JSON.stringify(one) ?? '') >= (JSON.stringify(other) ?? '') ? one : other;
 
 /**
  * Two copies of one record as one: of each part the later edit, what was never said erases nothing, and a record is there when it was edited or brought back
  * after it was deleted. Which copy is named first, and how often they meet, makes no difference.
  */
 export function mergeCopies(kind: Kind, one: Copy, other: Copy): Copy {
-  if ((one.data === null) !== (other.data === null)) return one.data === null ? mergeCopies(kind, asKnown(one, other), other) : mergeCopies(kind, one, asKnown(other, one));
+  if ((one.data === null) !== (other.data === null))
+    return one.data === null
+      ? mergeCopies(kind, asKnown(one, other), other)
+      : mergeCopies(kind, one, asKnown(other, one));
   const [a, b] = [apart(kind, one.data), apart(kind, other.data)];
   const born = Math.max(one.clocks[BORN] ?? 0, other.clocks[BORN] ?? 0);
   const clocks: Record<string, number> = { [BORN]: born };
@@ -62,7 +67,14 @@ export function mergeCopies(kind: Kind, one: Copy, other: Copy): Copy {
 /** Of a record of which nothing is known but when it was edited, deleted and brought back: what the other copy says it was. */
 function asKnown({ clocks }: Copy, { data, clocks: known }: Copy): Copy {
   const latest = latestOf(clocks);
-  return { data, clocks: { ...known, ...(GONE in clocks ? { [GONE]: clocks[GONE]! } : {}), ...(latest > latestOf(known) ? { [BACK]: latest } : {}) } };
+  return {
+    data,
+    clocks: {
+      ...known,
+      ...(GONE in clocks ? { [GONE]: clocks[GONE]! } : {}),
+      ...(latest > latestOf(known) ? { [BACK]: latest } : {}),
+    },
+  };
 }
 
 /** The record of these parts; a copy that has just these is given back as it is, so that what did not change is not drawn anew. */
@@ -80,7 +92,13 @@ function same(one: Atoms, other: Atoms): boolean {
 }
 
 /** Clocks after an edit at `now`: parts that differ get its time, or one more than they had, for who edits has seen what stood there. A record that came is born, one that comes again is back, one that went is gone. */
-export function stamped(kind: Kind, before: object | undefined, after: object | undefined, clocks: Clocks | undefined, now: number): Clocks {
+export function stamped(
+  kind: Kind,
+  before: object | undefined,
+  after: object | undefined,
+  clocks: Clocks | undefined,
+  now: number,
+): Clocks {
   if (after === undefined) return { ...clocks, [GONE]: Math.max(now, latestOf(clocks ?? {}) + 1) };
   if (before === undefined) {
     if (!clocks || !(GONE in clocks)) return { [BORN]: now };

@@ -24,9 +24,22 @@ export interface Version {
 }
 
 /** The steps of each kind that has been another before. */
-export const VERSIONS: Readonly<Partial<Record<Kind, readonly Version[]>>> = { device, dressing, fly, maker, match, model, packet, photo, sample, settings };
+export const VERSIONS: Readonly<Partial<Record<Kind, readonly Version[]>>> = {
+  device,
+  dressing,
+  fly,
+  maker,
+  match,
+  model,
+  packet,
+  photo,
+  sample,
+  settings,
+};
 
-export type Migrated = { ok: true; data: unknown; events: readonly EventOp[] } | { ok: false; reason: 'newer' | 'unknown-kind' | 'no-path' | 'schema'; detail: string };
+export type Migrated =
+  | { ok: true; data: unknown; events: readonly EventOp[] }
+  | { ok: false; reason: 'newer' | 'unknown-kind' | 'no-path' | 'schema'; detail: string };
 
 const NO_EVENTS: readonly EventOp[] = [];
 
@@ -39,7 +52,12 @@ export function entriesOf(kind: string, data: unknown, id: string): EventOp[] | 
 
 /** Brings a stored record to the present schema and validates it. A newer or broken one is refused, not guessed at; its id is asked for what its ledger held. */
 export function migrate(kind: string, version: number, data: unknown, id = ''): Migrated {
-  const known = (KINDS as Record<string, { version: number; schema: { validateSync(value: unknown, options: object): unknown } } | undefined>)[kind];
+  const known = (
+    KINDS as Record<
+      string,
+      { version: number; schema: { validateSync(value: unknown, options: object): unknown } } | undefined
+    >
+  )[kind];
   if (!known) return { ok: false, reason: 'unknown-kind', detail: kind };
   if (version > known.version) return { ok: false, reason: 'newer', detail: String(version) };
   try {

@@ -6,5 +6,7 @@ const TAIL = 6;
 
 /** An id of something the tier made: its name, to be read, and an end that nobody else's has. `kind` stands in for a name without letters. */
 export function ownId(kind: string, name: string, newId: Around['newId']): string {
-  return `${slug(name) || kind}-${newId(kind).replace(/[^a-z0-9]/g, '').slice(-TAIL)}`;
+  return `${slug(name) || kind}-${newId(kind)
+    .replace(/[^a-z0-9]/g, '')
+    .slice(-TAIL)}`;
 }

@@ -12,7 +12,9 @@ test('what is new, what changes and in which fields; what is the same is not tol
   after.box.fresh = { demo: false, name: 'Fresh', rows: 1, columns: 1, carried: true };
   const reading = readingOf(before, after);
   expect(reading.adds).toEqual([{ kind: 'box', id: 'fresh', name: 'Fresh', fields: [] }]);
-  expect(reading.changes).toEqual([{ kind: 'packet', id: packetId, name: expect.any(String), fields: ['tally', 'low'] }]);
+  expect(reading.changes).toEqual([
+    { kind: 'packet', id: packetId, name: expect.any(String), fields: ['tally', 'low'] },
+  ]);
 });
 
 test('a demo record that becomes the tier’s own is no change by itself', () => {
@@ -24,13 +26,63 @@ test('a demo record that becomes the tier’s own is no change by itself', () =>
 
 test('a group of a file changes what the file says of it: what it leaves empty, and stages it does not name, stay; twice is once', () => {
   const draft = demoEntities();
-  const group = { id: 'a', order: 'mayfly' as const, name: 'A', scientific: 'Baetis', regions: [], waters: ['fast' as const], months: [5], stages: [{ stage: 'mayfly/dun' as const, length_mm: [6, 8, 10] as [number, number, number], shades: ['dark-olive'] }], note: 'seen', evidence: 'seen' as const };
+  const group = {
+    id: 'a',
+    order: 'mayfly' as const,
+    name: 'A',
+    scientific: 'Baetis',
+    regions: [],
+    waters: ['fast' as const],
+    months: [5],
+    stages: [
+      { stage: 'mayfly/dun' as const, length_mm: [6, 8, 10] as [number, number, number], shades: ['dark-olive'] },
+    ],
+    note: 'seen',
+    evidence: 'seen' as const,
+  };
   takeGroups.run(draft, { groups: [group] }, around());
-  takeGroups.run(draft, { groups: [{ ...group, name: 'B', scientific: '', waters: [], months: [], note: null, stages: [{ stage: 'mayfly/dun', length_mm: null, shades: [] }, { stage: 'mayfly/nymph', length_mm: null, shades: [] }] }] }, around());
-  expect(draft.group.group_a).toMatchObject({ name: 'B', scientific: 'Baetis', waters: ['fast'], months: [5], note: 'seen', stages: [{ stage: 'mayfly/dun', leastMm: 6, usualMm: 8, mostMm: 10, shades: ['dark-olive'] }, { stage: 'mayfly/nymph' }] });
+  takeGroups.run(
+    draft,
+    {
+      groups: [
+        {
+          ...group,
+          name: 'B',
+          scientific: '',
+          waters: [],
+          months: [],
+          note: null,
+          stages: [
+            { stage: 'mayfly/dun', length_mm: null, shades: [] },
+            { stage: 'mayfly/nymph', length_mm: null, shades: [] },
+          ],
+        },
+      ],
+    },
+    around(),
+  );
+  expect(draft.group.group_a).toMatchObject({
+    name: 'B',
+    scientific: 'Baetis',
+    waters: ['fast'],
+    months: [5],
+    note: 'seen',
+    stages: [
+      { stage: 'mayfly/dun', leastMm: 6, usualMm: 8, mostMm: 10, shades: ['dark-olive'] },
+      { stage: 'mayfly/nymph' },
+    ],
+  });
   const once = structuredClone(draft.group);
-  takeGroups.run(draft, { groups: [{ ...group, name: 'B', scientific: '', waters: [], months: [], note: null, stages: [] }] }, around());
+  takeGroups.run(
+    draft,
+    { groups: [{ ...group, name: 'B', scientific: '', waters: [], months: [], note: null, stages: [] }] },
+    around(),
+  );
   expect(draft.group).toEqual(once);
-  takeGroups.run(draft, { groups: [{ ...group, order: 'caddis', stages: [{ stage: 'caddis/adult', length_mm: null, shades: [] }] }] }, around());
+  takeGroups.run(
+    draft,
+    { groups: [{ ...group, order: 'caddis', stages: [{ stage: 'caddis/adult', length_mm: null, shades: [] }] }] },
+    around(),
+  );
   expect(draft.group.group_a!.stages.map((entry) => entry.stage)).toEqual(['caddis/adult']);
 });

@@ -39,7 +39,9 @@ export function readingOf(before: Entities, after: Entities): Reading {
       if (known === record) continue;
       if (!known) reading.adds.push({ kind, id, name: nameOf(record), fields: [] });
       else {
-        const fields = Object.keys(record).filter((field) => field !== 'demo' && JSON.stringify(known[field]) !== JSON.stringify(record[field])).map((field) => (kind === 'model' && field === TALLY ? TAPED : field));
+        const fields = Object.keys(record)
+          .filter((field) => field !== 'demo' && JSON.stringify(known[field]) !== JSON.stringify(record[field]))
+          .map((field) => (kind === 'model' && field === TALLY ? TAPED : field));
         if (fields.length > 0) reading.changes.push({ kind, id, name: nameOf(known), fields });
       }
     }

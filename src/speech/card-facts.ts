@@ -14,11 +14,54 @@ const nameOf = (card: Card, id: string) => card.parts.find((part) => part.id ===
 export function cardFacts(card: Card, speech: Speech): Fact[] {
   const word = (key: string, params: Record<string, unknown> = {}) => speech.t(`ui.bench.${key}`, params);
   const facts: Fact[] = [
-    { id: 'threads', title: word('threads'), lines: card.threads.map((thread) => [word('thread', { name: thread.name, mm: speech.length(thread.diameter_mm, true), turns: thread.finish_turns }), ...thread.reasons.map((why) => speech.say(why))].join('; ')) },
+    {
+      id: 'threads',
+      title: word('threads'),
+      lines: card.threads.map((thread) =>
+        [
+          word('thread', {
+            name: thread.name,
+            mm: speech.length(thread.diameter_mm, true),
+            turns: thread.finish_turns,
+          }),
+          ...thread.reasons.map((why) => speech.say(why)),
+        ].join('; '),
+      ),
+    },
     { id: 'weights', title: word('weights'), lines: card.weights.map((weight) => weightLine(weight, speech)) },
-    { id: 'ribs', title: word('ribs'), lines: card.ribs.map((rib) => `${word('rib', { material: nameOf(card, rib.part), turns: rib.turns, pitch: speech.length(rib.pitch_mm, true), cut: speech.length(rib.cut_mm) })}${rib.counter ? `, ${word('counter')}` : ''}`) },
-    { id: 'hackles', title: word('hackles'), lines: card.hackles.map((hackle) => word(hackle.gauge === null ? 'hackle-soft' : 'hackle', { material: nameOf(card, hackle.part), barb: speech.length(hackle.barb_mm), gauge: hackle.gauge, turns: hackle.turns, trim: speech.t(`ui.trim.${hackle.trim}`), stem: speech.length(hackle.stem_mm) })) },
-    { id: 'layers', title: word('layers'), lines: card.layers.map((layer) => word('layer', { part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part), dry: speech.shade(layer.dry.shade), wet: speech.shade(layer.wet.shade) })) },
+    {
+      id: 'ribs',
+      title: word('ribs'),
+      lines: card.ribs.map(
+        (rib) =>
+          `${word('rib', { material: nameOf(card, rib.part), turns: rib.turns, pitch: speech.length(rib.pitch_mm, true), cut: speech.length(rib.cut_mm) })}${rib.counter ? `, ${word('counter')}` : ''}`,
+      ),
+    },
+    {
+      id: 'hackles',
+      title: word('hackles'),
+      lines: card.hackles.map((hackle) =>
+        word(hackle.gauge === null ? 'hackle-soft' : 'hackle', {
+          material: nameOf(card, hackle.part),
+          barb: speech.length(hackle.barb_mm),
+          gauge: hackle.gauge,
+          turns: hackle.turns,
+          trim: speech.t(`ui.trim.${hackle.trim}`),
+          stem: speech.length(hackle.stem_mm),
+        }),
+      ),
+    },
+    {
+      id: 'layers',
+      title: word('layers'),
+      lines: card.layers.map((layer) =>
+        word('layer', {
+          part: speech.name('parts', card.parts.find((part) => part.id === layer.part)?.part ?? layer.part),
+          dry: speech.shade(layer.dry.shade),
+          wet: speech.shade(layer.wet.shade),
+        }),
+      ),
+    },
   ];
   facts.push({ id: 'stash', title: word('stash'), lines: card.stash.map((why) => speech.say(why)) });
   return facts.filter((fact) => fact.lines.length > 0);
@@ -27,16 +70,41 @@ export function cardFacts(card: Card, speech: Speech): Fact[] {
 function weightLine(weight: Card['weights'][number], speech: Speech): string {
   const word = (key: string, params: Record<string, unknown>) => speech.t(`ui.bench.${key}`, params);
   const metal = weight.metal ? speech.name('metals', weight.metal) : '';
-  if (weight.kind === 'bead') return [word('weight-bead', { metal, mm: speech.length(weight.diameter_mm!), kind: speech.plain('bead-kinds', weight.bead_kind!), bore: speech.length(weight.bore_needed_mm!, true), mass: mg(weight.mass_mg) }), ...weight.warnings.map((warning) => speech.say(warning))].join('; ');
-  if (weight.kind === 'wound') return word('weight-wound', { metal, wire: speech.length(weight.wire_mm!, true), turns: weight.turns, length: speech.length(weight.length_mm!), mass: mg(weight.mass_mg) });
-  if (weight.kind === 'sides') return word('weight-sides', { metal, wire: speech.length(weight.wire_mm!, true), length: speech.length(weight.length_mm!), mass: mg(weight.mass_mg) });
+  if (weight.kind === 'bead')
+    return [
+      word('weight-bead', {
+        metal,
+        mm: speech.length(weight.diameter_mm!),
+        kind: speech.plain('bead-kinds', weight.bead_kind!),
+        bore: speech.length(weight.bore_needed_mm!, true),
+        mass: mg(weight.mass_mg),
+      }),
+      ...weight.warnings.map((warning) => speech.say(warning)),
+    ].join('; ');
+  if (weight.kind === 'wound')
+    return word('weight-wound', {
+      metal,
+      wire: speech.length(weight.wire_mm!, true),
+      turns: weight.turns,
+      length: speech.length(weight.length_mm!),
+      mass: mg(weight.mass_mg),
+    });
+  if (weight.kind === 'sides')
+    return word('weight-sides', {
+      metal,
+      wire: speech.length(weight.wire_mm!, true),
+      length: speech.length(weight.length_mm!),
+      mass: mg(weight.mass_mg),
+    });
   return word('weight-hook', { mass: mg(weight.mass_mg) });
 }
 
 /** How many, in what they are counted: turns of what is wound, pieces of what is bound. */
 export function partCount(part: CardPart, speech: Speech): string | null {
   if (part.count === null || part.count === 0) return null;
-  return countsTurns(part.part, part.material?.function ?? null) ? speech.t('step.turns', { count: part.count }) : `× ${part.count}`;
+  return countsTurns(part.part, part.material?.function ?? null)
+    ? speech.t('step.turns', { count: part.count })
+    : `× ${part.count}`;
 }
 
 /** A part's colour by name, dry and wet, and what it stays where its material comes in no such shade. */
@@ -56,8 +124,13 @@ export function careLines(card: Card, speech: Speech): string[] {
   return [...steps].map(([id, at]) => {
     const numbers = at.filter((step) => step !== null);
     const text = speech.t(`caution.${id}`);
-    const made = card.assemblies.flatMap((assembly) => assembly.steps.filter((step) => step.caution === id).map((step) => speech.t('card-sheet.made-step', { name: speech.worded(assembly.name), n: step.n })));
-    if (numbers.length === 0) return made.length === 0 ? text : speech.t('card-sheet.care-made', { text, steps: made.join(', ') });
+    const made = card.assemblies.flatMap((assembly) =>
+      assembly.steps
+        .filter((step) => step.caution === id)
+        .map((step) => speech.t('card-sheet.made-step', { name: speech.worded(assembly.name), n: step.n })),
+    );
+    if (numbers.length === 0)
+      return made.length === 0 ? text : speech.t('card-sheet.care-made', { text, steps: made.join(', ') });
     return speech.t('card-sheet.care-at', { text, steps: numbers.join(', '), count: numbers.length });
   });
 }

@@ -13,12 +13,18 @@ export interface CardSheet {
 
 function stepLines(steps: readonly CardStep[], speech: Speech): string[] {
   return steps.flatMap((step) => {
-    const detail = [...(step.mm !== null && speech.showsLength(step) ? [speech.length(step.mm)] : []), ...speech.stepDetail(step), ...(step.reversible ? [] : [speech.t('step.cannot-undo')])];
+    const detail = [
+      ...(step.mm !== null && speech.showsLength(step) ? [speech.length(step.mm)] : []),
+      ...speech.stepDetail(step),
+      ...(step.reversible ? [] : [speech.t('step.cannot-undo')]),
+    ];
     const check = speech.stepCheck(step);
     return [
       `${step.n}. ${speech.stepTitle(step)}${detail.length > 0 ? `: ${detail.join('; ')}` : ''}`,
       ...(check ? [`   ${speech.t('cli.look', { text: check })}`] : []),
-      ...(step.mend.length > 0 ? [`   ${speech.t('card-sheet.mend', { text: speech.stepMends(step).join('; ') })}`] : []),
+      ...(step.mend.length > 0
+        ? [`   ${speech.t('card-sheet.mend', { text: speech.stepMends(step).join('; ') })}`]
+        : []),
     ];
   });
 }
@@ -31,8 +37,16 @@ function inColour(part: CardPart, speech: Speech): string | null {
 /** One part: its length and range, where it lies, thickness and width, how many, of what, in which colour. */
 function partLine(part: CardPart, speech: Speech): string {
   const { t } = speech;
-  const range = part.range_mm && speech.length(part.range_mm[0]) !== speech.length(part.range_mm[1]) ? ` (${t('cli.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })})` : '';
-  const lies = part.from_mm === null ? null : part.to_mm === null || Math.abs(part.from_mm - part.to_mm) < 0.05 ? t('card-sheet.at', { at: speech.length(part.from_mm) }) : t('card-sheet.lies', { from: speech.length(part.from_mm), to: speech.length(part.to_mm) });
+  const range =
+    part.range_mm && speech.length(part.range_mm[0]) !== speech.length(part.range_mm[1])
+      ? ` (${t('cli.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })})`
+      : '';
+  const lies =
+    part.from_mm === null
+      ? null
+      : part.to_mm === null || Math.abs(part.from_mm - part.to_mm) < 0.05
+        ? t('card-sheet.at', { at: speech.length(part.from_mm) })
+        : t('card-sheet.lies', { from: speech.length(part.from_mm), to: speech.length(part.to_mm) });
   const words = [
     part.mm === null ? null : `${speech.length(part.mm)}${range}`,
     lies,
@@ -52,13 +66,31 @@ export function cardSheet(card: Card, speech: Speech): CardSheet {
   const hook = `${card.hook.maker_name} ${card.hook.model_name} ${card.hook.size}`;
   return {
     title: card.dressing.name,
-    sub: t('card-sheet.on', { hook, shank: speech.length(card.hook.shank_mm), room: speech.length(card.room_mm), used: speech.length(card.used_mm) }),
-    notes: [...(card.fits ? [] : [t('cli.over', { part: card.over!.part, mm: speech.length(card.over!.mm) })]), ...card.hook_reasons.map((why) => speech.say(why))],
+    sub: t('card-sheet.on', {
+      hook,
+      shank: speech.length(card.hook.shank_mm),
+      room: speech.length(card.room_mm),
+      used: speech.length(card.used_mm),
+    }),
+    notes: [
+      ...(card.fits ? [] : [t('cli.over', { part: card.over!.part, mm: speech.length(card.over!.mm) })]),
+      ...card.hook_reasons.map((why) => speech.say(why)),
+    ],
     sections: [
       { id: 'parts', title: t('card-sheet.parts'), lines: card.parts.map((part) => partLine(part, speech)) },
-      { id: 'take', title: t('card-sheet.take'), lines: card.parts.flatMap((part) => amountLines(part, speech).map((line) => `${speech.name('parts', part.part)}: ${line}`)) },
+      {
+        id: 'take',
+        title: t('card-sheet.take'),
+        lines: card.parts.flatMap((part) =>
+          amountLines(part, speech).map((line) => `${speech.name('parts', part.part)}: ${line}`),
+        ),
+      },
       ...cardFacts(card, speech),
-      ...card.assemblies.map((assembly) => ({ id: assembly.id, title: `${speech.worded(assembly.name)} × ${assembly.count}`, lines: stepLines(assembly.steps, speech) })),
+      ...card.assemblies.map((assembly) => ({
+        id: assembly.id,
+        title: `${speech.worded(assembly.name)} × ${assembly.count}`,
+        lines: stepLines(assembly.steps, speech),
+      })),
       { id: 'steps', title: t('card-sheet.steps'), lines: stepLines(card.steps, speech) },
       { id: 'care', title: t('card-sheet.care'), lines: [...careLines(card, speech), t('caution.ending')] },
       { id: 'tools', title: t('card-sheet.tools'), lines: card.tools.map((tool) => speech.tool(tool)) },
@@ -68,6 +100,9 @@ export function cardSheet(card: Card, speech: Speech): CardSheet {
 
 /** The sheet as Markdown with the dressing itself in a JSON block, by which it reads back. */
 export function cardMarkdown(sheet: CardSheet, json: string): string {
-  const sections = sheet.sections.map((section) => `## ${section.title}\n\n${section.lines.map((line) => (/^\s/.test(line) || /^\d+\./.test(line) ? line : `- ${line}`)).join('\n')}\n`);
+  const sections = sheet.sections.map(
+    (section) =>
+      `## ${section.title}\n\n${section.lines.map((line) => (/^\s/.test(line) || /^\d+\./.test(line) ? line : `- ${line}`)).join('\n')}\n`,
+  );
   return `# ${sheet.title}\n\n${[sheet.sub, ...sheet.notes].join('\n\n')}\n\n${sections.join('\n')}\n\`\`\`json\n${json.trim()}\n\`\`\`\n`;
 }

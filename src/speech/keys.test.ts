@@ -43,11 +43,36 @@ test('every message that speech and the command line ask for is in the catalogue
 });
 
 test('every change that can be undone has a name for the undo bar', () => {
-  const commands = Object.values(records).filter((item): item is Command<Record<string, unknown>, unknown> => typeof item === 'object' && item !== null && 'run' in item && 'label' in item);
+  const commands = Object.values(records).filter(
+    (item): item is Command<Record<string, unknown>, unknown> =>
+      typeof item === 'object' && item !== null && 'run' in item && 'label' in item,
+  );
   // What a label follows from: a field that is set, why a fly was moved, something pinned or not.
-  const fields = [...Object.keys(records.settingsSchema.fields), 'water', 'rough', 'rise', 'method', 'surface', 'sex', 'preserved', 'kept', 'place'];
-  const inputs = [...fields.map((field) => ({ [field]: null })), ...ids.moves.map((move) => ({ why: move.id })), { hookId: 'x', dressingId: 'x' }, { hookId: null, dressingId: null }];
-  const labels = new Set(commands.filter((item) => !item.here).flatMap((item) => inputs.map((input) => item.label(input)).filter((label) => label !== undefined && label !== 'move-undefined')));
+  const fields = [
+    ...Object.keys(records.settingsSchema.fields),
+    'water',
+    'rough',
+    'rise',
+    'method',
+    'surface',
+    'sex',
+    'preserved',
+    'kept',
+    'place',
+  ];
+  const inputs = [
+    ...fields.map((field) => ({ [field]: null })),
+    ...ids.moves.map((move) => ({ why: move.id })),
+    { hookId: 'x', dressingId: 'x' },
+    { hookId: null, dressingId: null },
+  ];
+  const labels = new Set(
+    commands
+      .filter((item) => !item.here)
+      .flatMap((item) =>
+        inputs.map((input) => item.label(input)).filter((label) => label !== undefined && label !== 'move-undefined'),
+      ),
+  );
   expect(commands.length).toBeGreaterThan(60);
   expect(labels.size).toBeGreaterThan(50);
   expect([...labels].filter((label) => !has(`ui.change.${label}`))).toEqual([]);
@@ -55,22 +80,38 @@ test('every change that can be undone has a name for the undo bar', () => {
 
 test('every kind of record and every field of one has a name for what a file would change', () => {
   const kinds = Object.entries(records.KINDS).filter(([kind]) => kind !== 'device');
-  const fields = new Set(kinds.flatMap(([, { schema }]) => Object.keys((schema as unknown as { fields: object }).fields)).filter((field) => field !== 'demo' && field !== 'base' && field !== 'id'));
+  const fields = new Set(
+    kinds
+      .flatMap(([, { schema }]) => Object.keys((schema as unknown as { fields: object }).fields))
+      .filter((field) => field !== 'demo' && field !== 'base' && field !== 'id'),
+  );
   expect(kinds.map(([kind]) => kind).filter((kind) => !has(`ui.reading.kind.${kind}`))).toEqual([]);
   expect([...fields].filter((field) => !has(`ui.reading.field.${field}`))).toEqual([]);
-  expect(kinds.map(([kind]) => kind).filter((kind) => kind !== 'settings' && !has(`ui.data.kind.${kind}_one`) && !has(`ui.data.kind.${kind}`))).toEqual([]);
+  expect(
+    kinds
+      .map(([kind]) => kind)
+      .filter((kind) => kind !== 'settings' && !has(`ui.data.kind.${kind}_one`) && !has(`ui.data.kind.${kind}`)),
+  ).toEqual([]);
 });
 
 test('a count stands before its noun by the rule of plurals alone', () => {
-  const nouns = Object.keys(instance.getResource('en', 'translation', 'n') as object).filter((key) => key.endsWith('_other')).map((key) => String(instance.t(`n.${key.replace('_other', '')}`, { count: 2 })).slice(2));
-  const texts = (value: unknown, path: string): [string, string][] => (typeof value === 'string' ? [[path, value]] : Object.entries(value as object).flatMap(([key, item]) => texts(item, `${path}.${key}`)));
-  const loose = texts(instance.getResourceBundle('en', 'translation'), '').filter(([key, text]) => !/_(one|other)$/.test(key) && new RegExp(`}} (${nouns.join('|')})\\b`).test(text));
+  const nouns = Object.keys(instance.getResource('en', 'translation', 'n') as object)
+    .filter((key) => key.endsWith('_other'))
+    .map((key) => String(instance.t(`n.${key.replace('_other', '')}`, { count: 2 })).slice(2));
+  const texts = (value: unknown, path: string): [string, string][] =>
+    typeof value === 'string'
+      ? [[path, value]]
+      : Object.entries(value as object).flatMap(([key, item]) => texts(item, `${path}.${key}`));
+  const loose = texts(instance.getResourceBundle('en', 'translation'), '').filter(
+    ([key, text]) => !/_(one|other)$/.test(key) && new RegExp(`}} (${nouns.join('|')})\\b`).test(text),
+  );
   expect(loose.map(([key]) => key)).toEqual([]);
   expect(nouns).toEqual(expect.arrayContaining(['sizes', 'flies', 'beads', 'turns']));
 });
 
 test('of one it is one, of two they are two', () => {
-  const of = (code: string, params: Record<string, number>) => instance.t(`reason.${code}`, { ...params, water: 'fast', fly: 'dun' });
+  const of = (code: string, params: Record<string, number>) =>
+    instance.t(`reason.${code}`, { ...params, water: 'fast', fly: 'dun' });
   expect(of('size-larger-water', { sizes: 1 })).toContain('1 size larger');
   expect(of('size-larger-water', { sizes: 2 })).toContain('2 sizes larger');
   expect(of('box-nearest-long', { packets: 1 })).toContain('1 size large');

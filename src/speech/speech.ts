@@ -25,8 +25,16 @@ const optionsKey = (kind: string, id: string) => `${kind}/${id}`;
 
 /** Names of every id, from the one list, and of what a row offers (`schools/taper`); a translation overrides them by key. */
 function idNames(): Record<string, Record<string, string>> {
-  const namesOf = (entries: readonly { id: string; name: string }[]) => Object.fromEntries(entries.map((entry) => [entry.id, entry.name]));
-  return Object.fromEntries(Object.entries(ids).flatMap(([kind, entries]) => [[kind, namesOf(entries)], ...(entries as readonly WithOptions[]).flatMap(({ id, options }) => (options ? [[optionsKey(kind, id), namesOf(options)]] : []))]));
+  const namesOf = (entries: readonly { id: string; name: string }[]) =>
+    Object.fromEntries(entries.map((entry) => [entry.id, entry.name]));
+  return Object.fromEntries(
+    Object.entries(ids).flatMap(([kind, entries]) => [
+      [kind, namesOf(entries)],
+      ...(entries as readonly WithOptions[]).flatMap(({ id, options }) =>
+        options ? [[optionsKey(kind, id), namesOf(options)]] : [],
+      ),
+    ]),
+  );
 }
 
 /** Words for codes and numbers, in one language and unit, for app and command line alike. */
@@ -83,7 +91,13 @@ export function createI18n(language = 'en'): i18n {
     initAsync: false,
     keySeparator: '.',
     interpolation: { escapeValue: false },
-    resources: { en: { translation: { ...en, ...says, ui }, id: idNames(), tool: Object.fromEntries(tools.map((item) => [item.id, item.name])) } },
+    resources: {
+      en: {
+        translation: { ...en, ...says, ui },
+        id: idNames(),
+        tool: Object.fromEntries(tools.map((item) => [item.id, item.name])),
+      },
+    },
   });
   return instance;
 }
@@ -103,7 +117,10 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   const { t } = instance;
   const name = (kind: IdKind, id: string): string => {
     const found = instance.getResource(instance.language, 'id', `${kind}`) as Record<string, string> | undefined;
-    return found?.[id] ?? (ids[kind] ? ((ids[kind] as { id: string; name: string }[]).find((entry) => entry.id === id)?.name ?? id) : id);
+    return (
+      found?.[id] ??
+      (ids[kind] ? ((ids[kind] as { id: string; name: string }[]).find((entry) => entry.id === id)?.name ?? id) : id)
+    );
   };
   const plain = (kind: IdKind, id: string) => {
     const text = name(kind, id);
@@ -113,19 +130,52 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   const locale = instance.language === 'en' ? 'en-GB' : instance.language;
   const numbers = new Map<number, Intl.NumberFormat>();
   const decimalsOf = (decimals: number) => {
-    const known = numbers.get(decimals) ?? new Intl.NumberFormat(locale, { minimumFractionDigits: decimals, maximumFractionDigits: decimals, useGrouping: false });
+    const known =
+      numbers.get(decimals) ??
+      new Intl.NumberFormat(locale, {
+        minimumFractionDigits: decimals,
+        maximumFractionDigits: decimals,
+        useGrouping: false,
+      });
     numbers.set(decimals, known);
     return known;
   };
-  const [short, long, hour] = ([{ day: 'numeric', month: 'short' }, { weekday: 'long', day: 'numeric', month: 'long' }, { hour: '2-digit', minute: '2-digit', hour12: false }] as const).map((parts) => new Intl.DateTimeFormat(locale, parts)) as [Intl.DateTimeFormat, Intl.DateTimeFormat, Intl.DateTimeFormat];
+  const [short, long, hour] = (
+    [
+      { day: 'numeric', month: 'short' },
+      { weekday: 'long', day: 'numeric', month: 'long' },
+      { hour: '2-digit', minute: '2-digit', hour12: false },
+    ] as const
+  ).map((parts) => new Intl.DateTimeFormat(locale, parts)) as [
+    Intl.DateTimeFormat,
+    Intl.DateTimeFormat,
+    Intl.DateTimeFormat,
+  ];
   const written = (at: string | number, as: (date: Date) => string) => {
     const date = typeof at === 'number' ? toDate(at) : parseISO(at);
     return isValid(date) ? as(date) : String(at);
   };
-  const day = (at: string | number, time = false) => written(at, (date) => (time ? `${short.format(date)}, ${hour.format(date)}` : short.format(date)));
+  const day = (at: string | number, time = false) =>
+    written(at, (date) => (time ? `${short.format(date)}, ${hour.format(date)}` : short.format(date)));
   let rows: Kinds | null = null;
-  const option = (kind: string, row: string, entry: { id: string; name: string }) => ({ ...entry, name: (instance.getResource(instance.language, 'id', optionsKey(kind, row)) as Record<string, string> | undefined)?.[entry.id] ?? entry.name });
-  const named = () => Object.fromEntries(Object.entries(ids).map(([kind, entries]) => [kind, (entries as readonly (WithOptions & { name: string })[]).map((entry) => ({ ...entry, name: name(kind as IdKind, entry.id), ...(entry.options ? { options: entry.options.map((item) => option(kind, entry.id, item)) } : {}) }))])) as unknown as Kinds;
+  const option = (kind: string, row: string, entry: { id: string; name: string }) => ({
+    ...entry,
+    name:
+      (instance.getResource(instance.language, 'id', optionsKey(kind, row)) as Record<string, string> | undefined)?.[
+        entry.id
+      ] ?? entry.name,
+  });
+  const named = () =>
+    Object.fromEntries(
+      Object.entries(ids).map(([kind, entries]) => [
+        kind,
+        (entries as readonly (WithOptions & { name: string })[]).map((entry) => ({
+          ...entry,
+          name: name(kind as IdKind, entry.id),
+          ...(entry.options ? { options: entry.options.map((item) => option(kind, entry.id, item)) } : {}),
+        })),
+      ]),
+    ) as unknown as Kinds;
   const length = (mm: number, fine = false) => {
     const { digits, unit: word } = formatLength(mm, unit, fine);
     return `${digits} ${t(`unit.${word}`)}`;
@@ -142,14 +192,28 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const say: Speech['say'] = (coded, group = 'reason') => {
     const params = Object.fromEntries(Object.entries(coded.params).map(([key, value]) => [key, param(value)]));
-    return t(group === 'check' && coded.code.startsWith(BENCH_CODE) ? `rule.${coded.code.slice(BENCH_CODE.length)}` : `${group}.${coded.code}`, params);
+    return t(
+      group === 'check' && coded.code.startsWith(BENCH_CODE)
+        ? `rule.${coded.code.slice(BENCH_CODE.length)}`
+        : `${group}.${coded.code}`,
+      params,
+    );
   };
   const partWord = (step: CardStep) => (step.kind ? plain('parts', step.kind) : '');
-  const tool = (id: string) => inSentence((instance.getResource(instance.language, 'tool', id) as string | undefined) ?? tools.find((item) => item.id === id)?.name ?? id);
+  const tool = (id: string) =>
+    inSentence(
+      (instance.getResource(instance.language, 'tool', id) as string | undefined) ??
+        tools.find((item) => item.id === id)?.name ??
+        id,
+    );
   const flatten = (step: CardStep) => step.check === 'flatten-barb';
   /** A sentence of a way from the figures of its step; without a figure that it names, its shorter form. */
   const sentence = (code: string, figures: CardStep['figures']) => {
-    const raw = String(instance.getResource(instance.language, 'translation', `say.${code}`) ?? instance.getResource('en', 'translation', `say.${code}`) ?? code);
+    const raw = String(
+      instance.getResource(instance.language, 'translation', `say.${code}`) ??
+        instance.getResource('en', 'translation', `say.${code}`) ??
+        code,
+    );
     const named = [...raw.matchAll(/{{(\w+)}}/g)].map((found) => found[1]!);
     const key = named.every((name) => name in figures) ? code : `${code}_bare`;
     return t(`say.${key}`, Object.fromEntries(Object.entries(figures).map(([name, value]) => [name, param(value)])));
@@ -180,12 +244,17 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
       if (flatten(step)) return t('step.flatten-barb');
       if (step.as !== null) return t(`act.${step.as}`, { part: partWord(step) });
       if (step.do === 'cut' && step.kind === 'head') return t('step.cut-thread');
-      if (step.do === 'cut' && step.bench?.cuts === 'waste' && step.kind) return t('step.cut-waste', { part: partWord(step) });
+      if (step.do === 'cut' && step.bench?.cuts === 'waste' && step.kind)
+        return t('step.cut-waste', { part: partWord(step) });
       const material = step.material ? inSentence(step.material.name) : '';
       return t(`step.${step.do}`, { part: partWord(step), material });
     },
-    showsLength: (step) => MEASURES.has(step.do) || (step.do === 'cut' && step.bench?.cuts === 'show') || step.as === 'cut-shape',
-    stepCheck: (step) => (flatten(step) ? t('step.flatten-barb-check') : [step.check && worded(step.check, step.figures), step.note].filter(Boolean).join('. ') || null),
+    showsLength: (step) =>
+      MEASURES.has(step.do) || (step.do === 'cut' && step.bench?.cuts === 'show') || step.as === 'cut-shape',
+    stepCheck: (step) =>
+      flatten(step)
+        ? t('step.flatten-barb-check')
+        : [step.check && worded(step.check, step.figures), step.note].filter(Boolean).join('. ') || null,
     stepOrientation: (step) => step.orientation && worded(step.orientation, step.figures),
     stepMends: (step) => step.mend.map((mend) => worded(mend, step.figures)),
     worded: (text) => worded(text),
@@ -195,18 +264,30 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     said: (what, answer) => saidWith(t, what, answer),
     stepDetail: (step) => {
       const lines: string[] = [];
-      if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight') lines.push(t('step.with', { material: inSentence(step.material.name) }));
-      if (step.count !== null && step.count > 0 && step.do === 'bind' && step.kind !== 'rib') lines.push(t('step.fibres', { count: step.count }));
+      if (step.material && step.do !== 'start-thread' && step.do !== 'lay-weight')
+        lines.push(t('step.with', { material: inSentence(step.material.name) }));
+      if (step.count !== null && step.count > 0 && step.do === 'bind' && step.kind !== 'rib')
+        lines.push(t('step.fibres', { count: step.count }));
       if (step.turns !== null && step.turns > 0) lines.push(t('step.turns', { count: step.turns }));
       if (step.side) lines.push(t(`side.${step.side}`));
       if (step.at?.landmark === 'behind-eye') lines.push(t('step.at-eye'));
-      else if (step.at) lines.push(step.at.landmark ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) }) : t('step.at-mm', { mm: length(step.at.mm) }));
+      else if (step.at)
+        lines.push(
+          step.at.landmark
+            ? t('step.at', { place: plain('landmarks', step.at.landmark), mm: length(step.at.mm) })
+            : t('step.at-mm', { mm: length(step.at.mm) }),
+        );
       if (step.orientation) lines.push(worded(step.orientation, step.figures));
       if (step.method && step.do === 'bind') lines.push(t(`step.${step.method}`));
       if (step.assembly) lines.push(t('step.assembled'));
       if (step.vise && step.vise !== 'normal') lines.push(t('step.vise', { vise: plain('vise-positions', step.vise) }));
       if (step.tool) lines.push(t('step.tool', { tool: tool(step.tool) }));
-      if (step.wait_s) lines.push(step.wait_s >= 120 ? t('step.wait-minutes', { minutes: Math.round(step.wait_s / 60) }) : t('step.wait', { seconds: step.wait_s }));
+      if (step.wait_s)
+        lines.push(
+          step.wait_s >= 120
+            ? t('step.wait-minutes', { minutes: Math.round(step.wait_s / 60) })
+            : t('step.wait', { seconds: step.wait_s }),
+        );
       return lines;
     },
   };
@@ -214,18 +295,23 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
 
 /** What is no sign of the key has words of its own. */
 function saidWith(t: (key: string, params?: Record<string, unknown>) => string, what: string, answer: string): string {
-  if (what === 'month') return answer === '' ? t('said.month') : t('said.month-of', { answer: t(`month-name.${answer}`) });
+  if (what === 'month')
+    return answer === '' ? t('said.month') : t('said.month-of', { answer: t(`month-name.${answer}`) });
   if (what === 'water') return t('said.water', { answer: t(`sign.water.${answer}`) });
   if (what === 'seen') return t('said.seen', { answer: t(`ui.key.seen-name.${answer}`) });
   if (what === 'rise') return t('said.rise', { answer: t(`ui.key.rise-name.${answer}`) });
-  return ['length', 'case-length', 'belly'].includes(what) ? t(`said.${what}`) : t('said.sign', { sign: t(`said-of.${what}`), answer: t(`sign.${what}.${answer}`) });
+  return ['length', 'case-length', 'belly'].includes(what)
+    ? t(`said.${what}`)
+    : t('said.sign', { sign: t(`said-of.${what}`), answer: t(`sign.${what}.${answer}`) });
 }
 
 /** Lengths of a card as its one-line answer: what a tier reads first. */
 export function headlineParts(card: Card): { id: string; part: string; mm: number }[] {
   const wanted = ['tail', 'shuck', 'extended-body', 'abdomen', 'case', 'wing', 'post', 'tuft', 'hair-wing', 'hackle'];
-  return wanted.flatMap((kind) => {
-    const part = card.parts.find((item) => item.part === kind && item.mm !== null);
-    return part ? [{ id: part.id, part: part.part, mm: part.mm! }] : [];
-  }).slice(0, 3);
+  return wanted
+    .flatMap((kind) => {
+      const part = card.parts.find((item) => item.part === kind && item.mm !== null);
+      return part ? [{ id: part.id, part: part.part, mm: part.mm! }] : [];
+    })
+    .slice(0, 3);
 }

@@ -1,5 +1,20 @@
 import type { Patch } from 'immer';
-import { folded, Gone, isOwner, KINDS, readingOf, TALLY, type Around, type Clocks, type Command, type Entities, type EventOp, type Kind, type Reading, type Tally } from '@/records';
+import {
+  folded,
+  Gone,
+  isOwner,
+  KINDS,
+  readingOf,
+  TALLY,
+  type Around,
+  type Clocks,
+  type Command,
+  type Entities,
+  type EventOp,
+  type Kind,
+  type Reading,
+  type Tally,
+} from '@/records';
 import { draftOf } from './draft';
 import { keyOf } from './storage/envelope';
 import { changed } from './storage/slice';
@@ -27,18 +42,25 @@ function faultOf(entities: Entities, { kind, id }: { kind: Kind; id: string }): 
 
 /** Demo records that a change went into: they are the tier's from then on. */
 function madeOwn(before: Entities, patches: readonly Patch[]): { kind: Kind; id: string }[] {
-  return touchedBy(patches.filter((patch) => patch.path.length > 2)).filter(({ kind, id }) => (before[kind][id] as { demo?: boolean } | undefined)?.demo);
+  return touchedBy(patches.filter((patch) => patch.path.length > 2)).filter(
+    ({ kind, id }) => (before[kind][id] as { demo?: boolean } | undefined)?.demo,
+  );
 }
 
 /** Patches without what ledgers come to, which follows from the events: a record that is put in has what its ledger came to before them. */
 function withoutTallies(patches: readonly Patch[], events: readonly EventOp[]): Patch[] {
-  return patches.filter((patch) => !isOfTally(patch)).map((patch) => {
-    const [kind, id] = patch.path.map(String) as [string, string];
-    if (patch.path.length !== 2 || !isOwner(kind) || !patch.value) return patch;
-    const own = events.filter((op) => op.kind === kind && op.owner === id);
-    const tally = own.reduceRight((now, op) => folded(now, { ...op, on: !op.on }), (patch.value as { tally: Tally }).tally);
-    return own.length === 0 ? patch : { ...patch, value: { ...(patch.value as object), [TALLY]: tally } };
-  });
+  return patches
+    .filter((patch) => !isOfTally(patch))
+    .map((patch) => {
+      const [kind, id] = patch.path.map(String) as [string, string];
+      if (patch.path.length !== 2 || !isOwner(kind) || !patch.value) return patch;
+      const own = events.filter((op) => op.kind === kind && op.owner === id);
+      const tally = own.reduceRight(
+        (now, op) => folded(now, { ...op, on: !op.on }),
+        (patch.value as { tally: Tally }).tally,
+      );
+      return own.length === 0 ? patch : { ...patch, value: { ...(patch.value as object), [TALLY]: tally } };
+    });
 }
 
 /**
@@ -51,7 +73,14 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     const { entities } = state.records;
     const events: EventOp[] = [];
     const clocks: Record<string, Clocks> = {};
-    const around: Around = { now: nowOf(state, ports), at: ports.now(), newId: ports.newId, enter: (op) => void events.push(op), clocksOf: (kind, id) => edited.get(keyOf(kind, id)), clocked: (kind, id, when) => void (clocks[keyOf(kind, id)] = when) };
+    const around: Around = {
+      now: nowOf(state, ports),
+      at: ports.now(),
+      newId: ports.newId,
+      enter: (op) => void events.push(op),
+      clocksOf: (kind, id) => edited.get(keyOf(kind, id)),
+      clocked: (kind, id, when) => void (clocks[keyOf(kind, id)] = when),
+    };
     let given: R | null = null;
     const { draft, finish } = draftOf(entities);
     try {
@@ -63,7 +92,10 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     }
     const { entities: next, patches, inverse } = finish();
     if (patches.length === 0) return given;
-    const fault = touchedBy(patches).map((record) => faultOf(next, record)).find((item) => item !== null) ?? null;
+    const fault =
+      touchedBy(patches)
+        .map((record) => faultOf(next, record))
+        .find((item) => item !== null) ?? null;
     if (fault !== null) {
       dispatch(refused({ name: command.name, detail: fault }));
       return null;
@@ -73,18 +105,45 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
     for (const { kind, id } of own) if (made.draft[kind][id]) (made.draft[kind][id] as { demo: boolean }).demo = false;
     const last = made.finish();
     const all = [...withoutTallies(patches, events), ...last.patches];
-    dispatch(changed({
-      entities: last.entities, touched: touchedBy(all), events, clocks,
-      change: command.here ? null : { label: command.label(input), group: command.field(input), at: ports.now(), patches: all, inverse: [...last.inverse, ...inverse.filter((patch) => !isOfTally(patch))], events },
-    }));
+    dispatch(
+      changed({
+        entities: last.entities,
+        touched: touchedBy(all),
+        events,
+        clocks,
+        change: command.here
+          ? null
+          : {
+              label: command.label(input),
+              group: command.field(input),
+              at: ports.now(),
+              patches: all,
+              inverse: [...last.inverse, ...inverse.filter((patch) => !isOfTally(patch))],
+              events,
+            },
+      }),
+    );
     return given;
   };
 }
 
 /** What a command would add and change if it were run: the same command, on a draft that is let go. Its ids are nobody's: none is taken from the tier's own. */
-export function foresee<I, R>(entities: Entities, clocks: ReadonlyMap<string, Clocks>, { now, at }: Pick<Around, 'now' | 'at'>, command: Command<I, R>, input: I): Reading {
+export function foresee<I, R>(
+  entities: Entities,
+  clocks: ReadonlyMap<string, Clocks>,
+  { now, at }: Pick<Around, 'now' | 'at'>,
+  command: Command<I, R>,
+  input: I,
+): Reading {
   let next = 0;
-  const around: Around = { now, at, newId: (kind) => `${kind}_foreseen-${++next}`, enter: () => undefined, clocksOf: (kind, id) => clocks.get(keyOf(kind, id)), clocked: () => undefined };
+  const around: Around = {
+    now,
+    at,
+    newId: (kind) => `${kind}_foreseen-${++next}`,
+    enter: () => undefined,
+    clocksOf: (kind, id) => clocks.get(keyOf(kind, id)),
+    clocked: () => undefined,
+  };
   const { draft, finish } = draftOf(entities);
   command.run(draft, input, around);
   return readingOf(entities, finish().entities);

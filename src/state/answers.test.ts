@@ -30,7 +30,10 @@ test('it waits for a stage, then for a length', async () => {
   const store = await demo();
   store.dispatch(change('stage', (draft) => void (draft.match[DUN]!.answers[0]!.stage = null)));
   expect(dun(store)).toEqual({ status: 'waiting', missing: 'stage' });
-  expect(selectAnswered(store.getState(), 'match_demo-waiting', 'a1')).toEqual({ status: 'waiting', missing: 'length' });
+  expect(selectAnswered(store.getState(), 'match_demo-waiting', 'a1')).toEqual({
+    status: 'waiting',
+    missing: 'length',
+  });
   expect(selectAnswered(store.getState(), 'none', 'a1')).toBeNull();
 });
 
@@ -45,17 +48,21 @@ test('barb rule, schools and hand of the tier are worked into it', async () => {
   expect(answerOf(store).card!.hand).toBe('left');
 });
 
-test('a match\'s own school wins over the settings', async () => {
+test("a match's own school wins over the settings", async () => {
   const store = await demo();
   store.dispatch(change('schools', (draft) => void (draft.settings.main!.schools = { 'tail-material': 'synthetic' })));
   expect(answerOf(store).card!.parts.find((part) => part.part === 'tail')!.material!.id).toBe('synthetic-tails');
-  store.dispatch(change('schools', (draft) => void (draft.match[DUN]!.answers[0]!.schools = { 'tail-material': 'hackle-fibre' })));
+  store.dispatch(
+    change('schools', (draft) => void (draft.match[DUN]!.answers[0]!.schools = { 'tail-material': 'hackle-fibre' })),
+  );
   expect(answerOf(store).card!.parts.find((part) => part.part === 'tail')!.material!.id).toBe('stiff-fibres-grey');
 });
 
 test('while something typed cannot be read the last good answer stays and is marked old', async () => {
   const store = await demo();
-  store.dispatch(change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens[0]!.body.typed = 'long')));
+  store.dispatch(
+    change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens[0]!.body.typed = 'long')),
+  );
   expect(dun(store)).toMatchObject({ status: 'answered', old: true });
 });
 
@@ -91,7 +98,9 @@ test('every dressing of the library has a card to draw', async () => {
   const store = await demo();
   const cardOf = selectCardOf(store.getState());
   const { dressings } = selectCatalogue(store.getState());
-  expect(dressings.map((dressing) => cardOf(dressing.id)?.dressing.id)).toEqual(dressings.map((dressing) => dressing.id));
+  expect(dressings.map((dressing) => cardOf(dressing.id)?.dressing.id)).toEqual(
+    dressings.map((dressing) => dressing.id),
+  );
   expect(cardOf('first-light-dun')).toBe(libraryCard(dressings.find((dressing) => dressing.id === 'first-light-dun')!));
   expect([cardOf('none'), cardOf(null)]).toEqual([undefined, undefined]);
 });
@@ -103,8 +112,24 @@ test('which matches wait is known without working any out', async () => {
   const ids = Object.keys(state.records.entities.match);
   const known = ids.map((id) => selectWaitsFor(state, id));
   // A catalogue that cannot be read would be asked by any answer.
-  const blind = { ...state, records: { ...state.records, entities: { ...state.records.entities, get model(): never { throw new Error('worked out'); } } } } as unknown as typeof state;
+  const blind = {
+    ...state,
+    records: {
+      ...state.records,
+      entities: {
+        ...state.records.entities,
+        get model(): never {
+          throw new Error('worked out');
+        },
+      },
+    },
+  } as unknown as typeof state;
   expect(ids.map((id) => selectWaitsFor(blind, id))).toEqual(known);
-  expect(ids.map((id) => { const answered = selectAnswered(state, id, state.records.entities.match[id]!.leading)!; return answered.status === 'waiting' ? answered.missing : null; })).toEqual(known);
+  expect(
+    ids.map((id) => {
+      const answered = selectAnswered(state, id, state.records.entities.match[id]!.leading)!;
+      return answered.status === 'waiting' ? answered.missing : null;
+    }),
+  ).toEqual(known);
   expect(new Set(known)).toEqual(new Set([null, 'length']));
 });

@@ -4,7 +4,17 @@ import type { NaturalGroup } from '@/core/belief';
 import { choicesOf, sampleOf, waitsFor } from '@/core/case';
 import { columnsOf } from '@/core/hooks';
 import type { Eye } from '@/core/naturals';
-import { DEVICE_ID, deviceSchema, SETTINGS_ID, settingsSchema, type AnswerRecord, type DeviceRecord, type MatchRecord, type SampleRecord, type SettingsRecord } from '@/records';
+import {
+  DEVICE_ID,
+  deviceSchema,
+  SETTINGS_ID,
+  settingsSchema,
+  type AnswerRecord,
+  type DeviceRecord,
+  type MatchRecord,
+  type SampleRecord,
+  type SettingsRecord,
+} from '@/records';
 import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
@@ -13,7 +23,8 @@ import { selectMaterials } from './own-materials';
 import type { State } from './store';
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
-export type Answered = { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
+export type Answered =
+  { status: 'waiting'; missing: 'stage' | 'length' } | { status: 'answered'; answer: Answer; old: boolean };
 
 let catalogueCache: { inputs: readonly unknown[]; catalogue: Catalogue } | null = null;
 
@@ -23,7 +34,8 @@ export function selectCatalogue(state: State): Catalogue {
   const dressings = selectDressings(state);
   const materials = selectMaterials(state);
   const inputs = [hooks, dressings, materials];
-  if (!catalogueCache || !inputs.every((input, index) => input === catalogueCache!.inputs[index])) catalogueCache = { inputs, catalogue: { ...catalogueOf(hooks), dressings, materials } };
+  if (!catalogueCache || !inputs.every((input, index) => input === catalogueCache!.inputs[index]))
+    catalogueCache = { inputs, catalogue: { ...catalogueOf(hooks), dressings, materials } };
   return catalogueCache.catalogue;
 }
 
@@ -40,14 +52,21 @@ export function selectDevice(state: State): DeviceRecord {
 
 /** Whether anything of a sample stands as it was typed because it cannot be read. */
 function hasUnread(record: SampleRecord): boolean {
-  return record.overall.typed !== null || record.case.typed !== null || record.specimens.some((specimen) => specimen.body.typed !== null) || Object.keys(record.unread).length > 0;
+  return (
+    record.overall.typed !== null ||
+    record.case.typed !== null ||
+    record.specimens.some((specimen) => specimen.body.typed !== null) ||
+    Object.keys(record.unread).length > 0
+  );
 }
 
 /** What a match's answer waits for; null when it can be answered, and for one that is not there. Works nothing out. */
 export function selectWaitsFor(state: State, matchId: string): 'stage' | 'length' | null {
   const match = state.records.entities.match[matchId];
   const sample = match && state.records.entities.sample[match.sampleId];
-  return match && sample ? waitsFor(sample, match.answers.find((item) => item.id === match.leading)?.stage, CASE.growing) : null;
+  return match && sample
+    ? waitsFor(sample, match.answers.find((item) => item.id === match.leading)?.stage, CASE.growing)
+    : null;
 }
 
 const answerCache = new Map<string, { inputs: readonly unknown[]; result: Answered }>();
@@ -73,24 +92,51 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   return result;
 }
 
-function work(sample: SampleRecord, record: AnswerRecord, catalogue: Catalogue, { settings, owned, hand, eye, groups }: Pick<DeviceRecord, 'hand'> & { settings: SettingsRecord; eye: Eye | null; owned: Record<string, number>; groups: readonly NaturalGroup[] }): Answered {
+function work(
+  sample: SampleRecord,
+  record: AnswerRecord,
+  catalogue: Catalogue,
+  {
+    settings,
+    owned,
+    hand,
+    eye,
+    groups,
+  }: Pick<DeviceRecord, 'hand'> & {
+    settings: SettingsRecord;
+    eye: Eye | null;
+    owned: Record<string, number>;
+    groups: readonly NaturalGroup[];
+  },
+): Answered {
   const missing = waitsFor(sample, record.stage, CASE.growing);
   if (missing !== null || !record.stage) return { status: 'waiting', missing: missing ?? 'stage' };
   const known = columnsOf(catalogue.hooks).at;
-  const result = answer(sampleOf(sample, record.stage, CASE, eye), choicesOf(sample, record.stage, settings, {
-    offset: record.offset,
-    barbRule: settings.barbRule,
-    owned,
-    onlyOwned: settings.onlyOwned,
-    smallest: settings.smallest ?? null,
-    hookPin: record.hookId && known.has(record.hookId) ? record.hookId : null,
-    dressingPin: record.dressingId ?? null,
-    schools: { ...settings.schools, ...record.schools } as Schools,
-    dressingSchools: settings.dressingSchools,
-    cardSchools: record.schools as Schools,
-    hand,
-    without: record.without,
-    added: record.added,
-  }, groups, CASE.growing), catalogue);
+  const result = answer(
+    sampleOf(sample, record.stage, CASE, eye),
+    choicesOf(
+      sample,
+      record.stage,
+      settings,
+      {
+        offset: record.offset,
+        barbRule: settings.barbRule,
+        owned,
+        onlyOwned: settings.onlyOwned,
+        smallest: settings.smallest ?? null,
+        hookPin: record.hookId && known.has(record.hookId) ? record.hookId : null,
+        dressingPin: record.dressingId ?? null,
+        schools: { ...settings.schools, ...record.schools } as Schools,
+        dressingSchools: settings.dressingSchools,
+        cardSchools: record.schools as Schools,
+        hand,
+        without: record.without,
+        added: record.added,
+      },
+      groups,
+      CASE.growing,
+    ),
+    catalogue,
+  );
   return { status: 'answered', answer: result, old: hasUnread(sample) };
 }

@@ -6,7 +6,10 @@ import { selectSettings } from './answers';
 import { selectKey } from './own-groups';
 import type { State } from './store';
 
-const cache = new Map<string, { sample: SampleRecord; settings: SettingsRecord; key: Key; sighting: Sighting; belief: Belief }>();
+const cache = new Map<
+  string,
+  { sample: SampleRecord; settings: SettingsRecord; key: Key; sighting: Sighting; belief: Belief }
+>();
 
 /** What is believed of a sample's natural, remembered until the sample changes. */
 export function selectBelief(state: State, sampleId: string): { sighting: Sighting; belief: Belief } | null {

@@ -2,7 +2,19 @@ import { memoryPorts } from './__tests__/ports';
 import { selectBoxMatch, selectCarried, wantedBy } from './box';
 import { withEvents } from '@/records/__tests__/ledgers';
 import { act } from './act';
-import { demoEntities, enterFly, flySchema, hasDemo, heldOf, leaveDemo, matchSchema, noEntities, sampleSchema, specimen, type Entities } from '@/records';
+import {
+  demoEntities,
+  enterFly,
+  flySchema,
+  hasDemo,
+  heldOf,
+  leaveDemo,
+  matchSchema,
+  noEntities,
+  sampleSchema,
+  specimen,
+  type Entities,
+} from '@/records';
 import { around } from '@/records/__tests__/around';
 import { createStore, openStore, type Store } from './store';
 import { change } from './__tests__/change';
@@ -20,10 +32,16 @@ const put = (store: Store, recipe: (draft: Entities) => void) => void store.disp
 function fresh(store: Store, more: Parameters<typeof sampleSchema.cast>[0] = {}): void {
   put(store, (draft) => {
     draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', ...(more as object) });
-    draft.match.m = matchSchema.cast({ opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: null }], leading: 'a1' });
+    draft.match.m = matchSchema.cast({
+      opened: 'x',
+      sampleId: 's',
+      answers: [{ id: 'a1', stage: null }],
+      leading: 'a1',
+    });
   });
 }
-const wanted = (store: Store) => wantedBy(store.getState(), store.getState().records.entities.match.m!, store.getState().records.entities.sample.s!);
+const wanted = (store: Store) =>
+  wantedBy(store.getState(), store.getState().records.entities.match.m!, store.getState().records.entities.sample.s!);
 
 describe('the demo box', () => {
   const entities = demoEntities();
@@ -56,7 +74,9 @@ describe('the flies carried', () => {
   test('the last one lost is not offered first any more', async () => {
     const store = await demo();
     const { id, left } = first(store);
-    store.dispatch(act(enterFly, { flyId: id, boxId: BOX, slot: id.replace('fly_demo-', ''), count: -left, why: 'lost' }));
+    store.dispatch(
+      act(enterFly, { flyId: id, boxId: BOX, slot: id.replace('fly_demo-', ''), count: -left, why: 'lost' }),
+    );
     expect(first(store).id).not.toBe(id);
   });
   test('a box at home answers nothing', async () => {
@@ -67,13 +87,25 @@ describe('the flies carried', () => {
   test('a fly by its own words: stage, length, colour, ride', async () => {
     const store = await demo();
     put(store, (draft) => {
-      draft.fly.own = withEvents('fly', flySchema.cast({ name: 'bought', stage: 'mayfly/dun', lengthMm: 9, shade: 'pale-olive', ride: 'high' }), { m: { at: 'x', boxId: BOX, slot: null, count: 1, why: 'got' } });
+      draft.fly.own = withEvents(
+        'fly',
+        flySchema.cast({ name: 'bought', stage: 'mayfly/dun', lengthMm: 9, shade: 'pale-olive', ride: 'high' }),
+        { m: { at: 'x', boxId: BOX, slot: null, count: 1, why: 'got' } },
+      );
     });
-    expect(selectCarried(store.getState()).find((fly) => fly.id === 'own')).toMatchObject({ name: 'bought', lengthMm: 9, ride: 'high', left: 1, belly: [expect.any(Number), expect.any(Number), expect.any(Number)] });
+    expect(selectCarried(store.getState()).find((fly) => fly.id === 'own')).toMatchObject({
+      name: 'bought',
+      lengthMm: 9,
+      ride: 'high',
+      left: 1,
+      belly: [expect.any(Number), expect.any(Number), expect.any(Number)],
+    });
   });
   test('nothing carried, nothing answered', () => {
     const store = createStore(memoryPorts());
-    expect(selectBoxMatch({ ...store.getState(), records: { ...store.getState().records, entities: noEntities() } }, DUN)).toBeNull();
+    expect(
+      selectBoxMatch({ ...store.getState(), records: { ...store.getState().records, entities: noEntities() } }, DUN),
+    ).toBeNull();
   });
 });
 
@@ -91,7 +123,10 @@ describe('what a match asks of the box', () => {
     fresh(store, { signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
     put(store, (draft) => void (draft.match.m!.answers[0]!.stage = 'mayfly/dun'));
     expect(wanted(store)).toMatchObject({ belief: [{ stage: 'mayfly/dun', p: 1 }], length: { mm: 8.5 } });
-    put(store, (draft) => void draft.match.m!.answers.push({ ...draft.match.m!.answers[0]!, id: 'a2', stage: 'mayfly/spinner' }));
+    put(
+      store,
+      (draft) => void draft.match.m!.answers.push({ ...draft.match.m!.answers[0]!, id: 'a2', stage: 'mayfly/spinner' }),
+    );
     const two = wanted(store).belief;
     expect(two.map(({ stage }) => stage).sort()).toEqual(['mayfly/dun', 'mayfly/spinner']);
     expect(two.reduce((sum, { p }) => sum + p, 0)).toBeCloseTo(1, 9);
@@ -120,7 +155,11 @@ describe('what a match asks of the box', () => {
     fresh(store);
     put(store, (draft) => {
       draft.match.m!.answers[0]!.stage = 'mayfly/dun';
-      draft.sample.s!.specimens = [{ ...specimen('a', 8), sex: 'male' }, { ...specimen('b', 9.4), sex: 'female' }, { ...specimen('c', 30), out: 'two overlapping' }];
+      draft.sample.s!.specimens = [
+        { ...specimen('a', 8), sex: 'male' },
+        { ...specimen('b', 9.4), sex: 'female' },
+        { ...specimen('c', 30), out: 'two overlapping' },
+      ];
     });
     expect(wanted(store).length!.mm).toBeCloseTo(8.7, 5);
     put(store, (draft) => void (draft.sample.s!.sex = 'female'));

@@ -20,20 +20,49 @@ export const selectFlyName = createSelector([selectCatalogue], (catalogue) => {
 });
 
 /** Every fly of the boxes that are carried, worked out for ranking; a fly that lies only in a box at home is left out. */
-export const selectCarried = createSelector([selectFlies, selectBoxes, selectCatalogue, selectFlyName], (flies, boxes, catalogue, nameOf): CarriedFly[] => {
-  const carried = new Set(Object.entries(boxes).filter(([, box]) => box.carried).map(([id]) => id));
-  return Object.entries(flies).flatMap(([id, fly]) => {
-    const { places } = fly.tally;
-    if (!places.some((place) => carried.has(place.boxId))) return [];
-    const lab = fly.shade ? labOfShade(fly.shade) : null;
-    return [carriedFly({ id, name: nameOf(fly), dressing: fly.dressingId ?? null, hook: fly.hookId ?? null, stage: fly.stage ?? null, lengthMm: fly.lengthMm ?? null, hex: lab ? hexOfLab(lab) : null, ride: fly.ride ?? null, left: leftIn(places, carried), place: '' }, catalogue)];
-  });
-});
+export const selectCarried = createSelector(
+  [selectFlies, selectBoxes, selectCatalogue, selectFlyName],
+  (flies, boxes, catalogue, nameOf): CarriedFly[] => {
+    const carried = new Set(
+      Object.entries(boxes)
+        .filter(([, box]) => box.carried)
+        .map(([id]) => id),
+    );
+    return Object.entries(flies).flatMap(([id, fly]) => {
+      const { places } = fly.tally;
+      if (!places.some((place) => carried.has(place.boxId))) return [];
+      const lab = fly.shade ? labOfShade(fly.shade) : null;
+      return [
+        carriedFly(
+          {
+            id,
+            name: nameOf(fly),
+            dressing: fly.dressingId ?? null,
+            hook: fly.hookId ?? null,
+            stage: fly.stage ?? null,
+            lengthMm: fly.lengthMm ?? null,
+            hex: lab ? hexOfLab(lab) : null,
+            ride: fly.ride ?? null,
+            left: leftIn(places, carried),
+            place: '',
+          },
+          catalogue,
+        ),
+      ];
+    });
+  },
+);
 
 /** What is known of a match's natural, as the box takes it. */
 export function wantedBy(state: State, match: MatchRecord, sample: SampleRecord): BoxWanted {
   const believed = selectBelief(state, match.sampleId);
-  return boxWantedOf(sample, match.answers.flatMap((answer) => answer.stage ?? []), believed?.belief ?? null, { key: selectKey(state), stages: STAGES, ...CASE }, selectEye(state));
+  return boxWantedOf(
+    sample,
+    match.answers.flatMap((answer) => answer.stage ?? []),
+    believed?.belief ?? null,
+    { key: selectKey(state), stages: STAGES, ...CASE },
+    selectEye(state),
+  );
 }
 
 let last: { inputs: readonly unknown[]; result: BoxMatch } | null = null;

@@ -34,15 +34,32 @@ test('the example is taken in whole, and written back the same', async () => {
 test('read twice it is one match, and neither side loses an insect, a photograph or what it measured', async () => {
   const store = await empty();
   await takeBundle(store, read(EXAMPLE));
-  const overlay = { leftMm: 0, topMm: 0, widthMm: 10, heightMm: 10, by: 'card' as const, view: 'belly' as const, insects: [] };
-  await store.dispatch(change('length', (draft) => {
-    draft.sample.sample_example!.specimens.push(specimen('s2', 7.9));
-    draft.sample.sample_example!.place = 'elsewhere';
-    draft.photo.photo_example!.overlay = overlay;
-  }));
+  const overlay = {
+    leftMm: 0,
+    topMm: 0,
+    widthMm: 10,
+    heightMm: 10,
+    by: 'card' as const,
+    view: 'belly' as const,
+    insects: [],
+  };
+  await store.dispatch(
+    change('length', (draft) => {
+      draft.sample.sample_example!.specimens.push(specimen('s2', 7.9));
+      draft.sample.sample_example!.place = 'elsewhere';
+      draft.photo.photo_example!.overlay = overlay;
+    }),
+  );
   await takeBundle(store, read(EXAMPLE.replace('"mm": 8.2', '"mm": 8.4')));
   expect(Object.keys(entities(store).match)).toEqual(['match_example']);
-  expect(entities(store).sample.sample_example).toMatchObject({ place: 'elsewhere', photos: ['photo_example'], specimens: [{ id: 's1', body: { mm: 8.4 } }, { id: 's2', body: { mm: 7.9 } }] });
+  expect(entities(store).sample.sample_example).toMatchObject({
+    place: 'elsewhere',
+    photos: ['photo_example'],
+    specimens: [
+      { id: 's1', body: { mm: 8.4 } },
+      { id: 's2', body: { mm: 7.9 } },
+    ],
+  });
   expect(entities(store).photo.photo_example!.overlay).toEqual(overlay);
 });
 
@@ -74,7 +91,10 @@ test('a match that was deleted here comes back when its file is read', async () 
   expect(entities(store).match).toEqual({});
   await takeBundle(store, read(EXAMPLE));
   await store.keeper.current!.flush();
-  expect(entities(store)).toMatchObject({ match: { match_example: { title: 'Olive by the alders' } }, sample: { sample_example: { place: 'River Auldry' } } });
+  expect(entities(store)).toMatchObject({
+    match: { match_example: { title: 'Olive by the alders' } },
+    sample: { sample_example: { place: 'River Auldry' } },
+  });
   store.dispatch(undone());
   expect(entities(store).match).toEqual({});
 });
@@ -82,19 +102,38 @@ test('a match that was deleted here comes back when its file is read', async () 
 test('what the file leaves empty erases nothing, signs and colours of both stand, and the answer that leads is never the one too many', async () => {
   const store = await empty();
   await takeBundle(store, read(EXAMPLE));
-  await store.dispatch(change('sign', (draft) => {
-    const own = draft.sample.sample_example!;
-    Object.assign(own, { place: 'below the weir', rise: 'sip', case: { mm: 12, typed: null }, signs: { ...own.signs, tails: '3' } });
-    own.shades.wing = 'mid-grey';
-    const match = draft.match.match_example!;
-    for (const id of ['x', 'y', 'z']) match.answers.push({ ...match.answers[0]!, id, stage: null });
-  }));
+  await store.dispatch(
+    change('sign', (draft) => {
+      const own = draft.sample.sample_example!;
+      Object.assign(own, {
+        place: 'below the weir',
+        rise: 'sip',
+        case: { mm: 12, typed: null },
+        signs: { ...own.signs, tails: '3' },
+      });
+      own.shades.wing = 'mid-grey';
+      const match = draft.match.match_example!;
+      for (const id of ['x', 'y', 'z']) match.answers.push({ ...match.answers[0]!, id, stage: null });
+    }),
+  );
   const bundle = read(EXAMPLE);
-  Object.assign(bundle.sample.sample_example!, { place: '', rise: null, case: { mm: null, typed: null }, signs: { wings: 'cloudy-upright' }, shades: {} });
+  Object.assign(bundle.sample.sample_example!, {
+    place: '',
+    rise: null,
+    case: { mm: null, typed: null },
+    signs: { wings: 'cloudy-upright' },
+    shades: {},
+  });
   bundle.match.match_example!.answers = [{ ...bundle.match.match_example!.answers[0]!, id: 'there' }];
   bundle.match.match_example!.leading = 'there';
   await takeBundle(store, bundle);
-  expect(entities(store).sample.sample_example).toMatchObject({ place: 'below the weir', rise: 'sip', case: { mm: 12 }, signs: { tails: '3', wings: 'cloudy-upright' }, shades: { wing: 'mid-grey' } });
+  expect(entities(store).sample.sample_example).toMatchObject({
+    place: 'below the weir',
+    rise: 'sip',
+    case: { mm: 12 },
+    signs: { tails: '3', wings: 'cloudy-upright' },
+    shades: { wing: 'mid-grey' },
+  });
   const { answers, leading } = entities(store).match.match_example!;
   expect([answers.length, answers.some((answer) => answer.id === leading), leading]).toEqual([4, true, 'there']);
   const once = entities(store);
@@ -113,8 +152,26 @@ test('an older record is brought up to date on the way', () => {
   const file = JSON.parse(EXAMPLE) as { items: { kind: string; v?: number; data: Record<string, unknown> }[] };
   const photo = file.items.find((item) => item.kind === 'photo')!;
   photo.v = 1;
-  photo.data.overlay = { leftMm: 1, topMm: 1, widthMm: 10, heightMm: 8, insects: [{ n: 1, bodyMm: 8, midlineMm: [[1, 1], [9, 1]] }] };
-  expect(read(JSON.stringify(file)).photo.photo_example!.overlay).toMatchObject({ by: 'card', insects: [{ n: 1, bodyMm: 8, hand: null, specimenId: null }] });
+  photo.data.overlay = {
+    leftMm: 1,
+    topMm: 1,
+    widthMm: 10,
+    heightMm: 8,
+    insects: [
+      {
+        n: 1,
+        bodyMm: 8,
+        midlineMm: [
+          [1, 1],
+          [9, 1],
+        ],
+      },
+    ],
+  };
+  expect(read(JSON.stringify(file)).photo.photo_example!.overlay).toMatchObject({
+    by: 'card',
+    insects: [{ n: 1, bodyMm: 8, hand: null, specimenId: null }],
+  });
 });
 
 test.each([
@@ -124,8 +181,17 @@ test.each([
   ['a newer record', EXAMPLE.replace('"v": 4', '"v": 99'), 'file-newer'],
   ['a record that fails its schema', EXAMPLE.replace('"fast"', '"lava"'), 'bundle-broken'],
   ['a picture that is none', EXAMPLE.replace('data:image/png', 'data:text/html'), 'bundle-broken'],
-  ['a match whose sample is not there', EXAMPLE.replace('"kind": "sample"', '"kind": "picture"').replace('"sampleId": "sample_example",\n    "answers"', '"sampleId": "sample_lost",\n    "answers"'), 'bundle-broken'],
-])('%s is refused untouched', (_, text, code) => expect(readBundle(text)).toMatchObject({ ok: false, fault: { code } }));
+  [
+    'a match whose sample is not there',
+    EXAMPLE.replace('"kind": "sample"', '"kind": "picture"').replace(
+      '"sampleId": "sample_example",\n    "answers"',
+      '"sampleId": "sample_lost",\n    "answers"',
+    ),
+    'bundle-broken',
+  ],
+])('%s is refused untouched', (_, text, code) =>
+  expect(readBundle(text)).toMatchObject({ ok: false, fault: { code } }),
+);
 
 test('a match that is not here is no file', async () => {
   const store = await empty();

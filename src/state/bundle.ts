@@ -18,6 +18,7 @@ export async function writeBundle({ getState, ports, clocks }: Store, matchId: s
 /** Takes a read file in: its pictures first, then its records as one change that undo takes back. Rejects when the browser has no room. */
 export async function takeBundle({ dispatch, getState, ports }: Store, bundle: Bundle): Promise<void> {
   const { photo } = getState().records.entities;
-  for (const [id, picture] of Object.entries(bundle.pictures)) if (id in bundle.photo && !photo[id]?.overlay) await storePicture(ports, id, picture);
+  for (const [id, picture] of Object.entries(bundle.pictures))
+    if (id in bundle.photo && !photo[id]?.overlay) await storePicture(ports, id, picture);
   dispatch(act(takeMatch, { bundle }));
 }

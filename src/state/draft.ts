@@ -13,7 +13,9 @@ export interface Drafted {
 
 function holdsDraft(value: unknown): boolean {
   if (isDraft(value)) return true;
-  return value !== null && typeof value === 'object' && !Object.isFrozen(value) && Object.values(value).some(holdsDraft);
+  return (
+    value !== null && typeof value === 'object' && !Object.isFrozen(value) && Object.values(value).some(holdsDraft)
+  );
 }
 
 /** A value without drafts in it: what is put into another record must outlive the draft it was read from. */
@@ -54,8 +56,12 @@ function draftedTable(table: Table): { proxy: Drafts; entries: Map<string, Entry
       if (has(id)) entries.set(String(id), { gone: true });
       return true;
     },
-    ownKeys: () => [...Object.keys(table).filter(has), ...[...entries.keys()].filter((id) => has(id) && !Object.hasOwn(table, id))],
-    getOwnPropertyDescriptor: (_, id) => (has(id) ? { configurable: true, enumerable: true, writable: true, value: own(String(id)) } : undefined),
+    ownKeys: () => [
+      ...Object.keys(table).filter(has),
+      ...[...entries.keys()].filter((id) => has(id) && !Object.hasOwn(table, id)),
+    ],
+    getOwnPropertyDescriptor: (_, id) =>
+      has(id) ? { configurable: true, enumerable: true, writable: true, value: own(String(id)) } : undefined,
   });
   return { proxy, entries };
 }
@@ -63,27 +69,34 @@ function draftedTable(table: Table): { proxy: Drafts; entries: Map<string, Entry
 /** Records to be changed in place; what is not touched costs nothing. */
 export function draftOf(entities: Entities): Drafted {
   const tables = new Map<Kind, ReturnType<typeof draftedTable>>();
-  const draft = Object.defineProperties({}, Object.fromEntries((Object.keys(entities) as Kind[]).map((kind) => {
-    const get = () => {
-      const known = tables.get(kind) ?? draftedTable(entities[kind] as Table);
-      tables.set(kind, known);
-      return known.proxy;
-    };
-    // A table that is assigned anew holds what it is given.
-    const set = (next: Table) => {
-      const own = get();
-      for (const id of Object.keys(own)) if (!(id in next)) delete own[id];
-      for (const [id, record] of Object.entries(next)) if (record !== (entities[kind] as Table)[id]) own[id] = record;
-    };
-    return [kind, { enumerable: true, get, set }];
-  }))) as Entities;
+  const draft = Object.defineProperties(
+    {},
+    Object.fromEntries(
+      (Object.keys(entities) as Kind[]).map((kind) => {
+        const get = () => {
+          const known = tables.get(kind) ?? draftedTable(entities[kind] as Table);
+          tables.set(kind, known);
+          return known.proxy;
+        };
+        // A table that is assigned anew holds what it is given.
+        const set = (next: Table) => {
+          const own = get();
+          for (const id of Object.keys(own)) if (!(id in next)) delete own[id];
+          for (const [id, record] of Object.entries(next))
+            if (record !== (entities[kind] as Table)[id]) own[id] = record;
+        };
+        return [kind, { enumerable: true, get, set }];
+      }),
+    ),
+  ) as Entities;
   return {
     draft,
     finish() {
       const all = new Map<Kind, Map<string, object | null>>();
       const [patches, inverse]: [Patch[], Patch[]] = [[], []];
       // Before any draft is let go: what is put in may hold some of another record.
-      for (const { entries } of tables.values()) for (const [id, entry] of entries) if ('put' in entry) entries.set(id, { put: freeze(plain(entry.put), true) });
+      for (const { entries } of tables.values())
+        for (const [id, entry] of entries) if ('put' in entry) entries.set(id, { put: freeze(plain(entry.put), true) });
       for (const [kind, { entries }] of tables) {
         const before = entities[kind] as Table;
         const changed = new Map<string, object | null>();
@@ -107,7 +120,9 @@ export function draftOf(entities: Entities): Drafted {
             changed.set(id, null);
             patches.push({ op: 'remove', path });
           } else continue;
-          inverse.push(was === undefined ? { op: 'remove', path } : { op: 'gone' in entry ? 'add' : 'replace', path, value: was });
+          inverse.push(
+            was === undefined ? { op: 'remove', path } : { op: 'gone' in entry ? 'add' : 'replace', path, value: was },
+          );
         }
         all.set(kind, changed);
       }

@@ -5,10 +5,15 @@ import { ownDressings } from '@/records';
 import type { State } from './store';
 
 /** The tier's own dressings, by name. */
-export const selectOwnDressings = createSelector([(state: State) => state.records.entities.dressing], (records): readonly Dressing[] => ownDressings(records));
+export const selectOwnDressings = createSelector(
+  [(state: State) => state.records.entities.dressing],
+  (records): readonly Dressing[] => ownDressings(records),
+);
 
 /** The tier's own dressings, then the shipped library. */
-export const selectDressings = createSelector([selectOwnDressings], (own): readonly Dressing[] => (own.length === 0 ? DRESSINGS : [...own, ...DRESSINGS]));
+export const selectDressings = createSelector([selectOwnDressings], (own): readonly Dressing[] =>
+  own.length === 0 ? DRESSINGS : [...own, ...DRESSINGS],
+);
 
 /** A dressing by id, own or shipped. */
 export function selectDressing(state: State, id: string | null | undefined): Dressing | undefined {

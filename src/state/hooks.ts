@@ -8,7 +8,10 @@ const selectModels = (state: State) => state.records.entities.model;
 const selectMakers = (state: State) => state.records.entities.maker;
 
 /** Every hook: the tier's makers, and the maker-less range after them. */
-export const selectHooks = createSelector([selectModels, selectMakers], (models, makers): readonly Hook[] => [...Object.values(models).flatMap((model) => hooksOf(model, makers[model.makerId])), ...REFERENCE_HOOKS]);
+export const selectHooks = createSelector([selectModels, selectMakers], (models, makers): readonly Hook[] => [
+  ...Object.values(models).flatMap((model) => hooksOf(model, makers[model.makerId])),
+  ...REFERENCE_HOOKS,
+]);
 
 /** Hooks owned, by hook id, over every packet. */
 export const selectOwned = createSelector([(state: State) => state.records.entities.packet], ownedIn);

@@ -21,11 +21,14 @@ async function open(start: 'clean' | 'demo' = 'clean') {
 /** A box with one fly of which five came and one was lost. */
 async function season() {
   const tab = await open();
-  tab.store.dispatch(change('put-in', (draft) => {
-    draft.box.b = { demo: false, name: 'Auldry', rows: 4, columns: 6, carried: true };
-    draft.fly.f = flySchema.cast({ name: 'bought' });
-  }));
-  const move = (count: number) => tab.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count, why: count > 0 ? 'got' : 'lost' }));
+  tab.store.dispatch(
+    change('put-in', (draft) => {
+      draft.box.b = { demo: false, name: 'Auldry', rows: 4, columns: 6, carried: true };
+      draft.fly.f = flySchema.cast({ name: 'bought' });
+    }),
+  );
+  const move = (count: number) =>
+    tab.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count, why: count > 0 ? 'got' : 'lost' }));
   move(5);
   move(-1);
   await tab.keeper.flush();
@@ -43,12 +46,17 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
   const to = await open();
   const before = to.entities();
   await takeCarriedRecords(to.store, read(text));
-  expect([to.entities().box.b, heldOf(to.entities().fly.f!)]).toEqual([from.entities().box.b, [{ boxId: 'b', slot: 'a1', left: 4 }]]);
+  expect([to.entities().box.b, heldOf(to.entities().fly.f!)]).toEqual([
+    from.entities().box.b,
+    [{ boxId: 'b', slot: 'a1', left: 4 }],
+  ]);
   await to.keeper.flush();
   const once = to.entities();
   const again = await newIn(to.store, read(text));
   expect(again.events).toEqual([]);
-  expect(foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, takeRecords, { carried: again })).toEqual({ adds: [], changes: [] });
+  expect(
+    foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, takeRecords, { carried: again }),
+  ).toEqual({ adds: [], changes: [] });
   await takeCarriedRecords(to.store, read(text));
   await to.keeper.flush();
   expect(to.entities()).toEqual(once);
@@ -87,7 +95,8 @@ test('a move that was taken back here is not brought back by a file', async () =
 
 test('what could not be stored is in the file with its moves, and comes in when there is room', async () => {
   const from = await season();
-  from.store.ports.storage.setMany = () => Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
+  from.store.ports.storage.setMany = () =>
+    Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
   from.move(-1);
   from.store.dispatch(change('box', (draft) => void (draft.box.b!.name = 'Auldry, second')));
   await from.keeper.flush();
@@ -113,16 +122,55 @@ test('the example in the documents is read, and written again the same', async (
 
 describe('files that are none', () => {
   const file = (items: unknown, version = 2) => JSON.stringify({ aubade: 'records', version, items });
-  const event = { kind: 'event', id: 'e', of: 'fly', owner: 'f', on: true, data: { at: WHEN, boxId: 'b', slot: null, count: 1, why: 'tied' } };
+  const event = {
+    kind: 'event',
+    id: 'e',
+    of: 'fly',
+    owner: 'f',
+    on: true,
+    data: { at: WHEN, boxId: 'b', slot: null, count: 1, why: 'tied' },
+  };
   test.each([
-    ['nonsense', '{ broken', 'records-other'], ['another file', '{"aubade":"bundle","version":1,"items":[]}', 'records-other'], ['an empty one', file([]), 'records-other'], ['a newer one', file([], 9), 'file-newer'],
-    ['a newer record', file([{ kind: 'box', id: 'b', v: 99, data: {} }]), 'file-newer'], ['a broken record', file([{ kind: 'box', id: 'b', v: 1, data: { rows: 0 } }]), 'bundle-broken'], ['a kind that is none', file([{ kind: 'boat', id: 'b', v: 1, data: {} }]), 'bundle-broken'],
-    ['a record without an id', file([{ kind: 'box', id: '', v: 1, data: { name: 'A', rows: 1, columns: 1 } }]), 'bundle-broken'], ['a move without a count', file([{ ...event, data: { ...event.data, count: null } }]), 'bundle-broken'], ['a move of nothing', file([{ ...event, of: 'boat' }]), 'bundle-broken'], ['nothing', file([null]), 'bundle-broken'],
+    ['nonsense', '{ broken', 'records-other'],
+    ['another file', '{"aubade":"bundle","version":1,"items":[]}', 'records-other'],
+    ['an empty one', file([]), 'records-other'],
+    ['a newer one', file([], 9), 'file-newer'],
+    ['a newer record', file([{ kind: 'box', id: 'b', v: 99, data: {} }]), 'file-newer'],
+    ['a broken record', file([{ kind: 'box', id: 'b', v: 1, data: { rows: 0 } }]), 'bundle-broken'],
+    ['a kind that is none', file([{ kind: 'boat', id: 'b', v: 1, data: {} }]), 'bundle-broken'],
+    [
+      'a record without an id',
+      file([{ kind: 'box', id: '', v: 1, data: { name: 'A', rows: 1, columns: 1 } }]),
+      'bundle-broken',
+    ],
+    ['a move without a count', file([{ ...event, data: { ...event.data, count: null } }]), 'bundle-broken'],
+    ['a move of nothing', file([{ ...event, of: 'boat' }]), 'bundle-broken'],
+    ['nothing', file([null]), 'bundle-broken'],
   ])('%s is refused', (_, text, code) => expect(readRecords(text)).toMatchObject({ ok: false, fault: { code } }));
   test('one of before the ledgers lay apart is read with its moves', () => {
-    const carried = read(file([{ kind: 'packet', id: 'p', v: 1, data: { hookId: 'osmere:lark:14', label: '', note: '', low: null, moves: { m: { at: WHEN, count: 25, why: 'got' } } } }], 1));
+    const carried = read(
+      file(
+        [
+          {
+            kind: 'packet',
+            id: 'p',
+            v: 1,
+            data: {
+              hookId: 'osmere:lark:14',
+              label: '',
+              note: '',
+              low: null,
+              moves: { m: { at: WHEN, count: 25, why: 'got' } },
+            },
+          },
+        ],
+        1,
+      ),
+    );
     expect(carried.records[0]).toMatchObject({ kind: 'packet', clocks: null, data: { hookId: 'osmere:lark:14' } });
-    expect(carried.events).toEqual([{ kind: 'packet', owner: 'p', id: 'm', on: true, event: { at: WHEN, count: 25, why: 'got' } }]);
+    expect(carried.events).toEqual([
+      { kind: 'packet', owner: 'p', id: 'm', on: true, event: { at: WHEN, count: 25, why: 'got' } },
+    ]);
   });
 });
 
@@ -132,5 +180,9 @@ test('a packet that a file changes is told by its field, not by what its ledger 
   await from.keeper.flush();
   const to = await open('demo');
   const carried = await newIn(to.store, read(await writeRecords(from.store, ['packet/packet_demo-lark-16'])));
-  expect(foresee(to.entities(), to.store.clocks, { now: WHEN, at: 1 }, takeRecords, { carried }).changes.map(({ fields }) => fields)).toEqual([['low']]);
+  expect(
+    foresee(to.entities(), to.store.clocks, { now: WHEN, at: 1 }, takeRecords, { carried }).changes.map(
+      ({ fields }) => fields,
+    ),
+  ).toEqual([['low']]);
 });

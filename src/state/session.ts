@@ -16,7 +16,10 @@ export interface SessionState {
   frozenClock: string | null;
   seen: Record<string, Seen>;
   /** The last change of an answer, told until the next. */
-  told: Record<string, { hook: [string | null, string | null] | null; dressing: [string | null, string | null] | null }>;
+  told: Record<
+    string,
+    { hook: [string | null, string | null] | null; dressing: [string | null, string | null] | null }
+  >;
   saved: boolean;
   /** What could not be written yet and is tried again: keys of records, and why; null while all goes well. */
   unkept: { keys: string[]; why: Unwritten } | null;
@@ -28,7 +31,16 @@ export interface SessionState {
 
 const slice = createSlice({
   name: 'session',
-  initialState: (): SessionState => ({ ready: false, frozenClock: null, seen: {}, told: {}, saved: true, unkept: null, inMemory: false, refused: null }),
+  initialState: (): SessionState => ({
+    ready: false,
+    frozenClock: null,
+    seen: {},
+    told: {},
+    saved: true,
+    unkept: null,
+    inMemory: false,
+    refused: null,
+  }),
   reducers: {
     started(state, { payload }: PayloadAction<{ frozenClock: string | null }>) {
       state.ready = true;
@@ -55,8 +67,10 @@ const slice = createSlice({
       const before = state.seen[payload.key];
       state.seen[payload.key] = payload.seen;
       if (!before) return;
-      const hook: [string | null, string | null] | null = before.hook === payload.seen.hook ? null : [before.hook, payload.seen.hook];
-      const dressing: [string | null, string | null] | null = before.dressing === payload.seen.dressing ? null : [before.dressing, payload.seen.dressing];
+      const hook: [string | null, string | null] | null =
+        before.hook === payload.seen.hook ? null : [before.hook, payload.seen.hook];
+      const dressing: [string | null, string | null] | null =
+        before.dressing === payload.seen.dressing ? null : [before.dressing, payload.seen.dressing];
       state.told[payload.key] = { hook, dressing };
     },
   },

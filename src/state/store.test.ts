@@ -14,7 +14,8 @@ async function open(start: 'clean' | 'demo' = 'clean', more: Parameters<typeof m
   const keeper = await openStore(store, { start, clock: null });
   return { ports, store, keeper, storage: ports.storage as MemoryStore, records: () => store.getState().records };
 }
-const newSample = (id: string) => (draft: Entities) => void (draft.sample[id] = sampleSchema.cast({ when: '2033-05-24T04:50' }));
+const newSample = (id: string) => (draft: Entities) =>
+  void (draft.sample[id] = sampleSchema.cast({ when: '2033-05-24T04:50' }));
 const place = (id: string, text: string) => (draft: Entities) => void (draft.sample[id]!.place = text);
 
 describe('undo', () => {
@@ -93,22 +94,35 @@ describe('writing', () => {
   test('150 ms after the last change, in one write of all its records', async () => {
     const { store, storage, ports } = await open();
     const before = storage.writes.length;
-    store.dispatch(change('new-match', (draft) => {
-      newSample('s1')(draft);
-      draft.match.m1 = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's1', answers: [{ id: 'a1', stage: null }], leading: 'a1' });
-    }));
+    store.dispatch(
+      change('new-match', (draft) => {
+        newSample('s1')(draft);
+        draft.match.m1 = matchSchema.cast({
+          opened: '2033-05-24T04:50',
+          sampleId: 's1',
+          answers: [{ id: 'a1', stage: null }],
+          leading: 'a1',
+        });
+      }),
+    );
     expect(store.getState().session.saved).toBe(false);
     await pass(ports, 100);
     expect(storage.writes).toHaveLength(before);
     await pass(ports, 60);
-    expect(storage.writes.slice(before).filter(ofRecords).map((keys) => keys.sort())).toEqual([['match/m1', 'sample/s1']]);
+    expect(
+      storage.writes
+        .slice(before)
+        .filter(ofRecords)
+        .map((keys) => keys.sort()),
+    ).toEqual([['match/m1', 'sample/s1']]);
     expect(store.getState().session.saved).toBe(true);
   });
   test('a write that ends while a later one waits for it does not say that all is kept', async () => {
     const { store, storage, keeper } = await open();
     const slow: (() => void)[] = [];
     const write = storage.setMany;
-    storage.setMany = (entries) => (ofRecords(Object.keys(entries)) ? new Promise((done) => slow.push(() => done(write(entries)))) : write(entries));
+    storage.setMany = (entries) =>
+      ofRecords(Object.keys(entries)) ? new Promise((done) => slow.push(() => done(write(entries)))) : write(entries);
     store.dispatch(change('new-match', newSample('s1')));
     const first = keeper.flush();
     await Promise.resolve();
@@ -141,7 +155,12 @@ describe('writing', () => {
     const { store, storage, keeper } = await open();
     store.dispatch(change('new-match', newSample('s1')));
     await keeper.flush();
-    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ v: 4, id: 's1', rev: 1, data: { when: '2033-05-24T04:50' } });
+    expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({
+      v: 4,
+      id: 's1',
+      rev: 1,
+      data: { when: '2033-05-24T04:50' },
+    });
   });
 });
 
@@ -167,10 +186,11 @@ describe('two tabs of one browser', () => {
     first.store.dispatch(change('title', place('s1', 'weir')));
     second.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'still')));
     await Promise.all([first.keeper.flush(), second.keeper.flush()]);
-    for (const tab of [first, second]) expect(tab.records().entities.sample.s1).toMatchObject({ place: 'weir', water: 'still' });
+    for (const tab of [first, second])
+      expect(tab.records().entities.sample.s1).toMatchObject({ place: 'weir', water: 'still' });
     expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ rev: 3, data: { place: 'weir', water: 'still' } });
   });
-  test('undo takes back this tab\'s change and leaves the other\'s', async () => {
+  test("undo takes back this tab's change and leaves the other's", async () => {
     const { first, second } = await two();
     first.store.dispatch(change('title', place('s1', 'weir')));
     await first.keeper.flush();
@@ -178,7 +198,8 @@ describe('two tabs of one browser', () => {
     await second.keeper.flush();
     first.store.dispatch(undone());
     await first.keeper.flush();
-    for (const tab of [first, second]) expect(tab.records().entities.sample.s1).toMatchObject({ place: '', water: 'still' });
+    for (const tab of [first, second])
+      expect(tab.records().entities.sample.s1).toMatchObject({ place: '', water: 'still' });
   });
   test('a change heard from the other tab is not written again', async () => {
     const { storage, first, second } = await two();
@@ -200,7 +221,10 @@ describe('a page that is loaded again', () => {
     first.store.dispatch(undone());
     await first.keeper.flush();
     const again = await open('clean', { storage });
-    expect([again.records().past.map(({ label }) => label), again.records().future.length]).toEqual([['new-match', 'title', 'title', 'title', 'title'], 1]);
+    expect([again.records().past.map(({ label }) => label), again.records().future.length]).toEqual([
+      ['new-match', 'title', 'title', 'title', 'title'],
+      1,
+    ]);
     again.store.dispatch(redone());
     expect(again.records().entities.sample.s1!.place).toBe('4');
     for (let n = 0; n < 3; n++) again.store.dispatch(undone());
@@ -252,8 +276,16 @@ describe('a page that is loaded again', () => {
   });
   test('what tabs of a day ago could take back is swept', async () => {
     const DAY_MS = 24 * 3600 * 1000;
-    const tabOf = (at: number) => `tab_${at.toString(16).padStart(12, '0').replace(/(.{8})(.{4})/, '$1-$2')}-7abc-8000-000000000000`;
-    const storage = memoryStore({ [`undo/${tabOf(5)}`]: '{}', [`undo/${tabOf(5)}/3`]: '{}', [`undo/${tabOf(2 * DAY_MS)}/1`]: '{}' });
+    const tabOf = (at: number) =>
+      `tab_${at
+        .toString(16)
+        .padStart(12, '0')
+        .replace(/(.{8})(.{4})/, '$1-$2')}-7abc-8000-000000000000`;
+    const storage = memoryStore({
+      [`undo/${tabOf(5)}`]: '{}',
+      [`undo/${tabOf(5)}/3`]: '{}',
+      [`undo/${tabOf(2 * DAY_MS)}/1`]: '{}',
+    });
     await load(storage, queue(), 2 * DAY_MS + 9);
     expect(Object.keys(storage.texts)).toEqual([`undo/${tabOf(2 * DAY_MS)}/1`]);
   });
@@ -264,7 +296,8 @@ describe('demo and clean start', () => {
     const { records } = await open('demo');
     const { match, sample, maker, model } = records().entities;
     expect([match, sample, maker, model].map((table) => Object.keys(table).length)).toEqual([8, 8, 6, 43]);
-    for (const table of [match, sample, maker, model]) for (const record of Object.values(table)) expect(record.demo).toBe(true);
+    for (const table of [match, sample, maker, model])
+      for (const record of Object.values(table)) expect(record.demo).toBe(true);
   });
   test('clean stays clean when the store is opened again without a word', async () => {
     const storage = memoryStore();
@@ -288,7 +321,9 @@ describe('demo and clean start', () => {
   test('leaving takes the demo in one step, keeps what the tier changed with its natural, and undo brings all back', async () => {
     const { store, records } = await open('demo');
     const whole = records().entities;
-    store.dispatch(change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens[0]!.body.mm = 9)));
+    store.dispatch(
+      change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens[0]!.body.mm = 9)),
+    );
     expect(records().entities.sample['sample_demo-auldry-dun']!.demo).toBe(false);
     store.dispatch(act(leaveDemo, {}));
     expect(Object.keys(records().entities.match)).toEqual(['match_demo-auldry-dun']);
@@ -301,7 +336,9 @@ describe('demo and clean start', () => {
   });
   test('a match the tier pinned a hook in keeps its natural too', async () => {
     const { store, records } = await open('demo');
-    store.dispatch(change('pin-hook', (draft) => void (draft.match['match_demo-auldry-dun']!.answers[0]!.hookId = 'osmere:lark:14')));
+    store.dispatch(
+      change('pin-hook', (draft) => void (draft.match['match_demo-auldry-dun']!.answers[0]!.hookId = 'osmere:lark:14')),
+    );
     store.dispatch(act(leaveDemo, {}));
     expect(Object.keys(records().entities.sample)).toEqual(['sample_demo-auldry-dun']);
   });

@@ -12,7 +12,8 @@ import { again, back, NO_HISTORY, touchedBy, type Change, type Step } from './un
 /** What an action does to the records, for those who keep them. */
 type Edit = Pick<Changed, 'touched' | 'events' | 'clocks'>;
 
-const editOf = (step: Step | undefined): Edit | null => (step ? { touched: touchedBy(step.patches), events: step.events, clocks: {} } : null);
+const editOf = (step: Step | undefined): Edit | null =>
+  step ? { touched: touchedBy(step.patches), events: step.events, clocks: {} } : null;
 
 /** What an action changes that is to be kept; null for what is only shown. */
 function editBy(action: unknown, before: RecordsState): Edit | null {
@@ -26,23 +27,35 @@ export function createStore(ports: Ports) {
   const watching = new Set<(edit: Edit) => void>();
   /** Of every record, by key, when its parts were edited. No screen shows it. */
   const clocks = new Map<string, Clocks>();
-  const watched: Middleware = ({ getState }) => (next) => (action) => {
-    const { records } = getState() as { records: RecordsState };
-    const result = next(action);
-    const edit = editBy(action, records);
-    if (edit) {
-      const { entities } = (getState() as { records: RecordsState }).records;
-      for (const { kind, id } of edit.touched) {
-        const key = keyOf(kind, id);
-        clocks.set(key, edit.clocks[key] ?? stamped(kind, records.entities[kind][id], entities[kind][id], clocks.get(key), ports.now()));
+  const watched: Middleware =
+    ({ getState }) =>
+    (next) =>
+    (action) => {
+      const { records } = getState() as { records: RecordsState };
+      const result = next(action);
+      const edit = editBy(action, records);
+      if (edit) {
+        const { entities } = (getState() as { records: RecordsState }).records;
+        for (const { kind, id } of edit.touched) {
+          const key = keyOf(kind, id);
+          clocks.set(
+            key,
+            edit.clocks[key] ??
+              stamped(kind, records.entities[kind][id], entities[kind][id], clocks.get(key), ports.now()),
+          );
+        }
+        for (const watch of watching) watch(edit);
       }
-      for (const watch of watching) watch(edit);
-    }
-    return result;
-  };
+      return result;
+    };
   const store = configureStore({
     reducer: { records: recordsReducer, session: sessionReducer },
-    middleware: (getDefault) => getDefault({ thunk: { extraArgument: { ports, clocks } }, serializableCheck: false, immutableCheck: false }).concat(watched),
+    middleware: (getDefault) =>
+      getDefault({
+        thunk: { extraArgument: { ports, clocks } },
+        serializableCheck: false,
+        immutableCheck: false,
+      }).concat(watched),
   });
   return Object.assign(store, {
     ports,
@@ -82,7 +95,15 @@ async function read(store: Store): Promise<Loaded> {
 
 /** All records at once, as they are at a first start: no step to take back. */
 function arrival({ entities, events }: { entities: Entities; events: EventOp[] }) {
-  return changed({ entities, touched: (Object.keys(entities) as Kind[]).flatMap((kind) => Object.keys(entities[kind]).map((id) => ({ kind, id }))), events, clocks: {}, change: null });
+  return changed({
+    entities,
+    touched: (Object.keys(entities) as Kind[]).flatMap((kind) =>
+      Object.keys(entities[kind]).map((id) => ({ kind, id })),
+    ),
+    events,
+    clocks: {},
+    change: null,
+  });
 }
 
 /** Opens the store: reads what is stored, or begins with the demo valley; then keeps storage, and other tabs, in step. Does not reject: without a store the app runs in memory and says so. */

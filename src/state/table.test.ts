@@ -3,25 +3,33 @@ import { noEntities, type Entities } from '@/records';
 import { gathering, withChanges } from './table';
 
 const LARGE = 300;
-const large = (): Entities => ({ ...noEntities(), box: Object.fromEntries(Array.from({ length: LARGE }, (_, n) => [`b${n}`, box(`box ${n}`)])) });
+const large = (): Entities => ({
+  ...noEntities(),
+  box: Object.fromEntries(Array.from({ length: LARGE }, (_, n) => [`b${n}`, box(`box ${n}`)])),
+});
 const box = (name: string) => ({ demo: false, name, rows: 1, columns: 1, carried: true });
-const change = (entities: Entities, ...changes: [string, object | null][]) => withChanges(entities, new Map([['box', new Map(changes)]]));
+const change = (entities: Entities, ...changes: [string, object | null][]) =>
+  withChanges(entities, new Map([['box', new Map(changes)]]));
 
 test('a large table with changes over it reads like a plain one, in the same order, whatever is done to it', () => {
   const step = fc.tuple(fc.integer({ min: 0, max: LARGE + 40 }), fc.boolean());
-  fc.assert(fc.property(fc.array(step, { maxLength: 150 }), (steps) => {
-    let entities = large();
-    const plain: Record<string, object> = { ...entities.box };
-    for (const [n, there] of steps) {
-      const id = `b${n}`;
-      entities = change(entities, [id, there ? box(`again ${n}`) : null]);
-      if (there) plain[id] = box(`again ${n}`);
-      else delete plain[id];
-    }
-    expect(Object.keys(entities.box).sort()).toEqual(Object.keys(plain).sort());
-    expect({ ...entities.box }).toEqual(plain);
-    for (const id of ['b0', 'b7', `b${LARGE + 1}`, 'none']) expect([id in entities.box, entities.box[id]]).toEqual([id in plain, plain[id]]);
-  }), { numRuns: 40 });
+  fc.assert(
+    fc.property(fc.array(step, { maxLength: 150 }), (steps) => {
+      let entities = large();
+      const plain: Record<string, object> = { ...entities.box };
+      for (const [n, there] of steps) {
+        const id = `b${n}`;
+        entities = change(entities, [id, there ? box(`again ${n}`) : null]);
+        if (there) plain[id] = box(`again ${n}`);
+        else delete plain[id];
+      }
+      expect(Object.keys(entities.box).sort()).toEqual(Object.keys(plain).sort());
+      expect({ ...entities.box }).toEqual(plain);
+      for (const id of ['b0', 'b7', `b${LARGE + 1}`, 'none'])
+        expect([id in entities.box, entities.box[id]]).toEqual([id in plain, plain[id]]);
+    }),
+    { numRuns: 40 },
+  );
 });
 
 test('what was there keeps its place, and what is new stands last', () => {
@@ -45,7 +53,10 @@ test('a table that reads through cannot be written past a change', () => {
 test('its cost follows the changes: no walk through what is there', () => {
   const entities = large();
   let asked = 0;
-  const counting = { ...entities, box: new Proxy(entities.box, { ownKeys: (target) => (asked++, Reflect.ownKeys(target)) }) };
+  const counting = {
+    ...entities,
+    box: new Proxy(entities.box, { ownKeys: (target) => (asked++, Reflect.ownKeys(target)) }),
+  };
   let now: Entities = counting;
   for (let n = 0; n < 50; n++) now = change(now, [`b${n}`, box('x')]);
   // Once, to learn how large it is.

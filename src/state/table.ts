@@ -28,13 +28,20 @@ function sizeOf(table: Table): number {
 
 function laidOver({ base, over }: Over): Table {
   let keys: string[] | null = null;
-  const has = (id: string | symbol): id is string => typeof id === 'string' && (over.has(id) ? over.get(id) !== null : Object.hasOwn(base, id));
-  const get = (id: string) => (over.has(id) ? (over.get(id) ?? undefined) : Object.hasOwn(base, id) ? base[id] : undefined);
+  const has = (id: string | symbol): id is string =>
+    typeof id === 'string' && (over.has(id) ? over.get(id) !== null : Object.hasOwn(base, id));
+  const get = (id: string) =>
+    over.has(id) ? (over.get(id) ?? undefined) : Object.hasOwn(base, id) ? base[id] : undefined;
   const table = new Proxy({} as Table, {
     get: (_, id) => (typeof id === 'string' ? get(id) : undefined),
     has: (_, id) => has(id),
-    ownKeys: () => (keys ??= [...Object.keys(base).filter(has), ...[...over.keys()].filter((id) => has(id) && !Object.hasOwn(base, id))]),
-    getOwnPropertyDescriptor: (_, id) => (has(id) ? { configurable: true, enumerable: true, writable: false, value: get(id) } : undefined),
+    ownKeys: () =>
+      (keys ??= [
+        ...Object.keys(base).filter(has),
+        ...[...over.keys()].filter((id) => has(id) && !Object.hasOwn(base, id)),
+      ]),
+    getOwnPropertyDescriptor: (_, id) =>
+      has(id) ? { configurable: true, enumerable: true, writable: false, value: get(id) } : undefined,
     set: () => false,
     deleteProperty: () => false,
   });
@@ -44,7 +51,9 @@ function laidOver({ base, over }: Over): Table {
 
 function copied(table: Table, changes: Changes): Table {
   const next = { ...table } as Record<string, object>;
-  for (const [id, record] of changes) if (record === null) delete next[id]; else next[id] = record;
+  for (const [id, record] of changes)
+    if (record === null) delete next[id];
+    else next[id] = record;
   return next;
 }
 
@@ -54,7 +63,12 @@ function changedTable(table: Table, changes: Changes): Table {
   for (const [id, record] of changes) size += Number(record !== null) - Number(table[id] !== undefined);
   const known = overs.get(table) ?? { base: table, over: new Map() };
   const over = new Map([...known.over, ...changes]);
-  const next = size <= COPIED_MOST ? copied(table, changes) : over.size > OVER_MOST ? copied(known.base, over) : laidOver({ base: known.base, over });
+  const next =
+    size <= COPIED_MOST
+      ? copied(table, changes)
+      : over.size > OVER_MOST
+        ? copied(known.base, over)
+        : laidOver({ base: known.base, over });
   sizes.set(next, size);
   return next;
 }

@@ -35,7 +35,19 @@ function joins(last: Change | undefined, next: Change): last is Change {
 export function remembered({ past }: History, change: Change): History {
   const last = past.at(-1);
   if (!joins(last, change)) return { past: [...past, change].slice(-MOST), future: [] };
-  return { past: [...past.slice(0, -1), { ...last, at: change.at, patches: [...last.patches, ...change.patches], inverse: [...change.inverse, ...last.inverse], events: [...last.events, ...change.events] }], future: [] };
+  return {
+    past: [
+      ...past.slice(0, -1),
+      {
+        ...last,
+        at: change.at,
+        patches: [...last.patches, ...change.patches],
+        inverse: [...change.inverse, ...last.inverse],
+        events: [...last.events, ...change.events],
+      },
+    ],
+    future: [],
+  };
 }
 
 /** What is done to the records, and which events enter or leave. */
@@ -48,18 +60,28 @@ export interface Step {
 export function back({ past, future }: History): { step: Step; label: string; history: History } | null {
   const last = past.at(-1);
   if (!last) return null;
-  return { step: { patches: last.inverse, events: last.events.map((op) => ({ ...op, on: !op.on })).reverse() }, label: last.label, history: { past: past.slice(0, -1), future: [...future, last] } };
+  return {
+    step: { patches: last.inverse, events: last.events.map((op) => ({ ...op, on: !op.on })).reverse() },
+    label: last.label,
+    history: { past: past.slice(0, -1), future: [...future, last] },
+  };
 }
 
 /** What makes the change again that was taken back last, and the history then; null when there is none. */
 export function again({ past, future }: History): { step: Step; label: string; history: History } | null {
   const next = future.at(-1);
-  return next ? { step: next, label: next.label, history: { past: [...past, next], future: future.slice(0, -1) } } : null;
+  return next
+    ? { step: next, label: next.label, history: { past: [...past, next], future: future.slice(0, -1) } }
+    : null;
 }
 
 /** Records that patches touch, each once. */
 export function touchedBy(patches: readonly Patch[]): { kind: Kind; id: string }[] {
-  return [...new Map(patches.map(({ path: [kind, id] }) => [`${kind}/${id}`, { kind: kind as Kind, id: String(id) }])).values()];
+  return [
+    ...new Map(
+      patches.map(({ path: [kind, id] }) => [`${kind}/${id}`, { kind: kind as Kind, id: String(id) }]),
+    ).values(),
+  ];
 }
 
 /** Whether a patch is of what a ledger comes to: that follows from its events. */
@@ -101,7 +123,8 @@ export function stepped(entities: Entities, { patches, events }: Step): Entities
   const all = gathering(next);
   for (const { kind, id } of touchedBy(patches)) {
     const [before, after] = [entities[kind][id], next[kind][id]] as (Owner | undefined)[];
-    if (isOwner(kind) && before && after && before.tally !== after.tally) all.put(kind, id, { ...after, tally: before.tally });
+    if (isOwner(kind) && before && after && before.tally !== after.tally)
+      all.put(kind, id, { ...after, tally: before.tally });
   }
   return tallied(all.entities(), events);
 }

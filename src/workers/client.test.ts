@@ -101,7 +101,7 @@ test('what was cancelled before it began makes no worker', async () => {
   expect(made).toEqual([]);
 });
 
-test('a failure is the worker\'s own, told or not', async () => {
+test("a failure is the worker's own, told or not", async () => {
   const told = run('photo', INPUT);
   made[0]!.answer({ failed: 'no picture' } as never);
   await expect(told).rejects.toThrow('no picture');

@@ -5,7 +5,13 @@ export interface RunOptions {
   onProgress?: (done: number) => void;
 }
 
-const WORKERS: Record<JobName, string> = { photo: '/photo-worker.js', 'card-pdf': '/print-worker.js', 'chart-pdf': '/print-worker.js', 'dressing-pdf': '/print-worker.js', 'hooks-file': '/hooks-worker.js' };
+const WORKERS: Record<JobName, string> = {
+  photo: '/photo-worker.js',
+  'card-pdf': '/print-worker.js',
+  'chart-pdf': '/print-worker.js',
+  'dressing-pdf': '/print-worker.js',
+  'hooks-file': '/hooks-worker.js',
+};
 
 /** A worker that has ended its job and waits for the next: its code is warm. One of each name is kept. */
 const idle = new Map<JobName, Worker>();
@@ -24,7 +30,11 @@ export function prepare(job: 'photo'): void {
  * Runs a job in a worker that does nothing else. What is cancelled stops at once, its worker with it; rejects with an `AbortError`
  * then, with the worker's own error when it fails.
  */
-export function run<J extends JobName>(job: J, input: Jobs[J]['input'], { signal, onProgress }: RunOptions = {}): Promise<Jobs[J]['output']> {
+export function run<J extends JobName>(
+  job: J,
+  input: Jobs[J]['input'],
+  { signal, onProgress }: RunOptions = {},
+): Promise<Jobs[J]['output']> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) return reject(new DOMException('cancelled', 'AbortError'));
     const id = next++;

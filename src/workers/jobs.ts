@@ -18,7 +18,15 @@ export interface Jobs {
   /** A field card as PDF. */
   'card-pdf': { input: { size: CardSize; page: PageSize; words: CardWords }; output: Uint8Array };
   /** A chart of hooks as PDF; `printed` is what a millimetre of the printer really is, `page` in the words holds {{page}} and {{of}}. */
-  'chart-pdf': { input: { hooks: ChartHook[]; page: PrintPage; printed: number; words: { title: string; check: string; page: string } }; output: Uint8Array };
+  'chart-pdf': {
+    input: {
+      hooks: ChartHook[];
+      page: PrintPage;
+      printed: number;
+      words: { title: string; check: string; page: string };
+    };
+    output: Uint8Array;
+  };
   /** A card to tie from as PDF. */
   'dressing-pdf': { input: { card: CardPage; page: PrintPage }; output: Uint8Array };
   /** A file of hooks: looked at while `map` is null, then read by it. */
@@ -36,7 +44,8 @@ export interface HooksFileAnswer {
 
 export type JobName = keyof Jobs;
 
-export type FromWorker = { id: number; progress: number } | { id: number; output: Jobs[JobName]['output'] } | { id: number; failed: string };
+export type FromWorker =
+  { id: number; progress: number } | { id: number; output: Jobs[JobName]['output'] } | { id: number; failed: string };
 
 /** A job, or the wish that the worker make itself ready for one. */
 export type ToWorker<J extends JobName> = { id: number; input: Jobs[J]['input'] } | { warm: true };

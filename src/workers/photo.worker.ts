@@ -26,7 +26,14 @@ class Decoded implements Photograph {
     this.height = bitmap.height;
   }
 
-  private drawn(left: number, top: number, width: number, height: number, toWidth: number, toHeight: number): Uint8ClampedArray {
+  private drawn(
+    left: number,
+    top: number,
+    width: number,
+    height: number,
+    toWidth: number,
+    toHeight: number,
+  ): Uint8ClampedArray {
     const context = new OffscreenCanvas(toWidth, toHeight).getContext('2d', { willReadFrequently: true })!;
     context.imageSmoothingQuality = 'low';
     context.drawImage(this.bitmap, left, top, width, height, 0, 0, toWidth, toHeight);
@@ -38,7 +45,8 @@ class Decoded implements Photograph {
     const [width, height] = [Math.floor(this.width / factor), Math.floor(this.height / factor)];
     const rgba = this.drawn(0, 0, width * factor, height * factor, width, height);
     const values = new Float32Array(width * height);
-    for (let at = 0; at < values.length; at++) values[at] = (0.3 * rgba[at * 4]! + 0.59 * rgba[at * 4 + 1]! + 0.11 * rgba[at * 4 + 2]!) / 255;
+    for (let at = 0; at < values.length; at++)
+      values[at] = (0.3 * rgba[at * 4]! + 0.59 * rgba[at * 4 + 1]! + 0.11 * rgba[at * 4 + 2]!) / 255;
     return { width, height, factor, values };
   }
 
@@ -56,7 +64,11 @@ async function decode(file: Blob): Promise<Decoded> {
   const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image', colorSpaceConversion: 'default' });
   const share = Math.sqrt(MOST_PIXELS / (bitmap.width * bitmap.height));
   if (share >= 1) return new Decoded(bitmap);
-  const smaller = await createImageBitmap(bitmap, { resizeWidth: Math.round(bitmap.width * share), resizeHeight: Math.round(bitmap.height * share), resizeQuality: 'medium' });
+  const smaller = await createImageBitmap(bitmap, {
+    resizeWidth: Math.round(bitmap.width * share),
+    resizeHeight: Math.round(bitmap.height * share),
+    resizeQuality: 'medium',
+  });
   bitmap.close();
   return new Decoded(smaller);
 }
@@ -64,7 +76,9 @@ async function decode(file: Blob): Promise<Decoded> {
 /** The crop as a JPEG of at most 40 kB. */
 async function pictureOf(crop: Crop): Promise<string> {
   const canvas = new OffscreenCanvas(crop.width, crop.height);
-  canvas.getContext('2d')!.putImageData(new ImageData(crop.rgba as Uint8ClampedArray<ArrayBuffer>, crop.width, crop.height), 0, 0);
+  canvas
+    .getContext('2d')!
+    .putImageData(new ImageData(crop.rgba as Uint8ClampedArray<ArrayBuffer>, crop.width, crop.height), 0, 0);
   let blob = await canvas.convertToBlob({ type: 'image/jpeg', quality: 0.75 });
   for (const quality of [0.5, 0.3, 0.15]) {
     if (blob.size <= CROP_BYTES * 0.73) break;
@@ -76,11 +90,21 @@ async function pictureOf(crop: Crop): Promise<string> {
   return `data:image/jpeg;base64,${btoa(text)}`;
 }
 
-async function measure(photo: Decoded, asked: Asked, progress: (done: number) => void): Promise<Jobs['photo']['output']> {
+async function measure(
+  photo: Decoded,
+  asked: Asked,
+  progress: (done: number) => void,
+): Promise<Jobs['photo']['output']> {
   let look: Look | null = null;
-  const result = measurePhoto(photo, asked, FIELD_CARDS, (done) => progress(0.2 + 0.75 * done), (given) => {
-    look = given;
-  });
+  const result = measurePhoto(
+    photo,
+    asked,
+    FIELD_CARDS,
+    (done) => progress(0.2 + 0.75 * done),
+    (given) => {
+      look = given;
+    },
+  );
   const spots = result.insects.flatMap((insect) => insect.midlineMm);
   const cut = look as Look | null;
   if (!cut || spots.length === 0) {
@@ -90,9 +114,26 @@ async function measure(photo: Decoded, asked: Asked, progress: (done: number) =>
   const xs = spots.map((spot) => spot[0]);
   const ys = spots.map((spot) => spot[1]);
   const margin = MARGIN_MM + 0.35 * Math.max(...result.insects.map((insect) => insect.bodyMm));
-  const crop = cut({ left: Math.min(...xs) - margin, top: Math.min(...ys) - margin, right: Math.max(...xs) + margin, bottom: Math.max(...ys) + margin }, CROP_PX);
+  const crop = cut(
+    {
+      left: Math.min(...xs) - margin,
+      top: Math.min(...ys) - margin,
+      right: Math.max(...xs) + margin,
+      bottom: Math.max(...ys) + margin,
+    },
+    CROP_PX,
+  );
   photo.close();
-  return { measure: result, crop: { url: await pictureOf(crop), leftMm: crop.leftMm, topMm: crop.topMm, widthMm: crop.widthMm, heightMm: crop.heightMm } };
+  return {
+    measure: result,
+    crop: {
+      url: await pictureOf(crop),
+      leftMm: crop.leftMm,
+      topMm: crop.topMm,
+      widthMm: crop.widthMm,
+      heightMm: crop.heightMm,
+    },
+  };
 }
 
 /** A drawn card with a body on it, so that the code is warm before the first photograph comes. */
@@ -123,7 +164,9 @@ let asked = 0;
 /** Measures the drawn card a few times, a round at a time, until a job comes. */
 function warm(rounds: number): void {
   if (rounds === 0 || asked > 0) return;
-  void measure(drawnCard(), { view: 'belly', surface: 'dry', printedScale: 1 }, () => undefined).then(() => setTimeout(() => warm(rounds - 1), 0));
+  void measure(drawnCard(), { view: 'belly', surface: 'dry', printedScale: 1 }, () => undefined).then(() =>
+    setTimeout(() => warm(rounds - 1), 0),
+  );
 }
 
 scope.onmessage = ({ data }) => {

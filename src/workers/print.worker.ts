@@ -6,21 +6,30 @@ import { fieldCardPdf } from '@/core/photo/card';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
 interface WorkerScope {
-  onmessage: ((event: MessageEvent<ToWorker<'card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'dressing-pdf'>>) => void) | null;
+  onmessage:
+    ((event: MessageEvent<ToWorker<'card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'dressing-pdf'>>) => void) | null;
   postMessage(message: FromWorker): void;
 }
 
 const scope = self as unknown as WorkerScope;
 
 function chart({ hooks, page, printed, words }: Jobs['chart-pdf']['input']): Promise<Uint8Array> {
-  const paged = { ...words, page: (at: number, of: number) => words.page.replace('{{page}}', String(at)).replace('{{of}}', String(of)) };
+  const paged = {
+    ...words,
+    page: (at: number, of: number) => words.page.replace('{{page}}', String(at)).replace('{{of}}', String(of)),
+  };
   return chartPdf(chartPages(hooks, page, 1 / printed), page, printed, paged);
 }
 
 scope.onmessage = ({ data }) => {
   if ('warm' in data) return;
   const { id, input } = data;
-  const made = 'card' in input ? cardPdf(input.card, input.page) : 'hooks' in input ? chart(input) : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
+  const made =
+    'card' in input
+      ? cardPdf(input.card, input.page)
+      : 'hooks' in input
+        ? chart(input)
+        : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
   made.then(
     (output) => scope.postMessage({ id, output }),
     (error: unknown) => scope.postMessage({ id, failed: String(error) }),

@@ -1,4 +1,18 @@
-import type { BendId, FaceId, IntentId, RegionId, RideId, SexId, Source, StageId, StageMatch, StyleId, WaterId, WireId, Readiness } from '@/catalogue/ids';
+import type {
+  BendId,
+  FaceId,
+  IntentId,
+  RegionId,
+  RideId,
+  SexId,
+  Source,
+  StageId,
+  StageMatch,
+  StyleId,
+  WaterId,
+  WireId,
+  Readiness,
+} from '@/catalogue/ids';
 import type { Reason } from '../code';
 import type { LengthStats } from '../naturals';
 import type { Card, NamedColour } from '../card/card-shape';
@@ -96,7 +110,16 @@ export interface Answer {
     water: WaterId | null;
     offset: Choices['offset'];
   };
-  style: { id: StyleId; from: 'dressing' | 'stage'; measure: Style['measure']; p: number; bends: BendId[]; wire: WireId[]; ride: RideId; face: FaceId };
+  style: {
+    id: StyleId;
+    from: 'dressing' | 'stage';
+    measure: Style['measure'];
+    p: number;
+    bends: BendId[];
+    wire: WireId[];
+    ride: RideId;
+    face: FaceId;
+  };
   /** The length the style compares, mm: body, case or raft. */
   measured_mm: number;
   target_mm: number;

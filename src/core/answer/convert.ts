@@ -38,10 +38,17 @@ interface ConvertAsked {
 function costs(from: Hook, { table, shape, hooks }: HookColumns, by: ConvertBy): Float64Array {
   const weight = CONVERT.weights[by];
   const [shankFrom, gapeFrom] = [from.shank.value, from.gape.value];
-  const apart = ofEveryShape((bend, wire) => (bend === from.bend ? 0 : CONVERT.otherBend) + weight.wire * wireClassesApart(wire, from.wire));
+  const apart = ofEveryShape(
+    (bend, wire) => (bend === from.bend ? 0 : CONVERT.otherBend) + weight.wire * wireClassesApart(wire, from.wire),
+  );
   const out = new Float64Array(hooks.length);
   const [row5, shankAt, gapeAt] = [ROW, SHANK, GAPE];
-  for (let row = 0; row < out.length; row++) out[row] = (weight.length * Math.abs(Math.log(table[row * row5 + shankAt]! / shankFrom)) + weight.gape * Math.abs(Math.log(table[row * row5 + gapeAt]! / gapeFrom))) / NUMBER_STEP + apart[shape[row]!]!;
+  for (let row = 0; row < out.length; row++)
+    out[row] =
+      (weight.length * Math.abs(Math.log(table[row * row5 + shankAt]! / shankFrom)) +
+        weight.gape * Math.abs(Math.log(table[row * row5 + gapeAt]! / gapeFrom))) /
+        NUMBER_STEP +
+      apart[shape[row]!]!;
   return out;
 }
 
@@ -53,20 +60,39 @@ function reasonsOf(from: Hook, to: Hook, steps: number, by: ConvertBy): Reason[]
   const gape = to.gape.value - from.gape.value;
   const parts: Reason[] = [];
   const size = (code: string, mm: number, apart: number) => {
-    if (Math.abs(mm) >= CONVERT.sameMm) parts.push(reason(code, { by: { mm: Math.abs(mm) } }, { steps: apart, evidence: 'theory' }));
+    if (Math.abs(mm) >= CONVERT.sameMm)
+      parts.push(reason(code, { by: { mm: Math.abs(mm) } }, { steps: apart, evidence: 'theory' }));
   };
-  size(length > 0 ? 'convert-longer' : 'convert-shorter', length, weight.length * stepsApart(to.shank.value, from.shank.value));
+  size(
+    length > 0 ? 'convert-longer' : 'convert-shorter',
+    length,
+    weight.length * stepsApart(to.shank.value, from.shank.value),
+  );
   size(gape > 0 ? 'convert-wider' : 'convert-narrower', gape, weight.gape * stepsApart(to.gape.value, from.gape.value));
-  if (to.wire !== from.wire) parts.push(reason(WIRE_ORDER.indexOf(to.wire) > WIRE_ORDER.indexOf(from.wire) ? 'convert-wire-heavier' : 'convert-wire-lighter', { from: { kind: 'wires', id: from.wire }, to: { kind: 'wires', id: to.wire } }, { steps: weight.wire * wireClassesApart(from.wire, to.wire), evidence: 'seen' }));
-  if (to.bend !== from.bend) parts.push(reason('convert-bend', { to: { kind: 'bends', id: to.bend } }, { steps: CONVERT.otherBend, evidence: 'seen' }));
+  if (to.wire !== from.wire)
+    parts.push(
+      reason(
+        WIRE_ORDER.indexOf(to.wire) > WIRE_ORDER.indexOf(from.wire) ? 'convert-wire-heavier' : 'convert-wire-lighter',
+        { from: { kind: 'wires', id: from.wire }, to: { kind: 'wires', id: to.wire } },
+        { steps: weight.wire * wireClassesApart(from.wire, to.wire), evidence: 'seen' },
+      ),
+    );
+  if (to.bend !== from.bend)
+    parts.push(
+      reason('convert-bend', { to: { kind: 'bends', id: to.bend } }, { steps: CONVERT.otherBend, evidence: 'seen' }),
+    );
   parts.sort((a, b) => b.steps! - a.steps!);
   if (to.eye !== from.eye) parts.push(reason('convert-eye', { to: { kind: 'eyes', id: to.eye } }, { steps: 0 }));
   if (to.barb !== from.barb) parts.push(reason('convert-barb', { to: { kind: 'barbs', id: to.barb } }, { steps: 0 }));
   const mg = to.mass.value - from.mass.value;
-  if (Math.abs(mg) >= CONVERT.sameMassShare * from.mass.value) parts.push(reason(mg > 0 ? 'convert-heavier' : 'convert-lighter', { mg: Math.abs(mg) }, { steps: 0, evidence: 'theory' }));
+  if (Math.abs(mg) >= CONVERT.sameMassShare * from.mass.value)
+    parts.push(
+      reason(mg > 0 ? 'convert-heavier' : 'convert-lighter', { mg: Math.abs(mg) }, { steps: 0, evidence: 'theory' }),
+    );
   if (parts.length === 0) parts.push(reason('convert-same', {}, { steps: 0 }));
   if (steps > CONVERT.closeWithin) parts.unshift(reason('convert-not-close', { steps }, { steps, evidence: 'theory' }));
-  if (to.estimated.includes('shank_mm')) parts.push(reason('hook-about', { source: { kind: 'sources', id: to.shank.source } }, { evidence: 'theory' }));
+  if (to.estimated.includes('shank_mm'))
+    parts.push(reason('hook-about', { source: { kind: 'sources', id: to.shank.source } }, { evidence: 'theory' }));
   return parts;
 }
 
@@ -98,7 +124,8 @@ export function convertHook(from: Hook, columns: HookColumns, asked: ConvertAske
   const steps = costs(from, columns, asked.by);
   const best = new Int32Array(makers.length).fill(-1);
   let drawer = -1;
-  const before = (a: number, b: number) => b < 0 || steps[a]! < steps[b]! || (steps[a] === steps[b] && byId[a]! < byId[b]!);
+  const before = (a: number, b: number) =>
+    b < 0 || steps[a]! < steps[b]! || (steps[a] === steps[b] && byId[a]! < byId[b]!);
   for (let row = 0; row < hooks.length; row++) {
     const hook = hooks[row]!;
     const owned = (asked.owned[hook.id] ?? 0) > 0;

@@ -5,6 +5,14 @@ export { endOf, lookAgain } from './look-again';
 export { cardFor, type CardRequest } from './card-for';
 export type { Answer, Catalogue, Choices, Dressed, Holds, LadderOf, Sample } from './answer-shape';
 export { carryOn, scoreHook, styleUse, type HookAnswer, type Schools, type StyleInUse } from '../hook-score';
-export { ANY_KIND, isOfKind, modelsInOrder, rankHooks, type HookKinds, type HooksAsked, type RankedHooks } from './rank-hooks';
+export {
+  ANY_KIND,
+  isOfKind,
+  modelsInOrder,
+  rankHooks,
+  type HookKinds,
+  type HooksAsked,
+  type RankedHooks,
+} from './rank-hooks';
 export { convertHook, type ConvertBy, type Converted, type Nearest } from './convert';
 export { insectsToSettle, measuresToSettle, type Settled } from './settle';

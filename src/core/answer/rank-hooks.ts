@@ -1,6 +1,19 @@
 import type { BarbId, BarbRuleId, BendId, EyeId, WireId } from '@/catalogue/ids';
 import { JIG_BEAD_SHARE, NUMBER_STEP, SUIT } from '../constants';
-import { BEAD, bendCost, EYE, eyeShare, GAPE, ofEveryShape, pathFactor, ROW, SHANK, WIRE, wireCost, type HookColumns } from '../hooks';
+import {
+  BEAD,
+  bendCost,
+  EYE,
+  eyeShare,
+  GAPE,
+  ofEveryShape,
+  pathFactor,
+  ROW,
+  SHANK,
+  WIRE,
+  wireCost,
+  type HookColumns,
+} from '../hooks';
 import { carryOn, meantFor, placeOf, scoreHook, type StyleInUse } from '../hook-score';
 
 /** Kinds of hook that are looked for; null for any. */
@@ -14,8 +27,16 @@ export interface HookKinds {
 export const ANY_KIND: HookKinds = { bend: null, wire: null, barb: null, eye: null };
 
 /** Whether a hook is of the kinds that are looked for. */
-export function isOfKind({ bend, wire, barb, eye }: HookKinds, hook: { bend: BendId; wire: WireId; barb: BarbId; eye: EyeId }): boolean {
-  return (bend === null || hook.bend === bend) && (wire === null || hook.wire === wire) && (barb === null || hook.barb === barb) && (eye === null || hook.eye === eye);
+export function isOfKind(
+  { bend, wire, barb, eye }: HookKinds,
+  hook: { bend: BendId; wire: WireId; barb: BarbId; eye: EyeId },
+): boolean {
+  return (
+    (bend === null || hook.bend === bend) &&
+    (wire === null || hook.wire === wire) &&
+    (barb === null || hook.barb === barb) &&
+    (eye === null || hook.eye === eye)
+  );
 }
 
 /** What the hooks of a catalogue are asked for. Lengths mm. */
@@ -71,14 +92,29 @@ function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
   const { barbless, retired, maker, makers, table, hooks } = columns;
   const onlyBarbless = asked.barbRule === 'barbless';
   const kinds = asked.kinds && Object.values(asked.kinds).some((kind) => kind !== null) ? asked.kinds : null;
-  if (asked.makers.length === 0 && !asked.onlyOwned && !onlyBarbless && asked.leastShankMm === 0 && !columns.anyRetired && !kinds) return null;
+  if (
+    asked.makers.length === 0 &&
+    !asked.onlyOwned &&
+    !onlyBarbless &&
+    asked.leastShankMm === 0 &&
+    !columns.anyRetired &&
+    !kinds
+  )
+    return null;
   const wanted = Uint8Array.from(makers, (name) => (asked.makers.length === 0 || asked.makers.includes(name) ? 1 : 0));
   const owned = new Uint8Array(maker.length);
   for (const row of ownedRows(columns, asked.owned)) owned[row] = 1;
   const keep = new Uint8Array(maker.length);
   const [row5, shankAt] = [ROW, SHANK];
   for (let row = 0; row < keep.length; row++) {
-    if (wanted[maker[row]!] === 0 || table[row * row5 + shankAt]! < asked.leastShankMm || (onlyBarbless && barbless[row] === 0) || (owned[row] === 0 && (asked.onlyOwned || retired[row] === 1)) || (kinds && !isOfKind(kinds, hooks[row]!))) continue;
+    if (
+      wanted[maker[row]!] === 0 ||
+      table[row * row5 + shankAt]! < asked.leastShankMm ||
+      (onlyBarbless && barbless[row] === 0) ||
+      (owned[row] === 0 && (asked.onlyOwned || retired[row] === 1)) ||
+      (kinds && !isOfKind(kinds, hooks[row]!))
+    )
+      continue;
     keep[row] = 1;
   }
   return keep;
@@ -88,7 +124,8 @@ function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
 export function keeps(columns: HookColumns, asked: HooksAsked): (row: number) => boolean {
   const keep = mask(columns, asked);
   const pin = rowOf(columns, asked.pin);
-  return (row) => row === pin || ((keep === null || keep[row] === 1) && meantFor(asked.use.style, columns.hooks[row]!.bend));
+  return (row) =>
+    row === pin || ((keep === null || keep[row] === 1) && meantFor(asked.use.style, columns.hooks[row]!.bend));
 }
 
 /** What ranking writes for every row and model, kept from one ranking to the next: a catalogue is ranked again at every key. */
@@ -119,7 +156,16 @@ const CLASS_ROOM = TALLIES + 1;
 const scratches = new WeakMap<HookColumns, Scratch>();
 
 function scratchOf(columns: HookColumns): Scratch {
-  const known = scratches.get(columns) ?? { steps: new Float64Array(columns.hooks.length), bestOfModel: new Int32Array(columns.models.length), key: new Float64Array(columns.hooks.length), tally: new Uint32Array(CLASSES * CLASS_ROOM), least: new Float64Array(CLASSES), nearest: -1, longest: 0, ties: false };
+  const known = scratches.get(columns) ?? {
+    steps: new Float64Array(columns.hooks.length),
+    bestOfModel: new Int32Array(columns.models.length),
+    key: new Float64Array(columns.hooks.length),
+    tally: new Uint32Array(CLASSES * CLASS_ROOM),
+    least: new Float64Array(CLASSES),
+    nearest: -1,
+    longest: 0,
+    ties: false,
+  };
   scratches.set(columns, known);
   return known;
 }
@@ -130,18 +176,32 @@ const TERMS = 5;
 /** What a fly makes of every bend, wire class and X: factor of the shank, of the eye, of a jig's bead, what they cost, and whether it is outside the list. */
 function termsOf(use: StyleInUse): Float64Array {
   const { style, pathShare, reading } = use;
-  return Float64Array.from(ofEveryShape((bend, wire, x) => {
-    const at = placeOf(use, bend, x);
-    const path = meantFor(style, bend) ? pathFactor(style, bend)! * pathShare : 0;
-    return [path, eyeShare(style, bend, reading), bend === 'jig' ? JIG_BEAD_SHARE : 0, bendCost(at.place) + wireCost(wire, at.wire), at.place < 0 ? OUTSIDE : 0];
-  }).flat());
+  return Float64Array.from(
+    ofEveryShape((bend, wire, x) => {
+      const at = placeOf(use, bend, x);
+      const path = meantFor(style, bend) ? pathFactor(style, bend)! * pathShare : 0;
+      return [
+        path,
+        eyeShare(style, bend, reading),
+        bend === 'jig' ? JIG_BEAD_SHARE : 0,
+        bendCost(at.place) + wireCost(wire, at.wire),
+        at.place < 0 ? OUTSIDE : 0,
+      ];
+    }).flat(),
+  );
 }
 
 /** Where the series of the logarithm holds: ((r − 1)/(r + 1))² at twice the target. */
 const NEAR = 1 / 9;
 
 /** Cost of every row and the best of every model: the hot loop, in which nothing else is. */
-function costAll(columns: HookColumns, terms: Float64Array, { use, targetMm, bodyWidthMm }: HooksAsked, keep: Uint8Array | null, scratch: Scratch): void {
+function costAll(
+  columns: HookColumns,
+  terms: Float64Array,
+  { use, targetMm, bodyWidthMm }: HooksAsked,
+  keep: Uint8Array | null,
+  scratch: Scratch,
+): void {
   const { table, shape, starts, makerless } = columns;
   const { steps, bestOfModel, tally, least: leastOfClass } = scratch;
   // A bundler turns an imported name into a look-up: these are taken out of the loop.
@@ -189,10 +249,16 @@ function costAll(columns: HookColumns, terms: Float64Array, { use, targetMm, bod
       const z = (ratio - 1) / (ratio + 1);
       const y = z * z;
       // ln as a series of the inverse hyperbolic tangent, to 1e-9 between a half and twice the target; beyond that as it is.
-      const ln = y < NEAR ? 2 * z * (1 + y * (1 / 3 + y * (1 / 5 + y * (1 / 7 + y * (1 / 9 + y * (1 / 11 + y * (1 / 13 + y * (1 / 15)))))))) : Math.log(ratio);
+      const ln =
+        y < NEAR
+          ? 2 *
+            z *
+            (1 + y * (1 / 3 + y * (1 / 5 + y * (1 / 7 + y * (1 / 9 + y * (1 / 11 + y * (1 / 13 + y * (1 / 15))))))))
+          : Math.log(ratio);
       const thick = (ball > bodyWidthMm ? ball : bodyWidthMm) - table[at + wireAt]!;
       let cost = (ln < 0 ? -ln : ln) * perStep + fixed;
-      if (thick > crowded * table[at + gapeAt]!) cost += clearCost * (clearEnough - 1 + thick / (2 * table[at + gapeAt]!));
+      if (thick > crowded * table[at + gapeAt]!)
+        cost += clearCost * (clearEnough - 1 + thick / (2 * table[at + gapeAt]!));
       steps[row] = cost;
       const sixteenths = cost * PER_STEP;
       const kind = outside + 2 * makerless[row]!;
@@ -223,7 +289,11 @@ function carryReader({ table, shape }: HookColumns, terms: Float64Array, { use }
     const at = row * row5;
     const now = shape[row]! * TERMS;
     const eye = table[at + eyeAt]!;
-    return terms[now]! * table[at + shankAt]! + terms[now + 1]! * eye + Math.max(0, terms[now + 2]! * (beadMm < 0 ? table[at + beadAt]! : beadMm) - use.seatEyes * eye);
+    return (
+      terms[now]! * table[at + shankAt]! +
+      terms[now + 1]! * eye +
+      Math.max(0, terms[now + 2]! * (beadMm < 0 ? table[at + beadAt]! : beadMm) - use.seatEyes * eye)
+    );
   };
 }
 
@@ -236,7 +306,10 @@ const OUTSIDE_LAST = 4e6;
 function demotions(least: Float64Array, band: number): Float64Array {
   const listed = Math.min(least[0]!, least[MAKERLESS]!) <= SUIT.noneFitsOver;
   const sold = Math.min(least[0]!, listed ? Infinity : least[OUTSIDE]!) <= band;
-  return Float64Array.from({ length: CLASSES }, (_, kind) => (kind & OUTSIDE && listed ? OUTSIDE_LAST : 0) + (kind & MAKERLESS && sold ? MAKERLESS_LAST : 0));
+  return Float64Array.from(
+    { length: CLASSES },
+    (_, kind) => (kind & OUTSIDE && listed ? OUTSIDE_LAST : 0) + (kind & MAKERLESS && sold ? MAKERLESS_LAST : 0),
+  );
 }
 
 /**
@@ -275,7 +348,8 @@ export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number):
   if (giant) for (let row = 0; row < key.length; row++) key[row] = steps[row] === Infinity ? Infinity : -carryOf(row);
   else if (demoted) {
     const outside = Uint8Array.from({ length: terms.length / TERMS }, (_, at) => terms[at * TERMS + 4]!);
-    for (let row = 0; row < key.length; row++) key[row] = steps[row]! + added[outside[shape[row]!]! + 2 * makerless[row]!]!;
+    for (let row = 0; row < key.length; row++)
+      key[row] = steps[row]! + added[outside[shape[row]!]! + 2 * makerless[row]!]!;
   } else key.set(steps);
   if (!giant) for (const row of near) key[row]! -= OWNED_FIRST;
   const first = (a: number, b: number) => key[a]! < key[b]! || (key[a] === key[b] && tied(a, b));
@@ -296,7 +370,12 @@ export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number):
     const other = bestOfMaker[maker[best]!]!;
     if (other < 0 || first(best, other)) bestOfMaker[maker[best]!] = best;
   }
-  const order = firstOf(key, Math.min(top, key.length), giant ? leastOf(key, top) : edgeOf(tally, added, key, top), first);
+  const order = firstOf(
+    key,
+    Math.min(top, key.length),
+    giant ? leastOf(key, top) : edgeOf(tally, added, key, top),
+    first,
+  );
   if (pin >= 0) {
     const stands = order.indexOf(pin);
     if (stands >= 0) order.splice(stands, 1);
@@ -306,9 +385,14 @@ export function rankHooks(columns: HookColumns, asked: HooksAsked, top: number):
 }
 
 /** Models that have a hook left, by their best, the nearest first; places in the columns. */
-export function modelsInOrder(columns: HookColumns, { bestOfModel, modelSteps }: Pick<RankedHooks, 'bestOfModel' | 'modelSteps'>): number[] {
+export function modelsInOrder(
+  columns: HookColumns,
+  { bestOfModel, modelSteps }: Pick<RankedHooks, 'bestOfModel' | 'modelSteps'>,
+): number[] {
   const models = Array.from(bestOfModel.keys()).filter((model) => bestOfModel[model]! >= 0);
-  return models.sort((a, b) => modelSteps[a]! - modelSteps[b]! || columns.byId[bestOfModel[a]!]! - columns.byId[bestOfModel[b]!]!);
+  return models.sort(
+    (a, b) => modelSteps[a]! - modelSteps[b]! || columns.byId[bestOfModel[a]!]! - columns.byId[bestOfModel[b]!]!,
+  );
 }
 
 /** A cost that at least `top` rows are below, by the tally of costs. */

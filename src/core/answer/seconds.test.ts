@@ -1,7 +1,8 @@
 import { sampleOf, SHIPPED } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES, secondsTo, type Choices } from '.';
 
-const ask = (stage: Parameters<typeof sampleOf>[0], intent: Choices['offset']['intent'], catalogue = SHIPPED) => answer(sampleOf(stage, { lengthsMm: [9] }), { ...NO_CHOICES, offset: { sizes: 0, intent } }, catalogue);
+const ask = (stage: Parameters<typeof sampleOf>[0], intent: Choices['offset']['intent'], catalogue = SHIPPED) =>
+  answer(sampleOf(stage, { lengthsMm: [9] }), { ...NO_CHOICES, offset: { sizes: 0, intent } }, catalogue);
 const codes = (result: ReturnType<typeof answer>) => result.dressing!.why.map((why) => why.code);
 
 test('a neighbour fills the list but is no second', () => {
@@ -21,7 +22,10 @@ test('where another stage is wanted, its flies are seconds, and nobody says that
 });
 test('a stage with one fly says that it has no second', () => {
   const [kept] = SHIPPED.dressings.filter((dressing) => dressing.stages.includes('leech/adult'));
-  const result = ask('leech/adult', 'exact', { ...SHIPPED, dressings: SHIPPED.dressings.filter((dressing) => dressing === kept || !dressing.stages.includes('leech/adult')) });
+  const result = ask('leech/adult', 'exact', {
+    ...SHIPPED,
+    dressings: SHIPPED.dressings.filter((dressing) => dressing === kept || !dressing.stages.includes('leech/adult')),
+  });
   expect(secondsTo(result)).toEqual([]);
   expect(codes(result)).toContain('no-second-fly');
 });

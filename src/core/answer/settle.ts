@@ -18,16 +18,28 @@ export interface Settled {
 
 /** SD of every shank of a model in number steps, once some more of it were taped; what they would read is taken as it is now. */
 function sdAfter(hooks: readonly Hook[], taped: ReadonlySet<string>): number {
-  const shanks = hooks.map((hook) => (taped.has(hook.id) ? { ...hook.shank, sd: hook.shank.value * NUMBER_STEP * SD_STEPS.known, source: 'measured' as const } : hook.shank));
+  const shanks = hooks.map((hook) =>
+    taped.has(hook.id)
+      ? { ...hook.shank, sd: hook.shank.value * NUMBER_STEP * SD_STEPS.known, source: 'measured' as const }
+      : hook.shank,
+  );
   const numbers = hooks.map(scaleNumber);
-  const sizes = hooks.flatMap((hook, index) => (numbers[index] === null ? [] : [{ n: numbers[index]!, labelShankMm: hook.shank.value }]));
-  const measured = shanks.flatMap((shank, index) => (shank.source === 'measured' && numbers[index] !== null ? [{ n: numbers[index]!, shankMm: shank.value, sdMm: shank.sd! }] : []));
+  const sizes = hooks.flatMap((hook, index) =>
+    numbers[index] === null ? [] : [{ n: numbers[index]!, labelShankMm: hook.shank.value }],
+  );
+  const measured = shanks.flatMap((shank, index) =>
+    shank.source === 'measured' && numbers[index] !== null
+      ? [{ n: numbers[index]!, shankMm: shank.value, sdMm: shank.sd! }]
+      : [],
+  );
   if (measured.length === 0) return modelSdSteps(shanks);
   const law = new Map(modelLaw(sizes, measured).map((item) => [item.n, item]));
-  return modelSdSteps(shanks.map((shank, index) => {
-    const item = numbers[index] === null ? undefined : law.get(numbers[index]!);
-    return isAbout(shank.source) && item ? { value: item.shankMm, sd: item.sdMm, source: 'model' as const } : shank;
-  }));
+  return modelSdSteps(
+    shanks.map((shank, index) => {
+      const item = numbers[index] === null ? undefined : law.get(numbers[index]!);
+      return isAbout(shank.source) && item ? { value: item.shankMm, sd: item.sdMm, source: 'model' as const } : shank;
+    }),
+  );
 }
 
 /**
@@ -41,10 +53,14 @@ export function measuresToSettle(ladder: LadderOf, model: number): Settled | nul
   const hookOf = (answer: HookAnswer) => columns.hooks[columns.at.get(answer.id)!]!;
   const hooks = rail.map(hookOf);
   const rungs = rail.map((answer) => ({ id: answer.id, carryMm: answer.carry_mm }));
-  const best = (sdSteps: number) => Math.max(...rungProbabilities(rungs, asked.targetMm, asked.relativeSe, sdSteps).values());
+  const best = (sdSteps: number) =>
+    Math.max(...rungProbabilities(rungs, asked.targetMm, asked.relativeSe, sdSteps).values());
   const probability = best(modelSdSteps(hooks.map((hook) => hook.shank)));
-  const open = rail.filter((answer) => isAbout(hookOf(answer).shank.source)).sort((a, b) => Math.abs(a.length_steps!) - Math.abs(b.length_steps!));
-  if (probability >= SETTLED || open.length === 0) return { probability, measures: probability >= SETTLED ? 0 : null, sizes: [], after: probability };
+  const open = rail
+    .filter((answer) => isAbout(hookOf(answer).shank.source))
+    .sort((a, b) => Math.abs(a.length_steps!) - Math.abs(b.length_steps!));
+  if (probability >= SETTLED || open.length === 0)
+    return { probability, measures: probability >= SETTLED ? 0 : null, sizes: [], after: probability };
   let after = probability;
   for (let count = 1; count <= open.length; count++) {
     const taped = open.slice(0, count);

@@ -1,6 +1,14 @@
 import type { FaunaId, StageId } from '@/catalogue/ids';
 import type { Lab } from '../colour';
-import { caseLikelihood, colourLikelihood, lengthLikelihood, monthLikelihood, usualColour, waterLikelihood, type LengthSeen } from './evidence';
+import {
+  caseLikelihood,
+  colourLikelihood,
+  lengthLikelihood,
+  monthLikelihood,
+  usualColour,
+  waterLikelihood,
+  type LengthSeen,
+} from './evidence';
 import type { AskedId, Key, Table } from './key-data';
 
 /** What was seen of one insect and of the water. Anything left out is unknown, never "no". */
@@ -19,7 +27,18 @@ export interface Sighting {
   belly: Lab | null;
 }
 
-export const NOTHING_SEEN: Sighting = { signs: {}, seen: [], rise: null, water: null, month: null, south: false, region: null, lengthMm: null, caseMm: null, belly: null };
+export const NOTHING_SEEN: Sighting = {
+  signs: {},
+  seen: [],
+  rise: null,
+  water: null,
+  month: null,
+  south: false,
+  region: null,
+  lengthMm: null,
+  caseMm: null,
+  belly: null,
+};
 
 /** A stage this likely is taken as told. Source: docs/cli.md, `certain`. */
 export const SURE = 0.8;
@@ -36,7 +55,8 @@ export interface Belief {
 const HALF_YEAR = 6;
 
 /** The calendar's month as the groups count it: south of the equator no shipped group is known, only the turned year of its kind is used. */
-const monthHere = ({ month, south }: Sighting) => (month === null || !south ? month : ((month + HALF_YEAR - 1) % 12) + 1);
+const monthHere = ({ month, south }: Sighting) =>
+  month === null || !south ? month : ((month + HALF_YEAR - 1) % 12) + 1;
 
 /** Signs heard that the key knows, by the cause they share. */
 function heardByFactor(key: Key, signs: Sighting['signs']): Map<string, AskedId[]> {
@@ -59,7 +79,11 @@ const logTables = new WeakMap<Table, Table>();
 
 /** A table's logarithms: taken once, read at every key that is pressed. */
 function logsOf(table: Table): Table {
-  const known = logTables.get(table) ?? (Object.fromEntries(Object.entries(table).map(([sign, rows]) => [sign, rows.map((row) => row.map(Math.log))])) as unknown as Table);
+  const known =
+    logTables.get(table) ??
+    (Object.fromEntries(
+      Object.entries(table).map(([sign, rows]) => [sign, rows.map((row) => row.map(Math.log))]),
+    ) as unknown as Table);
   logTables.set(table, known);
   return known;
 }
@@ -75,7 +99,10 @@ export function tableFor(key: Key, sign: AskedId, signs: Sighting['signs']): Tab
 
 /** Adds what the signs of one cause say to the score of every stage; they count less after the first. */
 function addFactor(scores: number[], key: Key, heard: readonly AskedId[], signs: Sighting['signs']): void {
-  const read = heard.flatMap((sign) => { const table = tableFor(key, sign, signs); return table === null ? [] : [{ sign, table }]; });
+  const read = heard.flatMap((sign) => {
+    const table = tableFor(key, sign, signs);
+    return table === null ? [] : [{ sign, table }];
+  });
   const exponent = (1 + (read.length - 1) * key.data.temper) / read.length;
   for (const { sign, table } of read) {
     const index = key.answers[sign].indexOf(signs[sign]!);
@@ -85,8 +112,12 @@ function addFactor(scores: number[], key: Key, heard: readonly AskedId[], signs:
 }
 
 function oddsOf(key: Key, sighting: Sighting, id: StageId): number {
-  const of = (table: Readonly<Record<string, number>> | undefined) => (!table || Object.keys(table).length === 0 ? 1 : (table[id] ?? key.odds.rest));
-  return sighting.seen.reduce((odds, seen) => odds * of(key.odds.seen[seen]), 1) * (sighting.rise ? of(key.odds.rise[sighting.rise]) : 1);
+  const of = (table: Readonly<Record<string, number>> | undefined) =>
+    !table || Object.keys(table).length === 0 ? 1 : (table[id] ?? key.odds.rest);
+  return (
+    sighting.seen.reduce((odds, seen) => odds * of(key.odds.seen[seen]), 1) *
+    (sighting.rise ? of(key.odds.rise[sighting.rise]) : 1)
+  );
 }
 
 const presences = new WeakMap<Key, { place: string; here: readonly (readonly number[])[] }>();
@@ -98,9 +129,17 @@ function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[
   if (known?.place === place) return known.here;
   const month = monthHere(sighting);
   const here = key.members.map((members) => {
-    const lives = members.map(({ group }) => sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region));
+    const lives = members.map(
+      ({ group }) => sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region),
+    );
     const count = lives.filter(Boolean).length;
-    return members.map(({ group, entry, young }, index) => (lives[index] ? (1 / count) * (sighting.water === null ? 1 : waterLikelihood(group, sighting.water)) * (month === null ? 1 : monthLikelihood(group, entry, young, month)) : 0));
+    return members.map(({ group, entry, young }, index) =>
+      lives[index]
+        ? (1 / count) *
+          (sighting.water === null ? 1 : waterLikelihood(group, sighting.water)) *
+          (month === null ? 1 : monthLikelihood(group, entry, young, month))
+        : 0,
+    );
   });
   presences.set(key, { place, here });
   return here;
@@ -125,20 +164,38 @@ export function standing(key: Key, sighting: Sighting): Standing {
   const { lengthMm, caseMm, belly } = sighting;
   const usual = belly ? usualColour(key, belly) : 0;
   const saidCase = sighting.signs.case !== undefined && sighting.signs.case !== 'unknown';
-  const placed = key.ids.map((id, stage) => Math.log(key.prior[stage]!) + Math.log(oddsOf(key, sighting, id)) + (caseMm && !saidCase ? Math.log(casedShare(key, stage)) : 0));
-  const looks = key.members.map((members, stage) => members.map(({ entry }, index) => here[stage]![index]! * (lengthMm ? lengthLikelihood(entry.length_mm, lengthMm) : 1) * (caseMm ? caseLikelihood(entry, caseMm) : 1) * (belly ? colourLikelihood(key, entry.shades, belly, usual) : 1)));
+  const placed = key.ids.map(
+    (id, stage) =>
+      Math.log(key.prior[stage]!) +
+      Math.log(oddsOf(key, sighting, id)) +
+      (caseMm && !saidCase ? Math.log(casedShare(key, stage)) : 0),
+  );
+  const looks = key.members.map((members, stage) =>
+    members.map(
+      ({ entry }, index) =>
+        here[stage]![index]! *
+        (lengthMm ? lengthLikelihood(entry.length_mm, lengthMm) : 1) *
+        (caseMm ? caseLikelihood(entry, caseMm) : 1) *
+        (belly ? colourLikelihood(key, entry.shades, belly, usual) : 1),
+    ),
+  );
   return withTails(key, { placed, looks }, sighting);
 }
 
 /** The same with other tails: these tell groups apart as well as stages. */
 function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'>, sighting: Sighting): Standing {
   const answer = sighting.signs.tails === undefined ? -1 : key.answers.tails.indexOf(sighting.signs.tails);
-  const both = answer < 0 ? looks : key.members.map((members, stage) => members.map(({ tails }, index) => looks[stage]![index]! * tails[answer]!));
+  const both =
+    answer < 0
+      ? looks
+      : key.members.map((members, stage) => members.map(({ tails }, index) => looks[stage]![index]! * tails[answer]!));
   const totals = both.map(sumOf);
   return {
     placed,
     looks,
-    groupWeights: both.map((weights, stage) => weights.map((value) => (totals[stage]! > 0 ? value / totals[stage]! : 0))),
+    groupWeights: both.map((weights, stage) =>
+      weights.map((value) => (totals[stage]! > 0 ? value / totals[stage]! : 0)),
+    ),
     // A stage of which no group is known here is left out; one that no group is written for stays as its prior has it.
     logs: placed.map((log, stage) => (key.members[stage]!.length === 0 ? log : log + Math.log(totals[stage]!))),
   };
@@ -159,7 +216,12 @@ function oddsFrom(scores: readonly number[]): number[] {
 }
 
 /** How it stands with everything that was heard. */
-function heardScores(key: Key, { logs }: Standing, byFactor: ReadonlyMap<string, readonly AskedId[]>, signs: Sighting['signs']): number[] {
+function heardScores(
+  key: Key,
+  { logs }: Standing,
+  byFactor: ReadonlyMap<string, readonly AskedId[]>,
+  signs: Sighting['signs'],
+): number[] {
   const scores = [...logs];
   for (const heard of byFactor.values()) addFactor(scores, key, heard, signs);
   return scores;

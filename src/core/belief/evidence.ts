@@ -9,12 +9,27 @@ export type LengthSeen = { mm: number; sd: number } | { fromMm: number | null; t
 const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
 const WATERS = 3;
 const { normal } = jStat;
-const { asked, caseOverLarva, colourOther, colourVolume, eyeShare, lengthLeastMm, lengthLeastSd, lengthMostMm, lengthOther, monthBeside, monthOutside, waterOutside } = BELIEF;
+const {
+  asked,
+  caseOverLarva,
+  colourOther,
+  colourVolume,
+  eyeShare,
+  lengthLeastMm,
+  lengthLeastSd,
+  lengthMostMm,
+  lengthOther,
+  monthBeside,
+  monthOutside,
+  waterOutside,
+} = BELIEF;
 
 /** Share of a two-sided normal that lies under x; its sides meet at the typical length and together hold all. */
 function belowTwoSided(x: number, typical: number, left: number, right: number): number {
   const total = left + right;
-  return x < typical ? (2 * left * normal.cdf(x, typical, left)) / total : (left + right * (2 * normal.cdf(x, typical, right) - 1)) / total;
+  return x < typical
+    ? (2 * left * normal.cdf(x, typical, left)) / total
+    : (left + right * (2 * normal.cdf(x, typical, right) - 1)) / total;
 }
 
 /** Lengths that anything may have: as likely in each doubling. */
@@ -27,25 +42,48 @@ export function lengthLikelihood(range: readonly [number, number, number] | null
     const any = logDensity(Math.min(lengthMostMm, Math.max(lengthLeastMm, length.mm)));
     if (!range) return any;
     const [left, right] = sides(range, length.sd);
-    return (1 - lengthOther) * ((2 * (length.mm < range[1] ? left * normal.pdf(length.mm, range[1], left) : right * normal.pdf(length.mm, range[1], right))) / (left + right)) + lengthOther * any;
+    return (
+      (1 - lengthOther) *
+        ((2 *
+          (length.mm < range[1]
+            ? left * normal.pdf(length.mm, range[1], left)
+            : right * normal.pdf(length.mm, range[1], right))) /
+          (left + right)) +
+      lengthOther * any
+    );
   }
   const from = length.fromMm ?? lengthLeastMm;
   const to = length.toMm ?? lengthMostMm;
   const any = logShare(from, to);
   if (!range) return any;
   const share = (mm: number) => belowTwoSided(mm, range[1], ...sides(range, mm * eyeShare));
-  return (1 - lengthOther) * Math.max(0, (length.toMm === null ? 1 : share(to)) - (length.fromMm === null ? 0 : share(from))) + lengthOther * any;
+  return (
+    (1 - lengthOther) *
+      Math.max(0, (length.toMm === null ? 1 : share(to)) - (length.fromMm === null ? 0 : share(from))) +
+    lengthOther * any
+  );
 }
 
 function sides([least, typical, most]: readonly [number, number, number], sd: number): [number, number] {
-  return [Math.hypot(Math.max(lengthLeastSd, (typical - least) / 2), sd), Math.hypot(Math.max(lengthLeastSd, (most - typical) / 2), sd)];
+  return [
+    Math.hypot(Math.max(lengthLeastSd, (typical - least) / 2), sd),
+    Math.hypot(Math.max(lengthLeastSd, (most - typical) / 2), sd),
+  ];
 }
 
 const CASED = /^caddis\/(cased-larva|pupa)$/;
 
 /** How likely the length of a case is: of the group's cases, of its larvae with a case round them, or of any. */
 export function caseLikelihood(entry: GroupStage, length: LengthSeen): number {
-  const range = entry.case_mm ?? (CASED.test(entry.stage) && entry.length_mm ? ([entry.length_mm[0] * caseOverLarva[0], entry.length_mm[1] * caseOverLarva[1], entry.length_mm[2] * caseOverLarva[2]] as const) : null);
+  const range =
+    entry.case_mm ??
+    (CASED.test(entry.stage) && entry.length_mm
+      ? ([
+          entry.length_mm[0] * caseOverLarva[0],
+          entry.length_mm[1] * caseOverLarva[1],
+          entry.length_mm[2] * caseOverLarva[2],
+        ] as const)
+      : null);
   return lengthLikelihood(range, length);
 }
 
@@ -62,21 +100,30 @@ function shadeDensity(key: Key, shade: string, lab: Lab): number {
 
 /** Of a belly's colour, how likely it is in a group of these words: each has an equal share of them, and any colour may turn up. `usual` is its density among all groups, for one whose colours nobody wrote. */
 export function colourLikelihood(key: Key, shades: readonly string[], lab: Lab, usual: number): number {
-  const own = shades.length === 0 ? usual : shades.reduce((sum, shade) => sum + shadeDensity(key, shade, lab), 0) / shades.length;
+  const own =
+    shades.length === 0 ? usual : shades.reduce((sum, shade) => sum + shadeDensity(key, shade, lab), 0) / shades.length;
   return (1 - colourOther) * own + colourOther / colourVolume;
 }
 
 /** Density of a colour among the words of all groups. */
 export function usualColour(key: Key, lab: Lab): number {
   const all = key.members.flatMap((members) => members.flatMap(({ entry }) => entry.shades));
-  return all.length === 0 ? 1 / colourVolume : all.reduce((sum, shade) => sum + shadeDensity(key, shade, lab), 0) / all.length;
+  return all.length === 0
+    ? 1 / colourVolume
+    : all.reduce((sum, shade) => sum + shadeDensity(key, shade, lab), 0) / all.length;
 }
 
 /** Share of a group's naturals that are met in a month, 1–12: the young whenever a tier looks, adults in their season and less beside it. Sums to 1 over the year. Source: domain §2. */
 export function monthLikelihood(group: NaturalGroup, entry: GroupStage, young: boolean, month: number): number {
   const months = entry.months ?? group.months;
   const always = young || months.length === 0;
-  const weight = (of: number) => asked[of - 1]! * (always || months.includes(of) ? 1 : months.some((other) => [1, 11].includes(Math.abs(other - of))) ? monthBeside : monthOutside);
+  const weight = (of: number) =>
+    asked[of - 1]! *
+    (always || months.includes(of)
+      ? 1
+      : months.some((other) => [1, 11].includes(Math.abs(other - of)))
+        ? monthBeside
+        : monthOutside);
   return weight(month) / MONTHS.reduce((sum, of) => sum + weight(of), 0);
 }
 

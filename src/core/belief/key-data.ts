@@ -23,7 +23,9 @@ export interface KeyData {
   signs: Readonly<Record<string, SignData>>;
   /** Known mistakes of observers: a share of one answer is given as another. */
   mistakes: readonly { sign: string; from: string; to: string; rate: number; stages: readonly string[] }[];
-  stages: Readonly<Record<string, { prior: number; signs: Readonly<Record<string, Readonly<Record<string, number>> | null>> }>>;
+  stages: Readonly<
+    Record<string, { prior: number; signs: Readonly<Record<string, Readonly<Record<string, number>> | null>> }>
+  >;
 }
 
 /** Odds by what is seen on the water and by the form of the rises: src/catalogue/observations.json. `rest` is for stages not named. */

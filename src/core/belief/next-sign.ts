@@ -1,4 +1,14 @@
-import { believe, NOTHING_SEEN, ranked, standing, tableFor, withEachAnswer, type Belief, type Sighting, type Standing } from './believe';
+import {
+  believe,
+  NOTHING_SEEN,
+  ranked,
+  standing,
+  tableFor,
+  withEachAnswer,
+  type Belief,
+  type Sighting,
+  type Standing,
+} from './believe';
 import type { AskedId, Key } from './key-data';
 
 function entropyBits(p: readonly number[]): number {
@@ -10,11 +20,23 @@ function entropyBits(p: readonly number[]): number {
 /** What each stage says of a sign as things stand: of its tails what its groups say, by how likely each is. */
 function rowsOf(key: Key, sighting: Sighting, belief: Belief, sign: AskedId): readonly (readonly number[])[] | null {
   if (sign !== 'tails') return tableFor(key, sign, sighting.signs)?.[sign] ?? null;
-  return key.members.map((members, stage) => (members.length === 0 ? key.table.tails[stage]! : key.answers.tails.map((_, index) => members.reduce((sum, { tails }, member) => sum + belief.groupWeights[stage]![member]! * tails[index]!, 0))));
+  return key.members.map((members, stage) =>
+    members.length === 0
+      ? key.table.tails[stage]!
+      : key.answers.tails.map((_, index) =>
+          members.reduce((sum, { tails }, member) => sum + belief.groupWeights[stage]![member]! * tails[index]!, 0),
+        ),
+  );
 }
 
 /** Expected loss of doubt over the stages, bits, if this sign were looked for; where it may not be there to be seen, nothing is lost. */
-export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: AskedId, stands: Standing = standing(key, sighting)): number {
+export function gainBits(
+  key: Key,
+  sighting: Sighting,
+  belief: Belief,
+  sign: AskedId,
+  stands: Standing = standing(key, sighting),
+): number {
   const rows = rowsOf(key, sighting, belief, sign);
   if (rows === null) return 0;
   const after = withEachAnswer(key, stands, sighting, sign);
@@ -27,10 +49,19 @@ export function gainBits(key: Key, sighting: Sighting, belief: Belief, sign: Ask
 }
 
 /** The unanswered sign that is worth most now; null when all are answered or nothing is left to gain. `skip` are signs the tier cannot tell. */
-export function nextSign(key: Key, sighting: Sighting, belief: Belief, skip: readonly AskedId[] = []): { sign: AskedId; bits: number } | null {
-  const open = (Object.keys(key.answers) as AskedId[]).filter((sign) => sighting.signs[sign] === undefined && !skip.includes(sign));
+export function nextSign(
+  key: Key,
+  sighting: Sighting,
+  belief: Belief,
+  skip: readonly AskedId[] = [],
+): { sign: AskedId; bits: number } | null {
+  const open = (Object.keys(key.answers) as AskedId[]).filter(
+    (sign) => sighting.signs[sign] === undefined && !skip.includes(sign),
+  );
   const stands = standing(key, sighting);
-  const best = open.map((sign) => ({ sign, bits: gainBits(key, sighting, belief, sign, stands) })).sort((a, b) => b.bits - a.bits)[0];
+  const best = open
+    .map((sign) => ({ sign, bits: gainBits(key, sighting, belief, sign, stands) }))
+    .sort((a, b) => b.bits - a.bits)[0];
   return best && best.bits > MIN_BITS ? best : null;
 }
 
@@ -69,10 +100,21 @@ function saidOf(key: Key, sighting: Sighting): { sign: Pull['sign']; answer: str
     const { [sign]: _heard, ...others } = sighting.signs;
     return [{ sign, answer, without: { ...sighting, signs: others } }];
   });
-  const other = (sign: Otherwise, field: keyof Sighting, answer: string) => (sighting[field] === null ? [] : [{ sign, answer, without: { ...sighting, [field]: NOTHING_SEEN[field] } }]);
+  const other = (sign: Otherwise, field: keyof Sighting, answer: string) =>
+    sighting[field] === null ? [] : [{ sign, answer, without: { ...sighting, [field]: NOTHING_SEEN[field] } }];
   return [
-    ...signs, ...other('length', 'lengthMm', ''), ...other('case-length', 'caseMm', ''), ...other('belly', 'belly', ''), ...other('water', 'water', sighting.water ?? ''), ...other('month', 'month', String(sighting.month ?? '')),
-    ...sighting.seen.map((seen) => ({ sign: 'seen' as const, answer: seen, without: { ...sighting, seen: sighting.seen.filter((item) => item !== seen) } })), ...other('rise', 'rise', sighting.rise ?? ''),
+    ...signs,
+    ...other('length', 'lengthMm', ''),
+    ...other('case-length', 'caseMm', ''),
+    ...other('belly', 'belly', ''),
+    ...other('water', 'water', sighting.water ?? ''),
+    ...other('month', 'month', String(sighting.month ?? '')),
+    ...sighting.seen.map((seen) => ({
+      sign: 'seen' as const,
+      answer: seen,
+      without: { ...sighting, seen: sighting.seen.filter((item) => item !== seen) },
+    })),
+    ...other('rise', 'rise', sighting.rise ?? ''),
   ];
 }
 
@@ -82,7 +124,19 @@ const NEVER = 1e-12;
 /** How hard everything that was said pulls for the first stage against the rest, bits: the odds with it over the odds without it, + pulls toward it. */
 export function pulls(key: Key, sighting: Sighting, belief: Belief): Pull[] {
   const first = ranked(belief.p)[0]!;
-  const odds = ({ p }: Belief) => Math.max(NEVER, p[first]!) / Math.max(NEVER, p.reduce((sum, value, stage) => (stage === first ? sum : sum + value), 0));
+  const odds = ({ p }: Belief) =>
+    Math.max(NEVER, p[first]!) /
+    Math.max(
+      NEVER,
+      p.reduce((sum, value, stage) => (stage === first ? sum : sum + value), 0),
+    );
   const now = odds(belief);
-  return saidOf(key, sighting).map(({ sign, answer, without }) => ({ sign, answer, stage: first, bits: Math.log2(now / odds(believe(key, without))) })).sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits));
+  return saidOf(key, sighting)
+    .map(({ sign, answer, without }) => ({
+      sign,
+      answer,
+      stage: first,
+      bits: Math.log2(now / odds(believe(key, without))),
+    }))
+    .sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits));
 }

@@ -10,7 +10,11 @@ function benchHook(card: Card): BenchHook {
   const mark = (id: string) => card.landmarks.find((item) => item.id === id)?.mm ?? 0;
   const bead = card.parts.find((part) => part.part === 'bead');
   return {
-    shankMm: card.hook.shank_mm, gapeMm: card.hook.gape_mm, wireMm: card.hook.wire_mm, eyeMm: card.hook.eye_mm, tieDownMm: mark('into-bend'),
+    shankMm: card.hook.shank_mm,
+    gapeMm: card.hook.gape_mm,
+    wireMm: card.hook.wire_mm,
+    eyeMm: card.hook.eye_mm,
+    tieDownMm: mark('into-bend'),
     bead: bead ? { frontMm: bead.from_mm ?? 0, rearMm: mark('behind-bead') } : null,
   };
 }
@@ -19,5 +23,14 @@ function benchHook(card: Card): BenchHook {
 export function tieCard(dressing: Dressing, card: Card, catalogue: { materials: readonly Material[] }): Tied {
   const hook = benchHook(card);
   const onCard = new Set(card.parts.map((part) => part.id));
-  return tie(benchSteps({ dressing: { ...dressing, parts: dressing.parts.filter((part) => onCard.has(part.id)) }, card, materials: catalogue.materials, hook }), hook, madeBeforehand(dressing));
+  return tie(
+    benchSteps({
+      dressing: { ...dressing, parts: dressing.parts.filter((part) => onCard.has(part.id)) },
+      card,
+      materials: catalogue.materials,
+      hook,
+    }),
+    hook,
+    madeBeforehand(dressing),
+  );
 }

@@ -1,13 +1,58 @@
 import type { Param } from '../code';
 import { BENCH } from '../constants';
-import { WIRE, type BenchHook, type BenchState, type BenchStep, type End, type Made, type PartStanding, type Refusal, type RuleId, type Skin, type Stretch, type Tied } from './bench-shape';
+import {
+  WIRE,
+  type BenchHook,
+  type BenchState,
+  type BenchStep,
+  type End,
+  type Made,
+  type PartStanding,
+  type Refusal,
+  type RuleId,
+  type Skin,
+  type Stretch,
+  type Tied,
+} from './bench-shape';
 
-const PLACES: ReadonlySet<string> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'post', 'divide', 'finish', 'tie-off']);
-const NEEDS_THREAD: ReadonlySet<string> = new Set(['bind', 'catch-in', 'dub', 'divide', 'post', 'loop', 'tie-off', 'finish']);
+const PLACES: ReadonlySet<string> = new Set([
+  'bind',
+  'catch-in',
+  'wind',
+  'dub',
+  'fold',
+  'loop',
+  'post',
+  'divide',
+  'finish',
+  'tie-off',
+]);
+const NEEDS_THREAD: ReadonlySet<string> = new Set([
+  'bind',
+  'catch-in',
+  'dub',
+  'divide',
+  'post',
+  'loop',
+  'tie-off',
+  'finish',
+]);
 const BEGINS: ReadonlySet<string> = new Set(['bind', 'catch-in', 'dub', 'wind', 'loop']);
 /** What a part must see done last before it is in its place, and what puts it there where nothing is wound or folded. */
 const WINDS: ReadonlySet<string> = new Set(['wind', 'dub', 'fold']);
-const PUTS: ReadonlySet<string> = new Set(['seat-bead', 'lay-weight', 'bind', 'wind', 'dub', 'fold', 'post', 'divide', 'coat', 'finish', 'tease']);
+const PUTS: ReadonlySet<string> = new Set([
+  'seat-bead',
+  'lay-weight',
+  'bind',
+  'wind',
+  'dub',
+  'fold',
+  'post',
+  'divide',
+  'coat',
+  'finish',
+  'tease',
+]);
 const CATCHES: ReadonlySet<string> = new Set(['catch-in', 'loop', 'bind']);
 const BODIES: ReadonlySet<string> = new Set(['abdomen', 'thorax', 'case', 'extended-body', 'underbody']);
 const PLUMES: ReadonlySet<string> = new Set(['wing.tuft', 'hackle.cdc-loop']);
@@ -53,7 +98,11 @@ class Bench {
   private whipped = false;
   private inspected = false;
 
-  constructor(private readonly steps: readonly BenchStep[], private readonly hook: BenchHook, private readonly made: readonly Made[]) {
+  constructor(
+    private readonly steps: readonly BenchStep[],
+    private readonly hook: BenchHook,
+    private readonly made: readonly Made[],
+  ) {
     for (const { part } of made) this.placed.add(part);
   }
 
@@ -78,10 +127,17 @@ class Bench {
     if (step.never && !step.checked && !this.armed) this.refuse('O6', step);
     if (step.at === null) return;
     const { bead } = this;
-    const within = (at: number) => bead !== null && at < bead.rearMm - BENCH.slackMm && at > bead.frontMm - BENCH.slackMm;
-    const covers = bead !== null && step.do === 'finish' && step.span !== null && overlap(step.span, { rear: bead.rearMm, front: Math.max(0, bead.frontMm) }) > BENCH.slackMm;
-    if (bead && PLACES.has(step.do) && (within(step.at) || covers)) this.refuse('P1', step, { at: mm(step.at), bead: mm(bead.rearMm) });
-    if (PLACES.has(step.do) && (step.at < -BENCH.slackMm || step.at > this.hook.tieDownMm + BENCH.slackMm)) this.refuse('P7', step, { at: mm(step.at) });
+    const within = (at: number) =>
+      bead !== null && at < bead.rearMm - BENCH.slackMm && at > bead.frontMm - BENCH.slackMm;
+    const covers =
+      bead !== null &&
+      step.do === 'finish' &&
+      step.span !== null &&
+      overlap(step.span, { rear: bead.rearMm, front: Math.max(0, bead.frontMm) }) > BENCH.slackMm;
+    if (bead && PLACES.has(step.do) && (within(step.at) || covers))
+      this.refuse('P1', step, { at: mm(step.at), bead: mm(bead.rearMm) });
+    if (PLACES.has(step.do) && (step.at < -BENCH.slackMm || step.at > this.hook.tieDownMm + BENCH.slackMm))
+      this.refuse('P7', step, { at: mm(step.at) });
   }
 
   private after(step: BenchStep) {
@@ -90,8 +146,17 @@ class Bench {
     if (step.vise) this.vise = step.vise;
     this.stands(step);
     this.states.push({
-      step: step.n, parts: this.parts, threads: this.threads.map((item) => ({ ...item })), ends: this.ends.map((item) => ({ ...item })), waste: this.waste.map((item) => ({ ...item })), skins: this.skins.map((item) => ({ ...item })),
-      wet: this.wet.filter((item) => item.untilS > this.clockS), bead: this.bead && { ...this.bead }, vise: this.vise, clockS: this.clockS, bareMm: this.bare().reduce((sum, gap) => sum + gap.rear - gap.front, 0),
+      step: step.n,
+      parts: this.parts,
+      threads: this.threads.map((item) => ({ ...item })),
+      ends: this.ends.map((item) => ({ ...item })),
+      waste: this.waste.map((item) => ({ ...item })),
+      skins: this.skins.map((item) => ({ ...item })),
+      wet: this.wet.filter((item) => item.untilS > this.clockS),
+      bead: this.bead && { ...this.bead },
+      vise: this.vise,
+      clockS: this.clockS,
+      bareMm: this.bare().reduce((sum, gap) => sum + gap.rear - gap.front, 0),
     });
   }
 
@@ -99,13 +164,25 @@ class Bench {
   private stands(step: BenchStep) {
     const { part } = step;
     if (part === null) return;
-    const still = (does: (other: BenchStep) => boolean) => this.steps.some((other) => other.part === part && other.n > step.n && does(other));
+    const still = (does: (other: BenchStep) => boolean) =>
+      this.steps.some((other) => other.part === part && other.n > step.n && does(other));
     const waits = still((other) => WINDS.has(other.do) && other.as === null);
-    const there = this.parts[part]?.there === 'placed' || (PUTS.has(step.do) && !waits) ? 'placed' : CATCHES.has(step.do) || WINDS.has(step.do) ? 'waiting' : this.parts[part]?.there;
+    const there =
+      this.parts[part]?.there === 'placed' || (PUTS.has(step.do) && !waits)
+        ? 'placed'
+        : CATCHES.has(step.do) || WINDS.has(step.do)
+          ? 'waiting'
+          : this.parts[part]?.there;
     if (!there) return;
-    const standing: PartStanding = { there, toLength: !still((other) => other.do === 'draw' || (other.do === 'cut' && other.cuts === 'show')), trimmed: !still((other) => other.do === 'clip') };
+    const standing: PartStanding = {
+      there,
+      toLength: !still((other) => other.do === 'draw' || (other.do === 'cut' && other.cuts === 'show')),
+      trimmed: !still((other) => other.do === 'clip'),
+    };
     this.parts = { ...this.parts, [part]: standing };
-    for (const bound of this.made) if (bound.of === part) this.parts = { ...this.parts, [bound.part]: { ...standing, toLength: true, trimmed: true } };
+    for (const bound of this.made)
+      if (bound.of === part)
+        this.parts = { ...this.parts, [bound.part]: { ...standing, toLength: true, trimmed: true } };
   }
 
   private get face(): number {
@@ -115,7 +192,13 @@ class Bench {
   /** Hook that no body hides; a collar in front hides its own stretch, a feather over a body only that. */
   private bare(): Stretch[] {
     const closed = this.skins.filter((skin) => skin.cover === 'closed' || skin.cover === 'top');
-    const collars = this.skins.filter((skin) => skin.cover === 'open' && skin.kind !== 'rib' && skin.kind !== 'gills' && closed.every((body) => overlap(body, skin) <= 0.5 * (skin.rear - skin.front)));
+    const collars = this.skins.filter(
+      (skin) =>
+        skin.cover === 'open' &&
+        skin.kind !== 'rib' &&
+        skin.kind !== 'gills' &&
+        closed.every((body) => overlap(body, skin) <= 0.5 * (skin.rear - skin.front)),
+    );
     return gaps({ rear: this.hook.tieDownMm, front: this.face }, [...closed, ...collars]);
   }
 
@@ -129,7 +212,13 @@ class Bench {
 
   /** Closed covers that later steps lay. */
   private later(index: number): Stretch[] {
-    return this.steps.slice(index).flatMap((step) => (step.span && step.cover === 'closed' && (step.do === 'wind' || step.do === 'dub' || step.do === 'finish') ? [step.span] : []));
+    return this.steps
+      .slice(index)
+      .flatMap((step) =>
+        step.span && step.cover === 'closed' && (step.do === 'wind' || step.do === 'dub' || step.do === 'finish')
+          ? [step.span]
+          : [],
+      );
   }
 
   private hiddenLater(stretch: Stretch, index: number): boolean {
@@ -145,7 +234,19 @@ class Bench {
   private underHackle(step: BenchStep, skin: Skin): boolean {
     const before = this.steps.filter((other) => other.n <= step.n);
     const posts = before.filter((other) => other.do === 'post');
-    return before.some((other) => other.part === skin.part && other.do === 'dub') && posts.some((post) => before.some((other) => other.kind === 'hackle' && other.do === 'wind' && other.at === post.at && other.at !== null && inside(other.at, skin)));
+    return (
+      before.some((other) => other.part === skin.part && other.do === 'dub') &&
+      posts.some((post) =>
+        before.some(
+          (other) =>
+            other.kind === 'hackle' &&
+            other.do === 'wind' &&
+            other.at === post.at &&
+            other.at !== null &&
+            inside(other.at, skin),
+        ),
+      )
+    );
   }
 
   /** Leads the thread to a place; over a finished body only where something later hides it. */
@@ -156,7 +257,8 @@ class Bench {
     for (const skin of this.skins) {
       if (!this.shows(skin) || skin.part === step.part || this.underHackle(step, skin)) continue;
       const common: Stretch = { rear: Math.min(way.rear, skin.rear), front: Math.max(way.front, skin.front) };
-      if (common.rear - common.front > BENCH.slackMm && !this.hiddenLater(common, index)) this.refuse('T2', step, { over: skin.part, from: mm(common.rear), to: mm(common.front) });
+      if (common.rear - common.front > BENCH.slackMm && !this.hiddenLater(common, index))
+        this.refuse('T2', step, { over: skin.part, from: mm(common.rear), to: mm(common.front) });
     }
     thread.x = x;
   }
@@ -195,26 +297,30 @@ class Bench {
 
   /** What was wound is tied off before the next part begins. */
   private tiedBefore(step: BenchStep) {
-    for (const end of this.ends) if (end.used && end.part !== step.part) {
-      this.refuse('E5', step, { part: end.part }, end.part);
-      end.used = false;
-      end.for = 'show';
-      this.waste.push({ part: end.part, x: end.x, stays: false });
-      this.ends = this.ends.filter((item) => item !== end);
-    }
+    for (const end of this.ends)
+      if (end.used && end.part !== step.part) {
+        this.refuse('E5', step, { part: end.part }, end.part);
+        end.used = false;
+        end.for = 'show';
+        this.waste.push({ part: end.part, x: end.x, stays: false });
+        this.ends = this.ends.filter((item) => item !== end);
+      }
   }
 
   private layWeight(step: BenchStep) {
     if (step.cover === 'none') {
       if (this.threads.length === 0) this.refuse('T1', step);
     } else if (this.skins.some((skin) => skin.cover === 'closed')) this.refuse('O1', step);
-    if (step.span) this.skins.push({ ...step.span, part: step.part ?? 'weight', kind: 'weight', cover: 'none', ofThread: false });
+    if (step.span)
+      this.skins.push({ ...step.span, part: step.part ?? 'weight', kind: 'weight', cover: 'none', ofThread: false });
   }
 
   private startThread(step: BenchStep, index: number) {
     const id = step.material ?? 'thread';
     for (const other of [...this.threads]) {
-      const usedLater = this.steps.slice(index + 1).some((next) => next.material === other.id && next.do !== 'start-thread');
+      const usedLater = this.steps
+        .slice(index + 1)
+        .some((next) => next.material === other.id && next.do !== 'start-thread');
       if (other.id === id || usedLater) continue;
       this.refuse('T4', step, { other: other.id });
       this.threads = this.threads.filter((item) => item !== other);
@@ -226,7 +332,8 @@ class Bench {
   private onBody(step: BenchStep, index: number) {
     for (const skin of this.skins) {
       if (!this.shows(skin) || step.at === null || skin.part === step.part || !inside(step.at, skin)) continue;
-      if (!this.hiddenLater({ rear: step.at + BENCH.slackMm, front: step.at - BENCH.slackMm }, index + 1)) this.refuse('O4', step, { over: skin.part });
+      if (!this.hiddenLater({ rear: step.at + BENCH.slackMm, front: step.at - BENCH.slackMm }, index + 1))
+        this.refuse('O4', step, { over: skin.part });
     }
   }
 
@@ -243,7 +350,15 @@ class Bench {
     if (step.heldBy === null) this.lead(step, index, step.at);
     this.onBody(step, index);
     if (step.part === null) return;
-    this.ends.push({ part: step.part, x: step.at, side: step.side, points: step.points, for: step.waits, mm: step.endMm, used: false });
+    this.ends.push({
+      part: step.part,
+      x: step.at,
+      side: step.side,
+      points: step.points,
+      for: step.waits,
+      mm: step.endMm,
+      used: false,
+    });
     if (step.leavesWaste) this.waste.push({ part: step.part, x: step.at, stays: step.stays });
   }
 
@@ -253,17 +368,37 @@ class Bench {
     if (step.heldBy === null) this.lead(step, index, step.at);
     this.onBody(step, index);
     if (step.kind === 'rib') {
-      const crossed = this.steps.find((other) => other.do !== 'catch-in' && other.span && other.cover === 'closed' && other.kind !== null && BODIES.has(other.kind) && other.n < step.n && inside(step.at! - 2 * BENCH.slackMm, other.span));
+      const crossed = this.steps.find(
+        (other) =>
+          other.do !== 'catch-in' &&
+          other.span &&
+          other.cover === 'closed' &&
+          other.kind !== null &&
+          BODIES.has(other.kind) &&
+          other.n < step.n &&
+          inside(step.at! - 2 * BENCH.slackMm, other.span),
+      );
       if (crossed) this.refuse('E10', step, { body: crossed.part ?? '' });
     }
-    this.ends.push({ part: step.part, x: step.at, side: step.side, points: step.points, for: step.waits, mm: step.endMm, used: false });
+    this.ends.push({
+      part: step.part,
+      x: step.at,
+      side: step.side,
+      points: step.points,
+      for: step.waits,
+      mm: step.endMm,
+      used: false,
+    });
   }
 
   /** What already points into a stretch that is about to be covered, or stands in it as waste. */
   private covered(step: BenchStep, span: Stretch) {
     for (const end of this.ends) {
       if (end.part === step.part || end.used || end.points === 'up' || end.points === 'out') continue;
-      const lies: Stretch = end.points === 'rear' ? { front: end.x, rear: end.x + Math.max(end.mm, 2 * BENCH.slackMm) } : { rear: end.x, front: end.x - Math.max(end.mm, 2 * BENCH.slackMm) };
+      const lies: Stretch =
+        end.points === 'rear'
+          ? { front: end.x, rear: end.x + Math.max(end.mm, 2 * BENCH.slackMm) }
+          : { rear: end.x, front: end.x - Math.max(end.mm, 2 * BENCH.slackMm) };
       const meets = overlap(lies, span) > BENCH.slackMm;
       // Ends that wait to be wound or folded are lifted out of the way as long as they stand at the edge of what is wound.
       if (inside(end.x, span) || (end.for === 'show' && meets)) this.refuse('E3', step, { end: end.part });
@@ -283,7 +418,8 @@ class Bench {
       if (!end) this.refuse('E1', step);
       else if (span && step.at !== null) {
         const away = Math.abs(end.x - step.at);
-        if (away > (step.layMm ?? 0) + BENCH.slackMm) this.refuse('E2', step, { caught: mm(end.x), wound: mm(step.at) });
+        if (away > (step.layMm ?? 0) + BENCH.slackMm)
+          this.refuse('E2', step, { caught: mm(end.x), wound: mm(step.at) });
       }
       const tied = this.steps.slice(index + 1).find((next) => next.part === step.part && next.do === 'tie-off');
       const thread = this.threads[this.threads.length - 1];
@@ -297,25 +433,51 @@ class Bench {
     if (step.kind === 'rib') this.ribCloses(step);
     if (span) {
       if (step.cover === 'closed') {
-        if (step.kind !== null && BODIES.has(step.kind)) for (const skin of this.skins) {
-          const common = overlap(skin, span);
-          if (skin.cover === 'closed' && skin.kind !== null && BODIES.has(skin.kind) && skin.kind !== 'underbody' && skin.part !== step.part && common > BENCH.slackMm) this.refuse('P2', step, { other: skin.part, mm: mm(common) });
-        }
+        if (step.kind !== null && BODIES.has(step.kind))
+          for (const skin of this.skins) {
+            const common = overlap(skin, span);
+            if (
+              skin.cover === 'closed' &&
+              skin.kind !== null &&
+              BODIES.has(skin.kind) &&
+              skin.kind !== 'underbody' &&
+              skin.part !== step.part &&
+              common > BENCH.slackMm
+            )
+              this.refuse('P2', step, { other: skin.part, mm: mm(common) });
+          }
         this.covered(step, span);
       }
-      if ((step.kind === 'rib' || step.kind === 'gills') && step.wanted !== null && step.turns !== null && Math.abs(step.turns - step.wanted) > 0.5) this.refuse('F1', step, { n: step.turns, wanted: step.wanted });
+      if (
+        (step.kind === 'rib' || step.kind === 'gills') &&
+        step.wanted !== null &&
+        step.turns !== null &&
+        Math.abs(step.turns - step.wanted) > 0.5
+      )
+        this.refuse('F1', step, { n: step.turns, wanted: step.wanted });
       if (step.layMm !== null && step.turns !== null && step.cover === 'open' && step.kind !== 'rib') {
         const fit = Math.floor((span.rear - span.front) / step.layMm + 1e-6);
-        if (step.turns > fit && step.turns * step.layMm > span.rear - span.front + BENCH.slackMm) this.refuse('F2', step, { n: step.turns, fit: Math.max(0, fit) });
+        if (step.turns > fit && step.turns * step.layMm > span.rear - span.front + BENCH.slackMm)
+          this.refuse('F2', step, { n: step.turns, fit: Math.max(0, fit) });
       }
-      this.skins.push({ ...span, part: step.part ?? '', kind: step.kind, cover: step.cover, ofThread: step.byThread && step.do === 'wind' });
+      this.skins.push({
+        ...span,
+        part: step.part ?? '',
+        kind: step.kind,
+        cover: step.cover,
+        ofThread: step.byThread && step.do === 'wind',
+      });
     }
     if (step.byThread || step.do === 'dub') {
       const thread = this.thread(step);
       if (thread && span) thread.x = span.front;
     } else if (end) {
       end.used = true;
-      end.x = span ? (step.at !== null && Math.abs(step.at - span.front) < Math.abs(step.at - span.rear) ? span.rear : span.front) : end.x;
+      end.x = span
+        ? step.at !== null && Math.abs(step.at - span.front) < Math.abs(step.at - span.rear)
+          ? span.rear
+          : span.front
+        : end.x;
     }
   }
 
@@ -332,9 +494,29 @@ class Bench {
   }
 
   private ribCloses(step: BenchStep) {
-    const under = step.span && gaps(step.span, this.skins.filter((skin) => skin.cover === 'closed' || skin.cover === 'top'));
-    if (step.span && under && under.reduce((sum, gap) => sum + gap.rear - gap.front, 0) > 0.5 * (step.span.rear - step.span.front)) this.refuse('E10', step, { body: '' });
-    const open = this.steps.find((other) => other.n > step.n && other.span && other.cover === 'closed' && other.kind !== null && BODIES.has(other.kind) && other.kind !== 'underbody' && step.span && overlap(other.span, step.span) > BENCH.slackMm);
+    const under =
+      step.span &&
+      gaps(
+        step.span,
+        this.skins.filter((skin) => skin.cover === 'closed' || skin.cover === 'top'),
+      );
+    if (
+      step.span &&
+      under &&
+      under.reduce((sum, gap) => sum + gap.rear - gap.front, 0) > 0.5 * (step.span.rear - step.span.front)
+    )
+      this.refuse('E10', step, { body: '' });
+    const open = this.steps.find(
+      (other) =>
+        other.n > step.n &&
+        other.span &&
+        other.cover === 'closed' &&
+        other.kind !== null &&
+        BODIES.has(other.kind) &&
+        other.kind !== 'underbody' &&
+        step.span &&
+        overlap(other.span, step.span) > BENCH.slackMm,
+    );
     if (open) this.refuse('E10', step, { body: open.part ?? '' });
   }
 
@@ -343,8 +525,17 @@ class Bench {
     if (!end) this.refuse('E1', step);
     const { span } = step;
     if (span) {
-      for (const skin of this.skins) if (skin.cover === 'top' && skin.kind === step.kind && skin.part !== step.part && overlap(skin, span) > 0.5 * (skin.rear - skin.front)) this.refuse('O8', step, { by: step.part ?? '' }, skin.part);
-      for (const other of this.ends) if (other !== end && other.for === 'show' && other.points === 'up' && inside(other.x, span)) this.refuse('E3', step, { end: other.part });
+      for (const skin of this.skins)
+        if (
+          skin.cover === 'top' &&
+          skin.kind === step.kind &&
+          skin.part !== step.part &&
+          overlap(skin, span) > 0.5 * (skin.rear - skin.front)
+        )
+          this.refuse('O8', step, { by: step.part ?? '' }, skin.part);
+      for (const other of this.ends)
+        if (other !== end && other.for === 'show' && other.points === 'up' && inside(other.x, span))
+          this.refuse('E3', step, { end: other.part });
       this.skins.push({ ...span, part: step.part ?? '', kind: step.kind, cover: 'top', ofThread: false });
     }
     if (end) {
@@ -361,7 +552,8 @@ class Bench {
     }
     const end = this.ends.find((item) => item.part === step.part && item.for !== 'show');
     if (step.heldBy !== null) {
-      if (step.heldBy !== WIRE && !this.ends.some((item) => item.part === step.heldBy && item.for === 'wind')) this.refuse('E1', step, { end: step.heldBy });
+      if (step.heldBy !== WIRE && !this.ends.some((item) => item.part === step.heldBy && item.for === 'wind'))
+        this.refuse('E1', step, { end: step.heldBy });
     } else if (step.at !== null) this.lead(step, index, step.at);
     if (!end) {
       if (!step.byThread) this.refuse('E1', step);
@@ -376,15 +568,19 @@ class Bench {
     if (step.cuts === 'thread') {
       if (!this.whipped) this.refuse('E7', step);
       this.whipped = false;
-      this.threads = this.threads.filter((item) => (step.material !== null ? item.id !== step.material : item !== this.threads[this.threads.length - 1]));
+      this.threads = this.threads.filter((item) =>
+        step.material !== null ? item.id !== step.material : item !== this.threads[this.threads.length - 1],
+      );
       return;
     }
     if (step.cuts === 'waste') {
       const own = this.waste.filter((left) => left.part === step.part);
       if (own.length === 0) this.refuse('E1', step);
-      if (step.at !== null && own.length > 0) for (const skin of this.skins) {
-        if (this.shows(skin) && skin.part !== step.part && inside(step.at, skin)) this.refuse('E8', step, { over: skin.part });
-      }
+      if (step.at !== null && own.length > 0)
+        for (const skin of this.skins) {
+          if (this.shows(skin) && skin.part !== step.part && inside(step.at, skin))
+            this.refuse('E8', step, { over: skin.part });
+        }
       // One cut takes one stub: the last that was left.
       this.waste = this.waste.filter((left) => left !== own[own.length - 1]);
       return;
@@ -401,30 +597,49 @@ class Bench {
     // Glue under a body is wound into while it is wet.
     if (step.as === 'glue-under') return;
     if (span && step.kind !== 'head') {
-      for (const end of this.ends) if (end.part === step.part && end.for !== 'show') this.refuse('O3', step, { end: end.part });
-      for (const left of this.waste) if (left.part === step.part && !left.stays) this.refuse('O3', step, { end: left.part });
+      for (const end of this.ends)
+        if (end.part === step.part && end.for !== 'show') this.refuse('O3', step, { end: end.part });
+      for (const left of this.waste)
+        if (left.part === step.part && !left.stays) this.refuse('O3', step, { end: left.part });
       const sticky = step.does === 'coat.glue' || step.does === 'wax';
-      const plume = this.steps.find((other) => other.does !== null && PLUMES.has(other.does) && other.at !== null && other.at <= span.rear + BENCH.plumeMm && other.at >= span.front - BENCH.plumeMm);
+      const plume = this.steps.find(
+        (other) =>
+          other.does !== null &&
+          PLUMES.has(other.does) &&
+          other.at !== null &&
+          other.at <= span.rear + BENCH.plumeMm &&
+          other.at >= span.front - BENCH.plumeMm,
+      );
       if (sticky && plume && step.n > plume.n) this.refuse('O5', step, { plume: plume.part ?? '' });
-      const feather = step.does === 'coat.resin' ? this.skins.find((skin) => skin.cover === 'open' && skin.kind !== 'rib' && overlap(skin, span) > BENCH.slackMm) : undefined;
+      const feather =
+        step.does === 'coat.resin'
+          ? this.skins.find(
+              (skin) => skin.cover === 'open' && skin.kind !== 'rib' && overlap(skin, span) > BENCH.slackMm,
+            )
+          : undefined;
       if (feather) this.refuse('O5', step, { plume: feather.part });
     }
     if (span && step.as === 'roll-grit') for (const thread of this.threads) thread.x = span.front;
-    if (span && step.as === 'roll-grit') this.skins.push({ ...span, part: step.part ?? 'case', kind: step.kind, cover: 'closed', ofThread: false });
+    if (span && step.as === 'roll-grit')
+      this.skins.push({ ...span, part: step.part ?? 'case', kind: step.kind, cover: 'closed', ofThread: false });
     if (span && step.waitS > 0) this.wet.push({ ...span, part: step.part ?? '', untilS: this.clockS + step.waitS });
   }
 
   private raise(step: BenchStep, index: number) {
     if (step.at !== null) this.lead(step, index, step.at);
-    for (const end of this.ends) if (end.part === step.part && end.for === 'show') end.points = step.do === 'post' || end.points === 'front' ? 'up' : end.points;
+    for (const end of this.ends)
+      if (end.part === step.part && end.for === 'show')
+        end.points = step.do === 'post' || end.points === 'front' ? 'up' : end.points;
   }
 
   private finish(step: BenchStep, index: number) {
     const thread = this.thread(step);
     this.whipped = true;
-    if (step.byThread && thread && !this.threads.some((item) => item.id === step.material)) this.refuse('T5', step, { thread: step.material });
+    if (step.byThread && thread && !this.threads.some((item) => item.id === step.material))
+      this.refuse('T5', step, { thread: step.material });
     if (step.at !== null) this.lead(step, index, step.at);
-    if (step.span) this.skins.push({ ...step.span, part: step.part ?? 'head', kind: 'head', cover: 'closed', ofThread: true });
+    if (step.span)
+      this.skins.push({ ...step.span, part: step.part ?? 'head', kind: 'head', cover: 'closed', ofThread: true });
     this.inspect(step);
   }
 

@@ -30,10 +30,16 @@ export interface Held {
 export const NO_FLIES: PlaceTally[] = [];
 
 /** A tally with a move more (`by` 1) or less (−1); places in the order they were first moved to. */
-export function withMove(places: readonly PlaceTally[], { boxId, slot, count, at }: Move, by: 1 | -1 = 1): PlaceTally[] {
+export function withMove(
+  places: readonly PlaceTally[],
+  { boxId, slot, count, at }: Move,
+  by: 1 | -1 = 1,
+): PlaceTally[] {
   const known = places.find((place) => place.boxId === boxId && place.slot === slot);
   if (!known) return [...places, { boxId, slot, count: by * count, at }];
-  return places.map((place) => (place === known ? { ...place, count: place.count + by * count, at: at > place.at ? at : place.at } : place));
+  return places.map((place) =>
+    place === known ? { ...place, count: place.count + by * count, at: at > place.at ? at : place.at } : place,
+  );
 }
 
 /**
@@ -43,7 +49,10 @@ export function withMove(places: readonly PlaceTally[], { boxId, slot, count, at
 export function heldBy(places: readonly PlaceTally[]): Held[] {
   const all = places.map(({ boxId, slot, count, at }) => ({ at, held: { boxId, slot, left: Math.max(0, count) } }));
   const filled = all.filter(({ held }) => held.left > 0);
-  const last = all.reduce<(typeof all)[number] | null>((one, other) => (one === null || other.at >= one.at ? other : one), null);
+  const last = all.reduce<(typeof all)[number] | null>(
+    (one, other) => (one === null || other.at >= one.at ? other : one),
+    null,
+  );
   return (filled.length > 0 ? filled : last ? [last] : []).map(({ held }) => held).sort((a, b) => b.left - a.left);
 }
 
@@ -54,7 +63,10 @@ export function leftIn(places: readonly PlaceTally[], boxes: ReadonlySet<string>
 
 /** Compartments of a box of so many rows and columns: `a1`, `a2` … */
 export function slotsOf({ rows, columns }: { rows: number; columns: number }): string[] {
-  return Array.from({ length: rows * columns }, (_, index) => `${String.fromCharCode(97 + Math.floor(index / columns))}${(index % columns) + 1}`);
+  return Array.from(
+    { length: rows * columns },
+    (_, index) => `${String.fromCharCode(97 + Math.floor(index / columns))}${(index % columns) + 1}`,
+  );
 }
 
 /** The first compartment with nothing in it; null when every one holds something. */

@@ -72,17 +72,26 @@ function stagedFit(fly: CarriedFly, ride: RideId | null, { rows, wanted, staged 
   const key = `${fly.stages.join()} ${ride ?? ''}`;
   const known = staged.get(key);
   if (known !== undefined) return known;
-  const fit = wanted.belief.reduce((sum, { stage, p }) => sum + p * stageFit(fly, stage, rows) * rideFit(ride, rows.get(stage)!.ride), 0);
+  const fit = wanted.belief.reduce(
+    (sum, { stage, p }) => sum + p * stageFit(fly, stage, rows) * rideFit(ride, rows.get(stage)!.ride),
+    0,
+  );
   staged.set(key, fit);
   return fit;
 }
 
 /** How well one fly answers, 0–1, all stages weighed by their odds. */
-function scoreOf(fly: CarriedFly, ride: RideId | null, prepared: Prepared): { score: number; steps: number | null; colour: number | null } {
+function scoreOf(
+  fly: CarriedFly,
+  ride: RideId | null,
+  prepared: Prepared,
+): { score: number; steps: number | null; colour: number | null } {
   const { wanted } = prepared;
   const staged = stagedFit(fly, ride, prepared);
   const steps = wanted.length && fly.lengthMm ? Math.log(fly.lengthMm / wanted.length.mm) / NUMBER_STEP : null;
-  const spread = wanted.length ? Math.hypot(LENGTH_STEPS, wanted.length.seMm / wanted.length.mm / NUMBER_STEP) : LENGTH_STEPS;
+  const spread = wanted.length
+    ? Math.hypot(LENGTH_STEPS, wanted.length.seMm / wanted.length.mm / NUMBER_STEP)
+    : LENGTH_STEPS;
   const lengthFit = steps === null ? 1 : Math.exp(-0.5 * (steps / spread) ** 2);
   const colour = wanted.belly && fly.belly ? deltaE(fly.belly, wanted.belly) : null;
   const colourFit = colour === null ? 1 : Math.max(COLOUR_LEAST, Math.exp(-0.5 * (colour / COLOUR_DE) ** 2));
@@ -102,25 +111,51 @@ function answerOf(fly: CarriedFly, prepared: Prepared): BoxAnswer {
   const { score, steps, colour } = scoreOf(fly, fly.ride, prepared);
   const top = prepared.wanted.belief[0];
   const reasons: Reason[] = [];
-  if (top) reasons.push(fly.stages.includes(top.stage) ? reason('stage-same', { stage: { kind: 'stages', id: top.stage } }, { weight: 1 }) : fly.stages[0] ? reason('fly-other-stage', { stage: { kind: 'stages', id: fly.stages[0] }, wanted: { kind: 'stages', id: top.stage } }, { weight: stageFit(fly, top.stage, prepared.rows) }) : reason('fly-stage-unknown', {}));
-  if (steps !== null) reasons.push(reason(Math.abs(steps) < 0.5 ? 'fly-length-right' : steps > 0 ? 'fly-long' : 'fly-short', { steps: Math.abs(steps) }, { steps: Math.abs(steps) }));
+  if (top)
+    reasons.push(
+      fly.stages.includes(top.stage)
+        ? reason('stage-same', { stage: { kind: 'stages', id: top.stage } }, { weight: 1 })
+        : fly.stages[0]
+          ? reason(
+              'fly-other-stage',
+              { stage: { kind: 'stages', id: fly.stages[0] }, wanted: { kind: 'stages', id: top.stage } },
+              { weight: stageFit(fly, top.stage, prepared.rows) },
+            )
+          : reason('fly-stage-unknown', {}),
+    );
+  if (steps !== null)
+    reasons.push(
+      reason(
+        Math.abs(steps) < 0.5 ? 'fly-length-right' : steps > 0 ? 'fly-long' : 'fly-short',
+        { steps: Math.abs(steps) },
+        { steps: Math.abs(steps) },
+      ),
+    );
   if (colour !== null) reasons.push(reason('fly-colour', { word: { kind: 'colour-words', id: colourWord(colour) } }));
   const wantedRide = top ? prepared.rows.get(top.stage)!.ride : null;
-  if (fly.ride && wantedRide && fly.ride !== wantedRide) reasons.push(reason('fly-rides', { ride: { kind: 'rides', id: fly.ride }, wanted: { kind: 'rides', id: wantedRide } }));
+  if (fly.ride && wantedRide && fly.ride !== wantedRide)
+    reasons.push(
+      reason('fly-rides', { ride: { kind: 'rides', id: fly.ride }, wanted: { kind: 'rides', id: wantedRide } }),
+    );
   if (fly.left <= 0) reasons.push(reason('fly-none-left', {}));
   return {
     fly,
     score,
     steps,
     deltaE: colour,
-    trims: trimsOf(fly).map(({ id, ride }) => ({ id, gain: scoreOf(fly, ride, prepared).score - score })).filter(({ gain }) => gain > WORTH_A_TRIM).sort((a, b) => b.gain - a.gain),
+    trims: trimsOf(fly)
+      .map(({ id, ride }) => ({ id, gain: scoreOf(fly, ride, prepared).score - score }))
+      .filter(({ gain }) => gain > WORTH_A_TRIM)
+      .sort((a, b) => b.gain - a.gain),
     reasons,
   };
 }
 
 /** Flies in the order they answer: those with none left after all that can be taken out, then score, then id. */
 function inOrder(answers: BoxAnswer[]): BoxAnswer[] {
-  return answers.sort((a, b) => Number(b.fly.left > 0) - Number(a.fly.left > 0) || b.score - a.score || (a.fly.id < b.fly.id ? -1 : 1));
+  return answers.sort(
+    (a, b) => Number(b.fly.left > 0) - Number(a.fly.left > 0) || b.score - a.score || (a.fly.id < b.fly.id ? -1 : 1),
+  );
 }
 
 function firstId(flies: readonly CarriedFly[], prepared: Prepared): string | null {
@@ -137,14 +172,24 @@ function firstId(flies: readonly CarriedFly[], prepared: Prepared): string | nul
 function lookNext(flies: readonly CarriedFly[], prepared: Prepared): BoxMatch['nextLook'] {
   const { wanted } = prepared;
   const now = firstId(flies, prepared);
-  const changes = (others: readonly BoxWanted[]) => others.some((other) => firstId(flies, { ...prepared, wanted: other, staged: new Map() }) !== now);
+  const changes = (others: readonly BoxWanted[]) =>
+    others.some((other) => firstId(flies, { ...prepared, wanted: other, staged: new Map() }) !== now);
   const open = wanted.belief.filter(({ p }) => p > 0.1);
-  if ((wanted.belief[0]?.p ?? 0) < SURE && open.length > 1) return { what: 'stage', couldChange: changes(open.map(({ stage }) => ({ ...wanted, belief: [{ stage, p: 1 }] }))) };
+  if ((wanted.belief[0]?.p ?? 0) < SURE && open.length > 1)
+    return { what: 'stage', couldChange: changes(open.map(({ stage }) => ({ ...wanted, belief: [{ stage, p: 1 }] }))) };
   if (!wanted.length) {
     const lengths = [...new Set(flies.flatMap((fly) => (fly.lengthMm ? [Math.round(fly.lengthMm)] : [])))];
     return { what: 'length', couldChange: changes(lengths.map((mm) => ({ ...wanted, length: { mm, seMm: 0.3 } }))) };
   }
-  if (!wanted.belly) return { what: 'colour', couldChange: changes([...new Map(flies.flatMap((fly) => (fly.belly ? [[fly.belly.join(), fly.belly] as const] : []))).values()].map((belly) => ({ ...wanted, belly }))) };
+  if (!wanted.belly)
+    return {
+      what: 'colour',
+      couldChange: changes(
+        [...new Map(flies.flatMap((fly) => (fly.belly ? [[fly.belly.join(), fly.belly] as const] : []))).values()].map(
+          (belly) => ({ ...wanted, belly }),
+        ),
+      ),
+    };
   return null;
 }
 
@@ -154,18 +199,27 @@ function lookNext(flies: readonly CarriedFly[], prepared: Prepared): BoxMatch['n
  */
 export function matchBox(flies: readonly CarriedFly[], wanted: BoxWanted, stages: readonly StageRow[]): BoxMatch {
   const places = new Map<string, number>();
-  const rows = new Map(stages.map((row) => {
-    const place = places.get(row.order) ?? 0;
-    places.set(row.order, place + 1);
-    return [row.id as string, { ...row, row: place }] as const;
-  }));
+  const rows = new Map(
+    stages.map((row) => {
+      const place = places.get(row.order) ?? 0;
+      places.set(row.order, place + 1);
+      return [row.id as string, { ...row, row: place }] as const;
+    }),
+  );
   const prepared: Prepared = { rows, wanted, staged: new Map() };
   const answers = inOrder(flies.map((fly) => answerOf(fly, prepared)));
   const first = answers[0];
   const close = first && first.fly.left > 0 && first.score >= NOTHING_CLOSE;
   return {
     flies: answers,
-    noneClose: close ? null : first && first.fly.left > 0 ? reason(first.steps === null ? 'box-nearest' : first.steps >= 0 ? 'box-nearest-long' : 'box-nearest-short', { fly: first.fly.name, packets: Math.round(Math.abs(first.steps ?? 0) / 2) }) : reason('box-empty', {}),
+    noneClose: close
+      ? null
+      : first && first.fly.left > 0
+        ? reason(first.steps === null ? 'box-nearest' : first.steps >= 0 ? 'box-nearest-long' : 'box-nearest-short', {
+            fly: first.fly.name,
+            packets: Math.round(Math.abs(first.steps ?? 0) / 2),
+          })
+        : reason('box-empty', {}),
     nextLook: flies.length === 0 ? null : lookNext(flies, prepared),
   };
 }

@@ -1,5 +1,24 @@
 import type {
-  AmountUnit, BaseId, BeadKindId, CautionId, Evidence, FrameId, FunctionId, LandmarkId, LengthMethod, MetalId, PartId, Readiness, RegionId, SchoolOption, SideId, StyleId, ThreadRole, VerbId, VisePosition, WeightKind,
+  AmountUnit,
+  BaseId,
+  BeadKindId,
+  CautionId,
+  Evidence,
+  FrameId,
+  FunctionId,
+  LandmarkId,
+  LengthMethod,
+  MetalId,
+  PartId,
+  Readiness,
+  RegionId,
+  SchoolOption,
+  SideId,
+  StyleId,
+  ThreadRole,
+  VerbId,
+  VisePosition,
+  WeightKind,
 } from '@/catalogue/ids';
 import type { Param, Reason } from '../code';
 import type { DressingStep } from '../dressings';
@@ -179,8 +198,21 @@ export interface Card {
   threads: CardThread[];
   weights: CardWeight[];
   ribs: { part: string; material: string; turns: number; pitch_mm: number; cut_mm: number; counter: boolean }[];
-  hackles: { part: string; material: string; barb_mm: number; gauge: string | null; turns: number; trim: SchoolOption['hackle-trim']; stem_mm: number }[];
-  layers: { part: string; from_under: { material: string; surface_mm: number | null }[]; dry: NamedColour; wet: NamedColour }[];
+  hackles: {
+    part: string;
+    material: string;
+    barb_mm: number;
+    gauge: string | null;
+    turns: number;
+    trim: SchoolOption['hackle-trim'];
+    stem_mm: number;
+  }[];
+  layers: {
+    part: string;
+    from_under: { material: string; surface_mm: number | null }[];
+    dry: NamedColour;
+    wet: NamedColour;
+  }[];
   assemblies: { id: string; name: string; part: string; count: number; spare: number; steps: CardStep[] }[];
   steps: CardStep[];
   cautions: { id: CautionId; step: number | null }[];

@@ -5,7 +5,12 @@ import type { Material } from '../materials';
 const SOFT: ReadonlySet<FunctionId> = new Set(['hackle.soft', 'hackle.cdc-loop']);
 
 /** Width of one turn as it lies on this hook, mm: a stem for feathers and for what is wound open, a finer herl on a smaller hook, the material's own else. Null for what is not wound. */
-export function layOnHook(material: Pick<Material, 'lay_mm'> | null, does: FunctionId | null, shankMm: number, open = false): number | null {
+export function layOnHook(
+  material: Pick<Material, 'lay_mm'> | null,
+  does: FunctionId | null,
+  shankMm: number,
+  open = false,
+): number | null {
   const scale = (shankMm / REFERENCE.shankMm) ** STEM.power;
   if (open) return STEM.openMm * scale;
   if (does === 'hackle.stiff') return STEM.stiffMm * scale;

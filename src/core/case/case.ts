@@ -1,6 +1,16 @@
 import type { FaunaId, LevelId, RegionId, StageId } from '@/catalogue/ids';
 import { NO_CHOICES, type Choices, type Sample } from '../answer';
-import { byStage, INSECT_SD_MM, NOTHING_SEEN, unshrunk, type Belief, type GrowingOn, type LengthSeen, type NaturalGroup, type Sighting } from '../belief';
+import {
+  byStage,
+  INSECT_SD_MM,
+  NOTHING_SEEN,
+  unshrunk,
+  type Belief,
+  type GrowingOn,
+  type LengthSeen,
+  type NaturalGroup,
+  type Sighting,
+} from '../belief';
 import { wantedLength, type BoxWanted } from '../box';
 import { hexOfLab, labOfHex, type Lab } from '../colour';
 import { Z95 } from '../constants';
@@ -19,19 +29,33 @@ export function counts({ sex }: Pick<Natural, 'sex'>, insect: Insect): boolean {
 
 /** Body lengths that count, mm, as they were before any spirit shrank them. */
 export function bodiesOf(natural: Natural, stage: StageId | null, growing: GrowingOn): number[] {
-  return natural.specimens.filter((insect) => counts(natural, insect)).flatMap(({ body: { mm } }) => (mm === null || mm === undefined ? [] : [natural.preserved && stage ? unshrunk(growing, stage, mm) : mm]));
+  return natural.specimens
+    .filter((insect) => counts(natural, insect))
+    .flatMap(({ body: { mm } }) =>
+      mm === null || mm === undefined ? [] : [natural.preserved && stage ? unshrunk(growing, stage, mm) : mm],
+    );
 }
 
 /** What a match waits for before anything is worked out; null when it can be answered. */
-export function waitsFor(natural: Natural, stage: StageId | null | undefined, growing: GrowingOn): 'stage' | 'length' | null {
+export function waitsFor(
+  natural: Natural,
+  stage: StageId | null | undefined,
+  growing: GrowingOn,
+): 'stage' | 'length' | null {
   if (!stage) return 'stage';
-  const known = natural.rough !== null || natural.overall.mm != null || natural.case.mm != null || bodiesOf(natural, stage, growing).length > 0;
+  const known =
+    natural.rough !== null ||
+    natural.overall.mm != null ||
+    natural.case.mm != null ||
+    bodiesOf(natural, stage, growing).length > 0;
   return known ? null : 'length';
 }
 
 /** Half-width of the readings where every one has its own, as photographs have; null where the method's holds. */
 function ownHalfWidth(natural: Natural): number | null {
-  const halves = natural.specimens.filter((insect) => insect.body.mm != null && counts(natural, insect)).map((insect) => insect.halfMm ?? null);
+  const halves = natural.specimens
+    .filter((insect) => insect.body.mm != null && counts(natural, insect))
+    .map((insect) => insect.halfMm ?? null);
   if (halves.length === 0 || halves.some((half) => half === null)) return null;
   return Math.sqrt(halves.reduce<number>((sum, half) => sum + half! ** 2, 0) / halves.length);
 }
@@ -48,12 +72,20 @@ function coloursOf({ colours, shades }: Natural, labOfShade: CaseData['labOfShad
     const lab = labOfShade(shade);
     return lab ? [[region as RegionId, { hex: hexOfLab(lab), source: 'estimated' as const }]] : [];
   });
-  const given = Object.entries(colours).map(([region, hex]) => [region as RegionId, { hex: hex as `#${string}`, source: 'typed' as const }]);
+  const given = Object.entries(colours).map(([region, hex]) => [
+    region as RegionId,
+    { hex: hex as `#${string}`, source: 'typed' as const },
+  ]);
   return Object.fromEntries([...inWords, ...given]);
 }
 
 /** The sample an answer takes, for one stage; `eye` is how the tier's own eye reads. */
-export function sampleOf(natural: Natural, stage: StageId, { growing, labOfShade }: Pick<CaseData, 'growing' | 'labOfShade'>, eye: Eye | null = null): Sample {
+export function sampleOf(
+  natural: Natural,
+  stage: StageId,
+  { growing, labOfShade }: Pick<CaseData, 'growing' | 'labOfShade'>,
+  eye: Eye | null = null,
+): Sample {
   const measured = bodiesOf(natural, stage, growing);
   const rough = measured.length === 0 ? natural.rough : null;
   return {
@@ -101,14 +133,22 @@ export interface World {
 }
 
 /** What a natural says to the key: signs, place, month, mean length and belly. */
-export function sightingOf(natural: Natural, { south, fauna }: World, { growing, labOfShade }: Pick<CaseData, 'growing' | 'labOfShade'>): Sighting {
+export function sightingOf(
+  natural: Natural,
+  { south, fauna }: World,
+  { growing, labOfShade }: Pick<CaseData, 'growing' | 'labOfShade'>,
+): Sighting {
   const bodies = bodiesOf(natural, null, growing);
   const mean = bodies.length > 0 ? bodies.reduce((sum, mm) => sum + mm, 0) / bodies.length : null;
   const weighed = (what: string) => !natural.leftOut.includes(what);
   const belly = bellyOf(natural, labOfShade);
   return {
     ...NOTHING_SEEN,
-    signs: { ...natural.signs, ...(natural.found ? { found: natural.found } : {}), ...(natural.doing ? { doing: natural.doing } : {}) },
+    signs: {
+      ...natural.signs,
+      ...(natural.found ? { found: natural.found } : {}),
+      ...(natural.doing ? { doing: natural.doing } : {}),
+    },
     seen: natural.seen,
     rise: natural.rise,
     water: natural.water,
@@ -124,8 +164,23 @@ export function sightingOf(natural: Natural, { south, fauna }: World, { growing,
 
 /** Where in the water an insect was taken, by where it was and what it did; nothing where neither says. */
 const LEVELS: Partial<Record<string, LevelId>> = {
-  bed: 'bed', 'under-stone': 'bed', weed: 'bed', drift: 'drift', film: 'film', surface: 'surface', air: 'air',
-  crawling: 'bed', swimming: 'rising', hanging: 'film', hatching: 'film', stuck: 'film', fluttering: 'surface', skating: 'surface', dipping: 'surface', 'walking-down': 'going-down', spent: 'film',
+  bed: 'bed',
+  'under-stone': 'bed',
+  weed: 'bed',
+  drift: 'drift',
+  film: 'film',
+  surface: 'surface',
+  air: 'air',
+  crawling: 'bed',
+  swimming: 'rising',
+  hanging: 'film',
+  hatching: 'film',
+  stuck: 'film',
+  fluttering: 'surface',
+  skating: 'surface',
+  dipping: 'surface',
+  'walking-down': 'going-down',
+  spent: 'film',
 };
 
 /** What of the tier counts when a dressing is chosen. */
@@ -137,7 +192,13 @@ export interface Tier extends World {
 }
 
 /** What is known of the tier and the moment, for choosing a dressing. */
-export function pickingOf(natural: Natural, tier: Tier, stage: StageId | null, groups: readonly NaturalGroup[], growing: GrowingOn): Picking {
+export function pickingOf(
+  natural: Natural,
+  tier: Tier,
+  stage: StageId | null,
+  groups: readonly NaturalGroup[],
+  growing: GrowingOn,
+): Picking {
   const levels = [natural.found, natural.doing].flatMap((word) => LEVELS[word ?? ''] ?? []);
   const month = monthOf(natural);
   return {
@@ -153,8 +214,18 @@ export function pickingOf(natural: Natural, tier: Tier, stage: StageId | null, g
 }
 
 /** What is chosen for a natural of a stage: what the tier said, what is known of the moment, and the tails it may have. */
-export function choicesOf(natural: Natural, stage: StageId, tier: Tier, chosen: Partial<Choices>, groups: readonly NaturalGroup[], growing: GrowingOn): Choices {
-  const picking = { ...pickingOf(natural, tier, stage, groups, growing), ...(chosen.picking ? { stash: chosen.picking.stash, results: chosen.picking.results } : {}) };
+export function choicesOf(
+  natural: Natural,
+  stage: StageId,
+  tier: Tier,
+  chosen: Partial<Choices>,
+  groups: readonly NaturalGroup[],
+  growing: GrowingOn,
+): Choices {
+  const picking = {
+    ...pickingOf(natural, tier, stage, groups, growing),
+    ...(chosen.picking ? { stash: chosen.picking.stash, results: chosen.picking.results } : {}),
+  };
   const counted = [Number(natural.signs.tails ?? NaN)].filter(Number.isInteger);
   return { ...NO_CHOICES, ...chosen, picking, tails: tailsOfNatural({ stage, counted, fits: picking.groups, groups }) };
 }
@@ -163,11 +234,26 @@ export function choicesOf(natural: Natural, stage: StageId, tier: Tier, chosen: 
 const LEAST = 0.01;
 
 /** What a natural asks of a box: the stages kept or, while none is, every stage by its odds; its length; its belly. */
-export function boxWantedOf(natural: Natural, kept: readonly StageId[], belief: Belief | null, { key, stages, growing, labOfShade }: Pick<CaseData, 'key' | 'stages' | 'growing' | 'labOfShade'>, eye: Eye | null = null): BoxWanted {
+export function boxWantedOf(
+  natural: Natural,
+  kept: readonly StageId[],
+  belief: Belief | null,
+  { key, stages, growing, labOfShade }: Pick<CaseData, 'key' | 'stages' | 'growing' | 'labOfShade'>,
+  eye: Eye | null = null,
+): BoxWanted {
   const odds = belief ? byStage(key, belief) : [];
   const among = odds.filter(({ stage }) => kept.includes(stage));
   const total = among.reduce((sum, { p }) => sum + p, 0);
-  const likely = kept.length === 0 ? odds.filter(({ p }) => p >= LEAST) : kept.length === 1 || total === 0 ? kept.map((stage) => ({ stage, p: 1 / kept.length })) : among.map(({ stage, p }) => ({ stage, p: p / total }));
+  const likely =
+    kept.length === 0
+      ? odds.filter(({ p }) => p >= LEAST)
+      : kept.length === 1 || total === 0
+        ? kept.map((stage) => ({ stage, p: 1 / kept.length }))
+        : among.map(({ stage, p }) => ({ stage, p: p / total }));
   const stage = likely[0]?.stage ?? null;
-  return { belief: likely, length: stage ? wantedLength(sampleOf(natural, stage, { growing, labOfShade }, eye), stage, stages) : null, belly: bellyOf(natural, labOfShade) };
+  return {
+    belief: likely,
+    length: stage ? wantedLength(sampleOf(natural, stage, { growing, labOfShade }, eye), stage, stages) : null,
+    belly: bellyOf(natural, labOfShade),
+  };
 }

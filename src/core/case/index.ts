@@ -1,2 +1,15 @@
-export { BELLY, bodiesOf, boxWantedOf, choicesOf, counts, monthOf, pickingOf, sampleOf, sightingOf, waitsFor, type Tier, type World } from './case';
+export {
+  BELLY,
+  bodiesOf,
+  boxWantedOf,
+  choicesOf,
+  counts,
+  monthOf,
+  pickingOf,
+  sampleOf,
+  sightingOf,
+  waitsFor,
+  type Tier,
+  type World,
+} from './case';
 export { insectOf, NOTHING_NOTED, type CaseData, type Insect, type Natural } from './natural';

@@ -42,7 +42,24 @@ export interface Natural {
 
 /** A natural of which nothing is noted. */
 export const NOTHING_NOTED: Natural = {
-  when: '', water: null, found: null, doing: null, surface: 'dry', method: 'typed', sex: null, specimens: [], preserved: false, overall: { mm: null }, case: { mm: null }, colours: {}, shades: {}, signs: {}, leftOut: [], seen: [], rise: null, rough: null,
+  when: '',
+  water: null,
+  found: null,
+  doing: null,
+  surface: 'dry',
+  method: 'typed',
+  sex: null,
+  specimens: [],
+  preserved: false,
+  overall: { mm: null },
+  case: { mm: null },
+  colours: {},
+  shades: {},
+  signs: {},
+  leftOut: [],
+  seen: [],
+  rise: null,
+  rough: null,
 };
 
 /** One insect of so many millimetres. */
@@ -57,4 +74,3 @@ export interface CaseData {
   /** The middle of a colour in words; null for words that are none. */
   labOfShade(shade: string): Lab | null;
 }
-

@@ -1,7 +1,20 @@
 import { deltaE, type Lab } from './colour';
 
 export type Tone = 'dark' | 'mid' | 'pale';
-export type Hue = 'olive' | 'brown' | 'grey' | 'yellow' | 'rust' | 'cream' | 'black' | 'green' | 'orange' | 'red' | 'white' | 'purple' | 'blue';
+export type Hue =
+  | 'olive'
+  | 'brown'
+  | 'grey'
+  | 'yellow'
+  | 'rust'
+  | 'cream'
+  | 'black'
+  | 'green'
+  | 'orange'
+  | 'red'
+  | 'white'
+  | 'purple'
+  | 'blue';
 
 /** A colour in the words a tier uses. */
 export interface Shade {
@@ -27,7 +40,11 @@ const CENTRES: readonly { shade: Shade; lab: Lab }[] = [
 ];
 
 function tones(hue: Hue, dark: Lab, mid: Lab, pale: Lab): { shade: Shade; lab: Lab }[] {
-  return [{ shade: { tone: 'dark', hue }, lab: dark }, { shade: { tone: 'mid', hue }, lab: mid }, { shade: { tone: 'pale', hue }, lab: pale }];
+  return [
+    { shade: { tone: 'dark', hue }, lab: dark },
+    { shade: { tone: 'mid', hue }, lab: mid },
+    { shade: { tone: 'pale', hue }, lab: pale },
+  ];
 }
 
 /** The nearest colour word, by CIEDE2000. */

@@ -5,17 +5,54 @@ import golden from './__tests__/checked.json';
 import { checkDressing, type LaysOut } from './check';
 import type { Dressing, DressingPart, DressingStep } from './dressing';
 
-const IDS = ['first-light-dun', 'first-light-post-dun', 'herl-bead-nymph', 'cheeked-quill-nymph', 'half-out-dun', 'trailing-hind-hawthorn', 'staith-jig-nymph', 'ellanmere-plume-raft'];
+const IDS = [
+  'first-light-dun',
+  'first-light-post-dun',
+  'herl-bead-nymph',
+  'cheeked-quill-nymph',
+  'half-out-dun',
+  'trailing-hind-hawthorn',
+  'staith-jig-nymph',
+  'ellanmere-plume-raft',
+];
 
 /** Every size is its share of a hook of 10 mm with a gape of 4, whatever is asked: the checker is tried, not the bench. */
 const plain: LaysOut = (dressing) => ({
-  fits: true, overMm: 0, part: null, gapeMm: 4, eyeMm: 1.2, abdomenMm: 6, carryMm: 8,
-  sizes: new Map(dressing.parts.map((part) => [part.id, (part.factor ?? 0.5) * ({ gape: 4, eye: 1.2, shank: 8, abdomen: 6 }[part.base as string] ?? 8)])),
+  fits: true,
+  overMm: 0,
+  part: null,
+  gapeMm: 4,
+  eyeMm: 1.2,
+  abdomenMm: 6,
+  carryMm: 8,
+  sizes: new Map(
+    dressing.parts.map((part) => [
+      part.id,
+      (part.factor ?? 0.5) * ({ gape: 4, eye: 1.2, shank: 8, abdomen: 6 }[part.base as string] ?? 8),
+    ]),
+  ),
 });
-const crowded: LaysOut = (...given) => ({ ...plain(...given), fits: false, overMm: 1.5, part: given[0].parts[0]!.id, eyeMm: 0.2, abdomenMm: null });
+const crowded: LaysOut = (...given) => ({
+  ...plain(...given),
+  fits: false,
+  overMm: 1.5,
+  part: given[0].parts[0]!.id,
+  eyeMm: 0.2,
+  abdomenMm: null,
+});
 
-const part = (at: number, more: Partial<DressingPart>) => (dressing: Dressing): Dressing => ({ ...dressing, parts: dressing.parts.map((item, index) => (index === at ? { ...item, ...more } : item)) });
-const step = (at: number, more: Partial<DressingStep>) => (dressing: Dressing): Dressing => ({ ...dressing, steps: dressing.steps.map((item, index) => (index === at ? { ...item, ...more } : item)) });
+const part =
+  (at: number, more: Partial<DressingPart>) =>
+  (dressing: Dressing): Dressing => ({
+    ...dressing,
+    parts: dressing.parts.map((item, index) => (index === at ? { ...item, ...more } : item)),
+  });
+const step =
+  (at: number, more: Partial<DressingStep>) =>
+  (dressing: Dressing): Dressing => ({
+    ...dressing,
+    steps: dressing.steps.map((item, index) => (index === at ? { ...item, ...more } : item)),
+  });
 
 /** One fault at a time, everywhere it can be made. */
 function* spoils(dressing: Dressing): Generator<[string, Dressing, LaysOut?]> {
@@ -50,25 +87,101 @@ function* spoils(dressing: Dressing): Generator<[string, Dressing, LaysOut?]> {
   yield ['taken on the bed', { ...dressing, levels: ['bed'] }];
   yield ['taken anywhere', { ...dressing, levels: [] }];
   for (const head_room of [0, 0.5, 3]) yield [`with ${head_room} eyes for the head`, { ...dressing, head_room }];
-  for (const bend of ['curved-shank', 'continuous-curve', 'jig', 'round'] as const) yield [`on a ${bend} alone`, { ...dressing, hooks: [{ bend, x_long: null, wire: [] }] }];
-  for (const style of ['post-dun', 'shrimp', 'curved-pupa', 'wide-terrestrial'] as const) yield [`in the style ${style}`, { ...dressing, style }];
-  yield ['with a thread to show through', { ...dressing, threads: [...dressing.threads, { role: 'show-through', material: 'silk-yellow', finish_turns: 3, optional: false }] }];
-  yield ['with a switch of nothing', { ...dressing, switches: [...dressing.switches, { id: 'x', name: 'X', parts: ['propeller', dressing.parts[0]!.id], on: true, attracts: false, why: 'x', stages: [] }] }];
-  yield ['with a bunch of another material', { ...dressing, bundles: [{ id: 'b', material: 'moonlight', parts: [dressing.parts[0]!.id, dressing.parts[1]!.id], unit: 'count', amount: null }] }];
-  yield ['with a made part that nobody uses', { ...dressing, assemblies: [{ id: 'a', name: 'A', part: 'propeller', count: 1, spare: 0, steps: [{ ...dressing.steps[0]!, do: 'fold', material: 'moonlight' }, { ...dressing.steps[0]!, do: 'coat', material: 'moonlight' }] }] }];
+  for (const bend of ['curved-shank', 'continuous-curve', 'jig', 'round'] as const)
+    yield [`on a ${bend} alone`, { ...dressing, hooks: [{ bend, x_long: null, wire: [] }] }];
+  for (const style of ['post-dun', 'shrimp', 'curved-pupa', 'wide-terrestrial'] as const)
+    yield [`in the style ${style}`, { ...dressing, style }];
+  yield [
+    'with a thread to show through',
+    {
+      ...dressing,
+      threads: [
+        ...dressing.threads,
+        { role: 'show-through', material: 'silk-yellow', finish_turns: 3, optional: false },
+      ],
+    },
+  ];
+  yield [
+    'with a switch of nothing',
+    {
+      ...dressing,
+      switches: [
+        ...dressing.switches,
+        {
+          id: 'x',
+          name: 'X',
+          parts: ['propeller', dressing.parts[0]!.id],
+          on: true,
+          attracts: false,
+          why: 'x',
+          stages: [],
+        },
+      ],
+    },
+  ];
+  yield [
+    'with a bunch of another material',
+    {
+      ...dressing,
+      bundles: [
+        {
+          id: 'b',
+          material: 'moonlight',
+          parts: [dressing.parts[0]!.id, dressing.parts[1]!.id],
+          unit: 'count',
+          amount: null,
+        },
+      ],
+    },
+  ];
+  yield [
+    'with a made part that nobody uses',
+    {
+      ...dressing,
+      assemblies: [
+        {
+          id: 'a',
+          name: 'A',
+          part: 'propeller',
+          count: 1,
+          spare: 0,
+          steps: [
+            { ...dressing.steps[0]!, do: 'fold', material: 'moonlight' },
+            { ...dressing.steps[0]!, do: 'coat', material: 'moonlight' },
+          ],
+        },
+      ],
+    },
+  ];
   yield ['with nothing made beforehand', { ...dressing, assemblies: [] }];
 }
 
 test('the golden table of the checker: what each of many faults is told as', () => {
   const now = IDS.map((id) => {
     const own = SHIPPED.dressings.find((dressing) => dressing.id === id)!;
-    const told = [...spoils(own)].map(([name, dressing, layOut = plain]) => [name, checkDressing(dressing, SHIPPED, layOut).map((fault) => [fault.code, fault.part, fault.step, fault.params])] as const);
+    const told = [...spoils(own)].map(
+      ([name, dressing, layOut = plain]) =>
+        [
+          name,
+          checkDressing(dressing, SHIPPED, layOut).map((fault) => [fault.code, fault.part, fault.step, fault.params]),
+        ] as const,
+    );
     const [, asIs] = told[0]!;
     const usual = new Set(asIs.map((fault) => JSON.stringify(fault)));
     // What the plain hook is told of the whole dressing is told once.
-    return { id, asIs, told: Object.fromEntries(told.slice(1).map(([name, faults]) => [name, faults.filter((fault) => !usual.has(JSON.stringify(fault)))])) };
+    return {
+      id,
+      asIs,
+      told: Object.fromEntries(
+        told.slice(1).map(([name, faults]) => [name, faults.filter((fault) => !usual.has(JSON.stringify(fault)))]),
+      ),
+    };
   });
   // A change that is meant is written anew with WRITE_GOLDEN=1 and looked through.
-  if (process.env.WRITE_GOLDEN) return writeFileSync(join(__dirname, '__tests__/checked.json'), `[\n${now.map((one) => JSON.stringify(one)).join(',\n')}\n]\n`);
+  if (process.env.WRITE_GOLDEN)
+    return writeFileSync(
+      join(__dirname, '__tests__/checked.json'),
+      `[\n${now.map((one) => JSON.stringify(one)).join(',\n')}\n]\n`,
+    );
   expect(JSON.parse(JSON.stringify(now))).toEqual(golden);
 });

@@ -14,7 +14,21 @@ export interface DressingFault extends Coded {
 }
 
 /** Lays a dressing out on a hook: given by tying, so that the checker does not depend on it. */
-export type LaysOut = (dressing: Dressing, hook: Hook, naturalMm: number, switched: Switched) => { fits: boolean; overMm: number; part: string | null; sizes: ReadonlyMap<string, number>; gapeMm: number; eyeMm: number; abdomenMm: number | null; carryMm: number };
+export type LaysOut = (
+  dressing: Dressing,
+  hook: Hook,
+  naturalMm: number,
+  switched: Switched,
+) => {
+  fits: boolean;
+  overMm: number;
+  part: string | null;
+  sizes: ReadonlyMap<string, number>;
+  gapeMm: number;
+  eyeMm: number;
+  abdomenMm: number | null;
+  carryMm: number;
+};
 
 export interface CheckCatalogue {
   styles: readonly Style[];
@@ -43,15 +57,19 @@ function checkMaterials(dressing: Dressing, materials: readonly Material[], foun
   const threads = new Set(dressing.threads.map((thread) => thread.material));
   const byId = new Map(dressing.parts.map((part) => [part.id, part]));
   for (const part of dressing.parts) {
-    if (part.material !== null && !known.has(part.material)) found.add('material-unknown', { part: part.id }, { material: part.material });
+    if (part.material !== null && !known.has(part.material))
+      found.add('material-unknown', { part: part.id }, { material: part.material });
     if (!dressing.steps.some((step) => step.part === part.id)) found.add('part-without-step', { part: part.id });
   }
   for (const step of steps(dressing)) {
-    if (step.part !== null && !byId.has(step.part)) found.add('step-part-unknown', { step: step.n }, { part: step.part });
+    if (step.part !== null && !byId.has(step.part))
+      found.add('step-part-unknown', { step: step.n }, { part: step.part });
     if (step.material === null || step.do === 'coat' || step.do === 'tint') continue;
     const part = step.part === null ? undefined : byId.get(step.part);
-    const partsOwn = part?.material === step.material || dressing.parts.some((other) => other.material === step.material);
-    if (!partsOwn && !threads.has(step.material)) found.add('step-material-without-part', { step: step.n }, { material: step.material });
+    const partsOwn =
+      part?.material === step.material || dressing.parts.some((other) => other.material === step.material);
+    if (!partsOwn && !threads.has(step.material))
+      found.add('step-material-without-part', { step: step.n }, { material: step.material });
   }
 }
 
@@ -60,8 +78,15 @@ function checkCautions(dressing: Dressing, materials: readonly Material[], found
   const all = steps(dressing);
   for (const step of all) {
     const caution = materials.find((material) => material.id === step.material)?.caution ?? null;
-    if (caution !== null && step.caution !== caution) found.add('caution-missing', { step: step.n }, { caution: { kind: 'cautions', id: caution } });
-    if (step.caution !== null && !ALLOWED_ANYWHERE.has(step.caution) && caution === null && !dressing.cautions.includes(step.caution)) found.add('caution-unlisted', { step: step.n }, { caution: { kind: 'cautions', id: step.caution } });
+    if (caution !== null && step.caution !== caution)
+      found.add('caution-missing', { step: step.n }, { caution: { kind: 'cautions', id: caution } });
+    if (
+      step.caution !== null &&
+      !ALLOWED_ANYWHERE.has(step.caution) &&
+      caution === null &&
+      !dressing.cautions.includes(step.caution)
+    )
+      found.add('caution-unlisted', { step: step.n }, { caution: { kind: 'cautions', id: step.caution } });
   }
   if (all[all.length - 1]?.do !== 'free-eye') found.add('eye-not-freed', { step: all.length });
 }
@@ -70,11 +95,14 @@ function checkCautions(dressing: Dressing, materials: readonly Material[], found
 function checkNames(dressing: Dressing, found: Findings): void {
   const byId = new Map(dressing.parts.map((part) => [part.id, part]));
   const switched = new Set(dressing.switches.flatMap((item) => item.parts));
-  for (const item of dressing.switches) for (const id of item.parts) if (!byId.has(id)) found.add('switch-part-unknown', { part: id }, { name: item.name });
-  for (const part of dressing.parts) if (part.optional !== switched.has(part.id)) found.add('optional-unswitched', { part: part.id });
+  for (const item of dressing.switches)
+    for (const id of item.parts) if (!byId.has(id)) found.add('switch-part-unknown', { part: id }, { name: item.name });
+  for (const part of dressing.parts)
+    if (part.optional !== switched.has(part.id)) found.add('optional-unswitched', { part: part.id });
   for (const bundle of dressing.bundles) {
     for (const id of bundle.parts) {
-      if (byId.get(id)?.material !== bundle.material) found.add('bundle-material', { part: id }, { material: bundle.material });
+      if (byId.get(id)?.material !== bundle.material)
+        found.add('bundle-material', { part: id }, { material: bundle.material });
     }
   }
   const used = new Set(dressing.steps.flatMap((step) => step.assembly ?? []));
@@ -84,12 +112,19 @@ function checkNames(dressing: Dressing, found: Findings): void {
     if (!used.has(assembly.id)) found.add('assembly-unused', { part: assembly.part }, { name: assembly.name });
     for (const step of assembly.steps) {
       if (step.material === null || step.do === 'coat' || step.do === 'tint') continue;
-      if (!threads.has(step.material) && !dressing.parts.some((part) => part.material === step.material)) found.add('step-material-without-part', { part: assembly.part }, { material: step.material });
+      if (!threads.has(step.material) && !dressing.parts.some((part) => part.material === step.material))
+        found.add('step-material-without-part', { part: assembly.part }, { material: step.material });
     }
   }
-  for (const step of steps(dressing)) if (step.assembly !== null && !dressing.assemblies.some((assembly) => assembly.id === step.assembly)) found.add('assembly-unknown', { step: step.n }, { name: step.assembly });
-  for (const step of [...steps(dressing), ...dressing.assemblies.flatMap((assembly) => assembly.steps.map((step) => ({ ...step, n: null })))]) {
-    if (step.tool !== null && dressing.tools.length > 0 && !dressing.tools.includes(step.tool)) found.add('tool-unlisted', { step: step.n }, { tool: step.tool });
+  for (const step of steps(dressing))
+    if (step.assembly !== null && !dressing.assemblies.some((assembly) => assembly.id === step.assembly))
+      found.add('assembly-unknown', { step: step.n }, { name: step.assembly });
+  for (const step of [
+    ...steps(dressing),
+    ...dressing.assemblies.flatMap((assembly) => assembly.steps.map((step) => ({ ...step, n: null }))),
+  ]) {
+    if (step.tool !== null && dressing.tools.length > 0 && !dressing.tools.includes(step.tool))
+      found.add('tool-unlisted', { step: step.n }, { tool: step.tool });
   }
 }
 
@@ -109,18 +144,33 @@ function checkFit(dressing: Dressing, catalogue: CheckCatalogue, found: Findings
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
   for (const { bend } of dressing.hooks) {
     const column = bend === 'curved-shank' || bend === 'continuous-curve' ? bend : 'straight';
-    if (style.path[column] === null) found.add('hook-not-for-style', {}, { bend: { kind: 'bends', id: bend }, style: { kind: 'styles', id: style.id } });
+    if (style.path[column] === null)
+      found.add(
+        'hook-not-for-style',
+        {},
+        { bend: { kind: 'bends', id: bend }, style: { kind: 'styles', id: style.id } },
+      );
   }
-  if (dressing.head_room !== null && dressing.head_room < style.reserve - 1e-9) found.add('head-room-short', {}, { eyes: dressing.head_room, reserve: style.reserve });
-  if (dressing.levels.length > 0 && !dressing.levels.some((level) => LEVELS_OF_RIDE[dressing.ride].includes(level))) found.add('level-ride', {}, { level: { kind: 'levels', id: dressing.levels[0]! }, ride: { kind: 'rides', id: dressing.ride } });
+  if (dressing.head_room !== null && dressing.head_room < style.reserve - 1e-9)
+    found.add('head-room-short', {}, { eyes: dressing.head_room, reserve: style.reserve });
+  if (dressing.levels.length > 0 && !dressing.levels.some((level) => LEVELS_OF_RIDE[dressing.ride].includes(level)))
+    found.add(
+      'level-ride',
+      {},
+      { level: { kind: 'levels', id: dressing.levels[0]! }, ride: { kind: 'rides', id: dressing.ride } },
+    );
   const shown = dressing.threads.some((thread) => thread.role === 'show-through');
-  const isGlue = (id: string | null) => catalogue.materials.find((material) => material.id === id)?.functions.some((does) => does === 'coat.glue' || does === 'coat.varnish' || does === 'wax') ?? false;
+  const isGlue = (id: string | null) =>
+    catalogue.materials
+      .find((material) => material.id === id)
+      ?.functions.some((does) => does === 'coat.glue' || does === 'coat.varnish' || does === 'wax') ?? false;
   for (const step of steps(dressing)) {
     if (step.do !== 'coat' || !isGlue(step.material)) continue;
     const part = dressing.parts.find((item) => item.id === step.part);
     if (part?.function && PLUMES.has(part.function)) found.add('glue-on-plume', { step: step.n, part: part.id });
     const body = steps(dressing).find((other) => other.part === part?.id && BODY_VERBS.has(other.do));
-    if (shown && part?.part === 'abdomen' && body && step.n < body.n) found.add('glue-under-show', { step: step.n, part: part.id });
+    if (shown && part?.part === 'abdomen' && body && step.n < body.n)
+      found.add('glue-under-show', { step: step.n, part: part.id });
   }
 }
 
@@ -129,8 +179,13 @@ const ALLOWED_ANYWHERE: ReadonlySet<CautionId> = new Set(['hook-point', 'blade',
 
 function checkFactors(dressing: Dressing, found: Findings): void {
   for (const part of dressing.parts) {
-    if (part.factor !== null && (part.low === null || part.high === null || part.low > part.factor || part.factor > part.high)) found.add('factor-range', { part: part.id });
-    if (part.factor === null && part.count === null && part.base !== 'eye-judged') found.add('base-missing', { part: part.id });
+    if (
+      part.factor !== null &&
+      (part.low === null || part.high === null || part.low > part.factor || part.factor > part.high)
+    )
+      found.add('factor-range', { part: part.id });
+    if (part.factor === null && part.count === null && part.base !== 'eye-judged')
+      found.add('base-missing', { part: part.id });
   }
 }
 
@@ -143,7 +198,8 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
   const thorax = dressing.parts.find((part) => part.part === 'thorax');
   const thickA = thickness(abdomen);
   const thickT = thickness(thorax);
-  if (thickA !== null && thickT !== null && thickT <= thickA && !UNORDERED_THICKNESS.has(dressing.style)) found.add('thorax-thin', { part: thorax!.id });
+  if (thickA !== null && thickT !== null && thickT <= thickA && !UNORDERED_THICKNESS.has(dressing.style))
+    found.add('thorax-thin', { part: thorax!.id });
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
   const seen = new Set<string>();
   const once = (code: string, part: string, params: Record<string, Param>) => {
@@ -151,17 +207,29 @@ function checkProportions(dressing: Dressing, catalogue: CheckCatalogue, layOut:
     seen.add(`${code}:${part}`);
     found.add(code, { part }, params);
   };
-  for (const { hook, naturalMm, way } of referenceRangeOf(dressing, style).flatMap((range) => switchedWays(dressing).map((way) => ({ ...range, way })))) {
+  for (const { hook, naturalMm, way } of referenceRangeOf(dressing, style).flatMap((range) =>
+    switchedWays(dressing).map((way) => ({ ...range, way })),
+  )) {
     const laid = layOut(dressing, hook, naturalMm, way);
     if (!laid.fits) once('no-room', laid.part ?? '', { mm: { mm: laid.overMm }, shank: { mm: hook.shank.value } });
     for (const part of dressing.parts) {
       const mm = laid.sizes.get(part.id);
       if (mm === undefined) continue;
       if (part.part === 'head' && mm > laid.eyeMm + 1e-9) once('head-long', part.id, {});
-      if (part.function === 'hackle.stiff' && part.part === 'hackle' && mm < HACKLE_MIN_GAPE * laid.gapeMm - 1e-9) once('hackle-short', part.id, {});
-      if (part.part === 'tail' && dressing.stages.includes('mayfly/dun') && laid.abdomenMm !== null && mm < laid.abdomenMm - 1e-9) once('tail-short', part.id, {});
+      if (part.function === 'hackle.stiff' && part.part === 'hackle' && mm < HACKLE_MIN_GAPE * laid.gapeMm - 1e-9)
+        once('hackle-short', part.id, {});
+      if (
+        part.part === 'tail' &&
+        dressing.stages.includes('mayfly/dun') &&
+        laid.abdomenMm !== null &&
+        mm < laid.abdomenMm - 1e-9
+      )
+        once('tail-short', part.id, {});
       if (part.part === 'wing' && part.function === 'wing.post' && dressing.style !== 'post-dun') {
-        const hackle = Math.max(0, ...dressing.parts.filter((other) => other.part === 'hackle').map((other) => laid.sizes.get(other.id) ?? 0));
+        const hackle = Math.max(
+          0,
+          ...dressing.parts.filter((other) => other.part === 'hackle').map((other) => laid.sizes.get(other.id) ?? 0),
+        );
         if (mm < hackle) once('wing-below-hackle', part.id, {});
       }
     }

@@ -9,16 +9,46 @@ export function derive(parent: Dressing, id: string, name: string): Dressing {
 }
 
 /** What in a part follows a rule. */
-const RULE: readonly (keyof DressingPart)[] = ['base', 'factor', 'low', 'high', 'at_least', 'thick', 'from', 'to', 'count', 'spare', 'unit', 'trim', 'counter', 'scaled', 'school'];
+const RULE: readonly (keyof DressingPart)[] = [
+  'base',
+  'factor',
+  'low',
+  'high',
+  'at_least',
+  'thick',
+  'from',
+  'to',
+  'count',
+  'spare',
+  'unit',
+  'trim',
+  'counter',
+  'scaled',
+  'school',
+];
 
 /** Whether two values are written alike. */
 export const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
 
 /** What is not of one part, by what a tier calls it. */
-const WHOLE = { threads: ['threads'], weights: ['weights'], hooks: ['hooks'], season: ['months', 'size_by_water'], beforehand: ['assemblies'], bunches: ['bundles'], layers: ['layers'], built: ['taper', 'work_order', 'protection', 'finish', 'head_room'] } as const satisfies Record<string, readonly (keyof Dressing)[]>;
+const WHOLE = {
+  threads: ['threads'],
+  weights: ['weights'],
+  hooks: ['hooks'],
+  season: ['months', 'size_by_water'],
+  beforehand: ['assemblies'],
+  bunches: ['bundles'],
+  layers: ['layers'],
+  built: ['taper', 'work_order', 'protection', 'finish', 'head_room'],
+} as const satisfies Record<string, readonly (keyof Dressing)[]>;
 
 const WITH_A_PART = ['weights', 'beforehand', 'bunches', 'layers'] as const;
-const TAKES: Partial<Record<Difference['kind'], readonly (keyof typeof WHOLE)[]>> = { added: WITH_A_PART, dropped: WITH_A_PART, material: ['beforehand', 'bunches', 'layers'], scaled: ['weights'] };
+const TAKES: Partial<Record<Difference['kind'], readonly (keyof typeof WHOLE)[]>> = {
+  added: WITH_A_PART,
+  dropped: WITH_A_PART,
+  material: ['beforehand', 'bunches', 'layers'],
+  scaled: ['weights'],
+};
 
 export interface Difference {
   kind: ChangeKind | keyof typeof WHOLE;
@@ -31,7 +61,8 @@ export interface Difference {
 /** Everything in which a dressing differs from the one it was made from, part by part. Empty when nothing was changed but its name. */
 export function differences(parent: Dressing, own: Dressing): Difference[] {
   const found: Difference[] = [];
-  const add = (kind: Difference['kind'], part: string | null, from: string | null = null, to: string | null = null) => found.push({ kind, part, from, to });
+  const add = (kind: Difference['kind'], part: string | null, from: string | null = null, to: string | null = null) =>
+    found.push({ kind, part, from, to });
   if (!same(parent.length_mm, own.length_mm)) add('scaled', null, parent.length_mm.join('–'), own.length_mm.join('–'));
   for (const part of own.parts) {
     const before = parent.parts.find((item) => item.id === part.id);
@@ -41,34 +72,71 @@ export function differences(parent: Dressing, own: Dressing): Difference[] {
     }
     if (before.material !== part.material) add('material', part.id, before.material, part.material);
     if (before.region !== part.region) add('recoloured', part.id, before.region, part.region);
-    if (RULE.some((key) => !same(before[key], part[key]))) add('rule', part.id, before.factor === null ? null : `${before.factor} × ${before.base}`, part.factor === null ? null : `${part.factor} × ${part.base}`);
+    if (RULE.some((key) => !same(before[key], part[key])))
+      add(
+        'rule',
+        part.id,
+        before.factor === null ? null : `${before.factor} × ${before.base}`,
+        part.factor === null ? null : `${part.factor} × ${part.base}`,
+      );
   }
-  for (const before of parent.parts) if (!own.parts.some((part) => part.id === before.id)) add('dropped', before.id, before.material, null);
-  const kept = (dressing: Dressing) => dressing.steps.filter((step) => step.part === null || (own.parts.some((part) => part.id === step.part) && parent.parts.some((part) => part.id === step.part))).map((step) => `${step.do}:${step.part}`);
+  for (const before of parent.parts)
+    if (!own.parts.some((part) => part.id === before.id)) add('dropped', before.id, before.material, null);
+  const kept = (dressing: Dressing) =>
+    dressing.steps
+      .filter(
+        (step) =>
+          step.part === null ||
+          (own.parts.some((part) => part.id === step.part) && parent.parts.some((part) => part.id === step.part)),
+      )
+      .map((step) => `${step.do}:${step.part}`);
   if (!same(kept(parent), kept(own))) add('order', null);
   // What a part that went or came, another material or another length takes with it is told with that.
   const taken = new Set(found.flatMap(({ kind }) => TAKES[kind] ?? []));
-  for (const [kind, fields] of Object.entries(WHOLE) as [keyof typeof WHOLE, readonly (keyof Dressing)[]][]) if (!taken.has(kind) && fields.some((field) => !same(parent[field], own[field]))) add(kind, null);
+  for (const [kind, fields] of Object.entries(WHOLE) as [keyof typeof WHOLE, readonly (keyof Dressing)[]][])
+    if (!taken.has(kind) && fields.some((field) => !same(parent[field], own[field]))) add(kind, null);
   return found;
 }
 
 /** A dressing without a part: its steps, its rib, its place in bundles, switches, layers and assemblies go with it. */
 export function dropPart(dressing: Dressing, id: string): Dressing {
-  const gone = new Set([id, ...dressing.parts.filter((part) => part.part === 'rib' && part.to === `part:${id}`).map((part) => part.id)]);
+  const gone = new Set([
+    id,
+    ...dressing.parts.filter((part) => part.part === 'rib' && part.to === `part:${id}`).map((part) => part.id),
+  ]);
   const front = dressing.parts.find((part) => part.id === id);
   // What stood at the front of the part stands where it began now; a base that was its length is by eye.
   const station = (value: string | null) => (value === `part:${id}` ? (front?.from ?? 'tie-down') : value);
   return {
     ...dressing,
-    parts: dressing.parts.filter((part) => !gone.has(part.id)).map((part) => ({
-      ...part, from: station(part.from), to: station(part.to), base: part.base === `part:${id}` ? 'eye-judged' : part.base, factor: part.base === `part:${id}` ? null : part.factor, low: part.base === `part:${id}` ? null : part.low, high: part.base === `part:${id}` ? null : part.high,
-      at_least: part.at_least?.base === `part:${id}` ? null : part.at_least,
-    })),
-    steps: dressing.steps.filter((step) => step.part === null || !gone.has(step.part)).map((step) => ({ ...step, at: station(step.at) })),
-    weights: front?.part === 'bead' ? dressing.weights.filter((weight) => weight.kind !== 'bead') : front?.part === 'weight' ? dressing.weights.filter((weight) => weight.kind !== 'wound' && weight.kind !== 'sides') : dressing.weights,
+    parts: dressing.parts
+      .filter((part) => !gone.has(part.id))
+      .map((part) => ({
+        ...part,
+        from: station(part.from),
+        to: station(part.to),
+        base: part.base === `part:${id}` ? 'eye-judged' : part.base,
+        factor: part.base === `part:${id}` ? null : part.factor,
+        low: part.base === `part:${id}` ? null : part.low,
+        high: part.base === `part:${id}` ? null : part.high,
+        at_least: part.at_least?.base === `part:${id}` ? null : part.at_least,
+      })),
+    steps: dressing.steps
+      .filter((step) => step.part === null || !gone.has(step.part))
+      .map((step) => ({ ...step, at: station(step.at) })),
+    weights:
+      front?.part === 'bead'
+        ? dressing.weights.filter((weight) => weight.kind !== 'bead')
+        : front?.part === 'weight'
+          ? dressing.weights.filter((weight) => weight.kind !== 'wound' && weight.kind !== 'sides')
+          : dressing.weights,
     layers: dressing.layers.filter((layer) => !gone.has(layer.part)),
-    bundles: dressing.bundles.map((bundle) => ({ ...bundle, parts: bundle.parts.filter((part) => !gone.has(part)) })).filter((bundle) => bundle.parts.length > 1),
-    switches: dressing.switches.map((item) => ({ ...item, parts: item.parts.filter((part) => !gone.has(part)) })).filter((item) => item.parts.length > 0),
+    bundles: dressing.bundles
+      .map((bundle) => ({ ...bundle, parts: bundle.parts.filter((part) => !gone.has(part)) }))
+      .filter((bundle) => bundle.parts.length > 1),
+    switches: dressing.switches
+      .map((item) => ({ ...item, parts: item.parts.filter((part) => !gone.has(part)) }))
+      .filter((item) => item.parts.length > 0),
     assemblies: dressing.assemblies.filter((assembly) => !gone.has(assembly.part)),
   };
 }
@@ -76,15 +144,23 @@ export function dropPart(dressing: Dressing, id: string): Dressing {
 /** Another material for a part, in its part, its steps, its bundle's other parts and its layers. */
 export function setMaterial(dressing: Dressing, id: string, material: string): Dressing {
   const before = dressing.parts.find((part) => part.id === id)?.material ?? null;
-  const shared = new Set([id, ...dressing.bundles.filter((bundle) => bundle.parts.includes(id)).flatMap((bundle) => bundle.parts)]);
-  const swap = <T extends { part: string | null; material: string | null }>(step: T): T => (step.part !== null && shared.has(step.part) && step.material === before ? { ...step, material } : step);
+  const shared = new Set([
+    id,
+    ...dressing.bundles.filter((bundle) => bundle.parts.includes(id)).flatMap((bundle) => bundle.parts),
+  ]);
+  const swap = <T extends { part: string | null; material: string | null }>(step: T): T =>
+    step.part !== null && shared.has(step.part) && step.material === before ? { ...step, material } : step;
   return {
     ...dressing,
     parts: dressing.parts.map((part) => (shared.has(part.id) ? { ...part, material } : part)),
     steps: dressing.steps.map(swap),
     assemblies: dressing.assemblies.map((assembly) => ({ ...assembly, steps: assembly.steps.map(swap) })),
     bundles: dressing.bundles.map((bundle) => (bundle.parts.includes(id) ? { ...bundle, material } : bundle)),
-    layers: dressing.layers.map((layer) => (shared.has(layer.part) ? { ...layer, from_under: layer.from_under.map((item) => (item === before ? material : item)) } : layer)),
+    layers: dressing.layers.map((layer) =>
+      shared.has(layer.part)
+        ? { ...layer, from_under: layer.from_under.map((item) => (item === before ? material : item)) }
+        : layer,
+    ),
   };
 }
 
@@ -130,10 +206,28 @@ const COUNT_OFF = 1.4;
 export function rechecks(end: EndOfRange): Reason[] {
   const at = { length: { mm: end.lengthMm } };
   const reasons: Reason[] = [];
-  if (end.beadMm !== null && end.beadRangeMm && (end.beadMm < end.beadRangeMm[0] || end.beadMm > end.beadRangeMm[1])) reasons.push(reason('recheck-bead', { ...at, bead: { mm: end.beadMm }, low: { mm: end.beadRangeMm[0] }, high: { mm: end.beadRangeMm[1] } }, { evidence: 'heard' }));
-  if (end.headTurns !== null && end.headBudget !== null && end.headTurns > end.headBudget) reasons.push(reason('recheck-head', { ...at, turns: end.headTurns, budget: end.headBudget }, { evidence: 'theory' }));
-  if (end.gauge !== null && (end.gauge < GAUGES[0] || end.gauge > GAUGES[1])) reasons.push(reason('recheck-gauge', { ...at, gauge: end.gauge }, { evidence: 'heard' }));
-  if (end.weightWireMm !== null && Math.abs(Math.log(end.weightWireMm / end.hookWireMm)) > Math.log(WIRE_OFF)) reasons.push(reason('recheck-wire', { ...at, wire: { mm: end.weightWireMm }, hook: { mm: end.hookWireMm } }, { evidence: 'heard' }));
+  if (end.beadMm !== null && end.beadRangeMm && (end.beadMm < end.beadRangeMm[0] || end.beadMm > end.beadRangeMm[1]))
+    reasons.push(
+      reason(
+        'recheck-bead',
+        { ...at, bead: { mm: end.beadMm }, low: { mm: end.beadRangeMm[0] }, high: { mm: end.beadRangeMm[1] } },
+        { evidence: 'heard' },
+      ),
+    );
+  if (end.headTurns !== null && end.headBudget !== null && end.headTurns > end.headBudget)
+    reasons.push(
+      reason('recheck-head', { ...at, turns: end.headTurns, budget: end.headBudget }, { evidence: 'theory' }),
+    );
+  if (end.gauge !== null && (end.gauge < GAUGES[0] || end.gauge > GAUGES[1]))
+    reasons.push(reason('recheck-gauge', { ...at, gauge: end.gauge }, { evidence: 'heard' }));
+  if (end.weightWireMm !== null && Math.abs(Math.log(end.weightWireMm / end.hookWireMm)) > Math.log(WIRE_OFF))
+    reasons.push(
+      reason(
+        'recheck-wire',
+        { ...at, wire: { mm: end.weightWireMm }, hook: { mm: end.hookWireMm } },
+        { evidence: 'heard' },
+      ),
+    );
   return reasons;
 }
 
@@ -142,6 +236,17 @@ export function recheckCounts(parent: Dressing, own: Dressing): Reason | null {
   const middle = ({ length_mm: [low, high] }: Dressing) => Math.sqrt(low * high);
   const times = middle(own) / middle(parent);
   if (Math.abs(Math.log(times)) < Math.log(COUNT_OFF)) return null;
-  const kept = own.parts.filter((part) => part.count !== null && part.unit === 'count' && parent.parts.some((item) => item.id === part.id && item.count === part.count));
-  return kept.length === 0 ? null : reason('recheck-count', { parts: { list: kept.map((part) => ({ kind: 'parts', id: part.part })) }, times: Number(times.toFixed(1)) }, { evidence: 'heard' });
+  const kept = own.parts.filter(
+    (part) =>
+      part.count !== null &&
+      part.unit === 'count' &&
+      parent.parts.some((item) => item.id === part.id && item.count === part.count),
+  );
+  return kept.length === 0
+    ? null
+    : reason(
+        'recheck-count',
+        { parts: { list: kept.map((part) => ({ kind: 'parts', id: part.part })) }, times: Number(times.toFixed(1)) },
+        { evidence: 'heard' },
+      );
 }

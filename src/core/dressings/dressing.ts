@@ -1,6 +1,30 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import type {
-  AmountUnit, BankChangeId, BeadKindId, BeadLock, BendId, CautionId, Evidence, FrameId, FunctionId, LengthMethod, LevelId, MetalId, PartId, RegionId, RideId, SchoolOption, SideId, StageId, StyleId, ThreadRole, VerbId, VisePosition, WaterId, WeightKind, WireId,
+  AmountUnit,
+  BankChangeId,
+  BeadKindId,
+  BeadLock,
+  BendId,
+  CautionId,
+  Evidence,
+  FrameId,
+  FunctionId,
+  LengthMethod,
+  LevelId,
+  MetalId,
+  PartId,
+  RegionId,
+  RideId,
+  SchoolOption,
+  SideId,
+  StageId,
+  StyleId,
+  ThreadRole,
+  VerbId,
+  VisePosition,
+  WaterId,
+  WeightKind,
+  WireId,
 } from '@/catalogue/ids';
 
 /** The ids a dressing may use, by kind: the schema takes them as values because core holds no data. */
@@ -38,14 +62,38 @@ export const PLUS = /([+-]\d*\.?\d+)([a-z-]+)$/;
  * `to: "forward"` means the part lies along the shank and takes room from `from` toward the eye; `"collar"` that it stands in the head's reserve as wide as its turns; `"head"` that it fills what is left of that.
  */
 export function dressingSchema(ids: KnownIds) {
-  const base = () => string().test('base', 'base', (value) => value === undefined || ids.bases.includes(value) || BARE_BASES.test(value));
-  const station = () => string().nullable().defined().test('station', 'station', (value) => value === null || ['tie-down', 'forward', 'collar', 'head', 'front'].includes(value as string) || ids.landmarks.includes((value as string).replace(PLUS, '')) || /^part:[a-z0-9-]+(\/rear)?$/.test((value as string).replace(PLUS, '')));
-  const maybe = <T extends string>(values: readonly T[]) => string<T>().nullable().defined().default(null).oneOf([...values, null]);
+  const base = () =>
+    string().test(
+      'base',
+      'base',
+      (value) => value === undefined || ids.bases.includes(value) || BARE_BASES.test(value),
+    );
+  const station = () =>
+    string()
+      .nullable()
+      .defined()
+      .test(
+        'station',
+        'station',
+        (value) =>
+          value === null ||
+          ['tie-down', 'forward', 'collar', 'head', 'front'].includes(value as string) ||
+          ids.landmarks.includes((value as string).replace(PLUS, '')) ||
+          /^part:[a-z0-9-]+(\/rear)?$/.test((value as string).replace(PLUS, '')),
+      );
+  const maybe = <T extends string>(values: readonly T[]) =>
+    string<T>()
+      .nullable()
+      .defined()
+      .default(null)
+      .oneOf([...values, null]);
   const share = object({ base: base().required(), factor: number().required() });
   const amount = () => number().nullable().defined().default(null);
   const text = () => string().nullable().defined().default(null);
   const part = object({
-    id: string().required().matches(/^[a-z0-9-]+$/),
+    id: string()
+      .required()
+      .matches(/^[a-z0-9-]+$/),
     part: string<PartId>().oneOf(ids.parts).required(),
     base: base().required(),
     factor: amount(),
@@ -127,7 +175,9 @@ export function dressingSchema(ids: KnownIds) {
     lock: maybe<BeadLock>(ids.beadLocks),
   });
   return object({
-    id: string().required().matches(/^[a-z0-9-]+$/),
+    id: string()
+      .required()
+      .matches(/^[a-z0-9-]+$/),
     rev: number().integer().min(1).required(),
     name: string().required(),
     stages: array(string<StageId>().oneOf(ids.stages).required()).min(1).required(),
@@ -137,48 +187,123 @@ export function dressingSchema(ids: KnownIds) {
     levels: array(string<LevelId>().oneOf(ids.levels).required()).default([]),
     waters: array(string<WaterId>().oneOf(ids.waters).required()).min(1).required(),
     /** Packet steps by which a water wants it larger (+) or smaller. */
-    size_by_water: mixed<Partial<Record<WaterId, number>>>().default({}).test('waters', 'waters', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([water, steps]) => ids.waters.includes(water as WaterId) && Number.isInteger(steps) && Math.abs(Number(steps)) <= 3)),
+    size_by_water: mixed<Partial<Record<WaterId, number>>>()
+      .default({})
+      .test(
+        'waters',
+        'waters',
+        (value) =>
+          value !== null &&
+          typeof value === 'object' &&
+          Object.entries(value).every(
+            ([water, steps]) =>
+              ids.waters.includes(water as WaterId) && Number.isInteger(steps) && Math.abs(Number(steps)) <= 3,
+          ),
+      ),
     /** Hooks it is tied on, best first; X of length from–to, null for any. */
-    hooks: array(object({ bend: string<BendId>().oneOf(ids.bends).required(), x_long: mixed<[number, number]>().nullable().defined().default(null).test('range', 'range', (value) => value == null || isRange(value)), wire: array(string<WireId>().oneOf(ids.wires).required()).default([]) })).default([]),
+    hooks: array(
+      object({
+        bend: string<BendId>().oneOf(ids.bends).required(),
+        x_long: mixed<[number, number]>()
+          .nullable()
+          .defined()
+          .default(null)
+          .test('range', 'range', (value) => value == null || isRange(value)),
+        wire: array(string<WireId>().oneOf(ids.wires).required()).default([]),
+      }),
+    ).default([]),
     /** Months its natural is about, north of the equator; empty for any. */
     months: array(number().integer().min(1).max(12).required()).default([]),
     /** Groups of naturals it is made for above others, by id; empty for any of its stages. */
     groups: array(string().required()).default([]),
-    length_mm: mixed<[number, number]>().required().test('range', 'range', (value) => isRange(value) && Number(value![0]) < Number(value![1])),
+    length_mm: mixed<[number, number]>()
+      .required()
+      .test('range', 'range', (value) => isRange(value) && Number(value![0]) < Number(value![1])),
     minutes: amount(),
     skill: number<1 | 2 | 3>().oneOf([1, 2, 3]).required(),
     evidence: string<Evidence>().oneOf(EVIDENCE).required(),
-    taper: string<SchoolOption['taper']>().oneOf(['tail-butts', 'wing-butts', 'butts-left', 'side-strips', 'none']).required(),
-    work_order: maybe<SchoolOption['work-order']>(['wing-first', 'tail-first', 'tuft-first', 'hackle-first', 'rear-first']),
-    protection: string<SchoolOption['protection']>().oneOf(['none', 'glue-under', 'resin-over', 'counter-rib']).default('none'),
+    taper: string<SchoolOption['taper']>()
+      .oneOf(['tail-butts', 'wing-butts', 'butts-left', 'side-strips', 'none'])
+      .required(),
+    work_order: maybe<SchoolOption['work-order']>([
+      'wing-first',
+      'tail-first',
+      'tuft-first',
+      'hackle-first',
+      'rear-first',
+    ]),
+    protection: string<SchoolOption['protection']>()
+      .oneOf(['none', 'glue-under', 'resin-over', 'counter-rib'])
+      .default('none'),
     finish: string<SchoolOption['finish']>().oneOf(['tidy', 'rough']).default('tidy'),
     /** Eyes of shank kept free for the head until it is wound. */
     head_room: number().min(0).max(3).nullable().defined().default(null),
-    threads: array(object({
-      role: string<ThreadRole>().oneOf(['foundation', 'show-through', 'head', 'sewing']).required(),
-      material: string().required(),
-      finish_turns: number().integer().min(0).required(),
-      optional: boolean().default(false),
-    })).default([]),
+    threads: array(
+      object({
+        role: string<ThreadRole>().oneOf(['foundation', 'show-through', 'head', 'sewing']).required(),
+        material: string().required(),
+        finish_turns: number().integer().min(0).required(),
+        optional: boolean().default(false),
+      }),
+    ).default([]),
     weights: array(weight).default([]),
-    layers: array(object({ part: string().required(), from_under: array(string().required()).min(1).required() })).default([]),
+    layers: array(
+      object({ part: string().required(), from_under: array(string().required()).min(1).required() }),
+    ).default([]),
     /** One bunch or strand that serves several parts. */
-    bundles: array(object({ id: string().required(), material: string().required(), parts: array(string().required()).min(2).required(), unit: string<AmountUnit>().oneOf(ids.amountUnits).default('count'), amount: amount() })).default([]),
+    bundles: array(
+      object({
+        id: string().required(),
+        material: string().required(),
+        parts: array(string().required()).min(2).required(),
+        unit: string<AmountUnit>().oneOf(ids.amountUnits).default('count'),
+        amount: amount(),
+      }),
+    ).default([]),
     /** Parts that may be left out, or put in; `stages` are those it is on for, all where empty. */
-    switches: array(object({ id: string().required(), name: string().required(), parts: array(string().required()).min(1).required(), on: boolean().required(), attracts: boolean().default(false), why: string().required(), stages: array(string<StageId>().oneOf(ids.stages).required()).default([]) })).default([]),
+    switches: array(
+      object({
+        id: string().required(),
+        name: string().required(),
+        parts: array(string().required()).min(1).required(),
+        on: boolean().required(),
+        attracts: boolean().default(false),
+        why: string().required(),
+        stages: array(string<StageId>().oneOf(ids.stages).required()).default([]),
+      }),
+    ).default([]),
     /** Parts made beforehand, `count` a fly, with steps of their own. */
-    assemblies: array(object({ id: string().required(), name: string().required(), part: string().required(), count: number().integer().min(1).required(), spare: number().integer().min(0).default(0), steps: array(step).min(1).required() })).default([]),
+    assemblies: array(
+      object({
+        id: string().required(),
+        name: string().required(),
+        part: string().required(),
+        count: number().integer().min(1).required(),
+        spare: number().integer().min(0).default(0),
+        steps: array(step).min(1).required(),
+      }),
+    ).default([]),
     parts: array(part).min(1).required(),
     steps: array(step).min(1).required(),
     tools: array(string().required()).default([]),
     cautions: array(string<CautionId>().oneOf(ids.cautions).required()).default([]),
     /** What can be changed at the water before another fly is put on. */
-    bank: array(object({ id: string<BankChangeId>().oneOf(ids.bankChanges).required(), text: string().required(), ride: maybe<RideId>(ids.rides) })).default([]),
+    bank: array(
+      object({
+        id: string<BankChangeId>().oneOf(ids.bankChanges).required(),
+        text: string().required(),
+        ride: maybe<RideId>(ids.rides),
+      }),
+    ).default([]),
     /** What is said for it, each with what that rests on. */
-    claims: array(object({ text: string().required(), evidence: string<Evidence>().oneOf(EVIDENCE).required() })).default([]),
+    claims: array(
+      object({ text: string().required(), evidence: string<Evidence>().oneOf(EVIDENCE).required() }),
+    ).default([]),
     /** The dressing it was made from, and what changed. */
     parent: text(),
-    changes: array(object({ kind: string<ChangeKind>().oneOf(CHANGE_KINDS).required(), part: text(), text: string().required() })).default([]),
+    changes: array(
+      object({ kind: string<ChangeKind>().oneOf(CHANGE_KINDS).required(), part: text(), text: string().required() }),
+    ).default([]),
   });
 }
 
@@ -190,7 +315,9 @@ const METHODS: readonly LengthMethod[] = ['bind-then-cut', 'measure-then-bind'];
 const EVIDENCE: readonly Evidence[] = ['tested', 'seen', 'theory', 'heard'];
 
 function isRange(value: unknown): boolean {
-  return Array.isArray(value) && value.length === 2 && value.every((item) => Number.isFinite(item)) && value[0] <= value[1];
+  return (
+    Array.isArray(value) && value.length === 2 && value.every((item) => Number.isFinite(item)) && value[0] <= value[1]
+  );
 }
 
 export type Dressing = InferType<ReturnType<typeof dressingSchema>>;

@@ -1,5 +1,15 @@
 import { REFERENCE } from '../constants';
-import { hookFromRow, reads, referenceEye, referenceGape, referenceShank, referenceWire, type Hook, type HookRow, type Style } from '../hooks';
+import {
+  hookFromRow,
+  reads,
+  referenceEye,
+  referenceGape,
+  referenceShank,
+  referenceWire,
+  type Hook,
+  type HookRow,
+  type Style,
+} from '../hooks';
 import type { Dressing } from './dressing';
 
 /** A hook of a dressing's range and the natural it is for, mm. */
@@ -15,13 +25,36 @@ export function referenceRangeOf(dressing: Pick<Dressing, 'length_mm'>, style: S
     const bend = style.bends[0]!;
     const column = bend === 'curved-shank' || bend === 'continuous-curve' ? bend : 'straight';
     const path = style.path[column] ?? style.path.straight ?? 1;
-    const wanted = style.measure === 'case' ? naturalMm * 1.2 : style.measure === 'raft' ? Math.sqrt(Math.max(1, 11 / naturalMm)) * naturalMm : naturalMm;
+    const wanted =
+      style.measure === 'case'
+        ? naturalMm * 1.2
+        : style.measure === 'raft'
+          ? Math.sqrt(Math.max(1, 11 / naturalMm)) * naturalMm
+          : naturalMm;
     const shankMm = (style.share * wanted) / path;
     const n = reads(shankMm);
     const scaleLength = referenceShank(n);
     const row: HookRow = {
-      maker: 'reference', makerName: '', model: 'range', modelName: '', size: String(Math.round(REFERENCE.size)), bend, eye: 'down', point: 'straight', barb: 'barbed', wire: 'standard', xLong: 0, xHeavy: 0, labels: 'bigger-smaller',
-      shankMm, gapeMm: referenceGape(scaleLength), biteMm: null, wireMm: referenceWire(scaleLength), eyeMm: referenceEye(scaleLength), massMg: null, source: 'model',
+      maker: 'reference',
+      makerName: '',
+      model: 'range',
+      modelName: '',
+      size: String(Math.round(REFERENCE.size)),
+      bend,
+      eye: 'down',
+      point: 'straight',
+      barb: 'barbed',
+      wire: 'standard',
+      xLong: 0,
+      xHeavy: 0,
+      labels: 'bigger-smaller',
+      shankMm,
+      gapeMm: referenceGape(scaleLength),
+      biteMm: null,
+      wireMm: referenceWire(scaleLength),
+      eyeMm: referenceEye(scaleLength),
+      massMg: null,
+      source: 'model',
     };
     return { hook: hookFromRow(row, 'number')!, naturalMm };
   });

@@ -21,7 +21,13 @@ export function onAsRule(item: Dressing['switches'][number], stage: StageId | nu
 }
 
 /** Parts left out of a dressing for a natural: those of switches that are off, and parts named. */
-export function leftOut(dressing: Dressing, { without, added }: Switched = AS_A_RULE, stage: StageId | null = null): string[] {
-  const off = dressing.switches.filter((item) => without.includes(item.id) || (!onAsRule(item, stage) && !added.includes(item.id))).flatMap((item) => item.parts);
+export function leftOut(
+  dressing: Dressing,
+  { without, added }: Switched = AS_A_RULE,
+  stage: StageId | null = null,
+): string[] {
+  const off = dressing.switches
+    .filter((item) => without.includes(item.id) || (!onAsRule(item, stage) && !added.includes(item.id)))
+    .flatMap((item) => item.parts);
   return [...new Set([...off, ...without.filter((id) => dressing.parts.some((part) => part.id === id))])];
 }

@@ -2,7 +2,23 @@ import type { IntentId, LevelId, RegionId, StageId, WaterId } from '@/catalogue/
 import type { Lab } from '../colour';
 
 /** What a dressing is scored by. */
-export const CRITERIA = ['stage', 'group', 'ride', 'length', 'water', 'level', 'weight', 'colour', 'season', 'skill', 'minutes', 'tools', 'stash', 'results', 'intent'] as const;
+export const CRITERIA = [
+  'stage',
+  'group',
+  'ride',
+  'length',
+  'water',
+  'level',
+  'weight',
+  'colour',
+  'season',
+  'skill',
+  'minutes',
+  'tools',
+  'stash',
+  'results',
+  'intent',
+] as const;
 export type Criterion = (typeof CRITERIA)[number];
 
 /** How a dressing of the tier's did on the water. */
@@ -30,7 +46,17 @@ export interface Picking {
   weights: Readonly<Partial<Record<Criterion, number>>>;
 }
 
-export const NO_PICKING: Picking = { levels: [], groups: [], month: null, skill: null, minutes: null, tools: null, stash: null, results: new Map(), weights: {} };
+export const NO_PICKING: Picking = {
+  levels: [],
+  groups: [],
+  month: null,
+  skill: null,
+  minutes: null,
+  tools: null,
+  stash: null,
+  results: new Map(),
+  weights: {},
+};
 
 /** What dressings are ranked for. */
 export interface Asked {
@@ -46,6 +72,17 @@ export interface Asked {
 }
 
 /** Only a stage, and what else is given. */
-export function askedFor(stage: StageId, more: Partial<Omit<Asked, 'stage' | 'picking'>> & { picking?: Partial<Picking> } = {}): Asked {
-  return { stage, lengthMm: more.lengthMm ?? null, water: more.water ?? null, colours: more.colours ?? {}, surface: more.surface ?? 'dry', intent: more.intent ?? 'exact', picking: { ...NO_PICKING, ...more.picking } };
+export function askedFor(
+  stage: StageId,
+  more: Partial<Omit<Asked, 'stage' | 'picking'>> & { picking?: Partial<Picking> } = {},
+): Asked {
+  return {
+    stage,
+    lengthMm: more.lengthMm ?? null,
+    water: more.water ?? null,
+    colours: more.colours ?? {},
+    surface: more.surface ?? 'dry',
+    intent: more.intent ?? 'exact',
+    picking: { ...NO_PICKING, ...more.picking },
+  };
 }

@@ -4,7 +4,8 @@ import { askedFor, CRITERIA, type Asked, type Criterion } from './picking';
 import { beforeSecond, rankDressings, whyNot, type RankedDressing } from './rank';
 
 type More = Parameters<typeof askedFor>[1];
-const ask = (stage: Asked['stage'], more: More = {}) => rankDressings(SHIPPED.dressings, askedFor(stage, more), SHIPPED);
+const ask = (stage: Asked['stage'], more: More = {}) =>
+  rankDressings(SHIPPED.dressings, askedFor(stage, more), SHIPPED);
 const of = (ranked: RankedDressing[], id: string) => ranked.find((item) => item.dressing.id === id)!;
 const reasonOf = (item: RankedDressing, criterion: Criterion) => item.why[item.criteria.indexOf(criterion)];
 const did = (item: RankedDressing, criterion: Criterion) => reasonOf(item, criterion)?.weight ?? null;
@@ -15,7 +16,19 @@ test('with a stage alone the first is made for it, rides as it does, in its usua
 });
 
 test('every reason carries what it did, and together they are the score', () => {
-  for (const item of ask('mayfly/dun', { lengthMm: 22, water: 'still', colours: { 'abdomen-belly': labOfHex('#b8a857'), wing: labOfHex('#9aa0a3') }, picking: { levels: ['surface'], month: 5, skill: 1, minutes: 6, tools: new Set(['bobbin']), stash: new Set(['thread-olive-70']) } })) {
+  for (const item of ask('mayfly/dun', {
+    lengthMm: 22,
+    water: 'still',
+    colours: { 'abdomen-belly': labOfHex('#b8a857'), wing: labOfHex('#9aa0a3') },
+    picking: {
+      levels: ['surface'],
+      month: 5,
+      skill: 1,
+      minutes: 6,
+      tools: new Set(['bobbin']),
+      stash: new Set(['thread-olive-70']),
+    },
+  })) {
     expect(item.criteria).toHaveLength(item.why.length);
     expect(item.why.reduce((product, why) => product * why.weight!, 1)).toBeCloseTo(item.score, 12);
   }
@@ -39,18 +52,41 @@ describe('each criterion moves the score', () => {
     ['season', 'trailing-hind-hawthorn', 'hawthorn-fly/adult', { picking: { month: 4 } }, { picking: { month: 12 } }],
     ['skill', 'ellanmere-long-dun', 'mayfly/dun', { picking: { skill: 3 } }, { picking: { skill: 1 } }],
     ['minutes', 'ellanmere-long-dun', 'mayfly/dun', { picking: { minutes: 30 } }, { picking: { minutes: 5 } }],
-    ['tools', 'first-light-dun', 'mayfly/dun', { picking: { tools: new Set(SHIPPED.tools.map((tool) => tool.id)) } }, { picking: { tools: new Set(['bobbin']) } }],
-    ['stash', 'first-light-dun', 'mayfly/dun', { picking: { stash: new Set(SHIPPED.materials.map((material) => material.id)) } }, { picking: { stash: new Set(['thread-olive-70']) } }],
-    ['results', 'first-light-dun', 'mayfly/dun', { picking: { results: new Map([['first-light-dun', { took: 9, refused: 0 }]]) } }, { picking: { results: new Map([['first-light-dun', { took: 0, refused: 9 }]]) } }],
+    [
+      'tools',
+      'first-light-dun',
+      'mayfly/dun',
+      { picking: { tools: new Set(SHIPPED.tools.map((tool) => tool.id)) } },
+      { picking: { tools: new Set(['bobbin']) } },
+    ],
+    [
+      'stash',
+      'first-light-dun',
+      'mayfly/dun',
+      { picking: { stash: new Set(SHIPPED.materials.map((material) => material.id)) } },
+      { picking: { stash: new Set(['thread-olive-70']) } },
+    ],
+    [
+      'results',
+      'first-light-dun',
+      'mayfly/dun',
+      { picking: { results: new Map([['first-light-dun', { took: 9, refused: 0 }]]) } },
+      { picking: { results: new Map([['first-light-dun', { took: 0, refused: 9 }]]) } },
+    ],
   ];
   test.each(pairs)('%s', (criterion, id, stage, good, bad) => {
     const [better, worse] = [of(ask(stage, good), id), of(ask(stage, bad), id)];
     expect(did(better, criterion) ?? 1).toBeGreaterThan(did(worse, criterion)!);
-    if (criterion !== 'results') expect(reasonOf(worse, criterion)!.code).not.toBe(reasonOf(better, criterion)?.code ?? '');
+    if (criterion !== 'results')
+      expect(reasonOf(worse, criterion)!.code).not.toBe(reasonOf(better, criterion)?.code ?? '');
   });
   test('a bead where flies are taken from the top is in the way', () => {
-    expect(did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'swollen-pad-bead'), 'weight')).toBeLessThan(1);
-    expect(did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'dark-pad-nymph'), 'weight')).toBeNull();
+    expect(
+      did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'swollen-pad-bead'), 'weight'),
+    ).toBeLessThan(1);
+    expect(
+      did(of(ask('mayfly/mature-nymph', { picking: { levels: ['film'] } }), 'dark-pad-nymph'), 'weight'),
+    ).toBeNull();
   });
   test('colour: what is dyed reaches every shade, what grew so only its own', () => {
     const wanted = { 'thorax-belly': labOfHex('#d9c04a') } as const;
@@ -59,20 +95,30 @@ describe('each criterion moves the score', () => {
     expect(did(of(ranked, 'halo-jig-pupa'), 'colour')).toBe(1);
   });
   test('seen wet, a colour is held against wet material', () => {
-    const [dry, wet] = (['dry', 'wet'] as const).map((surface) => of(ask('caddis/pupa', { colours: { 'thorax-belly': labOfHex('#161b12') }, surface }), 'curved-shell-pupa'));
+    const [dry, wet] = (['dry', 'wet'] as const).map((surface) =>
+      of(ask('caddis/pupa', { colours: { 'thorax-belly': labOfHex('#161b12') }, surface }), 'curved-shell-pupa'),
+    );
     expect(did(wet!, 'colour')!).toBeGreaterThan(did(dry!, 'colour')!);
   });
-  test('a tier\'s record of few fish moves little', () => {
-    const with_ = (took: number, refused: number) => did(of(ask('mayfly/dun', { picking: { results: new Map([['first-light-dun', { took, refused }]]) } }), 'first-light-dun'), 'results')!;
+  test("a tier's record of few fish moves little", () => {
+    const with_ = (took: number, refused: number) =>
+      did(
+        of(
+          ask('mayfly/dun', { picking: { results: new Map([['first-light-dun', { took, refused }]]) } }),
+          'first-light-dun',
+        ),
+        'results',
+      )!;
     expect(with_(1, 0)).toBeGreaterThan(1);
     expect(with_(1, 0)).toBeLessThan(with_(20, 0));
     expect(with_(5, 5)).toBeCloseTo(1, 9);
   });
 });
 
-describe('weights are the tier\'s', () => {
+describe("weights are the tier's", () => {
   test('0 leaves a criterion out, 2 counts it twice', () => {
-    const at = (weight: number) => of(ask('mayfly/dun', { water: 'fast', picking: { weights: { water: weight } } }), 'slack-pool-dun');
+    const at = (weight: number) =>
+      of(ask('mayfly/dun', { water: 'fast', picking: { weights: { water: weight } } }), 'slack-pool-dun');
     expect(did(at(0), 'water')).toBe(1);
     expect(did(at(2), 'water')).toBeCloseTo(did(at(1), 'water')! ** 2, 12);
   });
@@ -85,13 +131,22 @@ describe('weights are the tier\'s', () => {
 
 describe('intents', () => {
   test('easier prey follows the row of the stage: another row, another prey', () => {
-    const stages = SHIPPED.stages.map((row) => (row.id === 'mayfly/dun' ? { ...row, easier: ['mayfly/nymph' as const] } : row));
-    const [first] = rankDressings(SHIPPED.dressings, askedFor('mayfly/dun', { intent: 'easier-prey' }), { ...SHIPPED, stages });
+    const stages = SHIPPED.stages.map((row) =>
+      row.id === 'mayfly/dun' ? { ...row, easier: ['mayfly/nymph' as const] } : row,
+    );
+    const [first] = rankDressings(SHIPPED.dressings, askedFor('mayfly/dun', { intent: 'easier-prey' }), {
+      ...SHIPPED,
+      stages,
+    });
     expect([first!.dressing.stages.includes('mayfly/nymph'), first!.why[0]!.code]).toEqual([true, 'stage-easier']);
   });
   test('easier prey: a cripple comes before the dun itself', () => {
     const ranked = ask('mayfly/dun', { intent: 'easier-prey' });
-    expect(['mayfly/cripple', 'mayfly/emerger', 'mayfly/drowned-dun'].some((stage) => ranked[0]!.dressing.stages.includes(stage as Asked['stage']))).toBe(true);
+    expect(
+      ['mayfly/cripple', 'mayfly/emerger', 'mayfly/drowned-dun'].some((stage) =>
+        ranked[0]!.dressing.stages.includes(stage as Asked['stage']),
+      ),
+    ).toBe(true);
     expect(of(ranked, 'first-light-dun').why[0]!.code).toBe('stage-not-easier');
   });
   test('half attractor: what has a spot that draws the eye comes before what has none', () => {
@@ -135,7 +190,10 @@ describe('made for the insect, at its length, before any other', () => {
     expect(inside.lastIndexOf(true)).toBeLessThan(inside.indexOf(false));
   });
   test('only regions that were measured are spoken of', () => {
-    const why = reasonOf(of(ask('alderfly/adult', { colours: { wing: labOfHex('#55504a') } }), 'slate-roof-alder'), 'colour')!;
+    const why = reasonOf(
+      of(ask('alderfly/adult', { colours: { wing: labOfHex('#55504a') } }), 'slate-roof-alder'),
+      'colour',
+    )!;
     expect(why.params.parts).toEqual({ list: [{ kind: 'parts', id: 'wing' }] });
   });
 });

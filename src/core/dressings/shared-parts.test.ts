@@ -1,20 +1,39 @@
 import { DRESSINGS, MATERIALS, STAGES, STYLES, WAYS } from '@/catalogue';
 import { dressingFaults } from '../faults';
 import type { Dressing } from './dressing';
-import { addAssembly, addBundle, addWeight, dropAssembly, dropWeight, setAssembly, setBundle, setLayers, setThread } from './shared-parts';
+import {
+  addAssembly,
+  addBundle,
+  addWeight,
+  dropAssembly,
+  dropWeight,
+  setAssembly,
+  setBundle,
+  setLayers,
+  setThread,
+} from './shared-parts';
 
 const of = (id: string): Dressing => structuredClone(DRESSINGS.find((dressing) => dressing.id === id)!);
 const partOf = (dressing: Dressing, id: string) => dressing.parts.find((part) => part.id === id)!;
-const faults = (dressing: Dressing) => dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS }).map((fault) => fault.code);
+const faults = (dressing: Dressing) =>
+  dressingFaults(dressing, { styles: STYLES, stages: STAGES, materials: MATERIALS, ways: WAYS }).map(
+    (fault) => fault.code,
+  );
 const plain = () => of('first-light-dun');
 
 describe('one bunch for several parts', () => {
   test('takes the material of the first for all of them, in their parts and steps, and passes the checker', () => {
-    const [first, second] = plain().parts.filter((part) => part.material !== null && ['tail', 'wing'].includes(part.part)) as [Dressing['parts'][0], Dressing['parts'][0]];
+    const [first, second] = plain().parts.filter(
+      (part) => part.material !== null && ['tail', 'wing'].includes(part.part),
+    ) as [Dressing['parts'][0], Dressing['parts'][0]];
     const own = addBundle(plain(), [first.id, second.id]);
-    expect(own.bundles).toEqual([{ id: first.id, material: first.material, parts: [first.id, second.id], unit: first.unit, amount: first.count }]);
+    expect(own.bundles).toEqual([
+      { id: first.id, material: first.material, parts: [first.id, second.id], unit: first.unit, amount: first.count },
+    ]);
     expect(partOf(own, second.id).material).toBe(first.material);
-    const made = own.steps.filter((step) => step.part === second.id && step.material !== null && !step.material.startsWith('thread'));
+    const made = own.steps.filter(
+      (step) => step.part === second.id && step.material !== null && !step.material.startsWith('thread'),
+    );
     expect(made.length).toBeGreaterThan(0);
     expect(new Set(made.map((step) => step.material))).toEqual(new Set([first.material]));
     expect(faults(own)).not.toContain('bundle-material');
@@ -23,7 +42,11 @@ describe('one bunch for several parts', () => {
     const own = addBundle(plain(), ['tail', 'wing']);
     const three = setBundle(own, 'tail', { parts: ['tail', 'wing', 'hackle'] });
     expect(partOf(three, 'hackle').material).toBe(partOf(three, 'tail').material);
-    expect(setBundle(three, 'tail', { amount: 12, unit: 'strands' }).bundles[0]).toMatchObject({ amount: 12, unit: 'strands', parts: ['tail', 'wing', 'hackle'] });
+    expect(setBundle(three, 'tail', { amount: 12, unit: 'strands' }).bundles[0]).toMatchObject({
+      amount: 12,
+      unit: 'strands',
+      parts: ['tail', 'wing', 'hackle'],
+    });
     expect(setBundle(own, 'tail', { parts: ['wing'] }).bundles).toEqual([]);
   });
   test('one part is no bunch, nor is a part without a material', () => {
@@ -66,18 +89,28 @@ describe('made beforehand', () => {
     expect(own.assemblies[0]).toMatchObject({ count: 2, spare: 0 });
     expect(dropAssembly(own, 'wing')).toEqual(plain());
   });
-  test('two of one part have ids of their own', () => expect(addAssembly(addAssembly(plain(), 'wing', 'a'), 'wing', 'b').assemblies.map((item) => item.id)).toEqual(['wing', 'wing-2']));
+  test('two of one part have ids of their own', () =>
+    expect(addAssembly(addAssembly(plain(), 'wing', 'a'), 'wing', 'b').assemblies.map((item) => item.id)).toEqual([
+      'wing',
+      'wing-2',
+    ]));
 });
 
 test('another thread is in the parts, steps and layers of the old one, and nowhere is the old one left', () => {
   const own = setThread(plain(), 0, 'thread-red-70');
   expect(own.threads[0]!.material).toBe('thread-red-70');
   expect(JSON.stringify(own)).not.toContain(plain().threads[0]!.material);
-  expect(own.steps.filter((step) => step.material === 'thread-red-70')).toHaveLength(plain().steps.filter((step) => step.material === plain().threads[0]!.material).length);
+  expect(own.steps.filter((step) => step.material === 'thread-red-70')).toHaveLength(
+    plain().steps.filter((step) => step.material === plain().threads[0]!.material).length,
+  );
 });
 
 describe('weight', () => {
-  test.each([['bead', 'seat-bead'], ['wound', 'lay-weight'], ['sides', 'lay-weight']] as const)('%s comes with the step that lays it, before anything covers it, and goes with it', (kind, verb) => {
+  test.each([
+    ['bead', 'seat-bead'],
+    ['wound', 'lay-weight'],
+    ['sides', 'lay-weight'],
+  ] as const)('%s comes with the step that lays it, before anything covers it, and goes with it', (kind, verb) => {
     const start = plain();
     const own = addWeight(start, kind, DRESSINGS);
     expect(own.weights.map((weight) => weight.kind)).toEqual([kind]);

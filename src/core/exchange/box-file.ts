@@ -18,12 +18,46 @@ export interface BoxIds {
 /** Reads a box (CSV or JSON, docs/formats/box.md): one row a fly. Bad rows are left out and every bad cell is named. */
 export function readBoxFile(text: string, ids: BoxIds): { flies: BoxFly[]; problems: CellProblem[] } {
   const table = tableOf(text);
-  if (table === null || 'newer' in table) return { flies: [], problems: [{ code: table === null ? 'file-unread' : 'file-newer', params: table === null ? {} : { version: table.newer }, line: null, column: null, got: null, accepted: null }] };
+  if (table === null || 'newer' in table)
+    return {
+      flies: [],
+      problems: [
+        {
+          code: table === null ? 'file-unread' : 'file-newer',
+          params: table === null ? {} : { version: table.newer },
+          line: null,
+          column: null,
+          got: null,
+          accepted: null,
+        },
+      ],
+    };
   const problems: CellProblem[] = [];
-  if (!table.headings.includes('dressing') && !table.headings.includes('stage')) return { flies: [], problems: [{ code: 'column-missing', params: { column: 'dressing' }, line: 1, column: 'dressing', got: null, accepted: { list: ['dressing', 'stage'] } }] };
+  if (!table.headings.includes('dressing') && !table.headings.includes('stage'))
+    return {
+      flies: [],
+      problems: [
+        {
+          code: 'column-missing',
+          params: { column: 'dressing' },
+          line: 1,
+          column: 'dressing',
+          got: null,
+          accepted: { list: ['dressing', 'stage'] },
+        },
+      ],
+    };
   const flies = table.rows.flatMap(({ line, cells }, index): BoxFly[] => {
     const before = problems.length;
-    const bad = (code: string, column: string, params: CellProblem['params'] = {}) => problems.push({ code, params: { column, got: cells[column] ?? '', ...params }, line, column, got: cells[column] ?? null, accepted: null });
+    const bad = (code: string, column: string, params: CellProblem['params'] = {}) =>
+      problems.push({
+        code,
+        params: { column, got: cells[column] ?? '', ...params },
+        line,
+        column,
+        got: cells[column] ?? null,
+        accepted: null,
+      });
     const known = (column: string, allowed: readonly string[]): string | null => {
       const cell = (cells[column] ?? '').trim().toLowerCase();
       if (cell === '') return null;

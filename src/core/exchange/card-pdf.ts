@@ -16,7 +16,9 @@ export interface CardPage {
 
 function colour(hex: string | undefined) {
   const match = /^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/i.exec(hex ?? '');
-  return match ? rgb(parseInt(match[1]!, 16) / 255, parseInt(match[2]!, 16) / 255, parseInt(match[3]!, 16) / 255) : undefined;
+  return match
+    ? rgb(parseInt(match[1]!, 16) / 255, parseInt(match[2]!, 16) / 255, parseInt(match[3]!, 16) / 255)
+    : undefined;
 }
 
 /** A line broken at spaces so that each piece fits; a word longer than the line stays whole. */
@@ -41,7 +43,11 @@ export async function cardPdf(card: CardPage, page: PrintPage): Promise<Uint8Arr
   const face = await document.embedFont(StandardFonts.Helvetica);
   const bold = await document.embedFont(StandardFonts.HelveticaBold);
   // The standard face holds Western letters only: others are left out rather than stop the card.
-  const plain = (text: string) => text.replaceAll('−', '-').replaceAll('≤', '<=').replace(/[^\u0020-\u007e\u00a0-\u00ff]/g, '');
+  const plain = (text: string) =>
+    text
+      .replaceAll('−', '-')
+      .replaceAll('≤', '<=')
+      .replace(/[^\u0020-\u007e\u00a0-\u00ff]/g, '');
   let sheet = document.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]);
   let down: number = SHEET.margin;
   const room = (mm: number) => {
@@ -54,7 +60,12 @@ export async function cardPdf(card: CardPage, page: PrintPage): Promise<Uint8Arr
     for (const piece of foldLine(plain(text), (value) => font.widthOfTextAtSize(value, size) <= wide)) {
       room(size * SHEET.lead);
       down += size;
-      sheet.drawText(piece, { x: (SHEET.margin + indent) * PT_PER_MM, y: (heightMm - down) * PT_PER_MM, size: size * PT_PER_MM, font });
+      sheet.drawText(piece, {
+        x: (SHEET.margin + indent) * PT_PER_MM,
+        y: (heightMm - down) * PT_PER_MM,
+        size: size * PT_PER_MM,
+        font,
+      });
       down += size * (SHEET.lead - 1);
     }
   };
@@ -68,7 +79,20 @@ export async function cardPdf(card: CardPage, page: PrintPage): Promise<Uint8Arr
     for (const mark of card.drawing.marks) {
       const [fill, stroke] = [colour(mark.fill), colour(mark.stroke)];
       if (!fill && !stroke) continue;
-      sheet.drawSvgPath(mark.d, { x, y, scale: scale * PT_PER_MM, ...(fill ? { color: fill, opacity: mark.opacity ?? 1 } : {}), ...(stroke ? { borderColor: stroke, borderOpacity: mark.opacity ?? 1, borderWidth: mark.mm ? (mark.width ?? 1) : (mark.width ?? 1) * 0.05, borderLineCap: LineCapStyle.Round } : {}) });
+      sheet.drawSvgPath(mark.d, {
+        x,
+        y,
+        scale: scale * PT_PER_MM,
+        ...(fill ? { color: fill, opacity: mark.opacity ?? 1 } : {}),
+        ...(stroke
+          ? {
+              borderColor: stroke,
+              borderOpacity: mark.opacity ?? 1,
+              borderWidth: mark.mm ? (mark.width ?? 1) : (mark.width ?? 1) * 0.05,
+              borderLineCap: LineCapStyle.Round,
+            }
+          : {}),
+      });
     }
     down += (top - bottom) * scale + 2 * SHEET.gap;
   }

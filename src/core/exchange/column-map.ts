@@ -2,7 +2,29 @@ import { MM_PER_INCH } from '../constants';
 import { slug } from './slug';
 
 /** Columns of a hooks file, in the order they are written. */
-export const HOOK_COLUMNS = ['maker', 'maker_name', 'model', 'model_name', 'size', 'bend', 'eye', 'point', 'barb', 'wire', 'x_long', 'x_heavy', 'labels_direction', 'shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm', 'mass_mg', 'source', 'retired'] as const;
+export const HOOK_COLUMNS = [
+  'maker',
+  'maker_name',
+  'model',
+  'model_name',
+  'size',
+  'bend',
+  'eye',
+  'point',
+  'barb',
+  'wire',
+  'x_long',
+  'x_heavy',
+  'labels_direction',
+  'shank_mm',
+  'gape_mm',
+  'bite_mm',
+  'wire_mm',
+  'eye_mm',
+  'mass_mg',
+  'source',
+  'retired',
+] as const;
 export type HookColumn = (typeof HOOK_COLUMNS)[number];
 
 export type ColumnUnit = 'mm' | 'in' | 'in/32';
@@ -46,7 +68,11 @@ const SHARED: ReadonlySet<string> = new Set(['wire', 'eye', 'long']);
 /** A heading without its unit, and the unit where it says one: `Shank (in)`, `gape 1/32"`, `wire_mm`. */
 function headingUnit(heading: string): { words: string; unit: ColumnUnit | null } {
   const text = heading.trim().toLowerCase();
-  const marks: [RegExp, ColumnUnit][] = [[/[\s_([]*(?:1\/32(?:\s*(?:in|inch|["″”]))?|32nds?|_32)[)\]]*$/, 'in/32'], [/[\s_([]+(?:in|inch|inches|["″”])[)\]]*$/, 'in'], [/[\s_([]+(?:mm|millimet(?:er|re)s?)[)\]]*$/, 'mm']];
+  const marks: [RegExp, ColumnUnit][] = [
+    [/[\s_([]*(?:1\/32(?:\s*(?:in|inch|["″”]))?|32nds?|_32)[)\]]*$/, 'in/32'],
+    [/[\s_([]+(?:in|inch|inches|["″”])[)\]]*$/, 'in'],
+    [/[\s_([]+(?:mm|millimet(?:er|re)s?)[)\]]*$/, 'mm'],
+  ];
   for (const [mark, unit] of marks) if (mark.test(text)) return { words: slug(text.replace(mark, '')), unit };
   return { words: slug(text.replace(/[([][^)\]]*[)\]]$/, '')), unit: null };
 }
@@ -75,7 +101,9 @@ export function guessColumns(headings: readonly string[]): ColumnMap {
     const length = LENGTH_COLUMNS.includes(column);
     // A unit beside "wire", "eye" or "long" makes it a measure, none makes it a class or an X.
     const fits = (word: string, unit: ColumnUnit | null) => !SHARED.has(word) || (unit !== null) === length;
-    const found = WORDS[column].flatMap((word) => read.filter((item) => item.words === word && !taken.has(item.heading) && fits(word, item.unit)))[0];
+    const found = WORDS[column].flatMap((word) =>
+      read.filter((item) => item.words === word && !taken.has(item.heading) && fits(word, item.unit)),
+    )[0];
     if (!found) continue;
     taken.add(found.heading);
     map[column] = { heading: found.heading, unit: length ? found.unit : null };

@@ -12,30 +12,70 @@ export interface DrawerRowRead {
 }
 
 /** Hooks owned, by hook id, from `maker,model,size,count`; a count may be empty and is then 1. `rows` holds each packet with its low mark, label and note. */
-export function readDrawerFile(text: string): { owned: Record<string, number>; rows: DrawerRowRead[]; problems: CellProblem[] } {
+export function readDrawerFile(text: string): {
+  owned: Record<string, number>;
+  rows: DrawerRowRead[];
+  problems: CellProblem[];
+} {
   const table = readTable(text);
   const problems: CellProblem[] = [];
   const missing = ['maker', 'model', 'size'].filter((name) => !table.headings.includes(name));
-  for (const column of missing) problems.push({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: ['maker', 'model', 'size', 'count'] } });
+  for (const column of missing)
+    problems.push({
+      code: 'column-missing',
+      params: { column },
+      line: 1,
+      column,
+      got: null,
+      accepted: { list: ['maker', 'model', 'size', 'count'] },
+    });
   if (missing.length > 0) return { owned: {}, rows: [], problems };
   const owned: Record<string, number> = {};
   const rows: DrawerRowRead[] = [];
   for (const { line, cells } of table.rows) {
-    const [count, low] = [cells.count, cells.low].map((cell) => readNumber(cell ?? '')) as [number | null | undefined, number | null | undefined];
-    const wrong = [['count', count], ['low', low]].find(([, value]) => value === undefined || (typeof value === 'number' && (value < 0 || !Number.isInteger(value))));
+    const [count, low] = [cells.count, cells.low].map((cell) => readNumber(cell ?? '')) as [
+      number | null | undefined,
+      number | null | undefined,
+    ];
+    const wrong = [
+      ['count', count],
+      ['low', low],
+    ].find(
+      ([, value]) => value === undefined || (typeof value === 'number' && (value < 0 || !Number.isInteger(value))),
+    );
     if (wrong) {
       const column = wrong[0] as 'count' | 'low';
-      problems.push({ code: 'cell-not-count', params: { column, got: cells[column] ?? '' }, line, column, got: cells[column] ?? null, accepted: null });
+      problems.push({
+        code: 'cell-not-count',
+        params: { column, got: cells[column] ?? '' },
+        line,
+        column,
+        got: cells[column] ?? null,
+        accepted: null,
+      });
       continue;
     }
     const empty = ['maker', 'model', 'size'].find((column) => !cells[column]);
     if (empty) {
-      problems.push({ code: 'cell-empty', params: { column: empty, got: '' }, line, column: empty, got: '', accepted: null });
+      problems.push({
+        code: 'cell-empty',
+        params: { column: empty, got: '' },
+        line,
+        column: empty,
+        got: '',
+        accepted: null,
+      });
       continue;
     }
     const id = hookId(slug(cells.maker!), slug(cells.model!), cells.size!);
     owned[id] = (owned[id] ?? 0) + (count ?? 1);
-    rows.push({ hookId: id, count: count ?? 1, low: low ?? null, label: cells.label || null, note: cells.note || null });
+    rows.push({
+      hookId: id,
+      count: count ?? 1,
+      low: low ?? null,
+      label: cells.label || null,
+      note: cells.note || null,
+    });
   }
   return { owned, rows, problems };
 }
@@ -53,5 +93,8 @@ export interface DrawerRow {
 
 /** Packets as a drawer file, in the order given: what `readDrawerFile` and the packet pad read. Source: docs/formats/hooks.md. */
 export function writeDrawerFile(rows: readonly DrawerRow[]): string {
-  return writeTable(['maker', 'model', 'size', 'count', 'low', 'label', 'note'], rows.map((row) => ({ ...row })));
+  return writeTable(
+    ['maker', 'model', 'size', 'count', 'low', 'label', 'note'],
+    rows.map((row) => ({ ...row })),
+  );
 }

@@ -7,7 +7,15 @@ import { cardPdf, foldLine } from './card-pdf';
 import { readDressings, writeDressings } from './dressings-file';
 
 const speech = createSpeech(createI18n(), 'mm');
-const cardOf = (id: string) => cardFor({ dressing: DRESSINGS.find((item) => item.id === id)!, hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!, sample: null, choices: NO_CHOICES, catalogue: SHIPPED, count: null });
+const cardOf = (id: string) =>
+  cardFor({
+    dressing: DRESSINGS.find((item) => item.id === id)!,
+    hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!,
+    sample: null,
+    choices: NO_CHOICES,
+    catalogue: SHIPPED,
+    count: null,
+  });
 
 test('the whole library goes out and comes back the same', () => {
   const read = readDressings(writeDressings(DRESSINGS, WORKS), KNOWN, WORKS);
@@ -17,7 +25,8 @@ test('the whole library goes out and comes back the same', () => {
 
 test('one, a list, and the envelope are read; a byte-order mark is passed over', () => {
   const one = JSON.stringify(DRESSINGS[0]);
-  for (const text of [one, `[${one}]`, `\uFEFF{"aubade":"dressings","version":2,"items":[${one}]}`]) expect(readDressings(text, KNOWN, WORKS).dressings).toEqual([DRESSINGS[0]]);
+  for (const text of [one, `[${one}]`, `\uFEFF{"aubade":"dressings","version":2,"items":[${one}]}`])
+    expect(readDressings(text, KNOWN, WORKS).dressings).toEqual([DRESSINGS[0]]);
 });
 
 test('a Markdown card reads back by its JSON block', () => {
@@ -40,14 +49,37 @@ test('good records are kept, bad ones are named with the place and what is wrong
   const read = readDressings(JSON.stringify([DRESSINGS[0], bad, { id: 'half' }, 7]), KNOWN, WORKS);
   expect([read.dressings.length, read.count]).toEqual([1, 4]);
   expect(new Set(read.problems.map((problem) => problem.record))).toEqual(new Set([DRESSINGS[1]!.id, 'half', '#4']));
-  expect(read.problems.filter((problem) => problem.record === DRESSINGS[1]!.id).map((problem) => problem.path)).toEqual(expect.arrayContaining(['stages[0]', 'length_mm']));
+  expect(read.problems.filter((problem) => problem.record === DRESSINGS[1]!.id).map((problem) => problem.path)).toEqual(
+    expect.arrayContaining(['stages[0]', 'length_mm']),
+  );
 });
 
-test.each([['', 'file-unread'], ['not json', 'file-unread'], ['3', 'file-unread'], ['null', 'file-unread'], ['{"a":1}', 'file-unread'], ['[]', 'file-empty'], ['{"aubade":"hooks","version":1,"items":[]}', 'file-unread'], ['{"aubade":"dressings","version":4,"items":[{}]}', 'file-newer']])('%j is refused: %s', (text, fault) => expect(readDressings(text, KNOWN, WORKS)).toMatchObject({ fault, dressings: [] }));
+test.each([
+  ['', 'file-unread'],
+  ['not json', 'file-unread'],
+  ['3', 'file-unread'],
+  ['null', 'file-unread'],
+  ['{"a":1}', 'file-unread'],
+  ['[]', 'file-empty'],
+  ['{"aubade":"hooks","version":1,"items":[]}', 'file-unread'],
+  ['{"aubade":"dressings","version":4,"items":[{}]}', 'file-newer'],
+])('%j is refused: %s', (text, fault) =>
+  expect(readDressings(text, KNOWN, WORKS)).toMatchObject({ fault, dressings: [] }),
+);
 
 describe('a card on paper', () => {
   const sheet = cardSheet(cardOf('first-light-dun'), speech);
-  const page = { ...sheet, drawing: { marks: [{ d: 'M0 0L-7 0', stroke: '#102030', width: 0.4, mm: true }, { d: 'M0 0L1 1Z', fill: '#aabbcc', opacity: 0.5 }, { d: 'M0 0L1 1' }], bounds: { left: -8, right: 1, top: 2, bottom: -3 } } };
+  const page = {
+    ...sheet,
+    drawing: {
+      marks: [
+        { d: 'M0 0L-7 0', stroke: '#102030', width: 0.4, mm: true },
+        { d: 'M0 0L1 1Z', fill: '#aabbcc', opacity: 0.5 },
+        { d: 'M0 0L1 1' },
+      ],
+      bounds: { left: -8, right: 1, top: 2, bottom: -3 },
+    },
+  };
   test.each(['a4', 'letter'] as const)('is a PDF on %s, as many pages as it takes', async (size) => {
     const pdf = await PDFDocument.load(await cardPdf(page, size));
     expect(pdf.getTitle()).toBe('First-light upright dun');
@@ -57,11 +89,25 @@ describe('a card on paper', () => {
   });
   test('a line is broken at spaces only', () => {
     const fits = (piece: string) => piece.length <= 9;
-    expect(foldLine('one two three fourteenletters five', fits)).toEqual(['one two', 'three', 'fourteenletters', 'five']);
+    expect(foldLine('one two three fourteenletters five', fits)).toEqual([
+      'one two',
+      'three',
+      'fourteenletters',
+      'five',
+    ]);
     expect(foldLine('', fits)).toEqual(['']);
   });
   test('its sections name parts in millimetres, thread, steps and tools', () => {
-    expect(sheet.sections.map((section) => section.title)).toEqual(['Parts', 'To take and cut', 'Thread', 'Hackle', 'What is seen', 'Order of work', 'Care', 'Tools']);
+    expect(sheet.sections.map((section) => section.title)).toEqual([
+      'Parts',
+      'To take and cut',
+      'Thread',
+      'Hackle',
+      'What is seen',
+      'Order of work',
+      'Care',
+      'Tools',
+    ]);
     expect(sheet.sections[0]!.lines[0]).toMatch(/^Tail: 7\.0.mm \(/);
     expect(sheet.sections[7]!.lines).toContain('bobbin holder');
   });
@@ -73,7 +119,10 @@ test('a dressing of ways is written as lines, one whose steps a hand changed wit
   changed.steps[3]!.check = 'as the light falls on it';
   const text = writeDressings([plain, changed], WORKS);
   const items = JSON.parse(text).items as { parts: unknown[]; steps?: unknown[] }[];
-  expect(items.map((item) => [typeof item.parts[0], item.steps !== undefined])).toEqual([['string', false], ['object', true]]);
+  expect(items.map((item) => [typeof item.parts[0], item.steps !== undefined])).toEqual([
+    ['string', false],
+    ['object', true],
+  ]);
   expect(readDressings(text, KNOWN, WORKS).dressings).toEqual([plain, changed]);
 });
 
@@ -83,5 +132,10 @@ test('a line that cannot be read is named with its record, and nothing of it is 
   item.parts[1] = item.parts[1]!.replace('noodle', 'braid');
   const read = readDressings(JSON.stringify([item]), KNOWN, WORKS);
   expect(read.dressings).toEqual([]);
-  expect(read.problems.map(({ record, message }) => [record, message.split(' ')[0]])).toEqual(expect.arrayContaining([['first-light-dun', 'line-short'], ['first-light-dun', 'way-unknown']]));
+  expect(read.problems.map(({ record, message }) => [record, message.split(' ')[0]])).toEqual(
+    expect.arrayContaining([
+      ['first-light-dun', 'line-short'],
+      ['first-light-dun', 'way-unknown'],
+    ]),
+  );
 });

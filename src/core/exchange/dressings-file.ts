@@ -34,25 +34,47 @@ function jsonIn(text: string): string {
 function fromVersion1(item: unknown): unknown {
   const old = item as { parts?: { id?: unknown; optional?: unknown }[]; switches?: unknown };
   if (!Array.isArray(old?.parts) || old.switches !== undefined) return item;
-  return { ...old, switches: old.parts.filter((part) => part.optional === true).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, why: part.id })) };
+  return {
+    ...old,
+    switches: old.parts
+      .filter((part) => part.optional === true)
+      .map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, why: part.id })),
+  };
 }
 
-function recordsOf(text: string): { items: unknown[]; materials?: unknown[]; fault: DressingsRead['fault']; version?: number } {
+function recordsOf(text: string): {
+  items: unknown[];
+  materials?: unknown[];
+  fault: DressingsRead['fault'];
+  version?: number;
+} {
   let parsed: unknown;
   try {
     parsed = JSON.parse(jsonIn(text.replace(/^\uFEFF/, '')));
   } catch {
     return { items: [], fault: 'file-unread' };
   }
-  if (Array.isArray(parsed)) return { items: parsed.map(fromVersion1), fault: parsed.length === 0 ? 'file-empty' : null };
+  if (Array.isArray(parsed))
+    return { items: parsed.map(fromVersion1), fault: parsed.length === 0 ? 'file-empty' : null };
   if (parsed === null || typeof parsed !== 'object') return { items: [], fault: 'file-unread' };
-  const { aubade, version, items, materials } = parsed as { aubade?: unknown; version?: unknown; items?: unknown; materials?: unknown };
+  const { aubade, version, items, materials } = parsed as {
+    aubade?: unknown;
+    version?: unknown;
+    items?: unknown;
+    materials?: unknown;
+  };
   if (Array.isArray(items)) {
     if (aubade !== undefined && aubade !== 'dressings') return { items: [], fault: 'file-unread' };
     if (typeof version === 'number' && version > DRESSINGS_VERSION) return { items: [], fault: 'file-newer', version };
-    return { items: items.map(fromVersion1), materials: Array.isArray(materials) ? materials : [], fault: items.length === 0 ? 'file-empty' : null };
+    return {
+      items: items.map(fromVersion1),
+      materials: Array.isArray(materials) ? materials : [],
+      fault: items.length === 0 ? 'file-empty' : null,
+    };
   }
-  return 'parts' in parsed || 'steps' in parsed || 'id' in parsed ? { items: [fromVersion1(parsed)], fault: null } : { items: [], fault: 'file-unread' };
+  return 'parts' in parsed || 'steps' in parsed || 'id' in parsed
+    ? { items: [fromVersion1(parsed)], fault: null }
+    : { items: [], fault: 'file-unread' };
 }
 
 /** Dressings of a file: JSON (one, a list, or the envelope) or a Markdown card by its JSON block. Good records are kept, bad ones named. Source: docs/formats/dressings.md. */
@@ -62,7 +84,13 @@ export function readDressings(text: string, ids: KnownIds, shipped: WaysCatalogu
   const dressings: Dressing[] = [];
   const problems: DressingProblem[] = [];
   const materials = brought.flatMap((item, index) => materialIn(item, index, shipped.materials, problems) ?? []);
-  const works: WaysCatalogue = { ...shipped, materials: [...shipped.materials.filter((material) => !materials.some((own) => own.id === material.id)), ...materials] };
+  const works: WaysCatalogue = {
+    ...shipped,
+    materials: [
+      ...shipped.materials.filter((material) => !materials.some((own) => own.id === material.id)),
+      ...materials,
+    ],
+  };
   items.forEach((item, index) => {
     const record = typeof (item as { id?: unknown })?.id === 'string' ? (item as { id: string }).id : `#${index + 1}`;
     try {
@@ -70,18 +98,26 @@ export function readDressings(text: string, ids: KnownIds, shipped: WaysCatalogu
       if (worked !== null) dressings.push(schema.validateSync(worked, { abortEarly: false }) as Dressing);
     } catch (error) {
       const inner = (error as { inner?: { path?: string; message: string }[] }).inner ?? [];
-      for (const { path, message } of inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }]) problems.push({ record, path: path || null, message });
+      for (const { path, message } of inner.length > 0 ? inner : [{ path: '', message: (error as Error).message }])
+        problems.push({ record, path: path || null, message });
     }
   });
   return { dressings, materials, problems, count: items.length, fault, version };
 }
 
 /** A material of the tier's own in a file; null where it is misshapen, or like nothing that is known, which is named. */
-function materialIn(item: unknown, index: number, materials: readonly Material[], problems: DressingProblem[]): Material | null {
+function materialIn(
+  item: unknown,
+  index: number,
+  materials: readonly Material[],
+  problems: DressingProblem[],
+): Material | null {
   const record = typeof (item as { id?: unknown })?.id === 'string' ? (item as { id: string }).id : `#${index + 1}`;
   try {
     const own = ownMaterialSchema.validateSync(item);
-    const made = materials.some((material) => material.id === own.id && material.like === undefined) ? null : materialOf(own, materials);
+    const made = materials.some((material) => material.id === own.id && material.like === undefined)
+      ? null
+      : materialOf(own, materials);
     if (!made) problems.push({ record, path: 'materials', message: `material-unknown ${own.like}` });
     return made;
   } catch (error) {
@@ -91,11 +127,22 @@ function materialIn(item: unknown, index: number, materials: readonly Material[]
 }
 
 /** A record of parts and ways, worked out; null where a line or a way cannot be read, which is named. */
-function fromLines(item: Parameters<typeof readWays>[0], record: string, works: WaysCatalogue, problems: DressingProblem[]): Dressing | null {
+function fromLines(
+  item: Parameters<typeof readWays>[0],
+  record: string,
+  works: WaysCatalogue,
+  problems: DressingProblem[],
+): Dressing | null {
   const read = readWays(item);
   const worked = workOut(read.record, works);
   const faults = [...read.faults, ...worked.faults];
-  for (const { code, params } of faults) problems.push({ record, path: typeof params.part === 'string' ? `parts.${params.part}` : 'parts', message: `${code} ${String(params.line ?? params.token ?? params.material ?? params.way ?? params.got ?? '')}`.trim() });
+  for (const { code, params } of faults)
+    problems.push({
+      record,
+      path: typeof params.part === 'string' ? `parts.${params.part}` : 'parts',
+      message:
+        `${code} ${String(params.line ?? params.token ?? params.material ?? params.way ?? params.got ?? '')}`.trim(),
+    });
   return faults.length > 0 ? null : worked.dressing;
 }
 
@@ -103,12 +150,22 @@ function fromLines(item: Parameters<typeof readWays>[0], record: string, works: 
 function writtenItem(dressing: Dressing, works: WaysCatalogue): unknown {
   const record = recordOf(dressing);
   const written = writtenDressing(dressing);
-  return record !== null && same(writtenDressing(workOut(record, works).dressing), written) ? writeWays(record) : written;
+  return record !== null && same(writtenDressing(workOut(record, works).dressing), written)
+    ? writeWays(record)
+    : written;
 }
 
 /** Dressings as a file that `readDressings` gives back the same, with the materials of the tier's own that they take; what equals a default is left out. */
 export function writeDressings(dressings: readonly Dressing[], works: WaysCatalogue): string {
-  const used = new Set(dressings.flatMap((dressing) => [...dressing.parts.flatMap((part) => [part.material, part.coat, part.tint, ...part.also]), ...dressing.threads.map((thread) => thread.material), ...dressing.steps.map((step) => step.material)]));
-  const materials = works.materials.flatMap(({ id, name, like, hex }) => (like !== undefined && used.has(id) ? [{ id, name, like, hex }] : []));
+  const used = new Set(
+    dressings.flatMap((dressing) => [
+      ...dressing.parts.flatMap((part) => [part.material, part.coat, part.tint, ...part.also]),
+      ...dressing.threads.map((thread) => thread.material),
+      ...dressing.steps.map((step) => step.material),
+    ]),
+  );
+  const materials = works.materials.flatMap(({ id, name, like, hex }) =>
+    like !== undefined && used.has(id) ? [{ id, name, like, hex }] : [],
+  );
   return `${JSON.stringify({ aubade: 'dressings', version: DRESSINGS_VERSION, ...(materials.length > 0 ? { materials } : {}), items: dressings.map((dressing) => writtenItem(dressing, works)) }, null, 1)}\n`;
 }

@@ -38,11 +38,29 @@ export interface GroupsRead {
 }
 
 const REQUIRED = ['name', 'stage'] as const;
-const COLUMNS = ['id', 'order', 'name', 'scientific', 'regions', 'waters', 'months', 'stage', 'least_mm', 'usual_mm', 'most_mm', 'colours', 'note', 'evidence'] as const;
+const COLUMNS = [
+  'id',
+  'order',
+  'name',
+  'scientific',
+  'regions',
+  'waters',
+  'months',
+  'stage',
+  'least_mm',
+  'usual_mm',
+  'most_mm',
+  'colours',
+  'note',
+  'evidence',
+] as const;
 const MONTHS = 12;
 
 function wordsOf(cell: string): string[] {
-  return cell.toLowerCase().split(/[\s,]+/).filter(Boolean);
+  return cell
+    .toLowerCase()
+    .split(/[\s,]+/)
+    .filter(Boolean);
 }
 
 /** `3-5 9` or `11-2` as months, in the order of the year; null when it is neither. */
@@ -77,14 +95,53 @@ export function writeMonths(months: readonly number[]): string {
  */
 export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
   const table = tableOf(text);
-  if (table === null || 'newer' in table) return { groups: [], count: 0, problems: [{ code: table === null ? 'file-unread' : 'file-newer', params: table === null ? {} : { version: table.newer }, line: null, column: null, got: null, accepted: null }] };
+  if (table === null || 'newer' in table)
+    return {
+      groups: [],
+      count: 0,
+      problems: [
+        {
+          code: table === null ? 'file-unread' : 'file-newer',
+          params: table === null ? {} : { version: table.newer },
+          line: null,
+          column: null,
+          got: null,
+          accepted: null,
+        },
+      ],
+    };
   const missing = REQUIRED.filter((name) => !table.headings.includes(name));
-  if (missing.length > 0) return { groups: [], count: table.rows.length, problems: missing.map((column) => ({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: [...REQUIRED] } })) };
+  if (missing.length > 0)
+    return {
+      groups: [],
+      count: table.rows.length,
+      problems: missing.map((column) => ({
+        code: 'column-missing',
+        params: { column },
+        line: 1,
+        column,
+        got: null,
+        accepted: { list: [...REQUIRED] },
+      })),
+    };
   const problems: CellProblem[] = [];
   const groups = new Map<string, OwnGroup>();
   for (const { line, cells } of table.rows) {
     const before = problems.length;
-    const bad = (code: string, column: string, params: CellProblem['params'] = {}, accepted: CellProblem['accepted'] = null) => problems.push({ code, params: { column, got: cells[column] ?? '', ...params }, line, column, got: cells[column] ?? null, accepted });
+    const bad = (
+      code: string,
+      column: string,
+      params: CellProblem['params'] = {},
+      accepted: CellProblem['accepted'] = null,
+    ) =>
+      problems.push({
+        code,
+        params: { column, got: cells[column] ?? '', ...params },
+        line,
+        column,
+        got: cells[column] ?? null,
+        accepted,
+      });
     const several = <T extends string>(column: string, allowed: readonly T[]): T[] => {
       const found = wordsOf(cells[column] ?? '');
       const odd = found.find((word) => !allowed.includes(word as T));
@@ -97,13 +154,15 @@ export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
     const length = (column: string): number | null => {
       const value = readNumber(cells[column] ?? '');
       if (value === undefined) bad('cell-not-number', column);
-      else if (value !== null && (value < LENGTH_RANGE_MM[0] || value > LENGTH_RANGE_MM[1])) bad('cell-range', column, { low: LENGTH_RANGE_MM[0], high: LENGTH_RANGE_MM[1] });
+      else if (value !== null && (value < LENGTH_RANGE_MM[0] || value > LENGTH_RANGE_MM[1]))
+        bad('cell-range', column, { low: LENGTH_RANGE_MM[0], high: LENGTH_RANGE_MM[1] });
       else return value;
       return null;
     };
     for (const column of REQUIRED) if ((cells[column] ?? '') === '') bad('cell-empty', column);
     const [stage] = several('stage', ids.stages);
-    const order = (cells.order ?? '') === '' ? (stage?.split('/')[0] as OrderId | undefined) : several('order', ids.orders)[0];
+    const order =
+      (cells.order ?? '') === '' ? (stage?.split('/')[0] as OrderId | undefined) : several('order', ids.orders)[0];
     if (stage && order && !stage.startsWith(`${order}/`)) bad('stage-of-another-order', 'stage', { order });
     const months = readMonths(cells.months ?? '');
     if (months === null) bad('cell-not-months', 'months');
@@ -111,7 +170,8 @@ export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
     if (shades.some((shade) => !ids.shade(shade))) bad('cell-not-colour-words', 'colours');
     const spans = [length('least_mm'), length('usual_mm'), length('most_mm')] as const;
     const known = spans.filter((value) => value !== null).length;
-    if (problems.length === before && known > 0 && (known < 3 || spans[0]! > spans[1]! || spans[1]! > spans[2]!)) bad('lengths-not-in-order', 'usual_mm');
+    if (problems.length === before && known > 0 && (known < 3 || spans[0]! > spans[1]! || spans[1]! > spans[2]!))
+      bad('lengths-not-in-order', 'usual_mm');
     const [evidence] = (cells.evidence ?? '') === '' ? ['seen' as Evidence] : several('evidence', ids.evidence);
     const name = cells.name ?? '';
     const id = slug((cells.id ?? '') || name);
@@ -120,17 +180,50 @@ export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
     const regions = several('regions', ids.faunas);
     const waters = several('waters', ids.waters);
     if (problems.length > before) continue;
-    const entry = { stage: stage!, length_mm: known === 3 ? ([spans[0]!, spans[1]!, spans[2]!] as [number, number, number]) : null, shades };
+    const entry = {
+      stage: stage!,
+      length_mm: known === 3 ? ([spans[0]!, spans[1]!, spans[2]!] as [number, number, number]) : null,
+      shades,
+    };
     if (group) group.stages.push(entry);
-    else groups.set(id, { id, order: order!, name, scientific: cells.scientific ?? '', regions, waters, months: months!, stages: [entry], note: (cells.note ?? '') === '' ? null : cells.note!, evidence: evidence! });
+    else
+      groups.set(id, {
+        id,
+        order: order!,
+        name,
+        scientific: cells.scientific ?? '',
+        regions,
+        waters,
+        months: months!,
+        stages: [entry],
+        note: (cells.note ?? '') === '' ? null : cells.note!,
+        evidence: evidence!,
+      });
   }
   return { groups: [...groups.values()], problems, count: table.rows.length };
 }
 
 /** Groups as a file; what `readGroupsFile` reads back is the same. */
 export function writeGroupsFile(groups: readonly OwnGroup[]): string {
-  return writeTable(COLUMNS, groups.flatMap((group) => group.stages.map((entry) => ({
-    id: group.id, order: group.order, name: group.name, scientific: group.scientific, regions: group.regions.join(' '), waters: group.waters.join(' '), months: writeMonths(group.months), stage: entry.stage,
-    least_mm: entry.length_mm?.[0] ?? null, usual_mm: entry.length_mm?.[1] ?? null, most_mm: entry.length_mm?.[2] ?? null, colours: entry.shades.join(' '), note: group.note ?? '', evidence: group.evidence,
-  }))));
+  return writeTable(
+    COLUMNS,
+    groups.flatMap((group) =>
+      group.stages.map((entry) => ({
+        id: group.id,
+        order: group.order,
+        name: group.name,
+        scientific: group.scientific,
+        regions: group.regions.join(' '),
+        waters: group.waters.join(' '),
+        months: writeMonths(group.months),
+        stage: entry.stage,
+        least_mm: entry.length_mm?.[0] ?? null,
+        usual_mm: entry.length_mm?.[1] ?? null,
+        most_mm: entry.length_mm?.[2] ?? null,
+        colours: entry.shades.join(' '),
+        note: group.note ?? '',
+        evidence: group.evidence,
+      })),
+    ),
+  );
 }

@@ -3,7 +3,16 @@ import { LENGTH_RANGE_MM } from '../constants';
 import type { Coded } from '../code';
 import { hookId, labelNumber, type HookRow, type ShapeField } from '../hooks';
 import { readMillimetres } from '../units';
-import { HOOK_COLUMNS, LENGTH_COLUMNS, MM_PER_UNIT, ownHeadings, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from './column-map';
+import {
+  HOOK_COLUMNS,
+  LENGTH_COLUMNS,
+  MM_PER_UNIT,
+  ownHeadings,
+  type ColumnFrom,
+  type ColumnMap,
+  type ColumnUnit,
+  type HookColumn,
+} from './column-map';
 import { slug } from './slug';
 import { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
 
@@ -38,7 +47,14 @@ export interface HooksReading {
 
 const REQUIRED = ['maker', 'model', 'size', 'bend'] as const;
 /** Fields of a model that have a usual, and their columns. */
-const SHAPE: readonly (readonly [ShapeField, HookColumn])[] = [['eye', 'eye'], ['point', 'point'], ['barb', 'barb'], ['xLong', 'x_long'], ['xHeavy', 'x_heavy'], ['labels', 'labels_direction']];
+const SHAPE: readonly (readonly [ShapeField, HookColumn])[] = [
+  ['eye', 'eye'],
+  ['point', 'point'],
+  ['barb', 'barb'],
+  ['xLong', 'x_long'],
+  ['xHeavy', 'x_heavy'],
+  ['labels', 'labels_direction'],
+];
 const DIRECTIONS = ['bigger-smaller', 'bigger-bigger'] as const;
 const MASS_RANGE_MG = [0.1, 20000] as const;
 const THICKNESS_RANGE_MM = [0.02, 12] as const;
@@ -58,7 +74,16 @@ export function tableOf(text: string): Table | { newer: number } | null {
     if (version > VERSION) return { newer: version };
     const items = Array.isArray(parsed) ? parsed : (parsed as { items?: unknown }).items;
     if (!Array.isArray(items)) return null;
-    const rows = items.map((item: Record<string, unknown>, index) => ({ line: index + 1, extra: 0, cells: Object.fromEntries(Object.entries(item ?? {}).map(([key, value]) => [key, value === null || value === undefined ? '' : String(value)])) }));
+    const rows = items.map((item: Record<string, unknown>, index) => ({
+      line: index + 1,
+      extra: 0,
+      cells: Object.fromEntries(
+        Object.entries(item ?? {}).map(([key, value]) => [
+          key,
+          value === null || value === undefined ? '' : String(value),
+        ]),
+      ),
+    }));
     return { headings: [...new Set(rows.flatMap((row) => Object.keys(row.cells)))], rows };
   } catch {
     return null;
@@ -67,7 +92,12 @@ export function tableOf(text: string): Table | { newer: number } | null {
 
 /** What is wrong with a file as a whole. */
 function refused(code: string, params: CellProblem['params'] = {}): HooksRead {
-  return { rows: [], count: 0, table: null, problems: [{ code, params, line: null, column: null, got: null, accepted: null }] };
+  return {
+    rows: [],
+    count: 0,
+    table: null,
+    problems: [{ code, params, line: null, column: null, got: null, accepted: null }],
+  };
 }
 
 /** Cells of one row by our own names, whatever the file calls them. */
@@ -80,7 +110,11 @@ function cellOf(cells: Record<string, string>, from: ColumnFrom | undefined): st
  * Reads a hooks file (CSV or JSON, docs/formats/hooks.md). A bad row is left out and every bad cell is named with its line and
  * column; an empty dimension is unknown and estimated later from the label.
  */
-export function readHooksFile(text: string, ids: HookIds, { map = {}, unit = 'mm', report }: HooksReading = {}): HooksRead {
+export function readHooksFile(
+  text: string,
+  ids: HookIds,
+  { map = {}, unit = 'mm', report }: HooksReading = {},
+): HooksRead {
   const table = tableOf(text);
   if (table === null) return refused('file-unread');
   if ('newer' in table) return refused('file-newer', { version: table.newer });
@@ -91,21 +125,47 @@ export function readHooksFile(text: string, ids: HookIds, { map = {}, unit = 'mm
   };
   const missing = REQUIRED.filter((name) => !from[name]);
   if (missing.length > 0) {
-    return { rows: [], count: table.rows.length, table, problems: missing.map((column) => ({ code: 'column-missing', params: { column }, line: 1, column, got: null, accepted: { list: [...REQUIRED] } })) };
+    return {
+      rows: [],
+      count: table.rows.length,
+      table,
+      problems: missing.map((column) => ({
+        code: 'column-missing',
+        params: { column },
+        line: 1,
+        column,
+        got: null,
+        accepted: { list: [...REQUIRED] },
+      })),
+    };
   }
-  const perBare = Object.fromEntries(LENGTH_COLUMNS.map((column) => {
-    const source = from[column];
-    const own = source && 'heading' in source && source.heading.trim().toLowerCase() === column;
-    return [column, MM_PER_UNIT[source && 'heading' in source && source.unit ? source.unit : own ? 'mm' : unit]];
-  }));
+  const perBare = Object.fromEntries(
+    LENGTH_COLUMNS.map((column) => {
+      const source = from[column];
+      const own = source && 'heading' in source && source.heading.trim().toLowerCase() === column;
+      return [column, MM_PER_UNIT[source && 'heading' in source && source.unit ? source.unit : own ? 'mm' : unit]];
+    }),
+  );
   const seen = new Map<string, number>();
   const problems: CellProblem[] = [];
   const rows = table.rows.flatMap(({ line, cells, extra }, index) => {
     if (report && index % REPORT_EVERY === 0) report(index / table.rows.length);
     const before = problems.length;
     const cell = (column: HookColumn) => cellOf(cells, from[column]);
-    const bad = (code: string, column: HookColumn, accepted: CellProblem['accepted'], params: CellProblem['params'] = {}) =>
-      problems.push({ code, params: { column: named(column), got: cell(column), ...params }, line, column: named(column), got: cell(column), accepted });
+    const bad = (
+      code: string,
+      column: HookColumn,
+      accepted: CellProblem['accepted'],
+      params: CellProblem['params'] = {},
+    ) =>
+      problems.push({
+        code,
+        params: { column: named(column), got: cell(column), ...params },
+        line,
+        column: named(column),
+        got: cell(column),
+        accepted,
+      });
     const oneOf = <T extends string>(column: HookColumn, allowed: readonly T[], fallback: T): T => {
       const wanted = slug(cell(column));
       if (wanted === '') return fallback;
@@ -113,19 +173,26 @@ export function readHooksFile(text: string, ids: HookIds, { map = {}, unit = 'mm
       bad('cell-not-one-of', column, { list: [...allowed] }, { allowed: { list: [...allowed] } });
       return fallback;
     };
-    const inside = (column: HookColumn, value: number | null | undefined, [low, high]: readonly [number, number]): number | null => {
+    const inside = (
+      column: HookColumn,
+      value: number | null | undefined,
+      [low, high]: readonly [number, number],
+    ): number | null => {
       if (value === undefined) bad('cell-not-number', column, null);
       else if (value !== null && (value < low || value > high)) bad('cell-range', column, null, { low, high });
       else return value;
       return null;
     };
-    const within = (column: HookColumn, range: readonly [number, number]) => inside(column, readNumber(cell(column)), range);
+    const within = (column: HookColumn, range: readonly [number, number]) =>
+      inside(column, readNumber(cell(column)), range);
     const length = (column: HookColumn, range: readonly [number, number]) => {
       const typed = cell(column);
       return inside(column, typed === '' ? null : (readMillimetres(typed, perBare[column]!) ?? undefined), range);
     };
-    if (extra > 0) problems.push({ code: 'row-long', params: { extra }, line, column: null, got: null, accepted: null });
-    for (const column of REQUIRED) if (cell(column) === '') bad('cell-empty', column, column === 'bend' ? { list: [...ids.bends] } : null);
+    if (extra > 0)
+      problems.push({ code: 'row-long', params: { extra }, line, column: null, got: null, accepted: null });
+    for (const column of REQUIRED)
+      if (cell(column) === '') bad('cell-empty', column, column === 'bend' ? { list: [...ids.bends] } : null);
     const row: HookRow = {
       maker: slug(cell('maker')),
       makerName: cell('maker_name') || cell('maker'),
@@ -151,8 +218,15 @@ export function readHooksFile(text: string, ids: HookIds, { map = {}, unit = 'mm
     };
     const unsaid = SHAPE.filter(([, column]) => cell(column) === '').map(([field]) => field);
     if (unsaid.length > 0) row.unsaid = unsaid;
-    for (const column of ['maker', 'model'] as const) if (cell(column) !== '' && row[column] === '') bad('cell-no-name', column, null);
-    if (problems.length === before && row.shankMm === null && row.gapeMm === null && labelNumber(row.size, row.labels) === null) bad('label-unread', 'size', { list: ['14', '1/0', 'V45'] });
+    for (const column of ['maker', 'model'] as const)
+      if (cell(column) !== '' && row[column] === '') bad('cell-no-name', column, null);
+    if (
+      problems.length === before &&
+      row.shankMm === null &&
+      row.gapeMm === null &&
+      labelNumber(row.size, row.labels) === null
+    )
+      bad('label-unread', 'size', { list: ['14', '1/0', 'V45'] });
     const key = hookId(row.maker, row.model, row.size);
     const earlier = seen.get(key);
     if (earlier !== undefined) bad('row-twice', 'size', null, { line: earlier });
@@ -177,25 +251,59 @@ export function headFault(head: string): Coded | null {
   const { headings, rows } = readTable(text);
   // The last row may be cut off where the beginning ends.
   const whole = head.length < HEAD_BYTES ? rows : rows.slice(0, -1);
-  const ragged = whole.filter((row) => row.extra > 0 || Object.values(row.cells).filter((cell) => cell !== '').length < 2).length;
-  if (headings.filter((heading) => heading !== '').length < 2 || ragged > RAGGED_SHARE * whole.length) return { code: 'file-not-table', params: {} };
+  const ragged = whole.filter(
+    (row) => row.extra > 0 || Object.values(row.cells).filter((cell) => cell !== '').length < 2,
+  ).length;
+  if (headings.filter((heading) => heading !== '').length < 2 || ragged > RAGGED_SHARE * whole.length)
+    return { code: 'file-not-table', params: {} };
   return null;
 }
 
 /** The rows that cannot be used as a file to mend: as they stood, with what is wrong beside them. */
-export function writeBadRows({ table, problems }: Pick<HooksRead, 'table' | 'problems'>, worded: (problem: CellProblem) => string): string {
+export function writeBadRows(
+  { table, problems }: Pick<HooksRead, 'table' | 'problems'>,
+  worded: (problem: CellProblem) => string,
+): string {
   if (table === null) return '';
   const byLine = new Map<number, CellProblem[]>();
-  for (const problem of problems) if (problem.line !== null) byLine.set(problem.line, [...(byLine.get(problem.line) ?? []), problem]);
+  for (const problem of problems)
+    if (problem.line !== null) byLine.set(problem.line, [...(byLine.get(problem.line) ?? []), problem]);
   const rows = table.rows.filter((row) => byLine.has(row.line));
-  return writeTable([...table.headings, 'problem'], rows.map((row) => ({ ...row.cells, problem: byLine.get(row.line)!.map(worded).join('; ') })));
+  return writeTable(
+    [...table.headings, 'problem'],
+    rows.map((row) => ({ ...row.cells, problem: byLine.get(row.line)!.map(worded).join('; ') })),
+  );
 }
 
 /** Rows as a hooks file; what `readHooksFile` reads back is the same. */
 export function writeHooksFile(rows: readonly HookRow[]): string {
-  const columns = rows.some((row) => row.retired) ? HOOK_COLUMNS : HOOK_COLUMNS.filter((column) => column !== 'retired');
-  return writeTable(columns, rows.map((row) => ({
-    maker: row.maker, maker_name: row.makerName, model: row.model, model_name: row.modelName, size: row.size, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire, x_long: row.xLong, x_heavy: row.xHeavy, labels_direction: row.labels,
-    shank_mm: row.shankMm, gape_mm: row.gapeMm, bite_mm: row.biteMm, wire_mm: row.wireMm, eye_mm: row.eyeMm, mass_mg: row.massMg, source: row.source, retired: row.retired ? 'yes' : null,
-  })));
+  const columns = rows.some((row) => row.retired)
+    ? HOOK_COLUMNS
+    : HOOK_COLUMNS.filter((column) => column !== 'retired');
+  return writeTable(
+    columns,
+    rows.map((row) => ({
+      maker: row.maker,
+      maker_name: row.makerName,
+      model: row.model,
+      model_name: row.modelName,
+      size: row.size,
+      bend: row.bend,
+      eye: row.eye,
+      point: row.point,
+      barb: row.barb,
+      wire: row.wire,
+      x_long: row.xLong,
+      x_heavy: row.xHeavy,
+      labels_direction: row.labels,
+      shank_mm: row.shankMm,
+      gape_mm: row.gapeMm,
+      bite_mm: row.biteMm,
+      wire_mm: row.wireMm,
+      eye_mm: row.eyeMm,
+      mass_mg: row.massMg,
+      source: row.source,
+      retired: row.retired ? 'yes' : null,
+    })),
+  );
 }

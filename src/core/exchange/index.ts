@@ -1,8 +1,35 @@
 export { readBoxFile, type BoxIds } from './box-file';
-export { readGroupsFile, readMonths, writeGroupsFile, writeMonths, type GroupIds, type GroupsRead, type OwnGroup } from './groups-file';
+export {
+  readGroupsFile,
+  readMonths,
+  writeGroupsFile,
+  writeMonths,
+  type GroupIds,
+  type GroupsRead,
+  type OwnGroup,
+} from './groups-file';
 export { readDrawerFile, writeDrawerFile, type DrawerRow, type DrawerRowRead } from './drawer-file';
-export { COLUMN_UNITS, guessColumns, HOOK_COLUMNS, LENGTH_COLUMNS, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from './column-map';
-export { HEAD_BYTES, headFault, readHooksFile, tableOf, writeBadRows, writeHooksFile, type HookIds, type HooksRead, type HooksReading } from './hooks-file';
+export {
+  COLUMN_UNITS,
+  guessColumns,
+  HOOK_COLUMNS,
+  LENGTH_COLUMNS,
+  type ColumnFrom,
+  type ColumnMap,
+  type ColumnUnit,
+  type HookColumn,
+} from './column-map';
+export {
+  HEAD_BYTES,
+  headFault,
+  readHooksFile,
+  tableOf,
+  writeBadRows,
+  writeHooksFile,
+  type HookIds,
+  type HooksRead,
+  type HooksReading,
+} from './hooks-file';
 export { slug } from './slug';
 export { readTable, writeTable, type CellProblem, type Table } from './table';
 export { readTapings, writeModelFile, type GivenTaping } from './model-file';

@@ -15,8 +15,21 @@ const DIMENSIONS = ['shank_mm', 'gape_mm', 'overall_mm', 'wire_mm'] as const;
 
 /** Models with what was measured of them, and none of what was worked out from that: docs/formats/hooks.md. */
 export function writeModelFile(rows: readonly HookRow[], tapings: readonly GivenTaping[]): string {
-  const items = readTable(writeHooksFile(rows)).rows.map(({ cells }) => Object.fromEntries(Object.entries(cells).filter(([, value]) => value !== '')));
-  const given = tapings.map(({ id, maker, model, size, at, how, shankMm, gapeMm, overallMm, wireMm }) => ({ id, maker, model, size, at, how, shank_mm: shankMm, gape_mm: gapeMm, overall_mm: overallMm, wire_mm: wireMm }));
+  const items = readTable(writeHooksFile(rows)).rows.map(({ cells }) =>
+    Object.fromEntries(Object.entries(cells).filter(([, value]) => value !== '')),
+  );
+  const given = tapings.map(({ id, maker, model, size, at, how, shankMm, gapeMm, overallMm, wireMm }) => ({
+    id,
+    maker,
+    model,
+    size,
+    at,
+    how,
+    shank_mm: shankMm,
+    gape_mm: gapeMm,
+    overall_mm: overallMm,
+    wire_mm: wireMm,
+  }));
   return `${JSON.stringify({ aubade: 'hooks', version: 1, items, tapings: given }, null, 2)}\n`;
 }
 
@@ -32,10 +45,32 @@ export function readTapings(text: string): GivenTaping[] {
     const { tapings } = JSON.parse(clean) as { tapings?: unknown };
     if (!Array.isArray(tapings)) return [];
     return tapings.flatMap((item: Record<string, unknown> | null) => {
-      if (!item || ['id', 'maker', 'model', 'size', 'at'].some((name) => typeof item[name] !== 'string' || item[name] === '')) return [];
-      const [shankMm, gapeMm, overallMm, wireMm] = DIMENSIONS.map((name) => positive(item[name])) as [number | null, number | null, number | null, number | null];
+      if (
+        !item ||
+        ['id', 'maker', 'model', 'size', 'at'].some((name) => typeof item[name] !== 'string' || item[name] === '')
+      )
+        return [];
+      const [shankMm, gapeMm, overallMm, wireMm] = DIMENSIONS.map((name) => positive(item[name])) as [
+        number | null,
+        number | null,
+        number | null,
+        number | null,
+      ];
       if (shankMm === null && gapeMm === null && overallMm === null && wireMm === null) return [];
-      return [{ id: item.id as string, maker: item.maker as string, model: item.model as string, size: item.size as string, at: item.at as string, how: item.how === 'glass' ? 'glass' as const : 'calliper' as const, shankMm, gapeMm, overallMm, wireMm }];
+      return [
+        {
+          id: item.id as string,
+          maker: item.maker as string,
+          model: item.model as string,
+          size: item.size as string,
+          at: item.at as string,
+          how: item.how === 'glass' ? ('glass' as const) : ('calliper' as const),
+          shankMm,
+          gapeMm,
+          overallMm,
+          wireMm,
+        },
+      ];
     });
   } catch {
     return [];

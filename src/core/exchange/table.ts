@@ -28,7 +28,13 @@ export function readTable(text: string): Table {
       const line = next;
       next += linesIn(cells);
       if (cells.every((cell) => cell.trim() === '')) return [];
-      return [{ line, cells: Object.fromEntries(names.map((name, column) => [name, unguard((cells[column] ?? '').trim())])), extra: cells.slice(names.length).filter((cell) => cell.trim() !== '').length }];
+      return [
+        {
+          line,
+          cells: Object.fromEntries(names.map((name, column) => [name, unguard((cells[column] ?? '').trim())])),
+          extra: cells.slice(names.length).filter((cell) => cell.trim() !== '').length,
+        },
+      ];
     }),
   };
 }
@@ -55,11 +61,16 @@ function guard(cell: string): string {
 }
 
 /** A table as CSV: comma, dot, CRLF. Text cells are guarded, numbers never; null is an empty cell. Source: docs/formats/csv.md. */
-export function writeTable(headings: readonly string[], rows: readonly Record<string, string | number | null>[]): string {
-  const data = rows.map((row) => headings.map((name) => {
-    const value = row[name] ?? null;
-    return value === null ? '' : typeof value === 'number' ? String(value) : guard(value);
-  }));
+export function writeTable(
+  headings: readonly string[],
+  rows: readonly Record<string, string | number | null>[],
+): string {
+  const data = rows.map((row) =>
+    headings.map((name) => {
+      const value = row[name] ?? null;
+      return value === null ? '' : typeof value === 'number' ? String(value) : guard(value);
+    }),
+  );
   return `${Papa.unparse({ fields: [...headings], data }, { newline: '\r\n' })}\r\n`;
 }
 

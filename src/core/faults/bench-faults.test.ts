@@ -13,9 +13,20 @@ test('a part that is only there when its switch is on is tied as well', () => {
   const beetle = of('shell-top-beetle');
   expect(rulesOf(beetle)).toEqual([]);
   // The spot bound over the folded shell: thread is led over a finished body, with the switch on alone.
-  const behind = { ...beetle, parts: beetle.parts.map((part) => (part.id === 'post' ? { ...part, from: 'one-third' } : part)), steps: beetle.steps.map((step) => (step.part === 'post' && step.at !== null ? { ...step, at: 'one-third' } : step)) };
+  const behind = {
+    ...beetle,
+    parts: beetle.parts.map((part) => (part.id === 'post' ? { ...part, from: 'one-third' } : part)),
+    steps: beetle.steps.map((step) => (step.part === 'post' && step.at !== null ? { ...step, at: 'one-third' } : step)),
+  };
   expect(rulesOf(behind)).toContain('T2');
-  expect(rulesOf({ ...behind, switches: [], parts: behind.parts.filter((part) => part.id !== 'post'), steps: behind.steps.filter((step) => step.part !== 'post') })).toEqual([]);
+  expect(
+    rulesOf({
+      ...behind,
+      switches: [],
+      parts: behind.parts.filter((part) => part.id !== 'post'),
+      steps: behind.steps.filter((step) => step.part !== 'post'),
+    }),
+  ).toEqual([]);
 });
 
 test('what a switch leaves out is on neither the card nor the bench', () => {
@@ -39,10 +50,14 @@ test.each(FAULTS)('%s is refused in every dressing of the library', (_, isIt) =>
   const silent = DRESSINGS.flatMap((dressing) => {
     const { hook, naturalMm } = middle(dressing);
     const card = cardOnHook(dressing, { hook, naturalMm }, CATALOGUE);
-    const at = dressing.steps.findIndex((step) => isIt(step) && card.steps.some((own) => own.part === step.part && own.do === step.do));
+    const at = dressing.steps.findIndex(
+      (step) => isIt(step) && card.steps.some((own) => own.part === step.part && own.do === step.do),
+    );
     if (at < 0) return [];
     const spoiled = { ...dressing, steps: dressing.steps.filter((_step, index) => index !== at) };
-    return tieCard(spoiled, cardOnHook(spoiled, { hook, naturalMm }, CATALOGUE), CATALOGUE).refusals.length === 0 ? [`${dressing.id} ${dressing.steps[at]!.part}`] : [];
+    return tieCard(spoiled, cardOnHook(spoiled, { hook, naturalMm }, CATALOGUE), CATALOGUE).refusals.length === 0
+      ? [`${dressing.id} ${dressing.steps[at]!.part}`]
+      : [];
   });
   expect(silent).toEqual([]);
 });

@@ -1,5 +1,13 @@
 import { scoreHook, styleUse, type Schools } from '../hook-score';
-import { AS_A_RULE, referenceRangeOf, switchedWays, type CheckCatalogue, type Dressing, type RangeHook, type Switched } from '../dressings';
+import {
+  AS_A_RULE,
+  referenceRangeOf,
+  switchedWays,
+  type CheckCatalogue,
+  type Dressing,
+  type RangeHook,
+  type Switched,
+} from '../dressings';
 import { buildCard, type Card } from '../tying';
 import type { Way } from '../ways';
 import type { Refusal } from '../bench/bench-shape';
@@ -14,23 +22,47 @@ export interface BenchCatalogue extends CheckCatalogue {
 }
 
 /** A card of a dressing on one hook of its range, as the checker makes it; in the tier's schools and with its switches where these are given. */
-export function cardOnHook(dressing: Dressing, { hook, naturalMm }: RangeHook, catalogue: BenchCatalogue, schools: Schools = {}, switched: Switched = AS_A_RULE): Card {
+export function cardOnHook(
+  dressing: Dressing,
+  { hook, naturalMm }: RangeHook,
+  catalogue: BenchCatalogue,
+  schools: Schools = {},
+  switched: Switched = AS_A_RULE,
+): Card {
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
   const use = styleUse(style, dressing, schools);
   const scored = scoreHook(hook, use, { targetMm: null, bodyWidthMm: null }, 0, true)!;
   const stage = catalogue.stages.find((row) => row.id === dressing.stages[0])!;
-  return buildCard({ dressing, hook: scored, use, catalogue, natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {}, tails: [] }, choices: { schools, hand: 'right', barbRule: 'any', ...switched }, count: null });
+  return buildCard({
+    dressing,
+    hook: scored,
+    use,
+    catalogue,
+    natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {}, tails: [] },
+    choices: { schools, hand: 'right', barbRule: 'any', ...switched },
+    count: null,
+  });
 }
 
 /** Everything the bench refuses in a dressing over its hooks: each rule, step and part once, as it was first found. */
 export function benchFaults(dressing: Dressing, catalogue: BenchCatalogue): Refusal[] {
   const style = catalogue.styles.find((item) => item.id === dressing.style)!;
   const known = new Map<string, Refusal>();
-  for (const { range, switched } of referenceRangeOf(dressing, style).flatMap((range) => switchedWays(dressing).map((switched) => ({ range, switched })))) {
+  for (const { range, switched } of referenceRangeOf(dressing, style).flatMap((range) =>
+    switchedWays(dressing).map((switched) => ({ range, switched })),
+  )) {
     const card = cardOnHook(dressing, range, catalogue, {}, switched);
     const found = [
       ...tieCard(dressing, card, catalogue).refusals,
-      ...laws({ dressing, card, style, materials: catalogue.materials, naturalMm: range.naturalMm, stages: catalogue.stages.filter(({ id }) => dressing.stages.includes(id)), tails: catalogue.tailsOf?.(dressing) ?? [] }),
+      ...laws({
+        dressing,
+        card,
+        style,
+        materials: catalogue.materials,
+        naturalMm: range.naturalMm,
+        stages: catalogue.stages.filter(({ id }) => dressing.stages.includes(id)),
+        tails: catalogue.tailsOf?.(dressing) ?? [],
+      }),
       ...contradictions(card),
     ];
     for (const refusal of found) {

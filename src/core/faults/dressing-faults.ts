@@ -23,6 +23,18 @@ export function dressingFaults(dressing: Dressing, catalogue: BenchCatalogue): D
   const record = checkDressing(dressing, catalogue, laysOut);
   // A record that names what is not there cannot be tied at all: that is said first.
   if (record.some((fault) => fault.code === 'material-unknown' || fault.code === 'step-part-unknown')) return record;
-  const tied = benchFaults(dressing, catalogue).filter((refusal) => !WARNS.has(refusal.rule) && !(refusal.rule === 'P3' && record.some((fault) => fault.code === 'no-room')));
-  return [...record, ...tied.map(({ rule, step, part, params }) => ({ code: `${BENCH_CODE}${rule}`, dressing: dressing.id, step, part, params }))];
+  const tied = benchFaults(dressing, catalogue).filter(
+    (refusal) =>
+      !WARNS.has(refusal.rule) && !(refusal.rule === 'P3' && record.some((fault) => fault.code === 'no-room')),
+  );
+  return [
+    ...record,
+    ...tied.map(({ rule, step, part, params }) => ({
+      code: `${BENCH_CODE}${rule}`,
+      dressing: dressing.id,
+      step,
+      part,
+      params,
+    })),
+  ];
 }

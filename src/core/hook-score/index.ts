@@ -1,2 +1,11 @@
-export { carryOn, meantFor, NO_NATURAL, placeOf, scoreHook, styleUse, type StyleInUse, type Wanted } from './score-hook';
+export {
+  carryOn,
+  meantFor,
+  NO_NATURAL,
+  placeOf,
+  scoreHook,
+  styleUse,
+  type StyleInUse,
+  type Wanted,
+} from './score-hook';
 export type { HookAnswer, Schools, TyingChoices } from './score-shape';

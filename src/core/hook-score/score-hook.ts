@@ -1,5 +1,20 @@
 import type { SchoolOption } from '@/catalogue/ids';
-import { carry, floats, pathFactor, pinnedPathFactor, reads, readsGape, room, stylePlace, suit, usualBead, xOf, type Hook, type HookPlace, type Style } from '../hooks';
+import {
+  carry,
+  floats,
+  pathFactor,
+  pinnedPathFactor,
+  reads,
+  readsGape,
+  room,
+  stylePlace,
+  suit,
+  usualBead,
+  xOf,
+  type Hook,
+  type HookPlace,
+  type Style,
+} from '../hooks';
 import { reason } from '../code';
 import type { Dressing, DressingWeight } from '../dressings';
 import type { HookAnswer, Schools } from './score-shape';
@@ -25,7 +40,11 @@ export interface StyleInUse {
 }
 
 /** How a style is worked on any hook: as a dressing makes it, or by itself, in the tier's schools. */
-export function styleUse(style: Style, dressing: Pick<Dressing, 'weights' | 'hooks'> | null = null, schools: Schools = {}): StyleInUse {
+export function styleUse(
+  style: Style,
+  dressing: Pick<Dressing, 'weights' | 'hooks'> | null = null,
+  schools: Schools = {},
+): StyleInUse {
   return {
     style,
     bead: dressing?.weights.find((weight) => weight.kind === 'bead') ?? null,
@@ -37,12 +56,23 @@ export function styleUse(style: Style, dressing: Pick<Dressing, 'weights' | 'hoo
 }
 
 /** A hook's place among those a fly is meant for: the dressing's own bends, lengths and wires where it names them, else its style's. `x` is the hook's X as measured. Source: formulas §4. */
-export function placeOf({ style, hooks }: Pick<StyleInUse, 'style' | 'hooks'>, bend: Hook['bend'], x: number): HookPlace {
+export function placeOf(
+  { style, hooks }: Pick<StyleInUse, 'style' | 'hooks'>,
+  bend: Hook['bend'],
+  x: number,
+): HookPlace {
   if (hooks.length === 0) return stylePlace(style, bend);
   const bends = [...new Set(hooks.map((hook) => hook.bend))];
-  const own = hooks.find((hook) => hook.bend === bend && (hook.x_long === null || (hook.x_long[0] <= x && x <= hook.x_long[1])));
+  const own = hooks.find(
+    (hook) => hook.bend === bend && (hook.x_long === null || (hook.x_long[0] <= x && x <= hook.x_long[1])),
+  );
   const wires = (own ?? hooks.find((hook) => hook.bend === bend))?.wire ?? [];
-  return { place: own ? bends.indexOf(bend) : -1, wire: wires.length > 0 ? wires : style.wire, best: bends[0]!, lengthOutside: !own && bends.includes(bend) };
+  return {
+    place: own ? bends.indexOf(bend) : -1,
+    wire: wires.length > 0 ? wires : style.wire,
+    best: bends[0]!,
+    lengthOutside: !own && bends.includes(bend),
+  };
 }
 
 /** Whether a fly is tied on a bend at all: its style has a path for it, and what floats takes no jig. */
@@ -79,12 +109,26 @@ export function carryOn(hook: Hook, use: StyleInUse, pinned: boolean): Carried |
   if (!pinned && !meantFor(use.style, hook.bend)) return null;
   const path = own === null ? pinnedPathFactor(use.style, hook.bend) : { factor: own, borrowed: false };
   const beadMm = beadOn(hook, use.bead);
-  const geometry = { shankMm: hook.shank.value, eyeMm: hook.eyeOuter.value, bend: hook.bend, pathFactor: path.factor * use.pathShare, beadMm, seatMm: use.seatEyes * hook.eyeOuter.value, reading: use.reading };
+  const geometry = {
+    shankMm: hook.shank.value,
+    eyeMm: hook.eyeOuter.value,
+    bend: hook.bend,
+    pathFactor: path.factor * use.pathShare,
+    beadMm,
+    seatMm: use.seatEyes * hook.eyeOuter.value,
+    reading: use.reading,
+  };
   return { carryMm: carry(use.style, geometry), roomMm: room(use.style, geometry), beadMm, borrowed: path.borrowed };
 }
 
 /** Scores one hook. Null when the style is not meant for its bend, unless it is pinned. */
-export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: number, pinned: boolean): HookAnswer | null {
+export function scoreHook(
+  hook: Hook,
+  use: StyleInUse,
+  wanted: Wanted,
+  owned: number,
+  pinned: boolean,
+): HookAnswer | null {
   const carried = carryOn(hook, use, pinned);
   if (carried === null) return null;
   const { carryMm, beadMm } = carried;
@@ -119,21 +163,35 @@ export function scoreHook(hook: Hook, use: StyleInUse, wanted: Wanted, owned: nu
     pinned,
     reasons: [],
   };
-  if (carried.borrowed) answer.reasons.push(reason('bend-borrowed', { bend: { kind: 'bends', id: hook.bend }, style: { kind: 'styles', id: use.style.id } }, { evidence: 'theory' }));
+  if (carried.borrowed)
+    answer.reasons.push(
+      reason(
+        'bend-borrowed',
+        { bend: { kind: 'bends', id: hook.bend }, style: { kind: 'styles', id: use.style.id } },
+        { evidence: 'theory' },
+      ),
+    );
   if (wanted.targetMm === null || wanted.bodyWidthMm === null) return answer;
-  const cost = suit(use.style, {
-    bend: hook.bend,
-    wire: hook.wire,
-    gapeMm: hook.gape.value,
-    wireMm: hook.wireDiameter.value,
-    carryMm,
-    targetMm: wanted.targetMm,
-    thickMm: Math.max(beadMm, wanted.bodyWidthMm),
-  }, placeOf(use, hook.bend, xOf(hook.shank.value, hook.gape.value)));
+  const cost = suit(
+    use.style,
+    {
+      bend: hook.bend,
+      wire: hook.wire,
+      gapeMm: hook.gape.value,
+      wireMm: hook.wireDiameter.value,
+      carryMm,
+      targetMm: wanted.targetMm,
+      thickMm: Math.max(beadMm, wanted.bodyWidthMm),
+    },
+    placeOf(use, hook.bend, xOf(hook.shank.value, hook.gape.value)),
+  );
   answer.length_steps = cost.lengthSteps;
   answer.steps = cost.steps;
   answer.reasons.push(...cost.reasons);
   if (owned > 0) answer.reasons.push(reason('owned', { count: owned }));
-  if (hook.estimated.includes('shank_mm')) answer.reasons.push(reason('hook-about', { source: { kind: 'sources', id: hook.shank.source } }, { evidence: 'theory' }));
+  if (hook.estimated.includes('shank_mm'))
+    answer.reasons.push(
+      reason('hook-about', { source: { kind: 'sources', id: hook.shank.source } }, { evidence: 'theory' }),
+    );
   return answer;
 }

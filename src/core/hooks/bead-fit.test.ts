@@ -3,7 +3,15 @@ import { referenceEye, referenceGape, referenceShank, referenceWire } from './sc
 
 const hook = (n: number, more: Partial<FitHook> = {}): FitHook => {
   const shankMm = referenceShank(n);
-  return { bend: 'round', barb: 'none', shankMm, gapeMm: referenceGape(shankMm), wireMm: referenceWire(shankMm), eyeMm: referenceEye(shankMm), ...more };
+  return {
+    bend: 'round',
+    barb: 'none',
+    shankMm,
+    gapeMm: referenceGape(shankMm),
+    wireMm: referenceWire(shankMm),
+    eyeMm: referenceEye(shankMm),
+    ...more,
+  };
 };
 const codes = (bead: { warnings: { code: string }[] }) => bead.warnings.map((item) => item.code);
 
@@ -15,7 +23,11 @@ describe('beads on a hook', () => {
   });
   test('the range by the gape, the usual one marked, one stocked size beyond on either side', () => {
     const { rangeMm, beads } = beadFit(hook(14));
-    expect(rangeMm.map((mm) => mm / referenceGape(7))).toEqual([expect.closeTo(0.45, 9), expect.closeTo(0.55, 9), expect.closeTo(0.7, 9)]);
+    expect(rangeMm.map((mm) => mm / referenceGape(7))).toEqual([
+      expect.closeTo(0.45, 9),
+      expect.closeTo(0.55, 9),
+      expect.closeTo(0.7, 9),
+    ]);
     expect(beads.map((bead) => bead.diameterMm)).toEqual([1.5, 2, 2.4, 2.8, 3.2]);
     expect(beads.filter((bead) => bead.usual).map((bead) => bead.diameterMm)).toEqual([2.4]);
     expect(beads.map(codes).map((list) => list[0] ?? null)).toEqual(['bead-small', null, null, null, 'bead-large']);
@@ -31,7 +43,10 @@ describe('beads on a hook', () => {
     expect(codes(beadOnHook(hook(14), 2.4, 'drilled', 0.8))).not.toContain('bead-bore');
     expect(codes(beadOnHook(hook(14), 4.6, 'drilled'))).toContain('gape-crowded');
   });
-  test('a barb left up needs more', () => expect(beadOnHook(hook(14, { barb: 'barbed' }), 2.4, 'slotted').boreNeededMm).toBeGreaterThan(beadOnHook(hook(14), 2.4, 'slotted').boreNeededMm));
+  test('a barb left up needs more', () =>
+    expect(beadOnHook(hook(14, { barb: 'barbed' }), 2.4, 'slotted').boreNeededMm).toBeGreaterThan(
+      beadOnHook(hook(14), 2.4, 'slotted').boreNeededMm,
+    ));
   test('even the smallest and largest hooks have a bead', () => {
     for (const n of [-6, 30]) expect(beadFit(hook(n)).beads.length).toBeGreaterThan(0);
   });
@@ -39,7 +54,7 @@ describe('beads on a hook', () => {
 
 describe('wire for weight', () => {
   const fit = weightFit(hook(8), 'lead');
-  test('as thick as the hook\'s own, from two eyes behind the eye to the ramp', () => {
+  test("as thick as the hook's own, from two eyes behind the eye to the ramp", () => {
     expect(fit.wireMm).toBe(0.51);
     expect(fit.coverMm).toBeCloseTo(11.62 - 3 * referenceEye(11.62), 2);
     expect(fit.turns * fit.wireMm).toBeLessThanOrEqual(fit.coverMm);
@@ -50,7 +65,8 @@ describe('wire for weight', () => {
     expect(fit.sidesWideMm).toBeCloseTo(referenceWire(11.62) + 1.02, 2);
     expect(weightFit(hook(8), 'tin').woundMg / fit.woundMg).toBeCloseTo(7.3 / 11.3, 9);
   });
-  test('a hook too short for any takes none', () => expect(weightFit(hook(28, { eyeMm: 2 }), 'lead')).toMatchObject({ turns: 0, sidesMg: 0 }));
+  test('a hook too short for any takes none', () =>
+    expect(weightFit(hook(28, { eyeMm: 2 }), 'lead')).toMatchObject({ turns: 0, sidesMg: 0 }));
 });
 
 describe('tippet through the eye', () => {

@@ -43,7 +43,10 @@ export interface CarryInput {
 }
 
 /** Where a bead lies, from behind the eye: a jig's stands half on the neck, before the shank. Room, carry, stations and the bench all read it here. Source: formulas §3. */
-export function beadPlace({ bend, beadMm, seatMm }: Pick<CarryInput, 'bend' | 'beadMm' | 'seatMm'>): { frontMm: number; rearMm: number } {
+export function beadPlace({ bend, beadMm, seatMm }: Pick<CarryInput, 'bend' | 'beadMm' | 'seatMm'>): {
+  frontMm: number;
+  rearMm: number;
+} {
   if (beadMm === 0) return { frontMm: 0, rearMm: 0 };
   const ahead = bend === 'jig' ? JIG_BEAD_SHARE : 0;
   return { frontMm: seatMm - ahead * beadMm, rearMm: seatMm + (1 - ahead) * beadMm };
@@ -51,11 +54,18 @@ export function beadPlace({ bend, beadMm, seatMm }: Pick<CarryInput, 'bend' | 'b
 
 /** Visible length of the fly on a hook, mm: what the eye compares with the natural. Source: formulas §3. */
 export function carry(style: Style, hook: CarryInput): number {
-  return hook.pathFactor * hook.shankMm + eyeShare(style, hook.bend, hook.reading) * hook.eyeMm + Math.max(0, -beadPlace(hook).frontMm);
+  return (
+    hook.pathFactor * hook.shankMm +
+    eyeShare(style, hook.bend, hook.reading) * hook.eyeMm +
+    Math.max(0, -beadPlace(hook).frontMm)
+  );
 }
 
 /** Room along the shank that the parts must share, mm: the path less what bead, seat and head's reserve take; decides only whether the dressing fits. */
-export function room(style: Style, hook: Pick<CarryInput, 'shankMm' | 'eyeMm' | 'bend' | 'pathFactor' | 'beadMm' | 'seatMm'>): number {
+export function room(
+  style: Style,
+  hook: Pick<CarryInput, 'shankMm' | 'eyeMm' | 'bend' | 'pathFactor' | 'beadMm' | 'seatMm'>,
+): number {
   return hook.pathFactor * hook.shankMm - beadPlace(hook).rearMm - style.reserve * hook.eyeMm;
 }
 

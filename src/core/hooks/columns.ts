@@ -28,7 +28,9 @@ export function xOf(shankMm: number, gapeMm: number): number {
 
 /** Bend, wire class and X in one number. */
 function shapeOf(bend: BendId, wire: WireId, x: number): number {
-  return (BEND_ORDER.indexOf(bend) * WIRE_ORDER.length + WIRE_ORDER.indexOf(wire)) * (X_MOST - X_LEAST + 1) + x - X_LEAST;
+  return (
+    (BEND_ORDER.indexOf(bend) * WIRE_ORDER.length + WIRE_ORDER.indexOf(wire)) * (X_MOST - X_LEAST + 1) + x - X_LEAST
+  );
 }
 
 /** What is worked out once for every shape, in the order `shape` counts them. */
@@ -93,9 +95,11 @@ function pack(unordered: readonly Hook[]): HookColumns {
   const hooks = [...groups.values()].flat();
   const byId = new Int32Array(hooks.length);
   const ids = hooks.map((hook) => hook.id);
-  Array.from(ids.keys()).sort((a, b) => (ids[a]! < ids[b]! ? -1 : ids[a]! > ids[b]! ? 1 : 0)).forEach((row, place) => {
-    byId[row] = place;
-  });
+  Array.from(ids.keys())
+    .sort((a, b) => (ids[a]! < ids[b]! ? -1 : ids[a]! > ids[b]! ? 1 : 0))
+    .forEach((row, place) => {
+      byId[row] = place;
+    });
   const starts = new Int32Array(groups.size + 1);
   [...groups.values()].forEach((group, index) => {
     starts[index + 1] = starts[index]! + group.length;
@@ -104,7 +108,15 @@ function pack(unordered: readonly Hook[]): HookColumns {
   const models = places(hooks.map(modelKey));
   return {
     hooks,
-    table: Float64Array.from(hooks.flatMap((hook) => [hook.shank.value, hook.eyeOuter.value, hook.wireDiameter.value, hook.gape.value, usualBead(hook.gape.value, hook.bend)])),
+    table: Float64Array.from(
+      hooks.flatMap((hook) => [
+        hook.shank.value,
+        hook.eyeOuter.value,
+        hook.wireDiameter.value,
+        hook.gape.value,
+        usualBead(hook.gape.value, hook.bend),
+      ]),
+    ),
     shape: Uint8Array.from(hooks, (hook) => shapeOf(hook.bend, hook.wire, xOf(hook.shank.value, hook.gape.value))),
     makerless: Uint8Array.from(hooks, (hook) => (hook.maker === MAKERLESS ? 1 : 0)),
     barbless: Uint8Array.from(hooks, (hook) => (hook.barb === 'none' ? 1 : 0)),

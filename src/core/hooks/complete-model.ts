@@ -33,7 +33,9 @@ function lengthLaw(rows: readonly HookRow[], labels: readonly (LabelDimensions |
   const numbers = rows.map(scaleNumber);
   const known = rows.flatMap((row, index) => {
     const shank = measured(row, 'shank');
-    return numbers[index] === null || !shank ? [] : [{ n: numbers[index]!, shankMm: shank.value, sdMm: shank.sd ?? shank.value * KNOWN_SHARE }];
+    return numbers[index] === null || !shank
+      ? []
+      : [{ n: numbers[index]!, shankMm: shank.value, sdMm: shank.sd ?? shank.value * KNOWN_SHARE }];
   });
   const sizes = lawSizes(numbers, labels);
   if (known.length === 0) return none;
@@ -45,12 +47,18 @@ function lengthLaw(rows: readonly HookRow[], labels: readonly (LabelDimensions |
 }
 
 /** The same for gape or wire, as one ratio to what the labels say. */
-function ratioOf(rows: readonly HookRow[], labels: readonly (LabelDimensions | null)[], name: 'gape' | 'wire'): (Quantity | null)[] {
+function ratioOf(
+  rows: readonly HookRow[],
+  labels: readonly (LabelDimensions | null)[],
+  name: 'gape' | 'wire',
+): (Quantity | null)[] {
   const labelled = (index: number) => (name === 'gape' ? labels[index]?.gapeMm : labels[index]?.wireMm) ?? null;
   const pairs = rows.flatMap((row, index) => {
     const own = measured(row, name);
     const labelMm = labelled(index);
-    return own && labelMm !== null ? [{ labelMm, measuredMm: own.value, sdShare: (own.sd ?? own.value * KNOWN_SHARE) / own.value }] : [];
+    return own && labelMm !== null
+      ? [{ labelMm, measuredMm: own.value, sdShare: (own.sd ?? own.value * KNOWN_SHARE) / own.value }]
+      : [];
   });
   if (pairs.length === 0) return rows.map(() => null);
   const { ratio, sd } = ratioLaw(pairs);
@@ -61,12 +69,18 @@ function ratioOf(rows: readonly HookRow[], labels: readonly (LabelDimensions | n
 }
 
 function lawsOf(rows: readonly HookRow[], school: XLabelSchool): LawDimensions[] {
-  const open = rows.some((row) => row.shankMm === null || row.gapeMm === null || row.wireMm === null || row.source !== 'measured');
+  const open = rows.some(
+    (row) => row.shankMm === null || row.gapeMm === null || row.wireMm === null || row.source !== 'measured',
+  );
   const any = rows.some((row) => row.taped || row.source === 'measured');
   if (!open || !any) return rows.map(() => ({}));
   const labels = rows.map((row) => labelDimensions(row.size, row.xLong, row.xHeavy, school, row.labels));
   const [shank, gape, wire] = [lengthLaw(rows, labels), ratioOf(rows, labels, 'gape'), ratioOf(rows, labels, 'wire')];
-  return rows.map((_, index) => ({ ...(shank[index] ? { shank: shank[index] } : {}), ...(gape[index] ? { gape: gape[index] } : {}), ...(wire[index] ? { wire: wire[index] } : {}) }));
+  return rows.map((_, index) => ({
+    ...(shank[index] ? { shank: shank[index] } : {}),
+    ...(gape[index] ? { gape: gape[index] } : {}),
+    ...(wire[index] ? { wire: wire[index] } : {}),
+  }));
 }
 
 /**
@@ -86,20 +100,33 @@ export function betweenSizes(rows: readonly HookRow[], size: string, school: XLa
   const [first] = rows;
   const wanted = first ? scaleNumber({ size, labels: first.labels }) : null;
   if (!first || wanted === null) return null;
-  const placed = completeModel(rows, school).flatMap((hook) => {
-    const n = scaleNumber({ size: hook.size, labels: first.labels });
-    return n === null ? [] : [{ n, hook }];
-  }).sort((a, b) => a.n - b.n);
+  const placed = completeModel(rows, school)
+    .flatMap((hook) => {
+      const n = scaleNumber({ size: hook.size, labels: first.labels });
+      return n === null ? [] : [{ n, hook }];
+    })
+    .sort((a, b) => a.n - b.n);
   const above = placed.findIndex(({ n }) => n > wanted);
   if (above <= 0) return null;
   const [low, high] = [placed[above - 1]!, placed[above]!];
   const share = (wanted - low.n) / (high.n - low.n);
   const along = (a: Quantity, b: Quantity) => a.value ** (1 - share) * b.value ** share;
-  return hookFromRow({
-    ...first, size, source: 'model', taped: undefined, wire: null,
-    shankMm: along(low.hook.shank, high.hook.shank), gapeMm: along(low.hook.gape, high.hook.gape), biteMm: along(low.hook.bite, high.hook.bite),
-    wireMm: along(low.hook.wireDiameter, high.hook.wireDiameter), eyeMm: along(low.hook.eyeOuter, high.hook.eyeOuter), massMg: along(low.hook.mass, high.hook.mass),
-  }, school);
+  return hookFromRow(
+    {
+      ...first,
+      size,
+      source: 'model',
+      taped: undefined,
+      wire: null,
+      shankMm: along(low.hook.shank, high.hook.shank),
+      gapeMm: along(low.hook.gape, high.hook.gape),
+      biteMm: along(low.hook.bite, high.hook.bite),
+      wireMm: along(low.hook.wireDiameter, high.hook.wireDiameter),
+      eyeMm: along(low.hook.eyeOuter, high.hook.eyeOuter),
+      massMg: along(low.hook.mass, high.hook.mass),
+    },
+    school,
+  );
 }
 
 /** The law of a model as a table: every size with its shank, ± and where it comes from. */

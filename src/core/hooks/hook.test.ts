@@ -2,8 +2,26 @@ import { hookFromRow, type HookRow } from './hook';
 import { referenceEye, referenceGape, referenceShank } from './scale';
 
 const ROW: HookRow = {
-  maker: 'm', makerName: 'M', model: 'x', modelName: 'X', size: '12', bend: 'round', eye: 'down', point: 'straight', barb: 'barbed', wire: null, xLong: 2, xHeavy: 0, labels: 'bigger-smaller',
-  shankMm: null, gapeMm: null, biteMm: null, wireMm: null, eyeMm: null, massMg: null, source: 'typed',
+  maker: 'm',
+  makerName: 'M',
+  model: 'x',
+  modelName: 'X',
+  size: '12',
+  bend: 'round',
+  eye: 'down',
+  point: 'straight',
+  barb: 'barbed',
+  wire: null,
+  xLong: 2,
+  xHeavy: 0,
+  labels: 'bigger-smaller',
+  shankMm: null,
+  gapeMm: null,
+  biteMm: null,
+  wireMm: null,
+  eyeMm: null,
+  massMg: null,
+  source: 'typed',
 };
 
 describe('a hook from its row', () => {
@@ -24,6 +42,7 @@ describe('a hook from its row', () => {
     expect(hookFromRow({ ...ROW, wire: 'light', wireMm: 0.7 }, 'number')!.wire).toBe('heavy');
     expect(hookFromRow({ ...ROW, wire: 'light' }, 'number')!.wire).toBe('light');
   });
-  test('free text without a shank cannot be used', () => expect(hookFromRow({ ...ROW, size: 'small' }, 'number')).toBeNull());
+  test('free text without a shank cannot be used', () =>
+    expect(hookFromRow({ ...ROW, size: 'small' }, 'number')).toBeNull());
   test('an id writes / as -', () => expect(hookFromRow({ ...ROW, size: '1/0' }, 'number')!.id).toBe('m:x:1-0'));
 });

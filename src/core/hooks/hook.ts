@@ -1,7 +1,15 @@
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { NUMBER_STEP, SD_STEPS } from '../constants';
 import { isAbout, type Quantity } from '../quantity';
-import { dimensionsAt, labelDimensions, labelNumber, numbersLong, type LabelDimensions, type LabelDirection, type XLabelSchool } from './label-dimensions';
+import {
+  dimensionsAt,
+  labelDimensions,
+  labelNumber,
+  numbersLong,
+  type LabelDimensions,
+  type LabelDirection,
+  type XLabelSchool,
+} from './label-dimensions';
 import { hookMass, reads, readsGape, throatOf, wireClass } from './scale';
 
 /** A row of hooks.csv after reading: cells that were empty are null. Millimetres and milligrams. */
@@ -86,7 +94,13 @@ export function hookFromRow(row: HookRow, school: XLabelSchool, law: LawDimensio
   const label = labelDimensions(row.size, row.xLong, row.xHeavy, school, row.labels) ?? readFromIron(row, school, law);
   const unread = labelNumber(row.size, row.labels) === null;
   const estimated: HookDimension[] = [];
-  const take = (name: HookDimension, own: number | null, guess: number | null, taped: Quantity | undefined = undefined, lawful: Quantity | undefined = undefined): Quantity | null => {
+  const take = (
+    name: HookDimension,
+    own: number | null,
+    guess: number | null,
+    taped: Quantity | undefined = undefined,
+    lawful: Quantity | undefined = undefined,
+  ): Quantity | null => {
     if (taped) return taped;
     if (own === null && lawful) {
       estimated.push(name);
@@ -137,5 +151,7 @@ function readFromIron(row: HookRow, school: XLabelSchool, law: LawDimensions): L
   const shankMm = row.taped?.shank?.value ?? row.shankMm ?? law.shank?.value ?? null;
   const gapeMm = row.taped?.gape?.value ?? row.gapeMm;
   if (gapeMm !== null) return dimensionsAt(readsGape(gapeMm), row.xLong, row.xHeavy, school);
-  return shankMm === null ? null : dimensionsAt(reads(shankMm) + numbersLong(row.xLong, school), row.xLong, row.xHeavy, school);
+  return shankMm === null
+    ? null
+    : dimensionsAt(reads(shankMm) + numbersLong(row.xLong, school), row.xLong, row.xHeavy, school);
 }

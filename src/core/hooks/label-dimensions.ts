@@ -32,7 +32,13 @@ export function labelNumber(label: string, direction: LabelDirection): number | 
  * What a label says a hook measures: the number and its X decide, never the hook's own shank.
  * `xLong` is negative for short, `xHeavy` negative for fine. Null when the label is free text. Source: formulas §6.
  */
-export function labelDimensions(label: string, xLong: number, xHeavy: number, school: XLabelSchool, direction: LabelDirection = 'bigger-smaller'): LabelDimensions | null {
+export function labelDimensions(
+  label: string,
+  xLong: number,
+  xHeavy: number,
+  school: XLabelSchool,
+  direction: LabelDirection = 'bigger-smaller',
+): LabelDimensions | null {
   const size = readSizeLabel(label);
   const n = labelNumber(label, direction);
   if (n === null) return null;

@@ -16,12 +16,16 @@ const mean = (8.1 + 8.4 + 7.9) / 3;
 
 describe('carry: golden figures of formulas §3', () => {
   const dun = style('upright-dun');
-  test.each([[12, 9.07809], [14, 7.70626]])('straight %s', (n, mm) => expect(carry(dun, reference(n))).toBeCloseTo(mm, 5));
+  test.each([
+    [12, 9.07809],
+    [14, 7.70626],
+  ])('straight %s', (n, mm) => expect(carry(dun, reference(n))).toBeCloseTo(mm, 5));
   test('against the mean of three', () => {
     expect(stepsBetween(carry(dun, reference(12)), mean)).toBeCloseTo(1.30098, 4);
     expect(stepsBetween(carry(dun, reference(14)), mean)).toBeCloseTo(-0.638554, 5);
   });
-  test('a curved shank at W 1.20', () => expect(carry(style('low-emerger'), { ...reference(14, 'curved-shank'), pathFactor: 1.2 })).toBeCloseTo(8.75313, 5));
+  test('a curved shank at W 1.20', () =>
+    expect(carry(style('low-emerger'), { ...reference(14, 'curved-shank'), pathFactor: 1.2 })).toBeCloseTo(8.75313, 5));
   test('a jig with a 2.8 bead', () => expect(carry(style('jig-nymph'), reference(14, 'jig', 2.8))).toBeCloseTo(8.4, 9));
   test('an 8 mm dun wants this shank', () => {
     const wanted = 7.27548;
@@ -43,7 +47,10 @@ describe('carry: golden figures of formulas §3', () => {
     expect(pinnedPathFactor(style('post-dun'), 'continuous-curve')).toEqual({ factor: 1.12, borrowed: true });
     expect(pathFactor(style('jig-nymph'), 'jig')).toBe(1);
   });
-  test('room is the path less bead and reserve', () => expect(room(style('post-dun'), { shankMm: 7, eyeMm: 1.4, bend: 'round', pathFactor: 1.04, beadMm: 2, seatMm: 0 })).toBeCloseTo(1.04 * 7 - 2 - 1.5 * 1.4, 9));
+  test('room is the path less bead and reserve', () =>
+    expect(
+      room(style('post-dun'), { shankMm: 7, eyeMm: 1.4, bend: 'round', pathFactor: 1.04, beadMm: 2, seatMm: 0 }),
+    ).toBeCloseTo(1.04 * 7 - 2 - 1.5 * 1.4, 9));
   test('on a jig half the bead stands on the neck: carry counts it, room and the bead’s rear face do not', () => {
     const jig = { ...reference(14, 'jig', 2.8) };
     expect(beadPlace(jig)).toEqual({ frontMm: -1.4, rearMm: 1.4 });
@@ -85,11 +92,17 @@ describe('suit', () => {
     expect(crowded.reasons.map((item) => item.code)).toContain('gape-crowded');
   });
   test('never less than at an exact match, and it grows with the difference', () => {
-    fc.assert(fc.property(fc.double({ min: 2, max: 30, noNaN: true }), fc.double({ min: 1.001, max: 2, noNaN: true }), (targetMm, factor) => {
-      const at = (carryMm: number) => suit(dun, { ...base, targetMm, carryMm }).steps;
-      expect(at(targetMm)).toBeLessThan(at(targetMm * factor));
-      expect(at(targetMm / factor)).toBeCloseTo(at(targetMm * factor), 9);
-    }));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 2, max: 30, noNaN: true }),
+        fc.double({ min: 1.001, max: 2, noNaN: true }),
+        (targetMm, factor) => {
+          const at = (carryMm: number) => suit(dun, { ...base, targetMm, carryMm }).steps;
+          expect(at(targetMm)).toBeLessThan(at(targetMm * factor));
+          expect(at(targetMm / factor)).toBeCloseTo(at(targetMm * factor), 9);
+        },
+      ),
+    );
   });
   test('barb rules', () => {
     expect(barbAllowed('barbed', 'flattened')).toEqual({ allowed: true, flatten: true });
@@ -127,12 +140,24 @@ describe('probability and how far a rung holds: golden figures of formulas §4',
   });
   test('the sizes of a model sum to 1', () => {
     const shanks = fc.uniqueArray(fc.double({ min: 2, max: 30, noNaN: true }), { minLength: 1, maxLength: 12 });
-    fc.assert(fc.property(shanks, fc.double({ min: 1, max: 40, noNaN: true }), fc.double({ min: 0.005, max: 0.4, noNaN: true }), (carries, targetMm, spread) => {
-      const p = rungProbabilities(carries.map((carryMm, index) => ({ id: `h${index}`, carryMm })), targetMm, spread, 0.2);
-      const values = [...p.values()];
-      expect(values.reduce((sum, value) => sum + value, 0)).toBeCloseTo(1, 9);
-      expect(Math.min(...values)).toBeGreaterThanOrEqual(0);
-    }));
+    fc.assert(
+      fc.property(
+        shanks,
+        fc.double({ min: 1, max: 40, noNaN: true }),
+        fc.double({ min: 0.005, max: 0.4, noNaN: true }),
+        (carries, targetMm, spread) => {
+          const p = rungProbabilities(
+            carries.map((carryMm, index) => ({ id: `h${index}`, carryMm })),
+            targetMm,
+            spread,
+            0.2,
+          );
+          const values = [...p.values()];
+          expect(values.reduce((sum, value) => sum + value, 0)).toBeCloseTo(1, 9);
+          expect(Math.min(...values)).toBeGreaterThanOrEqual(0);
+        },
+      ),
+    );
   });
   test('a model known from labels is less sure than a measured one', () => {
     const shank = (source: Source, sd: number | null = null) => ({ value: 7, sd, source });

@@ -19,7 +19,10 @@ describe('tape one, know the packet', () => {
     for (const { n } of sizes) expect(at(after, n).sdMm).toBeLessThan(at(before, n).sdMm);
   });
   test('two measured ends settle the slope', () => {
-    const law = modelLaw(sizes, [{ n: 10, shankMm: 10.4, sdMm: 0.03 }, { n: 18, shankMm: 4.7, sdMm: 0.03 }]);
+    const law = modelLaw(sizes, [
+      { n: 10, shankMm: 10.4, sdMm: 0.03 },
+      { n: 18, shankMm: 4.7, sdMm: 0.03 },
+    ]);
     expect(at(law, 14).shankMm).toBeCloseTo(Math.sqrt(10.4 * 4.7), 0);
     expect(at(law, 10).shankMm).toBeCloseTo(10.4, 1);
   });
@@ -34,8 +37,27 @@ test('a ratio leans on what was measured', () => {
 
 describe('a model completed from what is known of it', () => {
   const row = (size: string, more: Partial<HookRow> = {}): HookRow => ({
-    maker: 'm', makerName: 'M', model: 'x', modelName: 'X', size, bend: 'round', eye: 'down', point: 'straight', barb: 'barbed', wire: null, xLong: 0, xHeavy: 0, labels: 'bigger-smaller',
-    shankMm: null, gapeMm: null, biteMm: null, wireMm: null, eyeMm: null, massMg: null, source: 'typed', ...more,
+    maker: 'm',
+    makerName: 'M',
+    model: 'x',
+    modelName: 'X',
+    size,
+    bend: 'round',
+    eye: 'down',
+    point: 'straight',
+    barb: 'barbed',
+    wire: null,
+    xLong: 0,
+    xHeavy: 0,
+    labels: 'bigger-smaller',
+    shankMm: null,
+    gapeMm: null,
+    biteMm: null,
+    wireMm: null,
+    eyeMm: null,
+    massMg: null,
+    source: 'typed',
+    ...more,
   });
   const taped = (mm: number) => ({ shank: { value: mm, sd: mm * 0.015, source: 'measured' as const } });
   const plain = ['10', '12', '14', '16', '18'].map((size) => row(size));
@@ -48,7 +70,10 @@ describe('a model completed from what is known of it', () => {
     }
   });
   test('one taped: it stands as measured, the others follow it and are less unsure, nearest least', () => {
-    const hooks = completeModel(plain.map((item) => (item.size === '14' ? { ...item, taped: taped(7.7) } : item)), 'number');
+    const hooks = completeModel(
+      plain.map((item) => (item.size === '14' ? { ...item, taped: taped(7.7) } : item)),
+      'number',
+    );
     const of = (size: string) => hooks.find((hook) => hook.size === size)!;
     expect(of('14').shank).toMatchObject({ value: 7.7, source: 'measured' });
     expect(of('14').estimated).not.toContain('shank_mm');
@@ -59,8 +84,20 @@ describe('a model completed from what is known of it', () => {
     expect(of('12').estimated).toContain('shank_mm');
   });
   test('a second taped shrinks the ± of the rest again', () => {
-    const one = completeModel(plain.map((item) => (item.size === '14' ? { ...item, taped: taped(7.7) } : item)), 'number');
-    const two = completeModel(plain.map((item) => (item.size === '14' ? { ...item, taped: taped(7.7) } : item.size === '18' ? { ...item, taped: taped(5.5) } : item)), 'number');
+    const one = completeModel(
+      plain.map((item) => (item.size === '14' ? { ...item, taped: taped(7.7) } : item)),
+      'number',
+    );
+    const two = completeModel(
+      plain.map((item) =>
+        item.size === '14'
+          ? { ...item, taped: taped(7.7) }
+          : item.size === '18'
+            ? { ...item, taped: taped(5.5) }
+            : item,
+      ),
+      'number',
+    );
     expect(sdSteps(two[0]!)).toBeLessThan(sdSteps(one[0]!));
   });
   test('a value in the catalogue is not moved by the law', () => {
@@ -68,7 +105,18 @@ describe('a model completed from what is known of it', () => {
     expect(hooks[0]!.shank).toMatchObject({ value: 8.1, source: 'typed' });
   });
   test('gape and wire follow as ratios', () => {
-    const hooks = completeModel([row('12'), row('14', { taped: { gape: { value: 4.8, sd: 0.02, source: 'measured' }, wire: { value: 0.36, sd: 0.003, source: 'measured' } } })], 'number');
+    const hooks = completeModel(
+      [
+        row('12'),
+        row('14', {
+          taped: {
+            gape: { value: 4.8, sd: 0.02, source: 'measured' },
+            wire: { value: 0.36, sd: 0.003, source: 'measured' },
+          },
+        }),
+      ],
+      'number',
+    );
     expect(hooks[0]!.gape).toMatchObject({ source: 'model' });
     expect(hooks[0]!.gape.value / referenceGape(referenceShank(12))).toBeCloseTo(4.8 / 4.294, 2);
     expect(hooks[0]!.wireDiameter.value).toBeLessThan(referenceWire(referenceShank(12)) * 0.92);
@@ -76,9 +124,14 @@ describe('a model completed from what is known of it', () => {
   test('numbers that grow with the hook say no length until one is taped', () => {
     const growing = ['1', '2', '3'].map((size) => row(size, { labels: 'bigger-bigger' }));
     expect(completeModel(growing, 'number')).toEqual([]);
-    const hooks = completeModel(growing.map((item) => (item.size === '2' ? { ...item, taped: taped(9) } : item)), 'number');
+    const hooks = completeModel(
+      growing.map((item) => (item.size === '2' ? { ...item, taped: taped(9) } : item)),
+      'number',
+    );
     expect(hooks).toHaveLength(3);
-    expect(hooks.map((hook) => hook.shank.value)).toEqual([...hooks.map((hook) => hook.shank.value)].sort((a, b) => a - b));
+    expect(hooks.map((hook) => hook.shank.value)).toEqual(
+      [...hooks.map((hook) => hook.shank.value)].sort((a, b) => a - b),
+    );
     expect(hooks[1]!.shank.value).toBe(9);
   });
   test('a label in free text is read from the iron', () => {
@@ -88,7 +141,11 @@ describe('a model completed from what is known of it', () => {
     expect(completeModel([row('small')], 'number')).toEqual([]);
   });
   test('a size between two labels lies along the line of its neighbours', () => {
-    const hook = betweenSizes([row('12', { shankMm: 9, source: 'measured' }), row('14', { shankMm: 7, source: 'measured' })], '13', 'number')!;
+    const hook = betweenSizes(
+      [row('12', { shankMm: 9, source: 'measured' }), row('14', { shankMm: 7, source: 'measured' })],
+      '13',
+      'number',
+    )!;
     expect(hook.shank).toMatchObject({ value: expect.closeTo(Math.sqrt(63), 6), source: 'model' });
     expect(hook.estimated).toContain('shank_mm');
     expect(betweenSizes(plain, '20', 'number')).toBeNull();

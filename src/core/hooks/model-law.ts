@@ -31,8 +31,13 @@ export interface LawShank {
 export function modelLaw(sizes: readonly ModelSize[], measured: readonly MeasuredShank[]): LawShank[] {
   const centre = sizes.reduce((sum, size) => sum + size.n, 0) / sizes.length;
   const slope0 = -NUMBER_STEP;
-  const labelled = sizes.flatMap((size) => (size.labelShankMm === null ? [] : [Math.log(size.labelShankMm) - slope0 * (size.n - centre)]));
-  const level0 = labelled.length === 0 ? Math.log(REFERENCE.shankMm) : labelled.reduce((sum, level) => sum + level, 0) / labelled.length;
+  const labelled = sizes.flatMap((size) =>
+    size.labelShankMm === null ? [] : [Math.log(size.labelShankMm) - slope0 * (size.n - centre)],
+  );
+  const level0 =
+    labelled.length === 0
+      ? Math.log(REFERENCE.shankMm)
+      : labelled.reduce((sum, level) => sum + level, 0) / labelled.length;
   let pAA = 1 / ((labelled.length === 0 ? UNKNOWN_SD_STEPS : LABEL_SD_STEPS) * NUMBER_STEP) ** 2;
   let pBB = 1 / (MODEL_SLOPE_CV * NUMBER_STEP) ** 2;
   let pAB = 0;

@@ -54,8 +54,14 @@ function spread({ from, to, of }: SizeRange, stocked: readonly string[]): string
  * maker and model. A count after all sizes holds for those without one of their own. `stocked` are the labels of the model, for ranges.
  */
 export function readPacketLine(text: string, stocked: readonly string[] = []): PacketLine {
-  const tokens = text.trim().split(/[\s,;]+/).filter(Boolean);
-  const isSize = (token: string) => readSizeLabel(token).kind !== 'text' || RANGE.test(token) || (SIZED.test(token) && readSizeLabel(SIZED.exec(token)![1]!).kind !== 'text');
+  const tokens = text
+    .trim()
+    .split(/[\s,;]+/)
+    .filter(Boolean);
+  const isSize = (token: string) =>
+    readSizeLabel(token).kind !== 'text' ||
+    RANGE.test(token) ||
+    (SIZED.test(token) && readSizeLabel(SIZED.exec(token)![1]!).kind !== 'text');
   const begins = tokens.findIndex((token) => isSize(token) || COUNT.test(token));
   const words = (begins < 0 ? tokens : tokens.slice(0, begins)).join(' ');
   const sizes: PacketSize[] = [];
@@ -71,7 +77,11 @@ export function readPacketLine(text: string, stocked: readonly string[] = []): P
       range = null;
     } else if (parity && range) {
       const of = parity[1]!.toLowerCase().startsWith('even') ? 'even' : 'odd';
-      sizes.splice(range.at, sizes.length - range.at, ...spread({ ...range.range, of }, stocked).map((size) => ({ size, count: null })));
+      sizes.splice(
+        range.at,
+        sizes.length - range.at,
+        ...spread({ ...range.range, of }, stocked).map((size) => ({ size, count: null })),
+      );
       range = null;
     } else if (between) {
       range = { at: sizes.length, range: { from: numberOf(between[1]!)!, to: numberOf(between[2]!)!, of: 'stocked' } };
@@ -92,7 +102,14 @@ export function readPastedPackets(text: string): string[] {
   const heads = cellsOf(lines[0] ?? '').map((cell) => cell.toLowerCase());
   const place = (...names: string[]) => heads.findIndex((head) => names.includes(head));
   const headed = place('size') >= 0 && place('model') >= 0;
-  const at = headed ? { maker: place('maker'), model: place('model'), size: place('size'), count: place('count', 'quantity', 'qty', 'hooks') } : { maker: 0, model: 1, size: 2, count: 3 };
+  const at = headed
+    ? {
+        maker: place('maker'),
+        model: place('model'),
+        size: place('size'),
+        count: place('count', 'quantity', 'qty', 'hooks'),
+      }
+    : { maker: 0, model: 1, size: 2, count: 3 };
   return lines.slice(headed ? 1 : 0).map((line) => {
     if (!line.includes('\t')) return line.trim();
     const cells = cellsOf(line);
@@ -111,7 +128,10 @@ export interface NamedModel {
 
 /** Models whose names begin with what was typed, every word of it; exact words and shorter names first. */
 export function findModels<M extends NamedModel>(words: string, models: readonly M[]): M[] {
-  const wanted = words.toLowerCase().split(/[\s-]+/).filter(Boolean);
+  const wanted = words
+    .toLowerCase()
+    .split(/[\s-]+/)
+    .filter(Boolean);
   if (wanted.length === 0) return [];
   return models
     .flatMap((model) => {

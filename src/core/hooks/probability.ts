@@ -22,19 +22,26 @@ export function rungBounds(rungs: readonly ModelRung[]): Map<string, RungBounds>
     sorted.map((rung, index) => {
       const below = sorted[index - 1];
       const above = sorted[index + 1];
-      return [rung.id, {
-        lowMm: below ? Math.sqrt(below.carryMm * rung.carryMm) : null,
-        highMm: above ? Math.sqrt(above.carryMm * rung.carryMm) : null,
-        below: below?.id ?? null,
-        above: above?.id ?? null,
-      }];
+      return [
+        rung.id,
+        {
+          lowMm: below ? Math.sqrt(below.carryMm * rung.carryMm) : null,
+          highMm: above ? Math.sqrt(above.carryMm * rung.carryMm) : null,
+          below: below?.id ?? null,
+          above: above?.id ?? null,
+        },
+      ];
     }),
   );
 }
 
 /** Root mean square of the shanks' SD in number steps over a model's sizes: 0.18 where measured or typed, 0.5 from a label, the law's own where it speaks. */
 export function modelSdSteps(shanks: readonly Quantity[]): number {
-  const sum = shanks.reduce((total, { value, sd, source }) => total + (sd === null ? (isAbout(source) ? SD_STEPS.about : SD_STEPS.known) : sd / (value * NUMBER_STEP)) ** 2, 0);
+  const sum = shanks.reduce(
+    (total, { value, sd, source }) =>
+      total + (sd === null ? (isAbout(source) ? SD_STEPS.about : SD_STEPS.known) : sd / (value * NUMBER_STEP)) ** 2,
+    0,
+  );
   return Math.sqrt(sum / shanks.length);
 }
 
@@ -45,7 +52,12 @@ const FAR_SD = 8.5;
  * Probability that each rung of one model is the one nearest the target; they sum to 1.
  * `relativeSd` is se/mean (or hatch SD/mean for the share of a hatch), `sdSteps` the model's own uncertainty. Source: formulas §4.
  */
-export function rungProbabilities(rungs: readonly ModelRung[], targetMm: number, relativeSd: number, sdSteps: number): Map<string, number> {
+export function rungProbabilities(
+  rungs: readonly ModelRung[],
+  targetMm: number,
+  relativeSd: number,
+  sdSteps: number,
+): Map<string, number> {
   const spread = Math.sqrt(relativeSd ** 2 + (NUMBER_STEP * sdSteps) ** 2);
   const below = (edge: number) => {
     const z = Math.log(edge / targetMm) / spread;
@@ -53,6 +65,9 @@ export function rungProbabilities(rungs: readonly ModelRung[], targetMm: number,
   };
   const bounds = rungBounds(rungs);
   return new Map(
-    [...bounds].map(([id, { lowMm, highMm }]) => [id, (highMm === null ? 1 : below(highMm)) - (lowMm === null ? 0 : below(lowMm))]),
+    [...bounds].map(([id, { lowMm, highMm }]) => [
+      id,
+      (highMm === null ? 1 : below(highMm)) - (lowMm === null ? 0 : below(lowMm)),
+    ]),
   );
 }

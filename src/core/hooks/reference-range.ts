@@ -24,28 +24,30 @@ export function referenceRange(models: readonly ReferenceModel[], makerName: str
       const gapeMm = referenceGape(scaleLength);
       const wireMm = referenceWire(scaleLength);
       const eyeMm = referenceEye(scaleLength);
-      return [{
-        maker: 'reference',
-        makerName,
-        model: model.model,
-        modelName: model.name,
-        size,
-        bend: model.bend,
-        eye: model.eye,
-        point: 'straight' as const,
-        barb: model.barb,
-        wire: 'standard' as const,
-        xLong: model.longer,
-        xHeavy: 0,
-        labels: 'bigger-smaller' as const,
-        shankMm,
-        gapeMm,
-        biteMm: throatOf(gapeMm),
-        wireMm,
-        eyeMm,
-        massMg: hookMass(shankMm, gapeMm, wireMm, eyeMm),
-        source: 'model' as const,
-      }];
+      return [
+        {
+          maker: 'reference',
+          makerName,
+          model: model.model,
+          modelName: model.name,
+          size,
+          bend: model.bend,
+          eye: model.eye,
+          point: 'straight' as const,
+          barb: model.barb,
+          wire: 'standard' as const,
+          xLong: model.longer,
+          xHeavy: 0,
+          labels: 'bigger-smaller' as const,
+          shankMm,
+          gapeMm,
+          biteMm: throatOf(gapeMm),
+          wireMm,
+          eyeMm,
+          massMg: hookMass(shankMm, gapeMm, wireMm, eyeMm),
+          source: 'model' as const,
+        },
+      ];
     }),
   );
 }

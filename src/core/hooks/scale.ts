@@ -53,7 +53,8 @@ export function wireClass(wireMm: number, gapeMm: number): WireId {
 
 /** Mass of a bare hook, mg, from shank, gape, wire and outer eye in mm. */
 export function hookMass(shankMm: number, gapeMm: number, wireMm: number, eyeMm: number): number {
-  const run = shankMm + (Math.PI * (gapeMm + wireMm)) / 2 + HOOK_STEEL.pointShare * shankMm + Math.PI * (eyeMm - wireMm);
+  const run =
+    shankMm + (Math.PI * (gapeMm + wireMm)) / 2 + HOOK_STEEL.pointShare * shankMm + Math.PI * (eyeMm - wireMm);
   return HOOK_STEEL.density * (Math.PI / 4) * wireMm ** 2 * run;
 }
 

@@ -1,4 +1,15 @@
-import type { BendId, FaceId, LandmarkId, OrderId, RegionId, RideId, StageId, StyleId, TraitId, WireId } from '@/catalogue/ids';
+import type {
+  BendId,
+  FaceId,
+  LandmarkId,
+  OrderId,
+  RegionId,
+  RideId,
+  StageId,
+  StyleId,
+  TraitId,
+  WireId,
+} from '@/catalogue/ids';
 
 /** How a fly carries the natural: a row of ids, Styles. Lengths as multiples of the shank; reserve in eyes. */
 export interface Style {

@@ -32,7 +32,9 @@ export function wireClassesApart(a: WireId, b: WireId): number {
 /** Cost of a wire class outside those a style takes, number steps. */
 export function wireCost(wire: WireId, accepted: readonly WireId[]): number {
   if (accepted.includes(wire)) return 0;
-  return SUIT.wirePerClass * accepted.reduce((least, other) => Math.min(least, wireClassesApart(wire, other)), Infinity);
+  return (
+    SUIT.wirePerClass * accepted.reduce((least, other) => Math.min(least, wireClassesApart(wire, other)), Infinity)
+  );
 }
 
 /** Cost of a bend by its place in a list, −1 outside it, number steps. */
@@ -63,8 +65,22 @@ export function placeReasons(style: Pick<Style, 'id'>, hook: { bend: BendId; wir
   const reasons: Reason[] = [];
   const wire = wireCost(hook.wire, at.wire);
   const bend = bendCost(at.place);
-  if (wire > 0) reasons.push(reason('wire-apart', { wire: { kind: 'wires', id: hook.wire }, style: { kind: 'styles', id: style.id } }, { steps: wire, evidence: 'seen' }));
-  if (bend > 0) reasons.push(reason(at.lengthOutside ? 'x-not-listed' : at.place >= 0 ? 'bend-second' : 'bend-not-listed', { bend: { kind: 'bends', id: hook.bend }, best: { kind: 'bends', id: at.best } }, { steps: bend, evidence: 'seen' }));
+  if (wire > 0)
+    reasons.push(
+      reason(
+        'wire-apart',
+        { wire: { kind: 'wires', id: hook.wire }, style: { kind: 'styles', id: style.id } },
+        { steps: wire, evidence: 'seen' },
+      ),
+    );
+  if (bend > 0)
+    reasons.push(
+      reason(
+        at.lengthOutside ? 'x-not-listed' : at.place >= 0 ? 'bend-second' : 'bend-not-listed',
+        { bend: { kind: 'bends', id: hook.bend }, best: { kind: 'bends', id: at.best } },
+        { steps: bend, evidence: 'seen' },
+      ),
+    );
   return reasons;
 }
 
@@ -76,10 +92,15 @@ export function suit(style: Style, hook: SuitInput, at: HookPlace = stylePlace(s
   const clear = gapeClear(hook.thickMm, hook.wireMm, hook.gapeMm);
   const gape = clear >= SUIT.clearEnough ? 0 : SUIT.clearCost * (SUIT.clearEnough - clear);
   const reasons: Reason[] = [
-    reason(lengthSteps >= 0 ? 'hook-long' : 'hook-short', { steps: Math.abs(lengthSteps), carry: { mm: hook.carryMm }, target: { mm: hook.targetMm } }, { steps: Math.abs(lengthSteps), evidence: 'theory' }),
+    reason(
+      lengthSteps >= 0 ? 'hook-long' : 'hook-short',
+      { steps: Math.abs(lengthSteps), carry: { mm: hook.carryMm }, target: { mm: hook.targetMm } },
+      { steps: Math.abs(lengthSteps), evidence: 'theory' },
+    ),
   ];
   reasons.push(...placeReasons(style, hook, at));
-  if (gape > 0) reasons.push(reason('gape-crowded', { clear: Math.round(clear * 100) }, { steps: gape, evidence: 'theory' }));
+  if (gape > 0)
+    reasons.push(reason('gape-crowded', { clear: Math.round(clear * 100) }, { steps: gape, evidence: 'theory' }));
   return { steps: Math.abs(lengthSteps) + wire + bend + gape, lengthSteps, gapeClear: clear, reasons };
 }
 

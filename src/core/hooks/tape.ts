@@ -36,10 +36,20 @@ interface Reading {
 function together(readings: readonly Reading[], calliperShare: number): Quantity | undefined {
   if (readings.length === 0) return undefined;
   const byGlass = readings.filter((reading) => reading.how === 'glass');
-  const parts = readings.filter((reading) => reading.how === 'calliper').map(({ mm }) => ({ mm, sd: mm * calliperShare }));
-  if (byGlass.length > 0) parts.push({ mm: byGlass.reduce((sum, { mm }) => sum + mm, 0) / byGlass.length, sd: glassHalfMm(byGlass.length) / Z95 });
+  const parts = readings
+    .filter((reading) => reading.how === 'calliper')
+    .map(({ mm }) => ({ mm, sd: mm * calliperShare }));
+  if (byGlass.length > 0)
+    parts.push({
+      mm: byGlass.reduce((sum, { mm }) => sum + mm, 0) / byGlass.length,
+      sd: glassHalfMm(byGlass.length) / Z95,
+    });
   const weight = parts.reduce((sum, { sd }) => sum + 1 / sd ** 2, 0);
-  return { value: parts.reduce((sum, { mm, sd }) => sum + mm / sd ** 2, 0) / weight, sd: 1 / Math.sqrt(weight), source: 'measured' };
+  return {
+    value: parts.reduce((sum, { mm, sd }) => sum + mm / sd ** 2, 0) / weight,
+    sd: 1 / Math.sqrt(weight),
+    source: 'measured',
+  };
 }
 
 /**
@@ -48,16 +58,35 @@ function together(readings: readonly Reading[], calliperShare: number): Quantity
  */
 export function tapedOf(tapings: readonly Taping[], ends: Ends | null): NonNullable<HookRow['taped']> {
   const share = NUMBER_STEP * SD_STEPS.known;
-  const of = (pick: (taping: Taping) => number | null) => tapings.flatMap((taping) => {
-    const mm = pick(taping);
-    return mm === null ? [] : [{ mm, how: taping.how }];
-  });
-  const gape = together(of((taping) => taping.gapeMm), share);
+  const of = (pick: (taping: Taping) => number | null) =>
+    tapings.flatMap((taping) => {
+      const mm = pick(taping);
+      return mm === null ? [] : [{ mm, how: taping.how }];
+    });
+  const gape = together(
+    of((taping) => taping.gapeMm),
+    share,
+  );
   const wires = of((taping) => taping.wireMm);
-  const wire: Quantity | undefined = wires.length === 0 ? undefined : { value: wires.reduce((sum, { mm }) => sum + mm, 0) / wires.length, sd: TAPE_HALF_MM.micrometer / Z95 / Math.sqrt(wires.length), source: 'measured' };
+  const wire: Quantity | undefined =
+    wires.length === 0
+      ? undefined
+      : {
+          value: wires.reduce((sum, { mm }) => sum + mm, 0) / wires.length,
+          sd: TAPE_HALF_MM.micrometer / Z95 / Math.sqrt(wires.length),
+          source: 'measured',
+        };
   // Without eye and wire a length from end to end says nothing of the shank.
-  const between = ends === null ? Infinity : (gape?.value ?? ends.gapeMm) / 2 + (wire?.value ?? ends.wireMm) + ends.eyeMm;
-  const shank = together(of((taping) => taping.shankMm ?? (taping.overallMm === null || taping.overallMm <= between ? null : taping.overallMm - between)), share);
+  const between =
+    ends === null ? Infinity : (gape?.value ?? ends.gapeMm) / 2 + (wire?.value ?? ends.wireMm) + ends.eyeMm;
+  const shank = together(
+    of(
+      (taping) =>
+        taping.shankMm ??
+        (taping.overallMm === null || taping.overallMm <= between ? null : taping.overallMm - between),
+    ),
+    share,
+  );
   return { ...(shank ? { shank } : {}), ...(gape ? { gape } : {}), ...(wire ? { wire } : {}) };
 }
 
@@ -74,5 +103,10 @@ export function readsAgainst(label: string, shankMm: number | null, gapeMm: numb
   const size = readSizeLabel(label);
   const n = size.kind === 'number' ? size.n : size.kind === 'gape' ? readsGape(size.gapeMm) : null;
   const long = shankMm === null ? null : reads(shankMm);
-  return { label, long, wide: gapeMm === null ? null : readsGape(gapeMm), off: n === null || long === null ? null : n - long };
+  return {
+    label,
+    long,
+    wide: gapeMm === null ? null : readsGape(gapeMm),
+    off: n === null || long === null ? null : n - long,
+  };
 }

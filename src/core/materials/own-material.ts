@@ -3,10 +3,14 @@ import type { Material } from './material';
 
 /** A material of the tier's own: what it is called, the shipped one it behaves like, and its colour as a thick pad under D65. */
 export const ownMaterialSchema = object({
-  id: string().required().matches(/^[a-z0-9-]+$/),
+  id: string()
+    .required()
+    .matches(/^[a-z0-9-]+$/),
   name: string().required(),
   like: string().required(),
-  hex: string().required().matches(/^#[0-9a-f]{6}$/),
+  hex: string()
+    .required()
+    .matches(/^#[0-9a-f]{6}$/),
 });
 export type OwnMaterial = InferType<typeof ownMaterialSchema>;
 

@@ -2,7 +2,11 @@ import { MATERIALS } from '@/catalogue';
 import { deltaE, labOfHex, wetHex } from '../colour';
 import { staysOff } from '.';
 
-const grown = { ...MATERIALS.find((material) => material.id === 'hen-hackle-grey')!, hex: '#7b7c7a' as const, absorbency: 0.8 };
+const grown = {
+  ...MATERIALS.find((material) => material.id === 'hen-hackle-grey')!,
+  hex: '#7b7c7a' as const,
+  absorbency: 0.8,
+};
 const wanted = labOfHex('#3a5a3c');
 const apart = deltaE(wanted, labOfHex(grown.hex));
 

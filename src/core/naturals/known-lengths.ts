@@ -26,7 +26,8 @@ export function overallRatio(order: OrderId): number {
 export function bodyFrom(known: KnownLengths, order: OrderId): BodyLength | null {
   if (known.bodyMm !== null) return { mm: known.bodyMm, source: 'typed', from: 'body' };
   if (known.caseMm !== null) return { mm: known.caseMm / BODY_FROM.caseRatio, source: 'estimated', from: 'case' };
-  if (known.overallMm !== null) return { mm: known.overallMm / overallRatio(order), source: 'estimated', from: 'overall' };
+  if (known.overallMm !== null)
+    return { mm: known.overallMm / overallRatio(order), source: 'estimated', from: 'overall' };
   return null;
 }
 

@@ -44,24 +44,37 @@ describe('outliers', () => {
     expect(stats.n).toBe(5);
   });
   test('four are too few to say', () => expect(lengthStats([8, 8.1, 8.2, 14], 'typed', 0.02).outliers).toEqual([]));
-  test('five equal lengths have none, though their spread is 0', () => expect(lengthStats([8, 8, 8, 8, 8.3], 'typed', 0.02).outliers).toEqual([]));
+  test('five equal lengths have none, though their spread is 0', () =>
+    expect(lengthStats([8, 8, 8, 8, 8.3], 'typed', 0.02).outliers).toEqual([]));
 });
 
 test('more of the same length is never less certain', () => {
-  fc.assert(fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.integer({ min: 1, max: 40 }), (length, n) => {
-    const some = lengthStats(Array<number>(n).fill(length), 'typed', 0.02);
-    const more = lengthStats(Array<number>(n + 1).fill(length), 'typed', 0.02);
-    expect(more.seMm).toBeLessThanOrEqual(some.seMm + 1e-12);
-  }));
+  fc.assert(
+    fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.integer({ min: 1, max: 40 }), (length, n) => {
+      const some = lengthStats(Array<number>(n).fill(length), 'typed', 0.02);
+      const more = lengthStats(Array<number>(n + 1).fill(length), 'typed', 0.02);
+      expect(more.seMm).toBeLessThanOrEqual(some.seMm + 1e-12);
+    }),
+  );
 });
 
 describe('a body from another length', () => {
-  test('its own measure goes first', () => expect(bodyFrom({ bodyMm: 9, caseMm: 13, overallMm: 20 }, 'caddis')).toEqual({ mm: 9, source: 'typed', from: 'body' }));
-  test('a case is a fifth longer than its larva', () => expect(bodyFrom({ bodyMm: null, caseMm: 12, overallMm: null }, 'caddis')!.mm).toBeCloseTo(10));
+  test('its own measure goes first', () =>
+    expect(bodyFrom({ bodyMm: 9, caseMm: 13, overallMm: 20 }, 'caddis')).toEqual({
+      mm: 9,
+      source: 'typed',
+      from: 'body',
+    }));
+  test('a case is a fifth longer than its larva', () =>
+    expect(bodyFrom({ bodyMm: null, caseMm: 12, overallMm: null }, 'caddis')!.mm).toBeCloseTo(10));
   test('overall by order', () => {
     expect(bodyFrom({ bodyMm: null, caseMm: null, overallMm: 13.3 }, 'alderfly')!.mm).toBeCloseTo(10);
-    expect(bodyFrom({ bodyMm: null, caseMm: null, overallMm: 13 }, 'stonefly')).toMatchObject({ mm: 10, source: 'estimated' });
+    expect(bodyFrom({ bodyMm: null, caseMm: null, overallMm: 13 }, 'stonefly')).toMatchObject({
+      mm: 10,
+      source: 'estimated',
+    });
   });
-  test('nothing known is nothing', () => expect(bodyFrom({ bodyMm: null, caseMm: null, overallMm: null }, 'caddis')).toBeNull());
+  test('nothing known is nothing', () =>
+    expect(bodyFrom({ bodyMm: null, caseMm: null, overallMm: null }, 'caddis')).toBeNull());
   test('a case not measured follows the body', () => expect(caseFrom(null, 10)).toBe(12));
 });

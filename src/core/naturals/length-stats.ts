@@ -1,6 +1,14 @@
 import jStat from 'jstat';
 import type { Method, TraitId } from '@/catalogue/ids';
-import { EYE_HALF_WIDTH_SHARE, METHOD_HALF_WIDTH_MM, OUTLIER, POSTURE_CV, PRIOR_CV, PRIOR_WEIGHT, Z95 } from '../constants';
+import {
+  EYE_HALF_WIDTH_SHARE,
+  METHOD_HALF_WIDTH_MM,
+  OUTLIER,
+  POSTURE_CV,
+  PRIOR_CV,
+  PRIOR_WEIGHT,
+  Z95,
+} from '../constants';
 
 /** The length of a sample. Millimetres throughout; `outliers` are indices into `valuesMm`. */
 export interface LengthStats {
@@ -45,7 +53,12 @@ function medianOf(values: number[]): number {
  * `valuesMm`: 1 or more finite lengths, mm; `posture`: coefficient of variation by how its stage is held. An outlier is flagged, never dropped.
  * Source: formulas §2; outliers after Iglewicz and Hoaglin (1993).
  */
-export function lengthStats(valuesMm: readonly number[], method: Method, posture: number, halfWidthMm: number | null = null): LengthStats {
+export function lengthStats(
+  valuesMm: readonly number[],
+  method: Method,
+  posture: number,
+  halfWidthMm: number | null = null,
+): LengthStats {
   const n = valuesMm.length;
   const mean = valuesMm.reduce((sum, value) => sum + value, 0) / n;
   const sumOfSquares = valuesMm.reduce((sum, value) => sum + (value - mean) ** 2, 0);
@@ -74,5 +87,7 @@ function outliersOf(values: readonly number[], floorSd: number): number[] {
   const centre = medianOf([...values]);
   const mad = medianOf(values.map((value) => Math.abs(value - centre)));
   const scale = Math.max(mad, OUTLIER.scale * floorSd);
-  return values.flatMap((value, index) => ((OUTLIER.scale * Math.abs(value - centre)) / scale > OUTLIER.limit ? [index] : []));
+  return values.flatMap((value, index) =>
+    (OUTLIER.scale * Math.abs(value - centre)) / scale > OUTLIER.limit ? [index] : [],
+  );
 }

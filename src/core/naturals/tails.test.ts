@@ -8,10 +8,18 @@ const [two, three, odd] = [
 ] as const;
 const groups = [two, three, odd];
 
-test.each([[two, 'mayfly/dun', [2]], [two, 'mayfly/nymph', [3]], [odd, 'mayfly/nymph', [2]], [odd, 'mayfly/dun', []], [odd, 'caddis/pupa', []], [odd, 'stonefly/nymph', [2]]] as const)('a group at a stage', (group, stage, tails) => expect(tailsAt(group, stage)).toEqual(tails));
+test.each([
+  [two, 'mayfly/dun', [2]],
+  [two, 'mayfly/nymph', [3]],
+  [odd, 'mayfly/nymph', [2]],
+  [odd, 'mayfly/dun', []],
+  [odd, 'caddis/pupa', []],
+  [odd, 'stonefly/nymph', [2]],
+] as const)('a group at a stage', (group, stage, tails) => expect(tailsAt(group, stage)).toEqual(tails));
 
 describe('one natural', () => {
-  const ask = (more: Partial<Parameters<typeof tailsOfNatural>[0]>) => tailsOfNatural({ stage: 'mayfly/dun', counted: [], fits: [], groups, ...more });
+  const ask = (more: Partial<Parameters<typeof tailsOfNatural>[0]>) =>
+    tailsOfNatural({ stage: 'mayfly/dun', counted: [], fits: [], groups, ...more });
   test('counted tails stand before the groups', () => expect(ask({ counted: [3], fits: ['two'] })).toEqual([3]));
   test('the groups it can be, each number once, least first', () => {
     expect(ask({ fits: ['two'] })).toEqual([2]);
@@ -27,5 +35,6 @@ test('for a fly of several stages, each natural by itself; only those it is made
 });
 
 test('every shipped mayfly with known tails has two or three', () => {
-  for (const group of GROUPS.filter((item) => item.order === 'mayfly' && item.adult_tails !== null)) expect(group.adult_tails!.every((count) => count === 2 || count === 3)).toBe(true);
+  for (const group of GROUPS.filter((item) => item.order === 'mayfly' && item.adult_tails !== null))
+    expect(group.adult_tails!.every((count) => count === 2 || count === 3)).toBe(true);
 });

@@ -23,12 +23,28 @@ export function tailsAt(group: TailedGroup, stage: StageId): readonly number[] {
 }
 
 /** Tails one natural may have: those counted on it, else those of the groups it can be, else of all at its stage. Empty where nothing says so. Source: domain §2. */
-export function tailsOfNatural({ stage, counted, fits, groups }: { stage: StageId; counted: readonly number[]; fits: readonly string[]; groups: readonly TailedGroup[] }): readonly number[] {
+export function tailsOfNatural({
+  stage,
+  counted,
+  fits,
+  groups,
+}: {
+  stage: StageId;
+  counted: readonly number[];
+  fits: readonly string[];
+  groups: readonly TailedGroup[];
+}): readonly number[] {
   return counted.length > 0 ? counted : [...new Set(tailsFor([stage], fits, groups).flat())].sort((a, b) => a - b);
 }
 
 /** For each natural that a fly of these stages can stand for, the tails it may have: of the groups it is made for, or of all at its stages. */
-export function tailsFor(stages: readonly StageId[], madeFor: readonly string[], groups: readonly TailedGroup[]): (readonly number[])[] {
+export function tailsFor(
+  stages: readonly StageId[],
+  madeFor: readonly string[],
+  groups: readonly TailedGroup[],
+): (readonly number[])[] {
   const those = madeFor.length > 0 ? groups.filter((group) => madeFor.includes(group.id)) : groups;
-  return those.flatMap((group) => group.stages.flatMap(({ stage }) => (stages.includes(stage) ? [tailsAt(group, stage)] : []))).filter((tails) => tails.length > 0);
+  return those
+    .flatMap((group) => group.stages.flatMap(({ stage }) => (stages.includes(stage) ? [tailsAt(group, stage)] : [])))
+    .filter((tails) => tails.length > 0);
 }

@@ -2,7 +2,12 @@ import { femaleOverMale } from './sex-ratio';
 import { twoHumps } from './two-humps';
 
 test('males and females of one hatch are two heaps, by their indices', () => {
-  expect(twoHumps([9.3, 8.0, 9.2, 8.1, 7.9, 9.4], 0.1)).toMatchObject({ shorter: [4, 1, 3], longer: [2, 0, 5], shorterMm: expect.closeTo(8, 5), longerMm: expect.closeTo(9.3, 5) });
+  expect(twoHumps([9.3, 8.0, 9.2, 8.1, 7.9, 9.4], 0.1)).toMatchObject({
+    shorter: [4, 1, 3],
+    longer: [2, 0, 5],
+    shorterMm: expect.closeTo(8, 5),
+    longerMm: expect.closeTo(9.3, 5),
+  });
 });
 test('one hatch is one heap, and few insects say nothing', () => {
   expect(twoHumps([8.0, 8.2, 8.4, 8.5, 8.7, 8.9], 0.1)).toBeNull();

@@ -37,5 +37,7 @@ export function twoHumps(valuesMm: readonly number[], readingSdMm: number): TwoH
   const cut = cuts.reduce((best, other) => (within(other) < within(best) ? other : best));
   const [shorterMm, longerMm] = [mean(sorted.slice(0, cut)), mean(sorted.slice(cut))];
   const sd = Math.sqrt(within(cut) / (n - 2) + readingSdMm ** 2);
-  return (longerMm - shorterMm) / sd < APART ? null : { shorter: order.slice(0, cut), longer: order.slice(cut), shorterMm, longerMm };
+  return (longerMm - shorterMm) / sd < APART
+    ? null
+    : { shorter: order.slice(0, cut), longer: order.slice(cut), shorterMm, longerMm };
 }

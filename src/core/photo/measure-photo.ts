@@ -91,7 +91,8 @@ function refused(code: string, card: PhotoMeasure['card'], light: PhotoMeasure['
 /** Median chroma of an insect's trunk. */
 function grey(cut: Cut, tones: Tones): number {
   const found: number[] = [];
-  for (let at = 0; at < cut.trunk.length; at++) if (cut.trunk[at] !== 0) found.push(Math.hypot(tones.a[at]!, tones.b[at]!));
+  for (let at = 0; at < cut.trunk.length; at++)
+    if (cut.trunk[at] !== 0) found.push(Math.hypot(tones.a[at]!, tones.b[at]!));
   return Float32Array.from(found).sort()[found.length >> 1] ?? 0;
 }
 
@@ -103,7 +104,9 @@ interface Rival {
 }
 
 function rivalsOf({ guess }: Cut, rivals: readonly { cut: Cut; body: BodyMeasure | null }[]): Rival[] {
-  return rivals.flatMap(({ cut, body }) => (body && guess && cut.guess ? [{ cut, body, odds: Math.exp(cut.guess.score - guess.score) }] : []));
+  return rivals.flatMap(({ cut, body }) =>
+    body && guess && cut.guess ? [{ cut, body, odds: Math.exp(cut.guess.score - guess.score) }] : [],
+  );
 }
 
 /** Area that a body of this length and these widths would have, px², against its trunk's: two that overlap do not agree. */
@@ -119,7 +122,13 @@ function raggedness(cut: Cut, body: BodyMeasure, scale: number): number {
  * Length, widths and colours of every insect on a field card in a photograph; a refusal says why and is never a number.
  * Source: domain §2, §6; docs/formats/field-card.md.
  */
-export function measurePhoto(photo: Photograph, asked: Asked, cards: FieldCards, report: Report = () => undefined, seen: See = () => undefined): PhotoMeasure {
+export function measurePhoto(
+  photo: Photograph,
+  asked: Asked,
+  cards: FieldCards,
+  report: Report = () => undefined,
+  seen: See = () => undefined,
+): PhotoMeasure {
   const found: FoundCard | null = findCard(photo, cards);
   report(0.35);
   return found ? measureOn(photo, found, asked, report, seen) : refused('photo-no-card', null, null);
@@ -132,12 +141,26 @@ const TAPPED_SD = 0.012;
  * The same without a card: on a plain pale ground, from anything of known length that was tapped. Perspective and light are not known:
  * they go into the ±, and colours are against the ground as if it were white. `pxPerMm` in the whole picture.
  */
-export function measureByScale(photo: Photograph, pxPerMm: number, asked: Asked, report: Report = () => undefined): PhotoMeasure {
+export function measureByScale(
+  photo: Photograph,
+  pxPerMm: number,
+  asked: Asked,
+  report: Report = () => undefined,
+): PhotoMeasure {
   const size: [number, number] = [photo.width / pxPerMm, photo.height / pxPerMm];
   const row = (y: number) => [0, 0.5, 1].map((share): [number, number] => [share * size[0], y]);
   const plane: FoundCard = {
     size: 'wallet',
-    geometry: { size_mm: size, mark_radius_mm: 1, marks_mm: [...row(0), ...row(size[1])], patches: [], field_mm: [0, 0, size[0], size[1]], rule: { from_mm: [0, 0], length_mm: 0 }, check: { from_mm: [0, 0], length_mm: 0 }, text: { title_mm: [0, 0], print_mm: [0, 0], height_mm: 0 } },
+    geometry: {
+      size_mm: size,
+      mark_radius_mm: 1,
+      marks_mm: [...row(0), ...row(size[1])],
+      patches: [],
+      field_mm: [0, 0, size[0], size[1]],
+      rule: { from_mm: [0, 0], length_mm: 0 },
+      check: { from_mm: [0, 0], length_mm: 0 },
+      text: { title_mm: [0, 0], print_mm: [0, 0], height_mm: 0 },
+    },
     toPicture: [pxPerMm, 0, 0, 0, pxPerMm, 0, 0, 0, 1],
     bow: { upper: [0, 0], lower: [0, 0] },
     residualMm: TAPPED_SD * CARD_SPAN_MM,
@@ -148,12 +171,24 @@ export function measureByScale(photo: Photograph, pxPerMm: number, asked: Asked,
   return { ...measureOn(photo, plane, asked, report), card: null };
 }
 
-function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Report, seen: See = () => undefined): PhotoMeasure {
+function measureOn(
+  photo: Photograph,
+  found: FoundCard,
+  asked: Asked,
+  report: Report,
+  seen: See = () => undefined,
+): PhotoMeasure {
   // A case is all there is of it: what sticks out of it are neither wings nor tails.
   const tailed = asked.what !== 'case';
   const winged = tailed && asked.winged !== false;
   const camera = cameraOver(found.toPicture, photo.width, photo.height);
-  const card = { size: found.size, residualMm: found.residualMm, tiltDeg: camera.tiltDeg, printedScale: asked.printedScale, pxPerMm: found.pxPerMm };
+  const card = {
+    size: found.size,
+    residualMm: found.residualMm,
+    tiltDeg: camera.tiltDeg,
+    printedScale: asked.printedScale,
+    pxPerMm: found.pxPerMm,
+  };
   if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
   const bounds = fieldBounds(found);
   const picture = readField(photo, found);
@@ -164,8 +199,18 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   const rough = notPaper(field, tonesOf(field, first));
   const light = refineLight(field, first, near(rough.mask, field, 0.5), REACH_MM);
   const windowAt = (at: Bounds, most: number) => {
-    const inside = { left: Math.max(bounds.left, at.left), top: Math.max(bounds.top, at.top), right: Math.min(bounds.right, at.right), bottom: Math.min(bounds.bottom, at.bottom) };
-    const window = rectify(picture, found, inside, Math.min(most, Math.max(LEAST_SCALE, Math.min(FINE, found.pxPerMm))));
+    const inside = {
+      left: Math.max(bounds.left, at.left),
+      top: Math.max(bounds.top, at.top),
+      right: Math.min(bounds.right, at.right),
+      bottom: Math.min(bounds.bottom, at.bottom),
+    };
+    const window = rectify(
+      picture,
+      found,
+      inside,
+      Math.min(most, Math.max(LEAST_SCALE, Math.min(FINE, found.pxPerMm))),
+    );
     return { window, light: lightWithin(light, field, window) };
   };
   seen((at, most) => {
@@ -178,8 +223,16 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   const pieces = piecesOf(field, tonesOf(field, light));
   const cuts = pieces.blobs.flatMap((blob) => {
     const mm = (px: number, from: number) => from + px / field.scale;
-    const around = { left: mm(blob.left, field.left) - WINDOW_MARGIN_MM, top: mm(blob.top, field.top) - WINDOW_MARGIN_MM, right: mm(blob.right + 1, field.left) + WINDOW_MARGIN_MM, bottom: mm(blob.bottom + 1, field.top) + WINDOW_MARGIN_MM };
-    const { window, light: lit } = windowAt(around, Math.sqrt(WINDOW_PX / ((around.right - around.left) * (around.bottom - around.top))));
+    const around = {
+      left: mm(blob.left, field.left) - WINDOW_MARGIN_MM,
+      top: mm(blob.top, field.top) - WINDOW_MARGIN_MM,
+      right: mm(blob.right + 1, field.left) + WINDOW_MARGIN_MM,
+      bottom: mm(blob.bottom + 1, field.top) + WINDOW_MARGIN_MM,
+    };
+    const { window, light: lit } = windowAt(
+      around,
+      Math.sqrt(WINDOW_PX / ((around.right - around.left) * (around.bottom - around.top))),
+    );
     const tones = tonesOf(window, lit);
     const found = cutsOf(field, pieces, blob, window, tones, winged);
     return found.length > 0 ? [{ cut: found[0]!, rivals: found.slice(1), window, tones }] : [];
@@ -194,11 +247,25 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
   for (const { cut, rivals, window, tones } of whole) {
     const edgePx = (found.edgePx / found.pxPerMm) * window.scale;
     const stretch = asked.stretch ?? 0;
-    const measured = (own: Cut) => measureBody(own, { field: window, tones, card: found, camera }, { printedScale: asked.printedScale, stretch, winged, tailed });
+    const measured = (own: Cut) =>
+      measureBody(
+        own,
+        { field: window, tones, card: found, camera },
+        { printedScale: asked.printedScale, stretch, winged, tailed },
+      );
     const own = measured(cut);
     if (!own) continue;
-    const others = likelyRivals(rivalsOf(cut, rivals.map((rival) => ({ cut: rival, body: measured(rival) }))));
-    const error = holdingRivals(own.error, own.bodyMm, others.map((other) => other.body.bodyMm));
+    const others = likelyRivals(
+      rivalsOf(
+        cut,
+        rivals.map((rival) => ({ cut: rival, body: measured(rival) })),
+      ),
+    );
+    const error = holdingRivals(
+      own.error,
+      own.bodyMm,
+      others.map((other) => other.body.bodyMm),
+    );
     const body = { ...own, error, sdMm: sdOfError(error) };
     if (body.bodyMm < LEAST_SLENDER * body.widthMm) continue;
     if ((body.bodyMm / asked.printedScale) * found.pxPerMm < LEAST_BODY_PX) {
@@ -218,17 +285,37 @@ function measureOn(photo: Photograph, found: FoundCard, asked: Asked, report: Re
     warnings.push(...unsureOf(body.bodyMm, body.error).map((code) => reason(code)));
     if (stretch > 0) warnings.push(reason('photo-stretched', { percent: Math.round(100 * stretch) }));
     if (window.clipped > 0.02) warnings.push(reason('photo-clipped', {}));
-    const coloursOf = (from: Cut, line: BodyMeasure) => (what === 'case' ? caseColour(from, tones, edgePx) : regionColours(from, line.midlineMm, window, tones, asked.view, edgePx));
-    const { told, veiled, contested } = withoutContested(coloursOf(cut, body), others.map((other) => coloursOf(other.cut, other.body)), body.mayBeWing);
+    const coloursOf = (from: Cut, line: BodyMeasure) =>
+      what === 'case'
+        ? caseColour(from, tones, edgePx)
+        : regionColours(from, line.midlineMm, window, tones, asked.view, edgePx);
+    const { told, veiled, contested } = withoutContested(
+      coloursOf(cut, body),
+      others.map((other) => coloursOf(other.cut, other.body)),
+      body.mayBeWing,
+    );
     const named = (list: readonly RegionId[]) => ({ regions: { list: list.map((id) => ({ kind: 'regions', id })) } });
     if (contested.length > 0) warnings.push(reason('photo-contested', named(contested)));
     if (veiled.length > 0) warnings.push(reason('photo-veiled', named(veiled)));
-    insects.push({ ...body, what, n: insects.length + 1, view: asked.view, surface: asked.surface, confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)), regions: told, veiled, warnings });
+    insects.push({
+      ...body,
+      what,
+      n: insects.length + 1,
+      view: asked.view,
+      surface: asked.surface,
+      confidence: Math.max(LEAST_CONFIDENCE, Math.min(1, 1.6 - rough / 2) * confidenceOf(body.bodyMm, body.sdMm)),
+      regions: told,
+      veiled,
+      warnings,
+    });
   }
   report(1);
   // A crumb beside an insect is not a second one.
   const longest = Math.max(0, ...insects.map((insect) => insect.bodyMm));
-  const kept = insects.filter((insect) => insect.bodyMm > 0.3 * longest).map((insect, index) => ({ ...insect, n: index + 1 }));
-  if (kept.length === 0) return refused(ragged > 0 ? 'photo-overlap' : small > 0 ? 'photo-small' : 'photo-nothing', card, said);
+  const kept = insects
+    .filter((insect) => insect.bodyMm > 0.3 * longest)
+    .map((insect, index) => ({ ...insect, n: index + 1 }));
+  if (kept.length === 0)
+    return refused(ragged > 0 ? 'photo-overlap' : small > 0 ? 'photo-small' : 'photo-nothing', card, said);
   return { refused: null, card, light: said, insects: kept };
 }

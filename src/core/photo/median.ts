@@ -4,4 +4,5 @@ export function median(values: ArrayLike<number>): number {
   return sorted[sorted.length >> 1] ?? 0;
 }
 
-export const mean = (values: readonly number[]): number => values.reduce((sum, value) => sum + value, 0) / values.length;
+export const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;

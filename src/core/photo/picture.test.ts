@@ -3,7 +3,12 @@ import { LINEAR, photographOf, shrunkGrey } from './picture';
 /** A picture whose left half is dark and right half light, with one red pixel. */
 const picture = (width: number, height: number) => {
   const rgba = new Uint8ClampedArray(width * height * 4);
-  for (let y = 0; y < height; y++) for (let x = 0; x < width; x++) rgba.set(x === 0 && y === 0 ? [255, 0, 0, 255] : x < width / 2 ? [40, 40, 40, 255] : [210, 210, 210, 255], (y * width + x) * 4);
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++)
+      rgba.set(
+        x === 0 && y === 0 ? [255, 0, 0, 255] : x < width / 2 ? [40, 40, 40, 255] : [210, 210, 210, 255],
+        (y * width + x) * 4,
+      );
   return { width, height, rgba };
 };
 

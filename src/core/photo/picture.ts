@@ -23,7 +23,12 @@ export interface Photograph {
 
 /** A decoded picture as a photograph. */
 export function photographOf(picture: Picture): Photograph {
-  return { width: picture.width, height: picture.height, grey: (longest) => shrunkGrey(picture, longest), read: () => ({ ...picture, left: 0, top: 0 }) };
+  return {
+    width: picture.width,
+    height: picture.height,
+    grey: (longest) => shrunkGrey(picture, longest),
+    read: () => ({ ...picture, left: 0, top: 0 }),
+  };
 }
 
 /** Linear light of an sRGB byte. Source: IEC 61966-2-1. */

@@ -19,7 +19,12 @@ export interface BaseLengths {
 }
 
 /** Length of one unit of a base, mm. Null for a base that gives no length (count, eye-judged) or is not known yet (another part). Source: formulas §5. */
-export function baseLength(base: BaseSpec, lengths: BaseLengths, parts: ReadonlyMap<string, number>, scaled: boolean): number | null {
+export function baseLength(
+  base: BaseSpec,
+  lengths: BaseLengths,
+  parts: ReadonlyMap<string, number>,
+  scaled: boolean,
+): number | null {
   if (base === 'mm') return scaled ? lengths.shank / REFERENCE.shankMm : 1;
   if (base.startsWith('part:')) return parts.get(base.slice(5)) ?? null;
   if (base.startsWith('landmark:')) {

@@ -30,9 +30,24 @@ export function batchOf(card: Card, count: number): NonNullable<Card['batch']> {
     else add(part.material.id, 'by-eye', null);
   }
   const slow = Math.min(count, FIRST.flies);
-  const prepare = card.steps.flatMap((step) => (step.wait_s ? [reason('prepare-wait', { do: { kind: 'verbs', id: step.do }, seconds: step.wait_s, step: step.n })] : []));
+  const prepare = card.steps.flatMap((step) =>
+    step.wait_s
+      ? [reason('prepare-wait', { do: { kind: 'verbs', id: step.do }, seconds: step.wait_s, step: step.n })]
+      : [],
+  );
   if (card.weights.some((weight) => weight.kind === 'bead')) prepare.unshift(reason('prepare-beads', { count }));
-  for (const assembly of card.assemblies) prepare.push(reason('prepare-assembly', { name: assembly.name, count: assembly.count * count + (assembly.spare > 0 ? Math.ceil(count / 6) : 0) }));
+  for (const assembly of card.assemblies)
+    prepare.push(
+      reason('prepare-assembly', {
+        name: assembly.name,
+        count: assembly.count * count + (assembly.spare > 0 ? Math.ceil(count / 6) : 0),
+      }),
+    );
   prepare.push(reason('prepare-flex', {}));
-  return { count, lines, minutes: card.minutes === null ? null : card.minutes * (slow * FIRST.factor + (count - slow)), prepare };
+  return {
+    count,
+    lines,
+    minutes: card.minutes === null ? null : card.minutes * (slow * FIRST.factor + (count - slow)),
+    prepare,
+  };
 }

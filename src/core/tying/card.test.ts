@@ -4,8 +4,12 @@ import { answer, NO_CHOICES } from '../answer';
 import { bundleDiameter, dubbingMass, fibresTaken, flatThickness, loopFor, threadDiameter, woundCut } from './amounts';
 import { mirrorCard } from './card';
 
-const cardOf = (stage: Parameters<typeof sampleOf>[0], mm: number, hookPin: string | null = null, dressingPin: string | null = null) =>
-  answer(sampleOf(stage, { lengthsMm: [mm] }), { ...NO_CHOICES, hookPin, dressingPin }, SHIPPED).card!;
+const cardOf = (
+  stage: Parameters<typeof sampleOf>[0],
+  mm: number,
+  hookPin: string | null = null,
+  dressingPin: string | null = null,
+) => answer(sampleOf(stage, { lengthsMm: [mm] }), { ...NO_CHOICES, hookPin, dressingPin }, SHIPPED).card!;
 const part = (card: ReturnType<typeof cardOf>, kind: string) => card.parts.find((item) => item.part === kind)!;
 
 describe('amounts: golden figures of formulas §8', () => {
@@ -39,9 +43,20 @@ describe('a dun on the reference 14', () => {
     expect(part(card, 'thorax').to_mm).toBeCloseTo(1.41252, 4);
     expect(card.used_mm).toBeCloseTo(card.room_mm, 9);
   });
-  test('its hackle reads on a gauge and has its turns', () => expect(card.hackles).toEqual([expect.objectContaining({ gauge: '16', turns: 4, trim: 'full' })]));
+  test('its hackle reads on a gauge and has its turns', () =>
+    expect(card.hackles).toEqual([expect.objectContaining({ gauge: '16', turns: 4, trim: 'full' })]));
   test('by the gauge a hackle reads this hook’s own number, and one under the next; unset it is as the dressing is written', () => {
-    const by = (gauge: 'same' | 'one-under') => answer(sampleOf('mayfly/dun', { lengthsMm: [8] }), { ...NO_CHOICES, hookPin: 'reference:standard-dry:14', dressingPin: 'first-light-dun', schools: { 'hackle-gauge': gauge } }, SHIPPED).card!.hackles[0]!;
+    const by = (gauge: 'same' | 'one-under') =>
+      answer(
+        sampleOf('mayfly/dun', { lengthsMm: [8] }),
+        {
+          ...NO_CHOICES,
+          hookPin: 'reference:standard-dry:14',
+          dressingPin: 'first-light-dun',
+          schools: { 'hackle-gauge': gauge },
+        },
+        SHIPPED,
+      ).card!.hackles[0]!;
     expect(by('same')).toMatchObject({ gauge: '14', barb_mm: expect.closeTo(1.75 * 4.294, 3) });
     expect(by('one-under')).toMatchObject({ gauge: '16', barb_mm: expect.closeTo(1.51 * 4.294, 3) });
   });
@@ -54,9 +69,15 @@ describe('a dun on the reference 14', () => {
     expect(card.steps.map((step) => step.n)).toEqual(card.steps.map((_, index) => index + 1));
     expect(card.steps[card.steps.length - 1]!.do).toBe('free-eye');
     for (const step of card.steps.filter((item) => item.do === 'cut')) expect(step.caution).toBe('blade');
-    expect(card.cautions.map((item) => item.id)).toEqual(expect.arrayContaining(['hook-point', 'blade', 'varnish', 'needle']));
+    expect(card.cautions.map((item) => item.id)).toEqual(
+      expect.arrayContaining(['hook-point', 'blade', 'varnish', 'needle']),
+    );
   });
-  test('the yellow of the thread is part of what is seen', () => expect(card.layers[0]).toMatchObject({ part: 'abdomen', from_under: [{ material: 'thread-olive-70' }, { material: 'fine-fur' }] }));
+  test('the yellow of the thread is part of what is seen', () =>
+    expect(card.layers[0]).toMatchObject({
+      part: 'abdomen',
+      from_under: [{ material: 'thread-olive-70' }, { material: 'fine-fur' }],
+    }));
 });
 
 test('a dun too small for its parts says which part, by how much and what may go', () => {
@@ -90,13 +111,22 @@ describe('beads, weights and ribs', () => {
 });
 
 test('mirroring changes the hand and near for far, leaves the thread alone, and twice changes nothing', () => {
-  fc.assert(fc.property(fc.constantFrom(...SHIPPED.dressings), (dressing) => {
-    const card = cardOf(dressing.stages[0]!, Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1]), null, dressing.id);
-    const left = mirrorCard(card);
-    expect(left.hand).toBe('left');
-    expect(mirrorCard(left)).toEqual(card);
-    for (const [index, step] of card.steps.entries()) if (step.frame !== 'hand') expect(left.steps[index]).toEqual(step);
-  }), { numRuns: 30 });
+  fc.assert(
+    fc.property(fc.constantFrom(...SHIPPED.dressings), (dressing) => {
+      const card = cardOf(
+        dressing.stages[0]!,
+        Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1]),
+        null,
+        dressing.id,
+      );
+      const left = mirrorCard(card);
+      expect(left.hand).toBe('left');
+      expect(mirrorCard(left)).toEqual(card);
+      for (const [index, step] of card.steps.entries())
+        if (step.frame !== 'hand') expect(left.steps[index]).toEqual(step);
+    }),
+    { numRuns: 30 },
+  );
 });
 
 test('what is made beforehand is mirrored with the rest', () => {
@@ -111,12 +141,30 @@ test('what is made beforehand is mirrored with the rest', () => {
 test('a left-handed card catches in on the far side what a right-handed one has near', () => {
   const right = answer(sampleOf('mayfly/dun'), NO_CHOICES, SHIPPED).card!;
   const left = answer(sampleOf('mayfly/dun'), { ...NO_CHOICES, hand: 'left' }, SHIPPED).card!;
-  const caught = (card: typeof right) => card.steps.find((step) => step.do === 'catch-in' && step.side === (card === right ? 'near' : 'far'));
+  const caught = (card: typeof right) =>
+    card.steps.find((step) => step.do === 'catch-in' && step.side === (card === right ? 'near' : 'far'));
   expect(caught(left)!.n).toBe(caught(right)!.n);
 });
 
 describe('a tail that is counted as the natural’s own', () => {
-  const tail = (tails: readonly number[]) => part(answer(sampleOf('mayfly/diver', { lengthsMm: [8] }), { ...NO_CHOICES, dressingPin: 'silver-diver', hookPin: 'reference:standard-dry:14', tails }, SHIPPED).card!, 'tail');
-  test.each([[[2], 2, [2]], [[3], 3, [3]], [[2, 3], 3, [2, 3]], [[], 3, []]])('of %j tails', (tails, count, said) => expect(tail(tails)).toMatchObject({ count, tails: said }));
-  test('one that is a bunch has no such count', () => expect(part(cardOf('mayfly/dun', 8, 'reference:standard-dry:14', 'first-light-dun'), 'tail')).toMatchObject({ count: 7, tails: null }));
+  const tail = (tails: readonly number[]) =>
+    part(
+      answer(
+        sampleOf('mayfly/diver', { lengthsMm: [8] }),
+        { ...NO_CHOICES, dressingPin: 'silver-diver', hookPin: 'reference:standard-dry:14', tails },
+        SHIPPED,
+      ).card!,
+      'tail',
+    );
+  test.each([
+    [[2], 2, [2]],
+    [[3], 3, [3]],
+    [[2, 3], 3, [2, 3]],
+    [[], 3, []],
+  ])('of %j tails', (tails, count, said) => expect(tail(tails)).toMatchObject({ count, tails: said }));
+  test('one that is a bunch has no such count', () =>
+    expect(part(cardOf('mayfly/dun', 8, 'reference:standard-dry:14', 'first-light-dun'), 'tail')).toMatchObject({
+      count: 7,
+      tails: null,
+    }));
 });

@@ -2,8 +2,33 @@ import type { CautionId, LandmarkId, RegionId, StageId } from '@/catalogue/ids';
 import { GAUGE_BARB_PER_GAPE, NUMBERS_PER_PACKET } from '../constants';
 import { reason, type Reason } from '../code';
 import { colourOf, shadeOf, stackColour, wetHex, type LayerMaterial } from '../colour';
-import { leftOut, type Dressing, type DressingPart, type DressingStep, type DressingWeight, type Picking } from '../dressings';
-import { barbAllowed, beadMass, beadPlace, beadRange, boreNeeded, hookLength, landmarks, nearestWire, pinnedPathFactor, placeReasons, readsGape, sizeLabelOf, stripMassPerMm, usualBead, woundMass, xOf, type StageRow } from '../hooks';
+import {
+  leftOut,
+  type Dressing,
+  type DressingPart,
+  type DressingStep,
+  type DressingWeight,
+  type Picking,
+} from '../dressings';
+import {
+  barbAllowed,
+  beadMass,
+  beadPlace,
+  beadRange,
+  boreNeeded,
+  hookLength,
+  landmarks,
+  nearestWire,
+  pinnedPathFactor,
+  placeReasons,
+  readsGape,
+  sizeLabelOf,
+  stripMassPerMm,
+  usualBead,
+  woundMass,
+  xOf,
+  type StageRow,
+} from '../hooks';
 import { staysOff, type Material } from '../materials';
 import { placeOf, type HookAnswer, type StyleInUse, type TyingChoices } from '../hook-score';
 import type { Way } from '../ways';
@@ -12,7 +37,16 @@ import { cutOf, partAmount } from './part-amount';
 import { headTurnBudget, threadReasons, turnsHeld, type ThreadOnHook } from './thread-advice';
 import type { BenchState, PartStanding } from '../bench/bench-shape';
 import { tieCard } from '../bench/tie-card';
-import type { AfterStep, Card, CardPart, CardStep, CardThread, CardWeight, NamedColour, RoomAfter } from '../card/card-shape';
+import type {
+  AfterStep,
+  Card,
+  CardPart,
+  CardStep,
+  CardThread,
+  CardWeight,
+  NamedColour,
+  RoomAfter,
+} from '../card/card-shape';
 import { baseLength } from './bases';
 import { countsTurns, LOOPED, layOnHook } from '../card/lay';
 import { figuresOf } from './figures';
@@ -78,10 +112,16 @@ function partColour(part: DressingPart, own: Material | null, natural: CardNatur
   const wanted = part.region ? natural?.colours[part.region] : undefined;
   if (!own) return wanted ? { ...wanted, region: part.region, stays: null, wet: null } : null;
   const off = wanted ? staysOff(own, wanted.lab, wanted.surface) : null;
-  const clear = own.transmittance >= CLEAR && own.functions.some((does) => does === 'body.tubing' || does === 'wing.spent');
+  const clear =
+    own.transmittance >= CLEAR && own.functions.some((does) => does === 'body.tubing' || does === 'wing.spent');
   const reached = wanted !== undefined && !clear && off === 0;
   const colour = reached ? wanted : named(own.hex, 'default');
-  return { ...colour, region: wanted ? part.region : null, stays: wanted && !reached && !clear ? off : null, wet: named(wetHex(colour.hex, own.absorbency), 'model', 'wet') };
+  return {
+    ...colour,
+    region: wanted ? part.region : null,
+    stays: wanted && !reached && !clear ? off : null,
+    wet: named(wetHex(colour.hex, own.absorbency), 'model', 'wet'),
+  };
 }
 
 /** What lies over one another in the shades chosen: the outermost as its part is, and under a clear skin a thread that gives the colour. */
@@ -89,7 +129,9 @@ function inColours(stack: readonly Material[], outer: CardPart['colour'], wanted
   const top = stack[stack.length - 1];
   return stack.map((item) => {
     if (item === top && stack.length > 0 && outer && item.transmittance < CLEAR) return { ...item, hex: outer.hex };
-    return item !== top && top && top.transmittance >= CLEAR && wanted && item.shades === 'any' ? { ...item, hex: wanted.hex } : item;
+    return item !== top && top && top.transmittance >= CLEAR && wanted && item.shades === 'any'
+      ? { ...item, hex: wanted.hex }
+      : item;
   });
 }
 
@@ -99,13 +141,20 @@ export function buildCard(input: CardInput): Card {
   const without = leftOut(input.dressing, choices, natural?.stage ?? null);
   const schooled = inSchool(input.dressing, choices.schools, catalogue);
   const { dressing, ready, reasons: stash } = fromStash(schooled.dressing, choices.picking?.stash ?? null, catalogue);
-  const material = (id: string | null) => (id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null));
+  const material = (id: string | null) =>
+    id === null ? null : (catalogue.materials.find((item) => item.id === id) ?? null);
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const naturalMm = natural?.measuredMm ?? hook.carry_mm / use.style.share;
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? usualBead(hook.gape_mm, hook.bend));
   const pathMm = pinnedPathFactor(use.style, hook.bend).factor * use.pathShare * hook.shank_mm;
   const bead = beadPlace({ bend: hook.bend, beadMm, seatMm: use.seatEyes * hook.eye_mm });
-  const marks = landmarks({ shankMm: hook.shank_mm, gapeMm: hook.gape_mm, eyeMm: hook.eye_mm, pathMm, behindBeadMm: bead.rearMm });
+  const marks = landmarks({
+    shankMm: hook.shank_mm,
+    gapeMm: hook.gape_mm,
+    eyeMm: hook.eye_mm,
+    pathMm,
+    behindBeadMm: bead.rearMm,
+  });
   const lengths = {
     shank: hook.shank_mm,
     'hook-length': hookLength(hook.shank_mm, hook.gape_mm, hook.wire_mm),
@@ -119,17 +168,37 @@ export function buildCard(input: CardInput): Card {
     tool: TOOL_MM,
     landmarks: marks,
   };
-  const laid = seatBead(bead.frontMm, layOut(dressing, {
-    lengths, roomMm: hook.room_mm, tieDownMm: pathMm, without, schools: schoolRules(dressing, choices.schools),
-    faceMm: bead.rearMm, headInFrontMm: Math.max(0, bead.frontMm), reserveMm: use.style.reserve * hook.eye_mm, layOf: (part) => layOnHook(material(part.material), part.function, hook.shank_mm, part.way === 'open'),
-  }));
+  const laid = seatBead(
+    bead.frontMm,
+    layOut(dressing, {
+      lengths,
+      roomMm: hook.room_mm,
+      tieDownMm: pathMm,
+      without,
+      schools: schoolRules(dressing, choices.schools),
+      faceMm: bead.rearMm,
+      headInFrontMm: Math.max(0, bead.frontMm),
+      reserveMm: use.style.reserve * hook.eye_mm,
+      layOf: (part) => layOnHook(material(part.material), part.function, hook.shank_mm, part.way === 'open'),
+    }),
+  );
   const colourOfPart = (part: DressingPart): CardPart['colour'] => partColour(part, material(part.material), natural);
   const parts = laid.parts.map((item): CardPart => {
     const own = material(item.part.material);
     const rib = ribOf(item, laid);
     const amount = partAmount({
-      part: item.part, material: own, crossedMm: item.part.part === 'rib' ? bodyOf(item, laid)?.thickMm : null, mm: item.mm, fromMm: item.fromMm, toMm: item.toMm, thickMm: item.thickMm, wireMm: hook.wire_mm, shankMm: hook.shank_mm, gapeMm: hook.gape_mm,
-      looped: dressing.steps.some((step) => step.part === item.part.id && step.do === 'loop'), woundByStep: dressing.steps.some((step) => step.part === item.part.id && step.do === 'wind'),
+      part: item.part,
+      material: own,
+      crossedMm: item.part.part === 'rib' ? bodyOf(item, laid)?.thickMm : null,
+      mm: item.mm,
+      fromMm: item.fromMm,
+      toMm: item.toMm,
+      thickMm: item.thickMm,
+      wireMm: hook.wire_mm,
+      shankMm: hook.shank_mm,
+      gapeMm: hook.gape_mm,
+      looped: dressing.steps.some((step) => step.part === item.part.id && step.do === 'loop'),
+      woundByStep: dressing.steps.some((step) => step.part === item.part.id && step.do === 'wind'),
     });
     return {
       id: item.part.id,
@@ -145,26 +214,45 @@ export function buildCard(input: CardInput): Card {
       count: follows(item.part) ? tailsOn(item.part, natural) : countOf(item),
       tails: follows(item.part) ? [...(natural?.tails ?? [])] : null,
       spare: item.part.spare,
-      material: own && item.part.function ? { id: own.id, name: own.name, function: item.part.function, ...(own.look ? { look: own.look } : {}) } : null,
+      material:
+        own && item.part.function
+          ? { id: own.id, name: own.name, function: item.part.function, ...(own.look ? { look: own.look } : {}) }
+          : null,
       colour: colourOfPart(item.part),
       method: item.part.method,
       optional: item.part.optional,
-      cut_mm: rib?.cut_mm ?? cutOf(amount, Math.max(item.thickMm ?? 0, hook.wire_mm), own) ?? (item.part.method === 'measure-then-bind' && item.mm !== null ? item.mm + BUTT_MM : null),
+      cut_mm:
+        rib?.cut_mm ??
+        cutOf(amount, Math.max(item.thickMm ?? 0, hook.wire_mm), own) ??
+        (item.part.method === 'measure-then-bind' && item.mm !== null ? item.mm + BUTT_MM : null),
       amount,
     };
   });
   const flatten = barbAllowed(hook.barb, choices.barbRule).flatten;
   const stepOf = stepMaker(parts, laid, marks, pathMm, material, hook);
   const kept = dressing.steps.filter((step) => step.part === null || !without.includes(step.part)).map(stepOf);
-  if (flatten) kept.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
+  if (flatten)
+    kept.unshift({ ...EMPTY_STEP, do: 'check', check: 'flatten-barb', caution: 'hook-point', reversible: false });
   const steps = numbered(kept);
-  const threadOn: ThreadOnHook = { shankMm: hook.shank_mm, eyeMm: hook.eye_mm, wireMm: hook.wire_mm, headMm: partMm(laid, 'head'), heldAtHead: turnsHeld(steps, laid.parts.find((item) => item.part.part === 'head')?.fromMm ?? null) };
-  const lengthOf = (share: DressingWeight['cover']) => (share ? (baseLength(share.base, { ...lengths, abdomen: partMm(laid, 'abdomen') ?? 0 }, new Map(), false) ?? 0) * share.factor : null);
+  const threadOn: ThreadOnHook = {
+    shankMm: hook.shank_mm,
+    eyeMm: hook.eye_mm,
+    wireMm: hook.wire_mm,
+    headMm: partMm(laid, 'head'),
+    heldAtHead: turnsHeld(steps, laid.parts.find((item) => item.part.part === 'head')?.fromMm ?? null),
+  };
+  const lengthOf = (share: DressingWeight['cover']) =>
+    share
+      ? (baseLength(share.base, { ...lengths, abdomen: partMm(laid, 'abdomen') ?? 0 }, new Map(), false) ?? 0) *
+        share.factor
+      : null;
   const card: Card = {
     dressing: { id: dressing.id, name: dressing.name, rev: dressing.rev },
     style: dressing.style,
     hook,
-    hook_reasons: placeReasons(use.style, hook, placeOf(use, hook.bend, xOf(hook.shank_mm, hook.gape_mm))).filter((why) => why.code !== 'bend-second'),
+    hook_reasons: placeReasons(use.style, hook, placeOf(use, hook.bend, xOf(hook.shank_mm, hook.gape_mm))).filter(
+      (why) => why.code !== 'bend-second',
+    ),
     hand: 'right',
     fits: laid.fits,
     room_mm: laid.roomMm,
@@ -179,17 +267,51 @@ export function buildCard(input: CardInput): Card {
       const own = material(thread.material);
       if (!own || own.denier === null || own.fibre === null) return [];
       const reasons = threadReasons(dressing, thread, own, threadOn, catalogue.materials);
-      return [{ role: thread.role, material: own.id, name: own.name, denier: own.denier, diameter_mm: threadDiameter(own.denier, own.fibre), colour: named(own.hex, 'default'), finish_turns: thread.finish_turns, head_turns: thread.role === 'head' || thread.role === 'foundation' ? headTurnBudget(own.denier, own.fibre, threadOn) : null, optional: thread.optional, reasons }];
+      return [
+        {
+          role: thread.role,
+          material: own.id,
+          name: own.name,
+          denier: own.denier,
+          diameter_mm: threadDiameter(own.denier, own.fibre),
+          colour: named(own.hex, 'default'),
+          finish_turns: thread.finish_turns,
+          head_turns:
+            thread.role === 'head' || thread.role === 'foundation'
+              ? headTurnBudget(own.denier, own.fibre, threadOn)
+              : null,
+          optional: thread.optional,
+          reasons,
+        },
+      ];
     }),
     weights: dressing.weights.map((weight) => weightOf(weight, hook, beadMm, lengthOf(weight.cover))),
     ribs: laid.parts.flatMap((item) => ribOf(item, laid) ?? []),
     hackles: laid.parts.flatMap((item) => hackleOf(item, hook, choices.schools['hackle-trim'])),
     layers: dressing.layers.map((layer) => {
-      const stack = inColours(layer.from_under.flatMap((id) => material(id) ?? []), parts.find((part) => part.id === layer.part)?.colour ?? null, wantedColour(layer.part, dressing, natural));
+      const stack = inColours(
+        layer.from_under.flatMap((id) => material(id) ?? []),
+        parts.find((part) => part.id === layer.part)?.colour ?? null,
+        wantedColour(layer.part, dressing, natural),
+      );
       const seen = stackColour(layers(stack));
-      return { part: layer.part, from_under: stack.map((item) => ({ material: item.id, surface_mm: null })), dry: named(seen.dry, 'model'), wet: named(seen.wet, 'model', 'wet') };
+      return {
+        part: layer.part,
+        from_under: stack.map((item) => ({ material: item.id, surface_mm: null })),
+        dry: named(seen.dry, 'model'),
+        wet: named(seen.wet, 'model', 'wet'),
+      };
     }),
-    assemblies: dressing.assemblies.filter((assembly) => !without.includes(assembly.part)).map(({ id, name, part, count, spare, steps: own }) => ({ id, name, part, count, spare, steps: numbered(own.map(stepOf)) })),
+    assemblies: dressing.assemblies
+      .filter((assembly) => !without.includes(assembly.part))
+      .map(({ id, name, part, count, spare, steps: own }) => ({
+        id,
+        name,
+        part,
+        count,
+        spare,
+        steps: numbered(own.map(stepOf)),
+      })),
     steps,
     cautions: cautionsOf(dressing, steps, hook),
     evidence: dressing.evidence,
@@ -201,19 +323,29 @@ export function buildCard(input: CardInput): Card {
     ready,
     stash,
   };
-  tieCard(dressing, card, catalogue).states.forEach(({ parts: standing }, index) => (steps[index]!.after = afterOf(standing)));
+  tieCard(dressing, card, catalogue).states.forEach(
+    ({ parts: standing }, index) => (steps[index]!.after = afterOf(standing)),
+  );
   if (input.count !== null) card.batch = batchOf(card, input.count);
   return choices.hand === 'left' ? mirrorCard(card) : card;
 }
 
 function afterOf(standing: BenchState['parts']): AfterStep {
   const those = (which: (part: PartStanding) => boolean) => Object.keys(standing).filter((id) => which(standing[id]!));
-  return { placed: those((part) => part.there === 'placed'), waiting: those((part) => part.there === 'waiting'), to_length: those((part) => !part.toLength), to_trim: those((part) => !part.trimmed) };
+  return {
+    placed: those((part) => part.there === 'placed'),
+    waiting: those((part) => part.there === 'waiting'),
+    to_length: those((part) => !part.toLength),
+    to_trim: those((part) => !part.trimmed),
+  };
 }
 
 /** The bead's front face: set back it leaves one eye bare before it, on a jig half of it stands on the neck. Source: domain §3. */
 function seatBead(frontMm: number, laid: LayOut): LayOut {
-  return { ...laid, parts: laid.parts.map((item) => (item.part.part === 'bead' ? { ...item, fromMm: frontMm } : item)) };
+  return {
+    ...laid,
+    parts: laid.parts.map((item) => (item.part.part === 'bead' ? { ...item, fromMm: frontMm } : item)),
+  };
 }
 
 function partMm(laid: LayOut, kind: string): number | null {
@@ -226,13 +358,28 @@ function bodyOf(item: LaidPart, laid: LayOut): LaidPart | undefined {
 }
 
 /** A rib as it is wound. */
-function ribOf(item: LaidPart, laid: LayOut): (Card['ribs'][number]) | null {
+function ribOf(item: LaidPart, laid: LayOut): Card['ribs'][number] | null {
   const { part } = item;
-  if (part.part !== 'rib' || part.count === null || part.count === 0 || item.fromMm === null || item.toMm === null || part.material === null) return null;
+  if (
+    part.part !== 'rib' ||
+    part.count === null ||
+    part.count === 0 ||
+    item.fromMm === null ||
+    item.toMm === null ||
+    part.material === null
+  )
+    return null;
   const body = bodyOf(item, laid);
   const turns = turnsLaid(item) ?? part.count;
   const pitch = Math.abs(item.fromMm - item.toMm) / turns;
-  return { part: part.id, material: part.material, turns, pitch_mm: pitch, cut_mm: woundCut(turns, body?.thickMm ?? 1, pitch), counter: part.counter };
+  return {
+    part: part.id,
+    material: part.material,
+    turns,
+    pitch_mm: pitch,
+    cut_mm: woundCut(turns, body?.thickMm ?? 1, pitch),
+    counter: part.counter,
+  };
 }
 
 const HACKLES: ReadonlySet<string> = new Set(['hackle', 'second-hackle', 'stacked-hackle']);
@@ -244,27 +391,71 @@ function gaugeOf(barbMm: number): string {
   return sizeLabelOf(Math.round(readsGape(barbMm / GAUGE_BARB_PER_GAPE) / NUMBERS_PER_PACKET) * NUMBERS_PER_PACKET);
 }
 
-function hackleOf(item: LaidPart, hook: HookAnswer, trim: Card['hackles'][number]['trim'] | undefined): Card['hackles'] {
+function hackleOf(
+  item: LaidPart,
+  hook: HookAnswer,
+  trim: Card['hackles'][number]['trim'] | undefined,
+): Card['hackles'] {
   const { part } = item;
   if (!HACKLES.has(part.part) || item.mm === null || part.count === null || part.material === null) return [];
   // Only stiff feathers go by a gauge; soft ones by their barb in millimetres.
   const gauge = part.function === 'hackle.stiff' ? gaugeOf(item.mm) : null;
   const turns = item.turns ?? part.count;
-  const stem = turns * Math.hypot(Math.PI * Math.max(item.thickMm ?? 0, 2 * hook.wire_mm), HACKLE_PITCH_MM) + HACKLE_GRIP_MM;
-  return [{ part: part.id, material: part.material, barb_mm: item.mm, gauge, turns, trim: trim ?? part.trim ?? 'full', stem_mm: stem }];
+  const stem =
+    turns * Math.hypot(Math.PI * Math.max(item.thickMm ?? 0, 2 * hook.wire_mm), HACKLE_PITCH_MM) + HACKLE_GRIP_MM;
+  return [
+    {
+      part: part.id,
+      material: part.material,
+      barb_mm: item.mm,
+      gauge,
+      turns,
+      trim: trim ?? part.trim ?? 'full',
+      stem_mm: stem,
+    },
+  ];
 }
 
 function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, coverMm: number | null): CardWeight {
-  const empty: CardWeight = { kind: weight.kind, metal: weight.metal, diameter_mm: null, range_mm: null, bead_kind: null, bore_mm: null, bore_needed_mm: null, wire_mm: null, turns: null, length_mm: null, mass_mg: 0, warnings: [] };
+  const empty: CardWeight = {
+    kind: weight.kind,
+    metal: weight.metal,
+    diameter_mm: null,
+    range_mm: null,
+    bead_kind: null,
+    bore_mm: null,
+    bore_needed_mm: null,
+    wire_mm: null,
+    turns: null,
+    length_mm: null,
+    mass_mg: 0,
+    warnings: [],
+  };
   if (weight.kind === 'hook-wire') return { ...empty, wire_mm: hook.wire_mm, mass_mg: hook.mass_mg ?? 0 };
   if (weight.kind === 'bead') {
     const kind = weight.bead_kind ?? 'drilled';
     const [low, , high] = beadRange(hook.gape_mm, hook.bend);
     const warnings: Reason[] = [];
-    if (beadMm < low || beadMm > high) warnings.push(reason(beadMm < low ? 'bead-small' : 'bead-large', { bead: { mm: beadMm }, low: { mm: low }, high: { mm: high } }, { evidence: 'heard' }));
+    if (beadMm < low || beadMm > high)
+      warnings.push(
+        reason(
+          beadMm < low ? 'bead-small' : 'bead-large',
+          { bead: { mm: beadMm }, low: { mm: low }, high: { mm: high } },
+          { evidence: 'heard' },
+        ),
+      );
     if (kind === 'slotted' && hook.bend !== 'jig') warnings.push(reason('slotted-may-turn', {}, { evidence: 'seen' }));
     const metal = weight.metal === 'brass' || weight.metal === 'glass' ? weight.metal : 'tungsten';
-    return { ...empty, diameter_mm: beadMm, range_mm: [low, high], bead_kind: kind, bore_needed_mm: boreNeeded(beadMm, kind, hook.gape_mm, hook.wire_mm, hook.barb === 'barbed'), length_mm: beadMm, mass_mg: beadMass(beadMm, metal, kind), warnings };
+    return {
+      ...empty,
+      diameter_mm: beadMm,
+      range_mm: [low, high],
+      bead_kind: kind,
+      bore_needed_mm: boreNeeded(beadMm, kind, hook.gape_mm, hook.wire_mm, hook.barb === 'barbed'),
+      length_mm: beadMm,
+      mass_mg: beadMass(beadMm, metal, kind),
+      warnings,
+    };
   }
   const metal = weight.metal === 'tin' ? 'tin' : 'lead';
   const wireMm = weight.diameter_mm ?? nearestWire(hook.wire_mm);
@@ -273,7 +464,13 @@ function weightOf(weight: DressingWeight, hook: HookAnswer, beadMm: number, cove
     return { ...empty, wire_mm: wireMm, length_mm: lengthMm, mass_mg: 2 * lengthMm * stripMassPerMm(wireMm, metal) };
   }
   const turns = weight.turns ?? Math.max(1, Math.floor((coverMm ?? hook.shank_mm / 2) / wireMm));
-  return { ...empty, wire_mm: wireMm, turns, length_mm: turns * wireMm, mass_mg: woundMass(turns, wireMm, hook.wire_mm, metal) };
+  return {
+    ...empty,
+    wire_mm: wireMm,
+    turns,
+    length_mm: turns * wireMm,
+    mass_mg: woundMass(turns, wireMm, hook.wire_mm, metal),
+  };
 }
 
 const numbered = (steps: readonly CardStep[]): CardStep[] => steps.map((step, index) => ({ ...step, n: index + 1 }));
@@ -293,7 +490,8 @@ function tailsOn(part: DressingPart, natural: CardNatural | null): number | null
   return tails.length === 0 || tails.includes(part.count ?? 0) ? part.count : Math.max(...tails);
 }
 
-const countOf = (item: LaidPart) => (countsTurns(item.part.part, item.part.function) ? turnsLaid(item) : null) ?? item.part.count;
+const countOf = (item: LaidPart) =>
+  (countsTurns(item.part.part, item.part.function) ? turnsLaid(item) : null) ?? item.part.count;
 
 /** Turns a step winds: as the dressing says, as the part counts them, or as its length and the lie of the material give them. */
 function turnsOf(step: DressingStep, part: CardPart | undefined, laid: LaidPart | undefined): number | null {
@@ -304,12 +502,20 @@ function turnsOf(step: DressingStep, part: CardPart | undefined, laid: LaidPart 
 }
 
 /** Makes the card's step of a dressing's step: its part in millimetres and its place on this hook. */
-function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<LandmarkId, number>, tieDownMm: number, material: (id: string | null) => Material | null, hook: HookAnswer) {
+function stepMaker(
+  parts: readonly CardPart[],
+  laid: LayOut,
+  marks: Record<LandmarkId, number>,
+  tieDownMm: number,
+  material: (id: string | null) => Material | null,
+  hook: HookAnswer,
+) {
   const byId = new Map(laid.parts.map((item) => [item.part.id, item]));
   const cardPart = new Map(parts.map((part) => [part.id, part]));
   const at = (station: DressingStep['at']): CardStep['at'] => {
     if (station === null || station === 'forward') return null;
-    if (station === 'tie-down') return { landmark: Math.abs(tieDownMm - marks['bend-start']) < 1e-9 ? 'bend-start' : 'into-bend', mm: tieDownMm };
+    if (station === 'tie-down')
+      return { landmark: Math.abs(tieDownMm - marks['bend-start']) < 1e-9 ? 'bend-start' : 'into-bend', mm: tieDownMm };
     if (station in marks) return { landmark: station as LandmarkId, mm: marks[station as LandmarkId] };
     const mm = laid.at(station);
     return mm === null ? null : { landmark: null, mm };
@@ -342,9 +548,28 @@ function stepMaker(parts: readonly CardPart[], laid: LayOut, marks: Record<Landm
       method: step.method,
       assembly: step.assembly,
       as: step.as,
-      figures: figuresOf({ card: step.part === null ? undefined : cardPart.get(step.part), laid: item, atMm: place?.mm ?? null, turns, hook, faceMm: laid.at('front') ?? 0, hookPointMm: marks['hook-point'] }),
+      figures: figuresOf({
+        card: step.part === null ? undefined : cardPart.get(step.part),
+        laid: item,
+        atMm: place?.mm ?? null,
+        turns,
+        hook,
+        faceMm: laid.at('front') ?? 0,
+        hookPointMm: marks['hook-point'],
+      }),
       note: step.note,
-      bench: item?.part.way || step.as !== null || step.cuts !== null ? { points: step.points, waits_for: step.waits_for, cuts: step.cuts, leaves_waste: step.leaves_waste, stays: step.stays, held_by: step.held_by, locks: step.locks } : null,
+      bench:
+        item?.part.way || step.as !== null || step.cuts !== null
+          ? {
+              points: step.points,
+              waits_for: step.waits_for,
+              cuts: step.cuts,
+              leaves_waste: step.leaves_waste,
+              stays: step.stays,
+              held_by: step.held_by,
+              locks: step.locks,
+            }
+          : null,
       after: null,
     };
   };
@@ -363,16 +588,55 @@ function budgetOf(steps: readonly CardStep[], laid: LayOut): RoomAfter[] {
     if (!item || step.part === null) return [];
     placed.add(step.part);
     used += item.mm ?? 0;
-    return [{ step: step.n, part: item.part.id, kind: item.part.part, used_mm: used, left_mm: laid.roomMm + laid.spareMm - used, needed_mm: Math.max(0, total - used) }];
+    return [
+      {
+        step: step.n,
+        part: item.part.id,
+        kind: item.part.part,
+        used_mm: used,
+        left_mm: laid.roomMm + laid.spareMm - used,
+        needed_mm: Math.max(0, total - used),
+      },
+    ];
   });
 }
 
 /** `check: 'flatten-barb'` is a code that speech renders: the step belongs to the water's rule, not to the dressing. */
-const EMPTY_STEP: CardStep = { n: 0, do: 'check', part: null, kind: null, material: null, at: null, mm: null, turns: null, count: null, side: null, frame: null, vise: null, orientation: null, tool: null, check: null, mend: [], caution: null, reversible: true, wait_s: null, method: null, assembly: null, as: null, figures: {}, note: null, bench: null, after: null };
+const EMPTY_STEP: CardStep = {
+  n: 0,
+  do: 'check',
+  part: null,
+  kind: null,
+  material: null,
+  at: null,
+  mm: null,
+  turns: null,
+  count: null,
+  side: null,
+  frame: null,
+  vise: null,
+  orientation: null,
+  tool: null,
+  check: null,
+  mend: [],
+  caution: null,
+  reversible: true,
+  wait_s: null,
+  method: null,
+  assembly: null,
+  as: null,
+  figures: {},
+  note: null,
+  bench: null,
+  after: null,
+};
 
 function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAnswer): Card['cautions'] {
-  const seen: { id: CautionId; step: number | null }[] = steps.flatMap((step) => (step.caution ? [{ id: step.caution, step: step.n }] : []));
-  if (!seen.some((item) => item.id === 'hook-point') && hook.barb !== 'none') seen.unshift({ id: 'hook-point', step: null });
+  const seen: { id: CautionId; step: number | null }[] = steps.flatMap((step) =>
+    step.caution ? [{ id: step.caution, step: step.n }] : [],
+  );
+  if (!seen.some((item) => item.id === 'hook-point') && hook.barb !== 'none')
+    seen.unshift({ id: 'hook-point', step: null });
   for (const id of dressing.cautions) if (!seen.some((item) => item.id === id)) seen.push({ id, step: null });
   return seen;
 }
@@ -380,7 +644,13 @@ function cautionsOf(dressing: Dressing, steps: readonly CardStep[], hook: HookAn
 /** The card for the other hand: near and far change places where the frame is the hand; the thread's lay does not. Twice gives the card back. */
 export function mirrorCard(card: Card): Card {
   const swap = { near: 'far', far: 'near', top: 'top', under: 'under' } as const;
-  const other = (step: CardStep): CardStep => (step.frame === 'hand' && step.side ? { ...step, side: swap[step.side] } : step);
+  const other = (step: CardStep): CardStep =>
+    step.frame === 'hand' && step.side ? { ...step, side: swap[step.side] } : step;
   // What is made beforehand is made in the same hand.
-  return { ...card, hand: card.hand === 'left' ? 'right' : 'left', steps: card.steps.map(other), assemblies: card.assemblies.map((assembly) => ({ ...assembly, steps: assembly.steps.map(other) })) };
+  return {
+    ...card,
+    hand: card.hand === 'left' ? 'right' : 'left',
+    steps: card.steps.map(other),
+    assemblies: card.assemblies.map((assembly) => ({ ...assembly, steps: assembly.steps.map(other) })),
+  };
 }

@@ -3,13 +3,25 @@ import { deltaE, labOfHex } from '../colour';
 import { fromStash } from './from-stash';
 
 const dressing = (id: string) => SHIPPED.dressings.find((item) => item.id === id)!;
-const needs = (id: string) => new Set([...dressing(id).parts.flatMap((part) => part.material ?? []), ...dressing(id).threads.map((thread) => thread.material)]);
+const needs = (id: string) =>
+  new Set([
+    ...dressing(id).parts.flatMap((part) => part.material ?? []),
+    ...dressing(id).threads.map((thread) => thread.material),
+  ]);
 const worked = (id: string, have: ReadonlySet<string> | null) => fromStash(dressing(id), have, SHIPPED);
 
 test('without a stash, or with all of it there, the dressing stays as it is', () => {
-  expect(worked('first-light-dun', null)).toEqual({ dressing: dressing('first-light-dun'), ready: 'unknown', reasons: [] });
+  expect(worked('first-light-dun', null)).toEqual({
+    dressing: dressing('first-light-dun'),
+    ready: 'unknown',
+    reasons: [],
+  });
   const all = worked('first-light-dun', needs('first-light-dun'));
-  expect([all.ready, all.dressing, all.reasons.map((why) => why.code)]).toEqual(['ready', dressing('first-light-dun'), ['ready-all']]);
+  expect([all.ready, all.dressing, all.reasons.map((why) => why.code)]).toEqual([
+    'ready',
+    dressing('first-light-dun'),
+    ['ready-all'],
+  ]);
 });
 
 test('what is missing is worked in the nearest in colour that does the same work, in parts, steps and layers', () => {
@@ -23,7 +35,9 @@ test('what is missing is worked in the nearest in colour that does the same work
   expect(have.has(nearest)).toBe(true);
   expect(JSON.stringify([made.parts, made.steps, made.layers])).not.toContain('"fine-fur"');
   const lab = (id: string) => labOfHex(SHIPPED.materials.find((material) => material.id === id)!.hex);
-  const furs = SHIPPED.materials.filter((material) => have.has(material.id) && material.functions.includes('body.dubbed')).map((material) => deltaE(lab(material.id), lab('fine-fur')));
+  const furs = SHIPPED.materials
+    .filter((material) => have.has(material.id) && material.functions.includes('body.dubbed'))
+    .map((material) => deltaE(lab(material.id), lab('fine-fur')));
   expect(furs.length).toBeGreaterThan(2);
   expect(deltaE(lab(nearest), lab('fine-fur'))).toBe(Math.min(...furs));
 });
@@ -41,8 +55,15 @@ test('what nothing at hand can do is short, and stays as written; one made by ha
   const have = needs('first-light-dun');
   for (const material of SHIPPED.materials) if (material.functions.includes('hackle.stiff')) have.delete(material.id);
   const { ready, reasons, dressing: made } = worked('first-light-dun', have);
-  expect([ready, reasons[0]!.code, made.parts.find((part) => part.id === 'hackle')!.material]).toEqual(['short', 'ready-short', 'cock-hackle-grey']);
-  const own = { ...dressing('first-light-dun'), parts: dressing('first-light-dun').parts.map((part) => ({ ...part, way: null })) };
+  expect([ready, reasons[0]!.code, made.parts.find((part) => part.id === 'hackle')!.material]).toEqual([
+    'short',
+    'ready-short',
+    'cock-hackle-grey',
+  ]);
+  const own = {
+    ...dressing('first-light-dun'),
+    parts: dressing('first-light-dun').parts.map((part) => ({ ...part, way: null })),
+  };
   const furs = needs('first-light-dun');
   furs.delete('fine-fur');
   furs.add('rust-fur');
@@ -50,23 +71,70 @@ test('what nothing at hand can do is short, and stays as written; one made by ha
 });
 
 describe('what stands in', () => {
-  const material = (id: string, hex: string, ...functions: string[]) => ({ id, name: id.toUpperCase(), hex, functions });
-  const CATALOGUE = { ...SHIPPED, materials: [material('wanted', '#808080', 'body.dubbed'), material('far', '#ff0000', 'body.dubbed'), material('b-near', '#828282', 'body.dubbed'), material('a-near', '#828282', 'body.dubbed'), material('same', '#808080', 'rib.wire'), material('silk', '#202020', 'thread'), material('cord', '#404040', 'thread')] } as unknown as typeof SHIPPED;
+  const material = (id: string, hex: string, ...functions: string[]) => ({
+    id,
+    name: id.toUpperCase(),
+    hex,
+    functions,
+  });
+  const CATALOGUE = {
+    ...SHIPPED,
+    materials: [
+      material('wanted', '#808080', 'body.dubbed'),
+      material('far', '#ff0000', 'body.dubbed'),
+      material('b-near', '#828282', 'body.dubbed'),
+      material('a-near', '#828282', 'body.dubbed'),
+      material('same', '#808080', 'rib.wire'),
+      material('silk', '#202020', 'thread'),
+      material('cord', '#404040', 'thread'),
+    ],
+  } as unknown as typeof SHIPPED;
   const own = dressing('first-light-dun');
-  const part = (id: string, of: string | null, does: string | null, more: object = {}) => ({ ...own.parts[0]!, id, material: of, function: does, optional: false, way: null, ...more }) as typeof own.parts[number];
-  const made = (parts: typeof own.parts, thread = 'silk') => ({ ...own, parts, steps: [], layers: [], assemblies: [], threads: [{ ...own.threads[0]!, material: thread }] });
+  const part = (id: string, of: string | null, does: string | null, more: object = {}) =>
+    ({
+      ...own.parts[0]!,
+      id,
+      material: of,
+      function: does,
+      optional: false,
+      way: null,
+      ...more,
+    }) as (typeof own.parts)[number];
+  const made = (parts: typeof own.parts, thread = 'silk') => ({
+    ...own,
+    parts,
+    steps: [],
+    layers: [],
+    assemblies: [],
+    threads: [{ ...own.threads[0]!, material: thread }],
+  });
   const swaps = (of: ReturnType<typeof made>, ...have: string[]) => {
     const { dressing: is, reasons } = fromStash(of, new Set(have), CATALOGUE);
-    return { parts: is.parts.map((item) => item.material), thread: is.threads[0]!.material, said: reasons.slice(1).map(({ params }) => [params.from, params.to]) };
+    return {
+      parts: is.parts.map((item) => item.material),
+      thread: is.threads[0]!.material,
+      said: reasons.slice(1).map(({ params }) => [params.from, params.to]),
+    };
   };
   const one = made([part('abdomen', 'wanted', 'body.dubbed')]);
   test('the nearest in colour that does the same work; of two as near the first by name', () => {
-    expect(swaps(one, 'far', 'same', 'b-near', 'a-near', 'silk')).toEqual({ parts: ['a-near'], thread: 'silk', said: [['WANTED', 'A-NEAR']] });
+    expect(swaps(one, 'far', 'same', 'b-near', 'a-near', 'silk')).toEqual({
+      parts: ['a-near'],
+      thread: 'silk',
+      said: [['WANTED', 'A-NEAR']],
+    });
     expect(swaps(one, 'far', 'b-near', 'silk')).toMatchObject({ parts: ['b-near'] });
     expect(swaps(one, 'far', 'same', 'silk')).toMatchObject({ parts: ['far'] });
   });
   test('only for what is missing: what is there stays, though another is as near', () => {
-    expect(swaps(made([part('abdomen', 'b-near', 'body.dubbed'), part('thorax', 'wanted', 'body.dubbed')]), 'a-near', 'b-near', 'silk')).toEqual({ parts: ['b-near', 'a-near'], thread: 'silk', said: [['WANTED', 'A-NEAR']] });
+    expect(
+      swaps(
+        made([part('abdomen', 'b-near', 'body.dubbed'), part('thorax', 'wanted', 'body.dubbed')]),
+        'a-near',
+        'b-near',
+        'silk',
+      ),
+    ).toEqual({ parts: ['b-near', 'a-near'], thread: 'silk', said: [['WANTED', 'A-NEAR']] });
   });
   test('with nothing to swap the very dressing comes back', () => {
     expect(fromStash(one, new Set(['wanted', 'silk']), CATALOGUE).dressing).toBe(one);
@@ -78,7 +146,14 @@ describe('what stands in', () => {
   });
   test('a thread by its own nearest, and one material in two parts is swapped alike and said once', () => {
     const two = made([part('abdomen', 'wanted', 'body.dubbed'), part('thorax', 'wanted', 'body.dubbed')]);
-    expect(swaps(two, 'far', 'cord')).toEqual({ parts: ['far', 'far'], thread: 'cord', said: [['WANTED', 'FAR'], ['SILK', 'CORD']] });
+    expect(swaps(two, 'far', 'cord')).toEqual({
+      parts: ['far', 'far'],
+      thread: 'cord',
+      said: [
+        ['WANTED', 'FAR'],
+        ['SILK', 'CORD'],
+      ],
+    });
   });
 });
 
@@ -87,7 +162,11 @@ test('a coat and a tint of a material that is swapped are swapped with it, other
   const have = new Set(SHIPPED.materials.map((item) => item.id));
   have.delete('thread-olive-70');
   const made = (coat: string | null, tint: string | null) => {
-    const { dressing: is } = fromStash({ ...own, parts: own.parts.map((part) => (part.id === 'thorax' ? { ...part, coat, tint } : part)) }, have, SHIPPED);
+    const { dressing: is } = fromStash(
+      { ...own, parts: own.parts.map((part) => (part.id === 'thorax' ? { ...part, coat, tint } : part)) },
+      have,
+      SHIPPED,
+    );
     const { coat: c, tint: t } = is.parts.find((part) => part.id === 'thorax')!;
     return [c, t];
   };

@@ -10,8 +10,10 @@ import { inSchool, placesFor, SCHOOL_CODE } from './in-school';
 const dressing = (id: string): Dressing => SHIPPED.dressings.find((item) => item.id === id)!;
 const worked = (id: string, schools: Schools) => inSchool(dressing(id), schools, SHIPPED);
 const verbs = (item: Dressing) => item.steps.map((step) => `${step.do}:${step.part ?? ''}`);
-const stepOf = (item: Dressing, verb: string, part: string) => item.steps.find((step) => step.do === verb && step.part === part);
-const cardIn = (schools: Schools, dressingPin: string, hookPin: string) => answer(sampleOf(dressing(dressingPin).stages[0]!), { ...NO_CHOICES, schools, dressingPin, hookPin }, SHIPPED).card!;
+const stepOf = (item: Dressing, verb: string, part: string) =>
+  item.steps.find((step) => step.do === verb && step.part === part);
+const cardIn = (schools: Schools, dressingPin: string, hookPin: string) =>
+  answer(sampleOf(dressing(dressingPin).stages[0]!), { ...NO_CHOICES, schools, dressingPin, hookPin }, SHIPPED).card!;
 
 test('without a school a dressing is worked as it is written', () => {
   expect(worked('first-light-dun', {})).toEqual({ dressing: dressing('first-light-dun'), unused: [] });
@@ -25,18 +27,40 @@ describe('materials of a school', () => {
     expect(stepOf(synthetic, 'bind', 'tail')!.material).toBe('synthetic-tails');
   });
   test('fibres take the place of synthetic tails, and stay where they are already', () => {
-    expect(worked('auldry-flat-spinner', { 'tail-material': 'hackle-fibre' }).dressing.parts.find((part) => part.id === 'tail')!.material).toBe('stiff-fibres-grey');
-    expect(worked('last-light-spinner', { 'tail-material': 'hackle-fibre' }).dressing.parts.find((part) => part.id === 'tail')!.material).toBe('stiff-fibres-brown');
+    expect(
+      worked('auldry-flat-spinner', { 'tail-material': 'hackle-fibre' }).dressing.parts.find(
+        (part) => part.id === 'tail',
+      )!.material,
+    ).toBe('stiff-fibres-grey');
+    expect(
+      worked('last-light-spinner', { 'tail-material': 'hackle-fibre' }).dressing.parts.find(
+        (part) => part.id === 'tail',
+      )!.material,
+    ).toBe('stiff-fibres-brown');
   });
   test('a shuck soaks or stays up', () => {
-    const soaking = worked('auldry-low-emerger', { 'shuck-material': 'soaking' }).dressing.parts.find((part) => part.part === 'shuck')!;
+    const soaking = worked('auldry-low-emerger', { 'shuck-material': 'soaking' }).dressing.parts.find(
+      (part) => part.part === 'shuck',
+    )!;
     expect(soaking.function).toBe('shuck.soaking');
-    expect(SHIPPED.materials.find((material) => material.id === soaking.material)!.functions).toContain('shuck.soaking');
-    expect(worked('half-out-dun', { 'shuck-material': 'crinkled' }).dressing.parts.find((part) => part.part === 'shuck')!.material).toBe('crinkled-nylon');
+    expect(SHIPPED.materials.find((material) => material.id === soaking.material)!.functions).toContain(
+      'shuck.soaking',
+    );
+    expect(
+      worked('half-out-dun', { 'shuck-material': 'crinkled' }).dressing.parts.find((part) => part.part === 'shuck')!
+        .material,
+    ).toBe('crinkled-nylon');
   });
   test('the dressing given is not changed', () => {
     const before = JSON.stringify(dressing('first-light-dun'));
-    worked('first-light-dun', { 'tail-material': 'synthetic', 'tail-split': 'none', 'work-order': 'tail-first', protection: 'resin-over', finish: 'rough', taper: 'none' });
+    worked('first-light-dun', {
+      'tail-material': 'synthetic',
+      'tail-split': 'none',
+      'work-order': 'tail-first',
+      protection: 'resin-over',
+      finish: 'rough',
+      taper: 'none',
+    });
     expect(JSON.stringify(dressing('first-light-dun'))).toBe(before);
   });
 });
@@ -63,13 +87,18 @@ describe('the split of a tail', () => {
 describe('where a hackle is tied off', () => {
   test('on the base of the post, at the post', () => {
     const { dressing: post } = worked('first-light-post-dun', { 'tie-off': 'post-base' });
-    expect(stepOf(post, 'tie-off', 'hackle')).toMatchObject({ at: 'one-third', orientation: `${SCHOOL_CODE}tie-off-post-base` });
+    expect(stepOf(post, 'tie-off', 'hackle')).toMatchObject({
+      at: 'one-third',
+      orientation: `${SCHOOL_CODE}tie-off-post-base`,
+    });
   });
   test('a fly without a post has no such choice', () => {
     expect(worked('first-light-dun', { 'tie-off': 'post-base' }).unused).toEqual(['tie-off']);
   });
   test('ahead of the hair', () => {
-    expect(stepOf(worked('half-out-dun', { 'tie-off': 'ahead-of-hair' }).dressing, 'tie-off', 'hackle')!.orientation).toBe(`${SCHOOL_CODE}tie-off-ahead-of-hair`);
+    expect(
+      stepOf(worked('half-out-dun', { 'tie-off': 'ahead-of-hair' }).dressing, 'tie-off', 'hackle')!.orientation,
+    ).toBe(`${SCHOOL_CODE}tie-off-ahead-of-hair`);
   });
 });
 
@@ -89,13 +118,22 @@ describe('hands can tie what a school makes', () => {
   test.each(options)('%s: %s', (school, option) => {
     const refused = SHIPPED.dressings.flatMap((item) => {
       const result = inSchool(item, { [school]: option } as Schools, SHIPPED);
-      return result.dressing === item ? [] : benchFaults(result.dressing, { ...SHIPPED, tailsOf }).filter(({ rule }) => !WARNS.has(rule)).map((refusal) => `${item.id} ${refusal.rule} ${refusal.step}`);
+      return result.dressing === item
+        ? []
+        : benchFaults(result.dressing, { ...SHIPPED, tailsOf })
+            .filter(({ rule }) => !WARNS.has(rule))
+            .map((refusal) => `${item.id} ${refusal.rule} ${refusal.step}`);
     });
     expect(refused).toEqual([]);
   });
   test('steps made by hand are left to the hand: such a school has no place there', () => {
-    const own = { ...dressing('auldry-flat-spinner'), parts: dressing('auldry-flat-spinner').parts.map((part) => ({ ...part, way: null })) };
-    expect(inSchool(own, { protection: 'resin-over', 'tail-split': 'ball', finish: 'rough' }, SHIPPED)).toMatchObject({ unused: ['tail-split', 'protection'] });
+    const own = {
+      ...dressing('auldry-flat-spinner'),
+      parts: dressing('auldry-flat-spinner').parts.map((part) => ({ ...part, way: null })),
+    };
+    expect(inSchool(own, { protection: 'resin-over', 'tail-split': 'ball', finish: 'rough' }, SHIPPED)).toMatchObject({
+      unused: ['tail-split', 'protection'],
+    });
   });
 });
 
@@ -113,12 +151,19 @@ describe('protection, finish and taper', () => {
     expect(stepOf(glued, 'coat', 'abdomen')!.caution).toBe('solvent');
   });
   test('no glue where the colour of the thread must show, none on fur', () => {
-    const showing = { ...dressing('auldry-flat-spinner'), threads: [{ role: 'show-through' as const, material: 'silk-yellow', finish_turns: 3, optional: false }] };
+    const showing = {
+      ...dressing('auldry-flat-spinner'),
+      threads: [{ role: 'show-through' as const, material: 'silk-yellow', finish_turns: 3, optional: false }],
+    };
     expect(inSchool(showing, { protection: 'glue-under' }, SHIPPED).unused).toEqual(['protection']);
     expect(worked('first-light-dun', { protection: 'glue-under' }).unused).toEqual(['protection']);
   });
   test('a counter-wound rib is said on the card', () => {
-    expect(cardIn({ protection: 'counter-rib' }, 'dark-pad-nymph', 'reference:standard-dry:12').ribs.every((rib) => rib.counter)).toBe(true);
+    expect(
+      cardIn({ protection: 'counter-rib' }, 'dark-pad-nymph', 'reference:standard-dry:12').ribs.every(
+        (rib) => rib.counter,
+      ),
+    ).toBe(true);
     expect(worked('first-light-dun', { protection: 'counter-rib' }).unused).toEqual(['protection']);
   });
   test('none takes the resin off a coated body', () => {
@@ -133,7 +178,9 @@ describe('protection, finish and taper', () => {
   test('a taper needs what it is made of', () => {
     expect(worked('first-light-dun', { taper: 'wing-butts' }).dressing.taper).toBe('wing-butts');
     expect(worked('first-light-dun', { taper: 'side-strips' }).unused).toEqual(['taper']);
-    expect(worked('gravel-house', { taper: 'side-strips' }).dressing.weights.map((weight) => weight.kind)).toEqual(['sides']);
+    expect(worked('gravel-house', { taper: 'side-strips' }).dressing.weights.map((weight) => weight.kind)).toEqual([
+      'sides',
+    ]);
   });
 });
 
@@ -158,13 +205,19 @@ describe('the seat of a bead', () => {
 test('every option of every school changes the card of some dressing in the library', () => {
   const hookSide = new Set(['size', 'x-label', 'eye-reading', 'hand']);
   for (const school of ids.schools.filter((item) => !hookSide.has(item.id))) {
-    const idle = school.options.filter((option) => option.id !== school.default).filter((option) =>
-      !SHIPPED.dressings.some((item) => {
-        const { bends } = SHIPPED.styles.find((style) => style.id === item.style)!;
-        const pin = SHIPPED.hooks.find((candidate) => bends.includes(candidate.bend) && candidate.maker === 'reference')!.id;
-        const text = (schools: Schools) => JSON.stringify({ ...cardIn(schools, item.id, pin), schools_unused: [] });
-        return text({ [school.id]: option.id } as Schools) !== text({});
-      }));
+    const idle = school.options
+      .filter((option) => option.id !== school.default)
+      .filter(
+        (option) =>
+          !SHIPPED.dressings.some((item) => {
+            const { bends } = SHIPPED.styles.find((style) => style.id === item.style)!;
+            const pin = SHIPPED.hooks.find(
+              (candidate) => bends.includes(candidate.bend) && candidate.maker === 'reference',
+            )!.id;
+            const text = (schools: Schools) => JSON.stringify({ ...cardIn(schools, item.id, pin), schools_unused: [] });
+            return text({ [school.id]: option.id } as Schools) !== text({});
+          }),
+      );
     expect([school.id, idle.map((option) => option.id)]).toEqual([school.id, []]);
   }
 });
@@ -178,8 +231,16 @@ test('what has no place in a dressing is known before it is chosen', () => {
 });
 
 describe('which schools a dressing has a place for', () => {
-  const having = (school: string) => ['first-light-dun', 'first-light-post-dun', 'dark-pad-nymph', 'herl-bead-nymph', 'gravel-house', 'half-out-dun', 'washed-dun']
-    .filter((id) => (placesFor(dressing(id), ids.schools, SHIPPED).get(school)?.size ?? 0) > 0);
+  const having = (school: string) =>
+    [
+      'first-light-dun',
+      'first-light-post-dun',
+      'dark-pad-nymph',
+      'herl-bead-nymph',
+      'gravel-house',
+      'half-out-dun',
+      'washed-dun',
+    ].filter((id) => (placesFor(dressing(id), ids.schools, SHIPPED).get(school)?.size ?? 0) > 0);
   test.each([
     ['nymph-tail', ['dark-pad-nymph', 'herl-bead-nymph']],
     ['shuck-length', ['half-out-dun']],
@@ -193,22 +254,39 @@ describe('which schools a dressing has a place for', () => {
     ['finish', ['first-light-dun', 'first-light-post-dun', 'dark-pad-nymph', 'half-out-dun', 'washed-dun']],
   ])('%s', (school, ids) => expect(having(school)).toEqual(ids));
   test.each([
-    ['gravel-house', ['side-strips', 'none']], ['first-light-dun', ['tail-butts', 'wing-butts', 'butts-left', 'none']], ['dark-pad-nymph', ['tail-butts', 'butts-left', 'none']], ['half-out-dun', ['wing-butts', 'butts-left', 'none']],
-  ])('the tapers of %s', (id, tapers) => expect([...placesFor(dressing(id), ids.schools, SHIPPED).get('taper')!]).toEqual(tapers));
+    ['gravel-house', ['side-strips', 'none']],
+    ['first-light-dun', ['tail-butts', 'wing-butts', 'butts-left', 'none']],
+    ['dark-pad-nymph', ['tail-butts', 'butts-left', 'none']],
+    ['half-out-dun', ['wing-butts', 'butts-left', 'none']],
+  ])('the tapers of %s', (id, tapers) =>
+    expect([...placesFor(dressing(id), ids.schools, SHIPPED).get('taper')!]).toEqual(tapers),
+  );
   test.each([
-    ['first-light-post-dun', ['hook', 'post-base']], ['half-out-dun', ['hook', 'ahead-of-hair']],
-  ])('where the hackle of %s may be tied off', (id, places) => expect([...placesFor(dressing(id), ids.schools, SHIPPED).get('tie-off')!]).toEqual(places));
+    ['first-light-post-dun', ['hook', 'post-base']],
+    ['half-out-dun', ['hook', 'ahead-of-hair']],
+  ])('where the hackle of %s may be tied off', (id, places) =>
+    expect([...placesFor(dressing(id), ids.schools, SHIPPED).get('tie-off')!]).toEqual(places),
+  );
 });
 
 describe('a school changes what it names and nothing else', () => {
   test('a shuck that does it already keeps its material', () => {
     const own = dressing('half-out-dun');
-    const other = SHIPPED.materials.find((material) => material.functions.includes('shuck.crinkled') && material.id !== 'crinkled-nylon') ?? { ...SHIPPED.materials.find((material) => material.id === 'crinkled-nylon')!, id: 'crinkled-other' };
-    const written = inSchool(own, { 'shuck-material': 'crinkled' }, { ...SHIPPED, materials: [{ ...other, id: 'crinkled-other' }, ...SHIPPED.materials] });
-    expect(written.dressing.parts.find((part) => part.part === 'shuck')!.material).toBe(own.parts.find((part) => part.part === 'shuck')!.material);
+    const other = SHIPPED.materials.find(
+      (material) => material.functions.includes('shuck.crinkled') && material.id !== 'crinkled-nylon',
+    ) ?? { ...SHIPPED.materials.find((material) => material.id === 'crinkled-nylon')!, id: 'crinkled-other' };
+    const written = inSchool(
+      own,
+      { 'shuck-material': 'crinkled' },
+      { ...SHIPPED, materials: [{ ...other, id: 'crinkled-other' }, ...SHIPPED.materials] },
+    );
+    expect(written.dressing.parts.find((part) => part.part === 'shuck')!.material).toBe(
+      own.parts.find((part) => part.part === 'shuck')!.material,
+    );
   });
   test('resin over a body leaves its rib as it is wound', () => {
-    const rib = (schools: Schools) => worked('herl-bead-nymph', schools).dressing.parts.find((part) => part.part === 'rib')!.counter;
+    const rib = (schools: Schools) =>
+      worked('herl-bead-nymph', schools).dressing.parts.find((part) => part.part === 'rib')!.counter;
     expect([rib({ protection: 'resin-over' }), rib({ protection: 'counter-rib' })]).toEqual([rib({}), true]);
   });
   test('strips are laid once the thread is on, and nothing is wound any more', () => {
@@ -218,10 +296,14 @@ describe('a school changes what it names and nothing else', () => {
   });
   test('a school that is asked for twice does it once', () => {
     const rough = worked('dark-pad-nymph', { finish: 'rough' }).dressing;
-    expect(verbs(inSchool(rough, { finish: 'rough' }, SHIPPED).dressing).filter((step) => step === 'tease:thorax')).toHaveLength(1);
+    expect(
+      verbs(inSchool(rough, { finish: 'rough' }, SHIPPED).dressing).filter((step) => step === 'tease:thorax'),
+    ).toHaveLength(1);
   });
   test('a hackle tied off on the hook keeps what its step says', () => {
-    expect(stepOf(worked('first-light-post-dun', { 'tie-off': 'hook' }).dressing, 'tie-off', 'hackle')!.orientation).toBe(stepOf(dressing('first-light-post-dun'), 'tie-off', 'hackle')!.orientation);
+    expect(
+      stepOf(worked('first-light-post-dun', { 'tie-off': 'hook' }).dressing, 'tie-off', 'hackle')!.orientation,
+    ).toBe(stepOf(dressing('first-light-post-dun'), 'tie-off', 'hackle')!.orientation);
   });
   test('the part that goes first stands in the order once', () => {
     for (const option of ['tail-first', 'wing-first', 'hackle-first'] as const) {

@@ -16,7 +16,13 @@ export const SCHOOL_CODE = 'school:';
 const ADDED: DressingStep = { ...STEP_DEFAULTS, do: 'check' };
 
 /** A school worked on the parts and the order of a dressing, before its steps are made; null when it has no place in it. */
-type Rework<K extends keyof SchoolOption> = (record: WayDressing, option: SchoolOption[K], dressing: Dressing, materials: readonly Material[], ways: readonly Way[]) => WayDressing | null;
+type Rework<K extends keyof SchoolOption> = (
+  record: WayDressing,
+  option: SchoolOption[K],
+  dressing: Dressing,
+  materials: readonly Material[],
+  ways: readonly Way[],
+) => WayDressing | null;
 
 function withSteps(dressing: Dressing, steps: DressingStep[]): Dressing {
   return { ...dressing, steps };
@@ -28,17 +34,27 @@ function partOf(dressing: Dressing, ...kinds: PartId[]): DressingPart | undefine
 
 /** A part in another material, with those that are made of its bunch. */
 function withMaterial(record: WayDressing, id: string, material: string): WayDressing {
-  return { ...record, parts: record.parts.map((part) => (part.id === id ? { ...part, of: [material, ...part.of.slice(1)] } : part)) };
+  return {
+    ...record,
+    parts: record.parts.map((part) => (part.id === id ? { ...part, of: [material, ...part.of.slice(1)] } : part)),
+  };
 }
 
-const isTail = (part: DressingPart | undefined): part is DressingPart => part?.function === 'tail.stiff' || part?.function === 'tail.split';
+const isTail = (part: DressingPart | undefined): part is DressingPart =>
+  part?.function === 'tail.stiff' || part?.function === 'tail.split';
 
 const tailMaterial: Rework<'tail-material'> = (record, option, dressing, materials) => {
   const tail = partOf(dressing, 'tail');
   if (!isTail(tail)) return null;
   const isFibre = (material: Material) => material.functions.includes('hackle.stiff');
   const own = materials.find((material) => material.id === tail.material);
-  const wanted = own && isFibre(own) === (option === 'hackle-fibre') ? own : materials.find((material) => material.functions.includes(tail.function!) && isFibre(material) === (option === 'hackle-fibre'));
+  const wanted =
+    own && isFibre(own) === (option === 'hackle-fibre')
+      ? own
+      : materials.find(
+          (material) =>
+            material.functions.includes(tail.function!) && isFibre(material) === (option === 'hackle-fibre'),
+        );
   return wanted ? withMaterial(record, tail.id, wanted.id) : null;
 };
 
@@ -53,7 +69,11 @@ const shuckMaterial: Rework<'shuck-material'> = (record, option, dressing, mater
 const tailSplit: Rework<'tail-split'> = (record, option, dressing) => {
   const tail = partOf(dressing, 'tail');
   if (!isTail(tail)) return null;
-  return withFields(record, tail.id, option === 'none' ? { way: 'bunch', by: null } : { way: 'split-tail', by: option });
+  return withFields(
+    record,
+    tail.id,
+    option === 'none' ? { way: 'bunch', by: null } : { way: 'split-tail', by: option },
+  );
 };
 
 const tieOff: Change<'tie-off'> = (dressing, option) => {
@@ -61,10 +81,24 @@ const tieOff: Change<'tie-off'> = (dressing, option) => {
   const post = partOf(dressing, 'post');
   const hair = dressing.parts.find((part) => part.function === 'wing.hair');
   const index = dressing.steps.findIndex((step) => step.part === hackle?.id && step.do === 'tie-off');
-  if (!hackle || index < 0 || (option === 'post-base' && !post) || (option === 'ahead-of-hair' && !hair) || (!post && !hair)) return null;
+  if (
+    !hackle ||
+    index < 0 ||
+    (option === 'post-base' && !post) ||
+    (option === 'ahead-of-hair' && !hair) ||
+    (!post && !hair)
+  )
+    return null;
   // What is tied off at the front stands ahead of the hair already.
   const at = option === 'post-base' ? post!.from : dressing.steps[index]!.at;
-  return withSteps(dressing, dressing.steps.map((step, place) => (place === index ? { ...step, at, orientation: option === 'hook' ? step.orientation : `${SCHOOL_CODE}tie-off-${option}` } : step)));
+  return withSteps(
+    dressing,
+    dressing.steps.map((step, place) =>
+      place === index
+        ? { ...step, at, orientation: option === 'hook' ? step.orientation : `${SCHOOL_CODE}tie-off-${option}` }
+        : step,
+    ),
+  );
 };
 
 const FIRST: Record<SchoolOption['work-order'], readonly PartId[]> = {
@@ -82,9 +116,18 @@ const workOrder: Rework<'work-order'> = (record, option, dressing, _materials, w
   const part = FIRST[option].map((kind) => partOf(dressing, kind)).find(Boolean);
   const phases = ways.find((way) => way.id === part?.way)?.phases.filter((phase) => phase.slot !== 'made') ?? [];
   const places = phases.find((phase) => phase.do === 'bind' || phase.do === 'catch-in' || phase.do === 'post');
-  const block = record.order.find((token) => part !== undefined && (token === part.id || phases.some((phase) => token === `${part.id}.${phase.id}`)));
+  const block = record.order.find(
+    (token) => part !== undefined && (token === part.id || phases.some((phase) => token === `${part.id}.${phase.id}`)),
+  );
   const atRear = part?.from === 'tie-down';
-  if (!part || !places || block === undefined || !record.order.includes('thread') || (!atRear && (places.points === 'rear' || places.waits === 'fold'))) return null;
+  if (
+    !part ||
+    !places ||
+    block === undefined ||
+    !record.order.includes('thread') ||
+    (!atRear && (places.points === 'rear' || places.waits === 'fold'))
+  )
+    return null;
   const rest = record.order.filter((token) => token !== block);
   const begin = rest.findLastIndex((token) => BEGINS.test(token)) + 1;
   return { ...record, work_order: option, order: [...rest.slice(0, begin), block, ...rest.slice(begin)] };
@@ -105,7 +148,11 @@ const taper: Rework<'taper'> = (record, option, dressing) => {
   const wound = option === 'side-strips' ? record.parts.find((part) => part.way === 'wound') : undefined;
   if (!wound) return { ...record, taper: option };
   // Strips are bound on, so they come when the thread is on.
-  return { ...withFields(record, wound.id, { way: 'sides' }), taper: option, order: record.order.filter((token) => token !== wound.id && !token.startsWith(`${wound.id}.`)) };
+  return {
+    ...withFields(record, wound.id, { way: 'sides' }),
+    taper: option,
+    order: record.order.filter((token) => token !== wound.id && !token.startsWith(`${wound.id}.`)),
+  };
 };
 
 const FRAGILE: ReadonlySet<string> = new Set(['body.biot', 'body.quill', 'body.herl', 'body.tubing', 'body.floss']);
@@ -116,9 +163,18 @@ const protection: Rework<'protection'> = (record, option, dressing) => {
   const ribs = record.parts.filter((part) => part.what === 'rib');
   const fragile = body?.function != null && FRAGILE.has(body.function);
   const showThrough = dressing.threads.some((thread) => thread.role === 'show-through');
-  if (!body || (option === 'counter-rib' ? ribs.length === 0 : option !== 'none' && !fragile) || (option === 'glue-under' && showThrough)) return null;
+  if (
+    !body ||
+    (option === 'counter-rib' ? ribs.length === 0 : option !== 'none' && !fragile) ||
+    (option === 'glue-under' && showThrough)
+  )
+    return null;
   const counter = option === 'counter-rib';
-  return { ...record, protection: option, parts: record.parts.map((part) => (part.what === 'rib' && counter ? { ...part, counter } : part)) };
+  return {
+    ...record,
+    protection: option,
+    parts: record.parts.map((part) => (part.what === 'rib' && counter ? { ...part, counter } : part)),
+  };
 };
 
 /** Rough: the dubbed thorax is teased out before the head; tidy: it is left as it was dubbed. */
@@ -130,7 +186,18 @@ const finish: Change<'finish'> = (dressing, option) => {
   if (option === 'tidy') return withSteps(dressing, rest);
   const at = rest.findIndex((step) => step.do === 'finish');
   if (at < 0) return null;
-  return withSteps(dressing, [...rest.slice(0, at), { ...ADDED, do: 'tease', part: part.id, check: `${SCHOOL_CODE}finish-rough-check`, orientation: `${SCHOOL_CODE}finish-rough`, caution: 'needle' }, ...rest.slice(at)]);
+  return withSteps(dressing, [
+    ...rest.slice(0, at),
+    {
+      ...ADDED,
+      do: 'tease',
+      part: part.id,
+      check: `${SCHOOL_CODE}finish-rough-check`,
+      orientation: `${SCHOOL_CODE}finish-rough`,
+      caution: 'needle',
+    },
+    ...rest.slice(at),
+  ]);
 };
 
 /** Schools worked out elsewhere: hooks (size, labels, eye, length), rules of a part, the bead's seat, the hand. */
@@ -144,12 +211,29 @@ const ELSEWHERE: { [K in keyof SchoolOption]?: (dressing: Dressing) => boolean }
 };
 
 /** Of each school the options that have a place in a dressing. */
-export function placesFor(dressing: Dressing, schools: readonly { id: string; options: readonly { id: string }[] }[], catalogue: WaysCatalogue): ReadonlyMap<string, ReadonlySet<string>> {
-  return new Map(schools.map(({ id, options }) => [id, new Set(options.filter((option) => inSchool(dressing, { [id]: option.id } as Schools, catalogue).unused.length === 0).map((option) => option.id))]));
+export function placesFor(
+  dressing: Dressing,
+  schools: readonly { id: string; options: readonly { id: string }[] }[],
+  catalogue: WaysCatalogue,
+): ReadonlyMap<string, ReadonlySet<string>> {
+  return new Map(
+    schools.map(({ id, options }) => [
+      id,
+      new Set(
+        options
+          .filter((option) => inSchool(dressing, { [id]: option.id } as Schools, catalogue).unused.length === 0)
+          .map((option) => option.id),
+      ),
+    ]),
+  );
 }
 
 /** A dressing as the tier's schools work it, and the schools that have no place in it; where a hand made its steps, only schools that leave them as they are have one. The dressing given is not changed. Source: domain §4. */
-export function inSchool(dressing: Dressing, schools: Schools, catalogue: WaysCatalogue): { dressing: Dressing; unused: UnusedSchool[] } {
+export function inSchool(
+  dressing: Dressing,
+  schools: Schools,
+  catalogue: WaysCatalogue,
+): { dressing: Dressing; unused: UnusedSchool[] } {
   const unused: UnusedSchool[] = [];
   let worked = dressing;
   const take = (name: keyof SchoolOption, next: Dressing | null) => {
@@ -174,6 +258,7 @@ export function inSchool(dressing: Dressing, schools: Schools, catalogue: WaysCa
   rework('taper', taper);
   apply('tie-off', tieOff);
   apply('finish', finish);
-  for (const [name, has] of Object.entries(ELSEWHERE)) if (schools[name as keyof SchoolOption] !== undefined && !has(dressing)) unused.push(name as keyof SchoolOption);
+  for (const [name, has] of Object.entries(ELSEWHERE))
+    if (schools[name as keyof SchoolOption] !== undefined && !has(dressing)) unused.push(name as keyof SchoolOption);
   return { dressing: worked, unused };
 }

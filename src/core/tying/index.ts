@@ -1,6 +1,15 @@
 export { threadDiameter, woundCut, type Fibre } from './amounts';
 export { buildCard, mirrorCard, type CardInput, type CardNatural } from './card';
-export type { AfterStep, BatchLine, Card, CardPart, CardStep, CardThread, CardWeight, NamedColour } from '../card/card-shape';
+export type {
+  AfterStep,
+  BatchLine,
+  Card,
+  CardPart,
+  CardStep,
+  CardThread,
+  CardWeight,
+  NamedColour,
+} from '../card/card-shape';
 export { inSchool, SCHOOL_CODE, placesFor, type UnusedSchool } from './in-school';
 export { countsTurns } from '../card/lay';
 export type { LaidPart, LayOut } from './lay-out';

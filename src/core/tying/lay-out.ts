@@ -52,9 +52,17 @@ export interface LayOutInput {
 const SLACK = 1e-9;
 
 /** Turns that lie on a part's stretch: those counted, or as many as have room; collars have theirs already. */
-function turnsOn(part: DressingPart, lies: { from: number; to: number } | undefined, inFront: number | undefined, input: LayOutInput): number | null {
+function turnsOn(
+  part: DressingPart,
+  lies: { from: number; to: number } | undefined,
+  inFront: number | undefined,
+  input: LayOutInput,
+): number | null {
   if (inFront !== undefined) return inFront;
-  if (LOOPED.has(part.way ?? '')) return lies === undefined ? LOOP_TURNS : Math.max(LOOP_TURNS, Math.floor(Math.abs(lies.from - lies.to) / (input.layOf(part) ?? Infinity) + 1e-6));
+  if (LOOPED.has(part.way ?? ''))
+    return lies === undefined
+      ? LOOP_TURNS
+      : Math.max(LOOP_TURNS, Math.floor(Math.abs(lies.from - lies.to) / (input.layOf(part) ?? Infinity) + 1e-6));
   if (part.count === null || !part.function?.startsWith('hackle.') || part.way === null) return part.count;
   const lay = input.layOf(part);
   if (lies === undefined || lay === null) return part.count;
@@ -74,15 +82,30 @@ interface Front {
   headMm: number;
 }
 
-function frontOf(parts: readonly DressingPart[], input: LayOutInput, head: DressingPart | undefined, roomForRest: (frontMm: number) => number): Front {
+function frontOf(
+  parts: readonly DressingPart[],
+  input: LayOutInput,
+  head: DressingPart | undefined,
+  roomForRest: (frontMm: number) => number,
+): Front {
   const collars = parts.filter(isCollar);
   const lay = (part: DressingPart) => input.layOf(part) ?? 0;
-  const turns = new Map(collars.map((part) => [part.id, LOOPED.has(part.way ?? '') ? LOOP_TURNS : Math.max(1, part.count ?? 1)]));
+  const turns = new Map(
+    collars.map((part) => [part.id, LOOPED.has(part.way ?? '') ? LOOP_TURNS : Math.max(1, part.count ?? 1)]),
+  );
   const behindBead = input.faceMm > 0;
-  const headMm = !head ? 0 : input.headInFrontMm > 0 ? 0 : behindBead ? WHIP.laysBehindBead * WHIP.layMm : Math.min(input.lengths.eye, input.reserveMm);
+  const headMm = !head
+    ? 0
+    : input.headInFrontMm > 0
+      ? 0
+      : behindBead
+        ? WHIP.laysBehindBead * WHIP.layMm
+        : Math.min(input.lengths.eye, input.reserveMm);
   const width = () => collars.reduce((sum, part) => sum + turns.get(part.id)! * lay(part), 0);
   while (roomForRest(width() + headMm) < 0) {
-    const most = collars.filter((part) => turns.get(part.id)! > 1).sort((a, b) => turns.get(b.id)! - turns.get(a.id)!)[0];
+    const most = collars
+      .filter((part) => turns.get(part.id)! > 1)
+      .sort((a, b) => turns.get(b.id)! - turns.get(a.id)!)[0];
     if (!most) break;
     turns.set(most.id, turns.get(most.id)! - 1);
   }
@@ -132,7 +155,8 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
   const least = resting.reduce((sum, part) => sum + Math.max(minimum(part), input.layOf(part) ?? 0), 0);
   // What is left between the rear parts and what stands in front; a dressing written by hand keeps the reserve free whole.
   const made = parts.some((part) => part.way !== null);
-  const between = (frontMm: number) => (head || made ? input.tieDownMm - input.faceMm - taken - frontMm : input.roomMm - taken);
+  const between = (frontMm: number) =>
+    head || made ? input.tieDownMm - input.faceMm - taken - frontMm : input.roomMm - taken;
   const front = frontOf(parts, input, head, (frontMm) => between(frontMm) - least);
   const rest = Math.max(0, between(front.collarsMm + front.headMm));
   for (const part of resting) sizes.set(part.id, Math.max(rest * (rule(part).factor ?? 1), minimum(part)));
@@ -151,7 +175,13 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
     else ends.set(head.id, { from: edge, to: input.faceMm });
     sizes.set(head.id, ends.get(head.id)!.from - ends.get(head.id)!.to);
   }
-  const context = { landmarks: input.lengths.landmarks, tieDownMm: input.tieDownMm, faceMm: input.faceMm, ends, unit: (base: string) => baseLength(base, lengths, sizes, false) };
+  const context = {
+    landmarks: input.lengths.landmarks,
+    tieDownMm: input.tieDownMm,
+    faceMm: input.faceMm,
+    ends,
+    unit: (base: string) => baseLength(base, lengths, sizes, false),
+  };
   const station = (value: Station | null): number | null => stationMm(value, context);
   // A part over others lies where they do; its own ends are known once theirs are.
   for (const part of parts) {
@@ -178,7 +208,11 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
     return {
       part,
       mm,
-      rangeMm: base.startsWith('reach:') ? reachRange(part, base) : unit === null || low === null || high === null || mm === null ? null : [Math.min(unit * low, mm), Math.max(unit * high, mm)],
+      rangeMm: base.startsWith('reach:')
+        ? reachRange(part, base)
+        : unit === null || low === null || high === null || mm === null
+          ? null
+          : [Math.min(unit * low, mm), Math.max(unit * high, mm)],
       fromMm: along ? along.from : station(part.from),
       toMm: along ? along.to : station(part.to),
       thickMm: thick === null ? null : thick * part.thick!.factor,
@@ -198,10 +232,12 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
     spareMm: alongMm - usedMm,
     fits,
     at: station,
-    over: fits ? null : {
-      part: (alongParts.find((part) => rule(part).base === 'rest') ?? alongParts[alongParts.length - 1])!.id,
-      mm: usedMm - input.roomMm,
-      drop: alongParts.filter((part) => part.optional).map((part) => part.id),
-    },
+    over: fits
+      ? null
+      : {
+          part: (alongParts.find((part) => rule(part).base === 'rest') ?? alongParts[alongParts.length - 1])!.id,
+          mm: usedMm - input.roomMm,
+          drop: alongParts.filter((part) => part.optional).map((part) => part.id),
+        },
   };
 }

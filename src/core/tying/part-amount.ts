@@ -1,5 +1,14 @@
 import type { FunctionId } from '@/catalogue/ids';
-import { FIBRES_PER_MM, HAIR_BUNCH, NOODLE, NUMBERS_PER_PACKET, PINCH_MG, REFERENCE, TAPER_MEAN, WOUND_SPARE_MM } from '../constants';
+import {
+  FIBRES_PER_MM,
+  HAIR_BUNCH,
+  NOODLE,
+  NUMBERS_PER_PACKET,
+  PINCH_MG,
+  REFERENCE,
+  TAPER_MEAN,
+  WOUND_SPARE_MM,
+} from '../constants';
 import type { DressingPart } from '../dressings';
 import { reads } from '../hooks';
 import type { Material } from '../materials';
@@ -24,7 +33,18 @@ export interface PartOnHook {
   woundByStep: boolean;
 }
 
-const WOUND: ReadonlySet<FunctionId> = new Set(['body.quill', 'body.biot', 'body.herl', 'body.floss', 'body.tubing', 'body.thread', 'body.wire', 'rib.tinsel', 'case.yarn', 'thread']);
+const WOUND: ReadonlySet<FunctionId> = new Set([
+  'body.quill',
+  'body.biot',
+  'body.herl',
+  'body.floss',
+  'body.tubing',
+  'body.thread',
+  'body.wire',
+  'rib.tinsel',
+  'case.yarn',
+  'thread',
+]);
 const DUBBED: ReadonlySet<FunctionId> = new Set(['body.dubbed', 'head.dubbed']);
 const FIBRES: ReadonlySet<FunctionId> = new Set(['tail.stiff', 'tail.webby', 'legs.fibre']);
 const CDC_TURNS = 2;
@@ -54,7 +74,19 @@ export function partAmount(on: PartOnHook): PartAmount {
   const spare = part.spare ?? 0;
   const does = part.function;
   const spanMm = on.fromMm !== null && on.toMm !== null ? Math.abs(on.fromMm - on.toMm) : on.mm;
-  const amount: PartAmount = { unit: part.unit, need: part.count, take: part.count === null ? null : part.count + spare, wound: null, pieces: null, onePieceTo: null, loop: null, noodleMm: null, dubbingMg: null, pinches: null, stemMm: null };
+  const amount: PartAmount = {
+    unit: part.unit,
+    need: part.count,
+    take: part.count === null ? null : part.count + spare,
+    wound: null,
+    pieces: null,
+    onePieceTo: null,
+    loop: null,
+    noodleMm: null,
+    dubbingMg: null,
+    pinches: null,
+    stemMm: null,
+  };
   if (material === null || does === null) return amount;
   const thickMm = Math.max(on.thickMm ?? 0, on.wireMm);
 
@@ -66,7 +98,11 @@ export function partAmount(on: PartOnHook): PartAmount {
   } else if (part.part === 'rib' && part.count !== null && part.count > 0 && spanMm !== null && spanMm > 0) {
     // A rib has the turns that are counted, whatever its own width: what is between them is what is ribbed.
     const pitchMm = spanMm / part.count;
-    amount.wound = { turns: part.count, pitchMm, lengthMm: part.count * Math.hypot(Math.PI * Math.max(on.crossedMm ?? 0, thickMm), pitchMm) };
+    amount.wound = {
+      turns: part.count,
+      pitchMm,
+      lengthMm: part.count * Math.hypot(Math.PI * Math.max(on.crossedMm ?? 0, thickMm), pitchMm),
+    };
   } else if (WOUND.has(does) && on.woundByStep && spanMm !== null && spanMm > 0 && material.lay_mm !== null) {
     const diameterMm = thickMm * TAPER_MEAN;
     amount.wound = woundOver(spanMm, diameterMm, material.lay_mm);
@@ -81,11 +117,15 @@ export function partAmount(on: PartOnHook): PartAmount {
   }
   if (on.looped) amount.loop = loopFor(CDC_TURNS * Math.PI * thickMm);
   if (part.unit === 'compressed-mm') {
-    const scaled = Math.min(HAIR_BUNCH.mm * (on.shankMm / REFERENCE.shankMm) ** HAIR_BUNCH.power, HAIR_BUNCH.mostPerGape * on.gapeMm);
+    const scaled = Math.min(
+      HAIR_BUNCH.mm * (on.shankMm / REFERENCE.shankMm) ** HAIR_BUNCH.power,
+      HAIR_BUNCH.mostPerGape * on.gapeMm,
+    );
     amount.need = scaled;
     amount.take = scaled;
   }
-  if (FIBRES.has(does) && part.unit === 'count' && amount.take !== null && amount.take > 2) amount.stemMm = amount.take / FIBRES_PER_MM;
+  if (FIBRES.has(does) && part.unit === 'count' && amount.take !== null && amount.take > 2)
+    amount.stemMm = amount.take / FIBRES_PER_MM;
   return amount;
 }
 

@@ -29,7 +29,8 @@ export function schoolRules(dressing: Dressing, schools: Schools): Map<string, {
   for (const part of dressing.parts) {
     if (part.school === 'nymph-tail' && schools['nymph-tail']) rules.set(part.id, NYMPH_TAIL[schools['nymph-tail']]);
     if (part.school === 'shuck-length' && schools['shuck-length']) rules.set(part.id, SHUCK[schools['shuck-length']]);
-    if (part.school === 'hackle-gauge' && part.function === 'hackle.stiff' && schools['hackle-gauge']) rules.set(part.id, GAUGE[schools['hackle-gauge']]);
+    if (part.school === 'hackle-gauge' && part.function === 'hackle.stiff' && schools['hackle-gauge'])
+      rules.set(part.id, GAUGE[schools['hackle-gauge']]);
   }
   return rules;
 }

@@ -1,4 +1,12 @@
-import { AT_MM, FLARING_PULL_G, FLAT_WIDTHS, GRAMS_PER_DENIER, HEAD_WIRES, HOLDING_TURNS, REFERENCE } from '../constants';
+import {
+  AT_MM,
+  FLARING_PULL_G,
+  FLAT_WIDTHS,
+  GRAMS_PER_DENIER,
+  HEAD_WIRES,
+  HOLDING_TURNS,
+  REFERENCE,
+} from '../constants';
 import { reason, type Reason } from '../code';
 import type { Dressing } from '../dressings';
 import type { Material } from '../materials';
@@ -32,28 +40,49 @@ export function headTurnBudget(denier: number, fibre: NonNullable<Material['fibr
 }
 
 /** Why a thread suits, or does not: bulk, pull, slip, show-through and split, each with its reason. Source: domain §5. */
-export function threadReasons(dressing: Dressing, thread: Thread, material: Material, on: ThreadOnHook, materials: readonly Material[]): Reason[] {
+export function threadReasons(
+  dressing: Dressing,
+  thread: Thread,
+  material: Material,
+  on: ThreadOnHook,
+  materials: readonly Material[],
+): Reason[] {
   if (material.denier === null || material.fibre === null) return [];
   const { denier, fibre } = { denier: material.denier, fibre: material.fibre };
   const reasons: Reason[] = [];
   const atHead = thread.role === 'foundation' || thread.role === 'head';
   if (atHead && dressing.parts.some((part) => part.part === 'head' && part.material === material.id)) {
     const [turns, budget] = [on.heldAtHead + thread.finish_turns, headTurnBudget(denier, fibre, on)];
-    reasons.push(reason(turns > budget ? 'thread-bulk-over' : 'thread-bulk', { turns, budget, denier }, { evidence: 'theory' }));
+    reasons.push(
+      reason(turns > budget ? 'thread-bulk-over' : 'thread-bulk', { turns, budget, denier }, { evidence: 'theory' }),
+    );
   }
-  const hair = dressing.parts.find((part) => part.function === 'wing.hair' || (part.function === 'wing.down' && part.unit === 'compressed-mm'));
+  const hair = dressing.parts.find(
+    (part) => part.function === 'wing.hair' || (part.function === 'wing.down' && part.unit === 'compressed-mm'),
+  );
   if (hair && atHead) {
     const holds = denier * GRAMS_PER_DENIER[fibre];
     const pull = FLARING_PULL_G * (on.shankMm / REFERENCE.shankMm);
-    reasons.push(reason(holds < pull ? 'thread-weak' : 'thread-holds', { grams: Math.round(holds), pull: Math.round(pull) }, { evidence: 'theory' }));
+    reasons.push(
+      reason(
+        holds < pull ? 'thread-weak' : 'thread-holds',
+        { grams: Math.round(holds), pull: Math.round(pull) },
+        { evidence: 'theory' },
+      ),
+    );
   }
   if (fibre === 'gel-spun') reasons.push(reason('gel-spun-slick', {}, { evidence: 'seen' }));
   if (thread.role === 'show-through') reasons.push(reason('thread-shows', {}, { evidence: 'seen' }));
   else {
     const over = dressing.layers.find((layer) => layer.from_under[0] === material.id && layer.from_under.length > 1);
     const film = over && materials.find((item) => item.id === over.from_under[1]);
-    if (film && film.transmittance >= 0.25) reasons.push(reason('thread-underbody', { material: film.name }, { evidence: 'theory' }));
+    if (film && film.transmittance >= 0.25)
+      reasons.push(reason('thread-underbody', { material: film.name }, { evidence: 'theory' }));
   }
-  if (fibre !== 'silk' && dressing.parts.some((part) => part.function === 'body.dubbed' || part.function === 'hackle.cdc-loop')) reasons.push(reason('thread-splits', {}, { evidence: 'seen' }));
+  if (
+    fibre !== 'silk' &&
+    dressing.parts.some((part) => part.function === 'body.dubbed' || part.function === 'hackle.cdc-loop')
+  )
+    reasons.push(reason('thread-splits', {}, { evidence: 'seen' }));
   return reasons;
 }

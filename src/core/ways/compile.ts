@@ -1,6 +1,13 @@
 import type { CautionId, FunctionId, PartId, VerbId } from '@/catalogue/ids';
 import type { Coded } from '../code';
-import { PART_DEFAULTS, STEP_DEFAULTS, type Dressing, type DressingPart, type DressingStep, type Station } from '../dressings';
+import {
+  PART_DEFAULTS,
+  STEP_DEFAULTS,
+  type Dressing,
+  type DressingPart,
+  type DressingStep,
+  type Station,
+} from '../dressings';
 import type { Material } from '../materials';
 import { SLOTS, type Phase, type Slot, type Way, type WayDressing, type WayPart } from './way';
 
@@ -32,16 +39,60 @@ interface Chunk {
 }
 
 const OWN_SLOT: Partial<Record<PartId, Slot>> = {
-  abdomen: 'body', case: 'body', underbody: 'base', thorax: 'thorax', tag: 'rear', 'egg-mass': 'rear', 'larva-head': 'rear', collar: 'hackle', halo: 'thorax', cheeks: 'hackle', gills: 'close', 'extended-body': 'rear', 'wing-buds': 'mount', tail: 'rear', hackle: 'hackle',
+  abdomen: 'body',
+  case: 'body',
+  underbody: 'base',
+  thorax: 'thorax',
+  tag: 'rear',
+  'egg-mass': 'rear',
+  'larva-head': 'rear',
+  collar: 'hackle',
+  halo: 'thorax',
+  cheeks: 'hackle',
+  gills: 'close',
+  'extended-body': 'rear',
+  'wing-buds': 'mount',
+  tail: 'rear',
+  hackle: 'hackle',
 };
-const AT_REAR: ReadonlySet<PartId> = new Set(['tail', 'shuck', 'tag', 'larva-head', 'extended-body', 'egg-mass', 'gills']);
+const AT_REAR: ReadonlySet<PartId> = new Set([
+  'tail',
+  'shuck',
+  'tag',
+  'larva-head',
+  'extended-body',
+  'egg-mass',
+  'gills',
+]);
 const BEFOREHAND: ReadonlySet<string> = new Set(['foam-stitch', 'needle-body', 'knotted']);
 /** Seconds a thin resin takes under the torch. */
 const COAT_S = 20;
 const LATE: ReadonlySet<string> = new Set(['trim', 'coat', 'eye', 'after-rib', 'tease', 'lock', 'dam']);
 const WIRES: ReadonlySet<FunctionId> = new Set(['rib.wire', 'body.wire', 'weight.wire']);
-const TOOLS: Partial<Record<VerbId, string>> = { 'start-thread': 'bobbin', cut: 'scissors', clip: 'scissors', tease: 'bodkin', finish: 'whip-tool' };
-const WITH_MATERIAL: ReadonlySet<VerbId> = new Set(['bind', 'catch-in', 'wind', 'dub', 'fold', 'loop', 'tie-off', 'coat', 'lay-weight', 'seat-bead', 'tease', 'draw', 'finish', 'post', 'divide']);
+const TOOLS: Partial<Record<VerbId, string>> = {
+  'start-thread': 'bobbin',
+  cut: 'scissors',
+  clip: 'scissors',
+  tease: 'bodkin',
+  finish: 'whip-tool',
+};
+const WITH_MATERIAL: ReadonlySet<VerbId> = new Set([
+  'bind',
+  'catch-in',
+  'wind',
+  'dub',
+  'fold',
+  'loop',
+  'tie-off',
+  'coat',
+  'lay-weight',
+  'seat-bead',
+  'tease',
+  'draw',
+  'finish',
+  'post',
+  'divide',
+]);
 const BY_THREAD: ReadonlySet<VerbId> = new Set(['post', 'divide', 'finish']);
 
 /** Turns a dressing made of parts and ways into steps in one order: what the bench ties and the card prints. Source: ways of work. */
@@ -72,7 +123,13 @@ export function workOut(given: WayDressing, { ways, materials }: WaysCatalogue):
     weights: laid.flatMap((item) => weightOf(item, material)),
     layers: layersOf(record, laid, does, material),
     bundles,
-    tools: [...new Set(all.flatMap((step) => step.tool ?? []).concat(all.some((step) => step.vise === 'turned') ? ['turning-vise'] : []))],
+    tools: [
+      ...new Set(
+        all
+          .flatMap((step) => step.tool ?? [])
+          .concat(all.some((step) => step.vise === 'turned') ? ['turning-vise'] : []),
+      ),
+    ],
     cautions: [...new Set(all.flatMap((step) => step.caution ?? []))],
   };
   return { dressing, faults };
@@ -85,8 +142,18 @@ function unbundled(record: WayDressing): { record: WayDressing; bundles: Dressin
   const parts = record.parts.map((part): WayPart => {
     const first = byId.get(part.of[0]!);
     if (!first || first === part) return part;
-    const known = bundles.get(first.id) ?? { id: first.id, material: first.of[0]!, parts: [first.id], unit: first.unit, amount: typeof first.count === 'number' ? first.count : null };
-    bundles.set(first.id, { ...known, parts: [...known.parts, part.id], amount: known.amount !== null && typeof part.count === 'number' ? Math.max(known.amount, part.count) : null });
+    const known = bundles.get(first.id) ?? {
+      id: first.id,
+      material: first.of[0]!,
+      parts: [first.id],
+      unit: first.unit,
+      amount: typeof first.count === 'number' ? first.count : null,
+    };
+    bundles.set(first.id, {
+      ...known,
+      parts: [...known.parts, part.id],
+      amount: known.amount !== null && typeof part.count === 'number' ? Math.max(known.amount, part.count) : null,
+    });
     return { ...part, of: [first.of[0]!, ...part.of.slice(1)] };
   });
   return { record: { ...record, parts }, bundles: [...bundles.values()] };
@@ -106,15 +173,32 @@ function layParts(parts: readonly WayPart[], ways: ReadonlyMap<string, Way>): La
       edge = `part:${part.id}`;
       return { part, way, rear, front: `part:${part.id}` };
     }
-    if (part.what === 'head') return { part: { ...part, to: 'head' }, way, rear: `part:${part.id}/rear`, front: `part:${part.id}/rear` };
+    if (part.what === 'head')
+      return { part: { ...part, to: 'head' }, way, rear: `part:${part.id}/rear`, front: `part:${part.id}/rear` };
     if (part.what === 'bead') return { part, way, rear: 'behind-eye', front: 'front' };
     if (part.to === 'collar') return { part, way, rear: last ? `part:${last.id}` : 'front', front: `part:${part.id}` };
     if (way.lies === 'over') {
       const over = under(part, way);
-      return { part, way, rear: part.from ?? (over ? `part:${over.id}/rear` : 'tie-down'), front: part.to ?? (over ? `part:${over.id}` : 'front') };
+      return {
+        part,
+        way,
+        rear: part.from ?? (over ? `part:${over.id}/rear` : 'tie-down'),
+        front: part.to ?? (over ? `part:${over.id}` : 'front'),
+      };
     }
-    const mark = part.from ?? (AT_REAR.has(part.what) ? 'tie-down' : part.what === 'wing' || part.what === 'post' || part.what === 'tuft' || part.what === 'hair-wing' ? 'one-third' : part.what === 'weight' ? 'mid-shank' : thorax ? `part:${thorax.id}/rear` : 'one-third');
-    const front = part.to ?? (way.figure === 'barb' || way.figure === 'loop' ? (thorax ? `part:${thorax.id}` : mark) : mark);
+    const mark =
+      part.from ??
+      (AT_REAR.has(part.what)
+        ? 'tie-down'
+        : part.what === 'wing' || part.what === 'post' || part.what === 'tuft' || part.what === 'hair-wing'
+          ? 'one-third'
+          : part.what === 'weight'
+            ? 'mid-shank'
+            : thorax
+              ? `part:${thorax.id}/rear`
+              : 'one-third');
+    const front =
+      part.to ?? (way.figure === 'barb' || way.figure === 'loop' ? (thorax ? `part:${thorax.id}` : mark) : mark);
     return { part, way, rear: mark, front };
   });
 }
@@ -136,24 +220,35 @@ function unreached({ part, way }: Laid): Coded[] {
   const reaches = (field: 'coat' | 'tint' | 'trim') => way.phases.some((phase) => phase.when === field);
   const asked = (['coat', 'tint'] as const).filter((field) => part[field] !== null && !reaches(field));
   const trim = part.trim !== null && part.trim !== 'full' && !reaches('trim') ? (['trim'] as const) : [];
-  return [...asked, ...trim].map((field) => ({ code: 'field-reaches-not', params: { part: part.id, way: way.id, field } }));
+  return [...asked, ...trim].map((field) => ({
+    code: 'field-reaches-not',
+    params: { part: part.id, way: way.id, field },
+  }));
 }
 
 function slotOf(phase: Phase, laid: Laid): Slot {
   if (phase.slot === 'own') return OWN_SLOT[laid.part.what] ?? 'body';
   if (phase.slot === 'next') return 'mount';
   // A wing bound behind the thorax goes on before it, one in front of it after all.
-  return phase.slot === 'front-wing' && laid.part.what !== 'antennae' && laid.part.from !== 'part:thorax' ? 'mount' : phase.slot;
+  return phase.slot === 'front-wing' && laid.part.what !== 'antennae' && laid.part.from !== 'part:thorax'
+    ? 'mount'
+    : phase.slot;
 }
 
 function isOn(phase: Phase, { part }: Laid): boolean {
   switch (phase.when) {
-    case 'trim': return part.trim !== null && part.trim !== 'full';
-    case 'coat': return part.coat !== null;
-    case 'tint': return part.tint !== null;
-    case 'lock': return part.lock !== null && part.lock !== 'none' && part.lock !== 'flash';
-    case 'by-ball': return part.by === 'ball';
-    default: return true;
+    case 'trim':
+      return part.trim !== null && part.trim !== 'full';
+    case 'coat':
+      return part.coat !== null;
+    case 'tint':
+      return part.tint !== null;
+    case 'lock':
+      return part.lock !== null && part.lock !== 'none' && part.lock !== 'flash';
+    case 'by-ball':
+      return part.by === 'ball';
+    default:
+      return true;
   }
 }
 
@@ -164,15 +259,32 @@ function merge(laid: readonly Laid[], order: readonly string[], faults: Coded[])
   for (const item of laid) {
     const phases = item.way.phases.filter((phase) => isOn(phase, item));
     const tokens = order.filter((token) => token === item.part.id || token.startsWith(`${item.part.id}.`));
-    const cuts = tokens.map((token) => (token === item.part.id ? 0 : phases.findIndex((phase) => phase.id === token.slice(item.part.id.length + 1))));
+    const cuts = tokens.map((token) =>
+      token === item.part.id ? 0 : phases.findIndex((phase) => phase.id === token.slice(item.part.id.length + 1)),
+    );
     if (tokens.length > 0 && cuts.every((cut) => cut !== 0)) cuts.push(0);
-    const begins = tokens.length > 0 ? cuts.filter((cut) => cut >= 0) : phases.flatMap((phase, index) => (index === 0 || (phases[index - 1]!.slot !== 'next' && slotOf(phase, item) !== slotOf(phases[index - 1]!, item)) ? [index] : []));
+    const begins =
+      tokens.length > 0
+        ? cuts.filter((cut) => cut >= 0)
+        : phases.flatMap((phase, index) =>
+            index === 0 ||
+            (phases[index - 1]!.slot !== 'next' && slotOf(phase, item) !== slotOf(phases[index - 1]!, item))
+              ? [index]
+              : [],
+          );
     // What is soaked or made beforehand comes before all; trims and coats come late wherever the rest was put.
     phases.forEach((phase, index) => {
-      if (index > 0 && ((phases[index - 1]!.slot === 'made' && phase.slot !== 'made') || (LATE.has(phase.slot) && phase.slot !== phases[index - 1]!.slot))) begins.push(index);
+      if (
+        index > 0 &&
+        ((phases[index - 1]!.slot === 'made' && phase.slot !== 'made') ||
+          (LATE.has(phase.slot) && phase.slot !== phases[index - 1]!.slot))
+      )
+        begins.push(index);
     });
     const sorted = [...new Set(begins)].sort((a, b) => a - b);
-    sorted.forEach((begin, place) => waiting.push({ laid: item, phases: phases.slice(begin, sorted[place + 1] ?? phases.length) }));
+    sorted.forEach((begin, place) =>
+      waiting.push({ laid: item, phases: phases.slice(begin, sorted[place + 1] ?? phases.length) }),
+    );
   }
   const take = (test: (chunk: Chunk) => boolean): Chunk | undefined => {
     const at = waiting.findIndex(test);
@@ -188,7 +300,10 @@ function merge(laid: readonly Laid[], order: readonly string[], faults: Coded[])
     const [id, phase] = token.split('.') as [string, string | undefined];
     const chunk = take((item) => item.laid.part.id === id && (phase === undefined || item.phases[0]?.id === phase));
     // What was soaked or made beforehand stands there already.
-    const stands = sequence.some((item) => typeof item !== 'string' && item.laid.part.id === id && item.phases.some((own) => own.id === (phase ?? own.id)));
+    const stands = sequence.some(
+      (item) =>
+        typeof item !== 'string' && item.laid.part.id === id && item.phases.some((own) => own.id === (phase ?? own.id)),
+    );
     if (chunk) sequence.push(chunk);
     else if (!stands) faults.push({ code: 'token-unknown', params: { token } });
   }
@@ -197,13 +312,23 @@ function merge(laid: readonly Laid[], order: readonly string[], faults: Coded[])
   return sequence;
 }
 
-const rankOf = (item: Chunk | string) => SLOTS.indexOf(typeof item === 'string' ? 'thread' : slotOf(item.phases.find((phase) => phase.slot !== 'next') ?? item.phases[0]!, item.laid));
+const rankOf = (item: Chunk | string) =>
+  SLOTS.indexOf(
+    typeof item === 'string'
+      ? 'thread'
+      : slotOf(item.phases.find((phase) => phase.slot !== 'next') ?? item.phases[0]!, item.laid),
+  );
 
 /** Puts a chunk behind everything of its own slot or an earlier one, and behind the other phases of its part. */
 function insert(sequence: (Chunk | string)[], item: Chunk | string): void {
   const rank = rankOf(item);
-  const own = typeof item === 'string' ? -1 : sequence.findLastIndex((other) => typeof other !== 'string' && other.laid === item.laid);
-  let at = sequence.findIndex((other, index) => index > own && (typeof other !== 'string' || other === 'thread') && rankOf(other) > rank);
+  const own =
+    typeof item === 'string'
+      ? -1
+      : sequence.findLastIndex((other) => typeof other !== 'string' && other.laid === item.laid);
+  let at = sequence.findIndex(
+    (other, index) => index > own && (typeof other !== 'string' || other === 'thread') && rankOf(other) > rank,
+  );
   if (at < 0) at = sequence.length;
   sequence.splice(Math.max(at, own + 1), 0, item);
 }
@@ -214,7 +339,12 @@ class Steps {
   readonly assemblies: Dressing['assemblies'] = [];
   private thread: string | null = null;
 
-  constructor(private readonly record: WayDressing, private readonly laid: readonly Laid[], private readonly does: ReadonlyMap<string, FunctionId | null>, private readonly material: ReadonlyMap<string, Material>) {}
+  constructor(
+    private readonly record: WayDressing,
+    private readonly laid: readonly Laid[],
+    private readonly does: ReadonlyMap<string, FunctionId | null>,
+    private readonly material: ReadonlyMap<string, Material>,
+  ) {}
 
   write(sequence: readonly (Chunk | string)[]): this {
     for (const item of sequence) {
@@ -222,7 +352,15 @@ class Steps {
       else this.chunk(item);
     }
     // A fly that its own wire holds together has no head to whip, but an eye to free.
-    if (!this.laid.some((item) => item.part.what === 'head')) this.add({ do: 'free-eye', at: 'behind-eye', tool: 'bodkin', caution: 'needle', check: `${SAY}tippet-passes`, mend: [`${SAY}bodkin-while-wet`] });
+    if (!this.laid.some((item) => item.part.what === 'head'))
+      this.add({
+        do: 'free-eye',
+        at: 'behind-eye',
+        tool: 'bodkin',
+        caution: 'needle',
+        check: `${SAY}tippet-passes`,
+        mend: [`${SAY}bodkin-while-wet`],
+      });
     return this;
   }
 
@@ -240,14 +378,45 @@ class Steps {
     const index = name === 'thread' ? 0 : Number(name.slice(1)) - 1;
     const own = threads[index]?.material ?? null;
     if (end !== undefined) {
-      this.add({ do: 'tie-off', as: 'whip-away', material: own, turns: threads[index]?.finish_turns ?? 3, frame: 'thread', tool: 'whip-tool', check: `${SAY}does-not-slide`, mend: [`${SAY}more-turns`] });
-      this.add({ do: 'cut', as: 'cut-first-thread', material: own, cuts: 'thread', reversible: false, check: `${SAY}no-thread-end`, caution: 'blade', tool: 'scissors' });
+      this.add({
+        do: 'tie-off',
+        as: 'whip-away',
+        material: own,
+        turns: threads[index]?.finish_turns ?? 3,
+        frame: 'thread',
+        tool: 'whip-tool',
+        check: `${SAY}does-not-slide`,
+        mend: [`${SAY}more-turns`],
+      });
+      this.add({
+        do: 'cut',
+        as: 'cut-first-thread',
+        material: own,
+        cuts: 'thread',
+        reversible: false,
+        check: `${SAY}no-thread-end`,
+        caution: 'blade',
+        tool: 'scissors',
+      });
       return;
     }
     this.thread = own;
     const beaded = this.laid.some((item) => item.part.what === 'bead');
-    const at: Station = index > 0 ? (this.steps.findLast((step) => step.at !== null && step.do !== 'coat')?.at ?? 'mid-shank') : beaded ? 'front' : 'mid-shank';
-    this.add({ do: 'start-thread', material: own, at, frame: 'thread', check: `${SAY}thread-flat`, mend: [`${SAY}waste-at-angle`], caution: index === 0 ? 'hook-point' : null });
+    const at: Station =
+      index > 0
+        ? (this.steps.findLast((step) => step.at !== null && step.do !== 'coat')?.at ?? 'mid-shank')
+        : beaded
+          ? 'front'
+          : 'mid-shank';
+    this.add({
+      do: 'start-thread',
+      material: own,
+      at,
+      frame: 'thread',
+      check: `${SAY}thread-flat`,
+      mend: [`${SAY}waste-at-angle`],
+      caution: index === 0 ? 'hook-point' : null,
+    });
   }
 
   private chunk({ laid, phases }: Chunk) {
@@ -259,7 +428,14 @@ class Steps {
     }
     const legs = laid.way.figure === 'legs';
     const count = legs && typeof laid.part.count === 'number' ? laid.part.count : 1;
-    this.assemblies.push({ id: laid.part.id, name: `${SAY}made-${laid.way.id}`, part: laid.part.id, count, spare: legs ? (laid.part.spare ?? 2) : 0, steps: written });
+    this.assemblies.push({
+      id: laid.part.id,
+      name: `${SAY}made-${laid.way.id}`,
+      part: laid.part.id,
+      count,
+      spare: legs ? (laid.part.spare ?? 2) : 0,
+      steps: written,
+    });
   }
 
   /** The abdomen's steps with what keeps it whole: glue on the thread before it is wound, or resin over it when it is cut. */
@@ -270,7 +446,19 @@ class Steps {
     if (winds < 0) return written;
     const over = protection === 'resin-over';
     const material = this.firstDoing(over ? 'coat.resin' : 'coat.glue', over ? 'thin-resin' : 'bond-cement');
-    const coat = this.whole({ do: 'coat', part: laid.part.id, material, at: laid.rear, as: over ? null : 'glue-under', wait_s: over ? COAT_S : null, vise: over ? 'turned' : null, tool: 'bodkin', caution: this.material.get(material ?? '')?.caution ?? null, check: `${SAY}${over ? 'even-film' : 'thin-even'}`, mend: [`${SAY}wick-off`] });
+    const coat = this.whole({
+      do: 'coat',
+      part: laid.part.id,
+      material,
+      at: laid.rear,
+      as: over ? null : 'glue-under',
+      wait_s: over ? COAT_S : null,
+      vise: over ? 'turned' : null,
+      tool: 'bodkin',
+      caution: this.material.get(material ?? '')?.caution ?? null,
+      check: `${SAY}${over ? 'even-film' : 'thin-even'}`,
+      mend: [`${SAY}wick-off`],
+    });
     return over ? [...written, coat] : [...written.slice(0, winds), coat, ...written.slice(winds)];
   }
 
@@ -284,16 +472,45 @@ class Steps {
     const assembly = phase.do === 'bind' && BEFOREHAND.has(way.id) ? part.id : null;
     const key = `${part.id}.${phase.id}`;
     return this.whole({
-      do: phase.do, part: part.id, material, at: this.stationOf(laid, phase), turns: phase.do === 'finish' ? this.finishTurns() : (phase.turns ?? null),
-      side: phase.side ?? null, frame: phase.frame ?? (phase.do === 'bind' || phase.do === 'fold' ? 'hook' : phase.do === 'catch-in' ? 'hand' : phase.do === 'tie-off' || phase.do === 'finish' ? 'thread' : null), vise: phase.vise ?? null,
-      orientation: phase.face ? `${SAY}${this.faceOf(laid, phase.face)}` : part.counter && phase.do === 'wind' ? `${SAY}counter-wound` : null,
+      do: phase.do,
+      part: part.id,
+      material,
+      at: this.stationOf(laid, phase),
+      turns: phase.do === 'finish' ? this.finishTurns() : (phase.turns ?? null),
+      side: phase.side ?? null,
+      frame:
+        phase.frame ??
+        (phase.do === 'bind' || phase.do === 'fold'
+          ? 'hook'
+          : phase.do === 'catch-in'
+            ? 'hand'
+            : phase.do === 'tie-off' || phase.do === 'finish'
+              ? 'thread'
+              : null),
+      vise: phase.vise ?? null,
+      orientation: phase.face
+        ? `${SAY}${this.faceOf(laid, phase.face)}`
+        : part.counter && phase.do === 'wind'
+          ? `${SAY}counter-wound`
+          : null,
       tool: phase.tool ?? (phase.do === 'cut' && wire ? 'second-scissors' : null),
       check: phase.check ? `${SAY}${this.checkOf(laid, phase)}` : null,
       mend: phase.mends.map((mend) => `${SAY}${mend}`),
       caution: phase.caution ?? this.cautionOf(phase, own, wire),
-      reversible: !never, wait_s: phase.wait ?? null, method: phase.method ?? null, assembly,
-      phase: phase.id, as, points: phase.points ?? null, waits_for: phase.waits ?? this.waitsFor(laid, phase), cuts: phase.cuts ?? null,
-      leaves_waste: phase.do === 'bind' ? (phase.leaves ?? true) : null, stays: false, held_by: phase.by === 'rib' ? this.ribId() : null, locks: phase.locks ?? (phase.do === 'seat-bead' && part.lock === 'none'), note: this.record.notes[key] ?? null,
+      reversible: !never,
+      wait_s: phase.wait ?? null,
+      method: phase.method ?? null,
+      assembly,
+      phase: phase.id,
+      as,
+      points: phase.points ?? null,
+      waits_for: phase.waits ?? this.waitsFor(laid, phase),
+      cuts: phase.cuts ?? null,
+      leaves_waste: phase.do === 'bind' ? (phase.leaves ?? true) : null,
+      stays: false,
+      held_by: phase.by === 'rib' ? this.ribId() : null,
+      locks: phase.locks ?? (phase.do === 'seat-bead' && part.lock === 'none'),
+      note: this.record.notes[key] ?? null,
     });
   }
 
@@ -303,7 +520,9 @@ class Steps {
   }
 
   private finishTurns(): number | null {
-    const head = this.record.threads.find((thread) => thread.role === 'head') ?? this.record.threads.find((thread) => thread.material === this.thread);
+    const head =
+      this.record.threads.find((thread) => thread.role === 'head') ??
+      this.record.threads.find((thread) => thread.material === this.thread);
     return head?.finish_turns ?? null;
   }
 
@@ -331,11 +550,25 @@ class Steps {
   private materialOf(laid: Laid, phase: Phase): string | null {
     const { part } = laid;
     if (phase.of === 'thread' || BY_THREAD.has(phase.do)) return this.thread;
-    if (phase.of === 'coat.glue' && part.what !== 'case') return this.firstDoing('coat.glue', part.of[1] ?? 'bond-cement');
+    if (phase.of === 'coat.glue' && part.what !== 'case')
+      return this.firstDoing('coat.glue', part.of[1] ?? 'bond-cement');
     if (phase.of !== undefined) {
       const wanted = phase.of;
-      const given = [part.coat, part.tint, ...part.of.slice(1)].find((id) => id !== null && id !== undefined && this.material.get(id)?.functions.includes(wanted));
-      return given ?? this.firstDoing(wanted, wanted === 'body.dubbed' ? (this.record.parts.find((other) => other.what === 'thorax' && this.material.get(other.of[0]!)?.functions.includes('body.dubbed'))?.of[0] ?? null) : null);
+      const given = [part.coat, part.tint, ...part.of.slice(1)].find(
+        (id) => id !== null && id !== undefined && this.material.get(id)?.functions.includes(wanted),
+      );
+      return (
+        given ??
+        this.firstDoing(
+          wanted,
+          wanted === 'body.dubbed'
+            ? (this.record.parts.find(
+                (other) =>
+                  other.what === 'thorax' && this.material.get(other.of[0]!)?.functions.includes('body.dubbed'),
+              )?.of[0] ?? null)
+            : null,
+        )
+      );
     }
     if (phase.by === 'rib') return this.laid.find((item) => item.part.what === 'rib')?.part.of[0] ?? null;
     return WITH_MATERIAL.has(phase.do) ? part.of[0]! : null;
@@ -348,13 +581,21 @@ class Steps {
 
   private stationOf(laid: Laid, phase: Phase): Station | null {
     switch (phase.at) {
-      case 'rear': return laid.rear;
-      case 'front': return laid.front;
-      case 'face': return 'front';
-      case 'bead': case 'eye': return 'behind-eye';
-      case 'span': return laid.rear;
-      case 'butts': return this.buttsAt(laid);
-      default: return laid.way.lies === 'made' && phase.slot === 'made' ? null : laid.rear;
+      case 'rear':
+        return laid.rear;
+      case 'front':
+        return laid.front;
+      case 'face':
+        return 'front';
+      case 'bead':
+      case 'eye':
+        return 'behind-eye';
+      case 'span':
+        return laid.rear;
+      case 'butts':
+        return this.buttsAt(laid);
+      default:
+        return laid.way.lies === 'made' && phase.slot === 'made' ? null : laid.rear;
     }
   }
 
@@ -377,14 +618,39 @@ function partOf({ part, way, rear, front }: Laid, does: FunctionId | null): Dres
   const counted = head || part.what === 'bead';
   return {
     ...PART_DEFAULTS,
-    id: part.id, part: part.what,
+    id: part.id,
+    part: part.what,
     base: long?.base ?? (part.what === 'bead' ? 'bead' : head ? 'eye' : part.count === null ? 'eye-judged' : 'count'),
-    factor: long?.factor ?? (counted ? 1 : null), low: long?.low ?? (counted ? (head ? 0.1 : 1) : null), high: long?.high ?? (counted ? 1 : null),
-    at_least: part.least, from: part.to === 'forward' ? rear : inFront || head ? null : rear,
-    to: part.to === 'forward' || inFront || head ? part.to : way.lies === 'over' ? front : part.to ?? (front !== rear && (way.figure === 'barb' || way.figure === 'loop') ? front : null),
-    thick: part.thick, wide: part.wide, count: part.count === 'natural' ? 3 : part.count, follows: part.count === 'natural' ? 'natural' : null,
-    spare: part.spare, unit: part.unit, material: part.of[0]!, function: does, region: part.region, optional: part.optional, school: part.school, counter: part.counter, trim: part.trim,
-    method: way.phases.find((phase) => phase.method)?.method ?? null, way: way.id, by: part.by, coat: part.coat, tint: part.tint, also: part.of.slice(1),
+    factor: long?.factor ?? (counted ? 1 : null),
+    low: long?.low ?? (counted ? (head ? 0.1 : 1) : null),
+    high: long?.high ?? (counted ? 1 : null),
+    at_least: part.least,
+    from: part.to === 'forward' ? rear : inFront || head ? null : rear,
+    to:
+      part.to === 'forward' || inFront || head
+        ? part.to
+        : way.lies === 'over'
+          ? front
+          : (part.to ?? (front !== rear && (way.figure === 'barb' || way.figure === 'loop') ? front : null)),
+    thick: part.thick,
+    wide: part.wide,
+    count: part.count === 'natural' ? 3 : part.count,
+    follows: part.count === 'natural' ? 'natural' : null,
+    spare: part.spare,
+    unit: part.unit,
+    material: part.of[0]!,
+    function: does,
+    region: part.region,
+    optional: part.optional,
+    school: part.school,
+    counter: part.counter,
+    trim: part.trim,
+    method: way.phases.find((phase) => phase.method)?.method ?? null,
+    way: way.id,
+    by: part.by,
+    coat: part.coat,
+    tint: part.tint,
+    also: part.of.slice(1),
   };
 }
 
@@ -392,8 +658,16 @@ function weightOf({ part, way }: Laid, material: ReadonlyMap<string, Material>):
   if (part.what !== 'bead' && part.what !== 'weight') return [];
   const empty = { bead_kind: null, diameter_mm: null, turns: null, cover: null, lock: null } as const;
   const metal = part.metal ?? metalOf(part.of[0]!, material);
-  if (part.what === 'bead') return [{ ...empty, kind: 'bead', metal, bead_kind: part.kind ?? 'drilled', lock: part.lock }];
-  return [{ ...empty, kind: way.id === 'sides' ? 'sides' : 'wound', metal, cover: part.long ? { base: part.long.base, factor: part.long.factor } : null }];
+  if (part.what === 'bead')
+    return [{ ...empty, kind: 'bead', metal, bead_kind: part.kind ?? 'drilled', lock: part.lock }];
+  return [
+    {
+      ...empty,
+      kind: way.id === 'sides' ? 'sides' : 'wound',
+      metal,
+      cover: part.long ? { base: part.long.base, factor: part.long.factor } : null,
+    },
+  ];
 }
 
 function metalOf(id: string, material: ReadonlyMap<string, Material>): Dressing['weights'][number]['metal'] {
@@ -404,11 +678,17 @@ function metalOf(id: string, material: ReadonlyMap<string, Material>): Dressing[
 const SEEN_THROUGH: ReadonlySet<PartId> = new Set(['abdomen', 'thorax', 'case', 'extended-body']);
 
 /** What lies under what is seen: the thread that was on when a body was wound, and the body. */
-function layersOf(record: WayDressing, laid: readonly Laid[], does: ReadonlyMap<string, FunctionId | null>, material: ReadonlyMap<string, Material>): Dressing['layers'] {
+function layersOf(
+  record: WayDressing,
+  laid: readonly Laid[],
+  does: ReadonlyMap<string, FunctionId | null>,
+  material: ReadonlyMap<string, Material>,
+): Dressing['layers'] {
   const thread = record.threads.find((item) => item.role !== 'sewing')?.material;
   return laid.flatMap(({ part }) => {
     const own = material.get(part.of[0]!);
-    if (!SEEN_THROUGH.has(part.what) || part.to !== 'forward' || !own || !thread || does.get(part.id) === null) return [];
+    if (!SEEN_THROUGH.has(part.what) || part.to !== 'forward' || !own || !thread || does.get(part.id) === null)
+      return [];
     return [{ part: part.id, from_under: own.id === thread ? [own.id] : [thread, own.id] }];
   });
 }

@@ -12,7 +12,16 @@ export function mergeDressings(base: Dressing, mine: Dressing, theirs: Dressing)
     layers: mergeLists(base.layers, mine.layers, theirs.layers, (layer) => layer.part),
     bundles: mergeLists(base.bundles, mine.bundles, theirs.bundles, (bundle) => bundle.id),
     switches: mergeLists(base.switches, mine.switches, theirs.switches, (item) => item.id),
-    assemblies: mergeLists(base.assemblies, mine.assemblies, theirs.assemblies, (item) => item.id, (was, own, next) => ({ ...mergeFields(was, own, next), steps: mergeLists(was.steps, own.steps, next.steps, stepKey) })),
+    assemblies: mergeLists(
+      base.assemblies,
+      mine.assemblies,
+      theirs.assemblies,
+      (item) => item.id,
+      (was, own, next) => ({
+        ...mergeFields(was, own, next),
+        steps: mergeLists(was.steps, own.steps, next.steps, stepKey),
+      }),
+    ),
     tools: mergeLists(base.tools, mine.tools, theirs.tools, String),
     cautions: mergeLists(base.cautions, mine.cautions, theirs.cautions, String),
   };
@@ -33,15 +42,26 @@ function mergeFields<T extends object>(base: T, mine: T, theirs: T): T {
 /** A list by key; a key that comes again is told apart by its number. */
 function keyed<T>(list: readonly T[], keyOf: (item: T) => string): Map<string, T> {
   const seen = new Map<string, number>();
-  return new Map(list.map((item) => {
-    const key = keyOf(item);
-    const n = (seen.get(key) ?? 0) + 1;
-    seen.set(key, n);
-    return [`${key} ${n}`, item];
-  }));
+  return new Map(
+    list.map((item) => {
+      const key = keyOf(item);
+      const n = (seen.get(key) ?? 0) + 1;
+      seen.set(key, n);
+      return [`${key} ${n}`, item];
+    }),
+  );
 }
 
-function mergeLists<T>(base: readonly T[], mine: readonly T[], theirs: readonly T[], keyOf: (item: T) => string, mergeItem: (was: T, own: T, next: T) => T = (was, own, next) => (typeof own === 'object' ? (mergeFields(was as Items[number], own as Items[number], next as Items[number]) as T) : next)): T[] {
+function mergeLists<T>(
+  base: readonly T[],
+  mine: readonly T[],
+  theirs: readonly T[],
+  keyOf: (item: T) => string,
+  mergeItem: (was: T, own: T, next: T) => T = (was, own, next) =>
+    typeof own === 'object'
+      ? (mergeFields(was as Items[number], own as Items[number], next as Items[number]) as T)
+      : next,
+): T[] {
   const [was, own, next] = [keyed(base, keyOf), keyed(mine, keyOf), keyed(theirs, keyOf)];
   const merged = new Map<string, T>();
   for (const [key, item] of next) {

@@ -1,8 +1,47 @@
-import type { AmountUnit, BeadLock, CautionId, FrameId, FunctionId, LengthMethod, PartId, RegionId, SchoolOption, SideId, VerbId, VisePosition } from '@/catalogue/ids';
+import type {
+  AmountUnit,
+  BeadLock,
+  CautionId,
+  FrameId,
+  FunctionId,
+  LengthMethod,
+  PartId,
+  RegionId,
+  SchoolOption,
+  SideId,
+  VerbId,
+  VisePosition,
+} from '@/catalogue/ids';
 import type { BaseSpec, Dressing, Station } from '../dressings';
 
 /** Where a phase goes in the order when nothing says so, first to last. */
-export const SLOTS = ['made', 'bead', 'wound', 'thread', 'dam', 'sides', 'lock', 'first-wing', 'rear', 'base', 'catch', 'body', 'close-first', 'close', 'after-rib', 'mount', 'thorax', 'cover', 'tease', 'hackle', 'front-wing', 'head', 'trim', 'coat', 'eye'] as const;
+export const SLOTS = [
+  'made',
+  'bead',
+  'wound',
+  'thread',
+  'dam',
+  'sides',
+  'lock',
+  'first-wing',
+  'rear',
+  'base',
+  'catch',
+  'body',
+  'close-first',
+  'close',
+  'after-rib',
+  'mount',
+  'thorax',
+  'cover',
+  'tease',
+  'hackle',
+  'front-wing',
+  'head',
+  'trim',
+  'coat',
+  'eye',
+] as const;
 export type Slot = (typeof SLOTS)[number];
 
 /** One act of a way: what it is, where, what it leaves, and what is looked at after it. */
@@ -95,7 +134,10 @@ export interface WayPart {
 }
 
 /** A dressing as it is thought of: its head, its parts, and one order. Steps come out of it. */
-export interface WayDressing extends Omit<Dressing, 'parts' | 'steps' | 'assemblies' | 'weights' | 'layers' | 'bundles' | 'tools' | 'cautions' | 'head_room'> {
+export interface WayDressing extends Omit<
+  Dressing,
+  'parts' | 'steps' | 'assemblies' | 'weights' | 'layers' | 'bundles' | 'tools' | 'cautions' | 'head_room'
+> {
   parts: WayPart[];
   /** Tokens: `part`, `part.phase`, `thread`, `t2`, `t1.end`. What is not named goes in by its slot. */
   order: string[];

@@ -2,6 +2,7 @@
 export const saved: { name: string; text: string; type: string }[] = [];
 export const opened: { text: string | null } = { text: null };
 
-export const saveFile = (name: string, text: string, type = 'application/json') => void saved.push({ name, text, type });
+export const saveFile = (name: string, text: string, type = 'application/json') =>
+  void saved.push({ name, text, type });
 export const openText = () => Promise.resolve(opened.text);
 export const chooseFile = () => Promise.resolve(null);

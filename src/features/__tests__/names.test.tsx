@@ -23,11 +23,21 @@ interface Row {
   name: string;
   options?: Row[];
 }
-const texts = (value: unknown): string[] => (typeof value === 'string' ? [value] : Object.values(value as object).flatMap(texts));
+const texts = (value: unknown): string[] =>
+  typeof value === 'string' ? [value] : Object.values(value as object).flatMap(texts);
 /** Words that the interface has of its own are no sign of a name, nor are those of groups and tools, which are lists of their own. */
-const said = new Set([...texts(en), ...texts(ui), ...GROUPS.flatMap((group) => [group.name, ...group.name.split(PARTS), group.scientific]), ...tools.map((tool) => tool.name)].map((text) => text.toLowerCase()));
+const said = new Set(
+  [
+    ...texts(en),
+    ...texts(ui),
+    ...GROUPS.flatMap((group) => [group.name, ...group.name.split(PARTS), group.scientific]),
+    ...tools.map((tool) => tool.name),
+  ].map((text) => text.toLowerCase()),
+);
 /** Makers are records: their names are the tier's. */
-const rows = Object.entries(ids).filter(([kind]) => kind !== 'makers').flatMap(([, kind]) => (kind as unknown as Row[]).flatMap((row) => [row, ...(row.options ?? [])]));
+const rows = Object.entries(ids)
+  .filter(([kind]) => kind !== 'makers')
+  .flatMap(([, kind]) => (kind as unknown as Row[]).flatMap((row) => [row, ...(row.options ?? [])]));
 const names = new Set(rows.map((row) => row.name.toLowerCase()).filter((name) => !said.has(name)));
 
 /** English in which every name of an id is marked: a name that is drawn without its mark did not come through speech. */
@@ -36,7 +46,8 @@ function marked() {
   for (const [kind, own] of Object.entries(ids)) {
     for (const row of own as unknown as Row[]) {
       i18n.addResource('en', 'id', `${kind}.${row.id}`, `‹${row.name}›`);
-      for (const option of row.options ?? []) i18n.addResource('en', 'id', `${kind}/${row.id}.${option.id}`, `‹${option.name}›`);
+      for (const option of row.options ?? [])
+        i18n.addResource('en', 'id', `${kind}/${row.id}.${option.id}`, `‹${option.name}›`);
     }
   }
   return i18n;
@@ -44,7 +55,9 @@ function marked() {
 
 /** Everything a screen says by itself, piece by piece: leaves, labels and options. */
 function pieces(): string[] {
-  const leaves = [...document.querySelectorAll('body *')].filter((node) => node.children.length === 0).map((node) => node.textContent ?? '');
+  const leaves = [...document.querySelectorAll('body *')]
+    .filter((node) => node.children.length === 0)
+    .map((node) => node.textContent ?? '');
   const labels = [...document.querySelectorAll('[aria-label]')].map((node) => node.getAttribute('aria-label')!);
   return [...leaves, ...labels].flatMap((text) => text.split(PARTS)).map((text) => text.trim().toLowerCase());
 }

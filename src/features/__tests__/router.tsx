@@ -3,7 +3,11 @@ import { useEffect, type ReactNode } from 'react';
 /** Where the screen under test asked to go; `path` is where it stands. */
 export const went = { to: [] as unknown[], path: '/', params: {} as Record<string, string> };
 
-const router = { navigate: (to: unknown) => void went.to.push(to), push: (to: unknown) => void went.to.push(to), back: () => void went.to.push('back') };
+const router = {
+  navigate: (to: unknown) => void went.to.push(to),
+  push: (to: unknown) => void went.to.push(to),
+  back: () => void went.to.push('back'),
+};
 
 export const useRouter = () => router;
 export const usePathname = () => went.path;

@@ -16,7 +16,8 @@ const TURN_MS = 2;
 
 /** Until what is shown has been laid out, and what came of that as well. */
 export async function laidOut(): Promise<void> {
-  for (let turn = 0; turn < LAYOUT_TURNS; turn++) await act(async () => new Promise((done) => setTimeout(done, TURN_MS)));
+  for (let turn = 0; turn < LAYOUT_TURNS; turn++)
+    await act(async () => new Promise((done) => setTimeout(done, TURN_MS)));
 }
 
 export interface Opened extends RenderResult {
@@ -24,7 +25,11 @@ export interface Opened extends RenderResult {
 }
 
 /** Opens a screen on a store of its own, with the demo valley or clean. */
-export async function openScreen(screen: ReactElement, start: 'demo' | 'clean' = 'demo', i18n?: ReturnType<typeof createI18n>): Promise<Opened> {
+export async function openScreen(
+  screen: ReactElement,
+  start: 'demo' | 'clean' = 'demo',
+  i18n?: ReturnType<typeof createI18n>,
+): Promise<Opened> {
   went.to.length = 0;
   const store = createStore(memoryPorts());
   await openStore(store, { start, clock: '2033-05-24T04:50' });

@@ -26,15 +26,34 @@ function CardSchools({ matchId, record, card }: { matchId: string; record: Answe
     <View className="gap-3 px-5">
       <View className="flex-row items-center gap-3">
         <Button label={words(open ? 'bench.schools-close' : 'bench.schools')} onPress={() => setOpen(!open)} />
-        <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(record.schools).length })}</Say>
+        <Say size="small" tone="soft" className="min-w-0 flex-1">
+          {words('bench.schools-set', { count: Object.keys(record.schools).length })}
+        </Say>
       </View>
-      {open ? <SchoolsPanel dressing={card.dressing.id} value={record.schools} inherited={{ ...schools, ...dressingSchools[card.dressing.id] }} onChange={choose} /> : null}
+      {open ? (
+        <SchoolsPanel
+          dressing={card.dressing.id}
+          value={record.schools}
+          inherited={{ ...schools, ...dressingSchools[card.dressing.id] }}
+          onChange={choose}
+        />
+      ) : null}
     </View>
   );
 }
 
 /** The bench card: every part in millimetres, the room, and the steps. */
-export function BenchStep({ matchId, record, answer, plate }: { matchId: string; record: AnswerRecord; answer: Answer; plate: ReactNode }) {
+export function BenchStep({
+  matchId,
+  record,
+  answer,
+  plate,
+}: {
+  matchId: string;
+  record: AnswerRecord;
+  answer: Answer;
+  plate: ReactNode;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
@@ -50,21 +69,44 @@ export function BenchStep({ matchId, record, answer, plate }: { matchId: string;
           <Say tone="soft">{hookName(card.hook)}</Say>
         </View>
         <View className="flex-row flex-wrap items-baseline gap-x-5 gap-y-1">
-          {([['room', card.room_mm], ['used', card.used_mm], ['left', card.room_mm - card.used_mm]] as const).map(([name, mm]) => (
+          {(
+            [
+              ['room', card.room_mm],
+              ['used', card.used_mm],
+              ['left', card.room_mm - card.used_mm],
+            ] as const
+          ).map(([name, mm]) => (
             <View key={name} className="flex-row items-baseline gap-2">
               <Say size="small" tone="soft">
                 {words(`bench.${name}`)}
               </Say>
-              <Measured what={words(`bench.${name}`)} quantity={partQuantity(card, Math.abs(mm) < 0.005 ? 0 : mm)} unit={false} />
+              <Measured
+                what={words(`bench.${name}`)}
+                quantity={partQuantity(card, Math.abs(mm) < 0.005 ? 0 : mm)}
+                unit={false}
+              />
             </View>
           ))}
           <Say size="small" tone={card.fits ? 'sedge' : 'dawn'} weight="medium">
-            {card.fits ? words('bench.fits') : `${words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? card.over!.part), mm: speech.length(card.over!.mm) })}${card.over!.drop.length > 0 ? `; ${words('bench.drop', { parts: card.over!.drop.map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id)).join(', ') })}` : ''}`}
+            {card.fits
+              ? words('bench.fits')
+              : `${words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? card.over!.part), mm: speech.length(card.over!.mm) })}${card.over!.drop.length > 0 ? `; ${words('bench.drop', { parts: card.over!.drop.map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id)).join(', ') })}` : ''}`}
           </Say>
         </View>
-        <Button kind="main" label={words('bench.start')} onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })} className="self-start" />
+        <Button
+          kind="main"
+          label={words('bench.start')}
+          onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })}
+          className="self-start"
+        />
         {dressing ? (
-          <SwitchRow dressing={dressing} stage={record.stage ?? null} without={record.without} added={record.added} onChange={(without, added) => act(setSwitches, { matchId, answerId: record.id, without, added })} />
+          <SwitchRow
+            dressing={dressing}
+            stage={record.stage ?? null}
+            without={record.without}
+            added={record.added}
+            onChange={(without, added) => act(setSwitches, { matchId, answerId: record.id, without, added })}
+          />
         ) : null}
       </View>
       {plate}

@@ -7,11 +7,23 @@ import { went } from '../__tests__/router';
 import { TieScreen } from './tie-screen';
 import { change } from '@/state/__tests__/change';
 
-const hooksLeft = (store: Store, id: string) => Object.values(store.getState().records.entities.packet).filter((packet) => packet.hookId === id).reduce((sum, packet) => sum + leftInPacket(packet), 0);
-const fliesOn = (store: Store, id: string) => Object.values(store.getState().records.entities.fly).filter((fly) => fly.hookId === id).flatMap((fly) => fly.tally.places).reduce((sum, place) => sum + place.count, 0);
+const hooksLeft = (store: Store, id: string) =>
+  Object.values(store.getState().records.entities.packet)
+    .filter((packet) => packet.hookId === id)
+    .reduce((sum, packet) => sum + leftInPacket(packet), 0);
+const fliesOn = (store: Store, id: string) =>
+  Object.values(store.getState().records.entities.fly)
+    .filter((fly) => fly.hookId === id)
+    .flatMap((fly) => fly.tally.places)
+    .reduce((sum, place) => sum + place.count, 0);
 /** The card on one hook, and how many of it the drawer holds. */
 async function pinned(store: Store, id = 'osmere:lark:14') {
-  act(() => void store.dispatch(change('pin-hook', (draft) => void draft.match[DUN]!.answers.forEach((answer) => (answer.hookId = id)))));
+  act(
+    () =>
+      void store.dispatch(
+        change('pin-hook', (draft) => void draft.match[DUN]!.answers.forEach((answer) => (answer.hookId = id))),
+      ),
+  );
   const [maker, model, size] = id.split(':').map((word) => word[0]!.toUpperCase() + word.slice(1));
   await waitFor(() => expect(screen.getAllByText(`${maker} ${model} ${size}`).length).toBeGreaterThan(0));
   return { id, left: hooksLeft(store, id) };
@@ -56,7 +68,9 @@ describe('the card', () => {
     fireEvent.click(screen.getByText('3 are tied'));
     expect(hooksLeft(store, id)).toBe(left - 3);
     expect(fliesOn(store, id)).toBe(before + 3);
-    expect(screen.getByText(new RegExp(`^3 into .* · 3 hooks out of the packet, ${left - 3} left`))).toBeInTheDocument();
+    expect(
+      screen.getByText(new RegExp(`^3 into .* · 3 hooks out of the packet, ${left - 3} left`)),
+    ).toBeInTheDocument();
     act(() => void store.dispatch(undone()));
     expect([hooksLeft(store, id), fliesOn(store, id)]).toEqual([left, before]);
   });
@@ -120,7 +134,11 @@ describe('at the bench', () => {
   test('a length to keep stands in big numerals with its range', async () => {
     await open();
     key(' ');
-    expect(screen.getByText((_, element) => element?.getAttribute('dir') === 'auto' && /^\d\.\d$/.test(element.textContent ?? ''))).toBeInTheDocument();
+    expect(
+      screen.getByText(
+        (_, element) => element?.getAttribute('dir') === 'auto' && /^\d\.\d$/.test(element.textContent ?? ''),
+      ),
+    ).toBeInTheDocument();
     expect(screen.getByText(/^\d\.\d to \d\.\d$/)).toBeInTheDocument();
   });
   test('the mend opens when it is asked for and closes at the next step', async () => {
@@ -132,7 +150,9 @@ describe('at the bench', () => {
   });
   test('the caution of a step is beside it', async () => {
     await open();
-    expect(within(screen.getByText('Care').parentElement!).getByText(/Local rules and licensed practice come first\.$/)).toBeInTheDocument();
+    expect(
+      within(screen.getByText('Care').parentElement!).getByText(/Local rules and licensed practice come first\.$/),
+    ).toBeInTheDocument();
   });
   test('a match that is not there says so', async () => {
     await openScreen(<TieScreen id="none" />);

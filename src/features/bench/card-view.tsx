@@ -9,7 +9,11 @@ import { Digits, Heading, Say } from '@/ui/primitives';
 /** A part's length as a quantity: as sure as the hook it is a share of. */
 export function partQuantity(card: Card, mm: number): Quantity {
   const about = card.hook.estimated.includes('shank_mm');
-  return { value: mm, sd: mm * NUMBER_STEP * (about ? SD_STEPS.about : SD_STEPS.known), source: about ? 'model' : 'measured' };
+  return {
+    value: mm,
+    sd: mm * NUMBER_STEP * (about ? SD_STEPS.about : SD_STEPS.known),
+    source: about ? 'model' : 'measured',
+  };
 }
 
 /** A part's colour: a swatch dry and one wet, and its name. Under the red lamp the name alone. */
@@ -26,7 +30,9 @@ function PartColour({ part }: { part: CardPart }) {
           {part.colour.wet ? <View className="h-4 w-4" style={{ backgroundColor: part.colour.wet.hex }} /> : null}
         </View>
       )}
-      <Say size="small" tone="soft" className="min-w-0 flex-1">{line}</Say>
+      <Say size="small" tone="soft" className="min-w-0 flex-1">
+        {line}
+      </Say>
     </View>
   );
 }
@@ -36,26 +42,58 @@ export function CardParts({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
   const rule = (base: string, factor: number | null) => {
-    const name = base.startsWith('part:') ? speech.plain('parts', base.slice(5)) : base.startsWith('landmark:') ? speech.plain('bases', 'landmark') : speech.plain('bases', base);
-    return factor === null || base === 'rest' ? name : words('dressing.rule', { factor: speech.number(factor, 2).replace(/0$/, ''), base: name });
+    const name = base.startsWith('part:')
+      ? speech.plain('parts', base.slice(5))
+      : base.startsWith('landmark:')
+        ? speech.plain('bases', 'landmark')
+        : speech.plain('bases', base);
+    return factor === null || base === 'rest'
+      ? name
+      : words('dressing.rule', { factor: speech.number(factor, 2).replace(/0$/, ''), base: name });
   };
   return (
     <View role="table" aria-label={words('dressing.parts')} className="border-t border-line">
       {card.parts.map((part) => (
-        <View key={part.id} role="row" className="flex-row items-center justify-between gap-3 border-b border-line px-5 py-2">
+        <View
+          key={part.id}
+          role="row"
+          className="flex-row items-center justify-between gap-3 border-b border-line px-5 py-2"
+        >
           <View role="cell" className="min-w-0 flex-1">
-            <Say weight="medium">{[speech.name('parts', part.part), part.mm === null ? null : partCount(part, speech)].filter(Boolean).join(' ')}</Say>
+            <Say weight="medium">
+              {[speech.name('parts', part.part), part.mm === null ? null : partCount(part, speech)]
+                .filter(Boolean)
+                .join(' ')}
+            </Say>
             <Say size="small" tone="soft">
-              {[part.material?.name, rule(part.base, part.factor), part.optional ? words('dressing.optional') : null].filter(Boolean).join(' · ')}
+              {[part.material?.name, rule(part.base, part.factor), part.optional ? words('dressing.optional') : null]
+                .filter(Boolean)
+                .join(' · ')}
             </Say>
             <PartColour part={part} />
-            {amountLines(part, speech).map((line) => <Say key={line} size="small">{line}</Say>)}
+            {amountLines(part, speech).map((line) => (
+              <Say key={line} size="small">
+                {line}
+              </Say>
+            ))}
           </View>
           <View role="cell" className="items-end">
-            {part.mm === null ? <Digits size="lead">{partCount(part, speech) ?? ''}</Digits> : <Measured what={speech.name('parts', part.part)} quantity={partQuantity(card, part.mm)} size="lead" strong />}
+            {part.mm === null ? (
+              <Digits size="lead">{partCount(part, speech) ?? ''}</Digits>
+            ) : (
+              <Measured
+                what={speech.name('parts', part.part)}
+                quantity={partQuantity(card, part.mm)}
+                size="lead"
+                strong
+              />
+            )}
             {part.range_mm && speech.length(part.range_mm[0]) !== speech.length(part.range_mm[1]) ? (
               <Say size="small" tone="soft">
-                {words('dressing.range', { low: speech.length(part.range_mm[0]), high: speech.length(part.range_mm[1]) })}
+                {words('dressing.range', {
+                  low: speech.length(part.range_mm[0]),
+                  high: speech.length(part.range_mm[1]),
+                })}
               </Say>
             ) : null}
           </View>
@@ -103,7 +141,9 @@ export function CardAssemblies({ card }: { card: Card }) {
   return card.assemblies.map((assembly) => (
     <View key={assembly.id}>
       <Heading className="px-5">{words('bench.assembly', { name: speech.worded(assembly.name) })}</Heading>
-      <Say size="small" tone="soft" className="px-5 pb-2">{words('bench.assembly-count', { count: assembly.count, spare: assembly.spare })}</Say>
+      <Say size="small" tone="soft" className="px-5 pb-2">
+        {words('bench.assembly-count', { count: assembly.count, spare: assembly.spare })}
+      </Say>
       <StepList steps={assembly.steps} />
     </View>
   ));
@@ -121,24 +161,32 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
   return (
     <View role="list" className="border-t border-line">
       {steps.map((step) => (
-          <View key={step.n} role="listitem" className="flex-row gap-4 border-b border-line px-5 py-3">
-            <View className="w-8">
-              <Digits size="lead" tone="soft">{String(step.n)}</Digits>
-            </View>
-            <View className="min-w-0 flex-1 gap-1">
-              <Say weight="strong">{speech.stepTitle(step)}</Say>
-              <Say size="small" tone="soft">
-                {[step.mm !== null && speech.showsLength(step) ? speech.length(step.mm) : null, ...speech.stepDetail(step), step.reversible ? null : speech.t('step.cannot-undo')].filter(Boolean).join(' · ')}
-              </Say>
-              <StepCheck step={step} />
-              {step.mend.length > 0 ? (
-                <Say size="small" tone="soft">
-                  {`${words('bench.mend')}: ${speech.stepMends(step).join('; ')}`}
-                </Say>
-              ) : null}
-              <StepCaution step={step} />
-            </View>
+        <View key={step.n} role="listitem" className="flex-row gap-4 border-b border-line px-5 py-3">
+          <View className="w-8">
+            <Digits size="lead" tone="soft">
+              {String(step.n)}
+            </Digits>
           </View>
+          <View className="min-w-0 flex-1 gap-1">
+            <Say weight="strong">{speech.stepTitle(step)}</Say>
+            <Say size="small" tone="soft">
+              {[
+                step.mm !== null && speech.showsLength(step) ? speech.length(step.mm) : null,
+                ...speech.stepDetail(step),
+                step.reversible ? null : speech.t('step.cannot-undo'),
+              ]
+                .filter(Boolean)
+                .join(' · ')}
+            </Say>
+            <StepCheck step={step} />
+            {step.mend.length > 0 ? (
+              <Say size="small" tone="soft">
+                {`${words('bench.mend')}: ${speech.stepMends(step).join('; ')}`}
+              </Say>
+            ) : null}
+            <StepCaution step={step} />
+          </View>
+        </View>
       ))}
     </View>
   );
@@ -148,20 +196,29 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
 export function CardExtras({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
-  const marks = card.landmarks.filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0)).map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`);
-  const groups: [string, string[]][] = [...cardFacts(card, speech).map(({ title, lines }): [string, string[]] => [title, lines]), [words('bench.landmarks'), marks]];
+  const marks = card.landmarks
+    .filter((mark) => mark.id !== 'behind-eye' && (mark.id !== 'behind-bead' || mark.mm > 0))
+    .map((mark) => `${speech.name('landmarks', mark.id)} ${speech.length(mark.mm)}`);
+  const groups: [string, string[]][] = [
+    ...cardFacts(card, speech).map(({ title, lines }): [string, string[]] => [title, lines]),
+    [words('bench.landmarks'), marks],
+  ];
   return (
     <View className="gap-4 px-5">
-      {groups.filter(([, lines]) => lines.length > 0).map(([title, lines]) => (
-        <View key={title} className="gap-1">
-          <Heading level={3} size="small">{title}</Heading>
-          {lines.map((line) => (
-            <Say key={line} size="small" tone="soft">
-              {line}
-            </Say>
-          ))}
-        </View>
-      ))}
+      {groups
+        .filter(([, lines]) => lines.length > 0)
+        .map(([title, lines]) => (
+          <View key={title} className="gap-1">
+            <Heading level={3} size="small">
+              {title}
+            </Heading>
+            {lines.map((line) => (
+              <Say key={line} size="small" tone="soft">
+                {line}
+              </Say>
+            ))}
+          </View>
+        ))}
     </View>
   );
 }

@@ -11,7 +11,8 @@ export function RoomBudget({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
   if (card.budget.length === 0) return null;
-  const share = (mm: number) => `${Math.max(0, Math.min(100, (100 * mm) / Math.max(card.room_mm, card.used_mm)))}%` as const;
+  const share = (mm: number) =>
+    `${Math.max(0, Math.min(100, (100 * mm) / Math.max(card.room_mm, card.used_mm)))}%` as const;
   const digits = (mm: number) => formatLength(Math.abs(mm) < 0.005 ? 0 : mm, speech.unit).digits;
   return (
     <View className="gap-1 px-5">
@@ -21,19 +22,40 @@ export function RoomBudget({ card }: { card: Card }) {
         return (
           <View key={row.step} className="gap-1 border-b border-line py-1">
             <View className="flex-row items-baseline justify-between gap-3">
-              <Say size="small" className="min-w-0 flex-1">{words('bench.budget-line', { n: row.step, part: speech.plain('parts', row.kind) })}</Say>
+              <Say size="small" className="min-w-0 flex-1">
+                {words('bench.budget-line', { n: row.step, part: speech.plain('parts', row.kind) })}
+              </Say>
               <Digits>{digits(row.used_mm)}</Digits>
-              <Say size="small" tone="soft">{words('bench.left-of')}</Say>
+              <Say size="small" tone="soft">
+                {words('bench.left-of')}
+              </Say>
               <Digits tone={short ? 'dawn' : 'ink'}>{digits(row.left_mm)}</Digits>
             </View>
             <View aria-hidden className="bg-wash" style={{ height: BAR }}>
               <View className={short ? 'bg-dawn' : 'bg-river'} style={{ width: share(row.used_mm), height: BAR }} />
             </View>
-            {short ? <Say size="small" tone="dawn">{words('bench.budget-short', { needed: speech.length(row.needed_mm), left: speech.length(Math.max(0, row.left_mm)) })}</Say> : null}
+            {short ? (
+              <Say size="small" tone="dawn">
+                {words('bench.budget-short', {
+                  needed: speech.length(row.needed_mm),
+                  left: speech.length(Math.max(0, row.left_mm)),
+                })}
+              </Say>
+            ) : null}
           </View>
         );
       })}
-      {card.over ? <Say size="small" tone="dawn">{card.over.drop.length > 0 ? words('bench.drop', { parts: card.over.drop.map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id)).join(', ') }) : words('bench.drop-none')}</Say> : null}
+      {card.over ? (
+        <Say size="small" tone="dawn">
+          {card.over.drop.length > 0
+            ? words('bench.drop', {
+                parts: card.over.drop
+                  .map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id))
+                  .join(', '),
+              })
+            : words('bench.drop-none')}
+        </Say>
+      ) : null}
     </View>
   );
 }

@@ -26,7 +26,10 @@ export function SchoolsPanel({ value, inherited, dressing: id, onChange }: Schoo
   const { ids } = speech;
   const catalogue = useApp(selectCatalogue);
   const dressing = useApp((state) => selectDressing(state, id));
-  const places = useMemo(() => (dressing ? placesFor(dressing, ids.schools, catalogue) : null), [dressing, catalogue, ids.schools]);
+  const places = useMemo(
+    () => (dressing ? placesFor(dressing, ids.schools, catalogue) : null),
+    [dressing, catalogue, ids.schools],
+  );
   const has = (school: string, option: string) => places?.get(school)?.has(option) ?? true;
   const asked = ids.schools.filter((school) => !ELSEWHERE.has(school.id));
   const without = asked.filter((school) => !school.options.some((option) => has(school.id, option.id)));
@@ -37,20 +40,48 @@ export function SchoolsPanel({ value, inherited, dressing: id, onChange }: Schoo
   };
   return (
     <View className="gap-6">
-      {asked.filter((school) => !without.includes(school)).map((school) => {
-        const idle = school.options.filter((option) => !has(school.id, option.id));
-        const above = inherited?.[school.id];
-        const named = school.options.find((option) => option.id === above)?.name;
-        return (
-          <View key={school.id} className="gap-2">
-            <Heading size="small" level={3}>{speech.name('schools', school.id)}</Heading>
-            <Say size="small" tone="soft">{words(`settings.school.${school.id}`)}</Say>
-            <Chips compact label={speech.name('schools', school.id)} choices={[{ id: AS_WRITTEN, label: named ? words('settings.as-set', { option: named }) : words('settings.as-written') }, ...school.options.filter((option) => !idle.includes(option)).map((option) => ({ id: option.id, label: option.name }))]} value={value[school.id] ?? AS_WRITTEN} onChange={(option) => choose(school.id, option)} />
-            {idle.length > 0 ? <Say size="small" tone="straw">{words('bench.no-place', { what: idle.map((option) => option.name).join(', ') })}</Say> : null}
-          </View>
-        );
-      })}
-      {without.length > 0 ? <Say size="small" tone="straw">{words('bench.no-place', { what: without.map((school) => speech.plain('schools', school.id)).join(', ') })}</Say> : null}
+      {asked
+        .filter((school) => !without.includes(school))
+        .map((school) => {
+          const idle = school.options.filter((option) => !has(school.id, option.id));
+          const above = inherited?.[school.id];
+          const named = school.options.find((option) => option.id === above)?.name;
+          return (
+            <View key={school.id} className="gap-2">
+              <Heading size="small" level={3}>
+                {speech.name('schools', school.id)}
+              </Heading>
+              <Say size="small" tone="soft">
+                {words(`settings.school.${school.id}`)}
+              </Say>
+              <Chips
+                compact
+                label={speech.name('schools', school.id)}
+                choices={[
+                  {
+                    id: AS_WRITTEN,
+                    label: named ? words('settings.as-set', { option: named }) : words('settings.as-written'),
+                  },
+                  ...school.options
+                    .filter((option) => !idle.includes(option))
+                    .map((option) => ({ id: option.id, label: option.name })),
+                ]}
+                value={value[school.id] ?? AS_WRITTEN}
+                onChange={(option) => choose(school.id, option)}
+              />
+              {idle.length > 0 ? (
+                <Say size="small" tone="straw">
+                  {words('bench.no-place', { what: idle.map((option) => option.name).join(', ') })}
+                </Say>
+              ) : null}
+            </View>
+          );
+        })}
+      {without.length > 0 ? (
+        <Say size="small" tone="straw">
+          {words('bench.no-place', { what: without.map((school) => speech.plain('schools', school.id)).join(', ') })}
+        </Say>
+      ) : null}
     </View>
   );
 }

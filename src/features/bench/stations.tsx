@@ -24,42 +24,113 @@ export function Stations({ card }: { card: Card }) {
   const scale = actual && screen.pxPerMm ? screen.pxPerMm : Math.max(1, (width - 2 * EDGE) / reach);
   // The eye is to the right, as on the plate: distances grow to the left.
   const x = (mm: number) => EDGE + (reach - mm) * scale;
-  const along = card.parts.filter((part) => part.from_mm !== null && part.to_mm !== null && part.from_mm > part.to_mm && part.part !== 'rib' && part.part !== 'back' && part.part !== 'gills' && part.part !== 'second-hackle');
-  const places = [...new Map(card.parts.filter((part) => part.from_mm !== null && part.to_mm === null).map((part) => [part.from_mm!.toFixed(2), part])).values()].sort((a, b) => b.from_mm! - a.from_mm!);
+  const along = card.parts.filter(
+    (part) =>
+      part.from_mm !== null &&
+      part.to_mm !== null &&
+      part.from_mm > part.to_mm &&
+      part.part !== 'rib' &&
+      part.part !== 'back' &&
+      part.part !== 'gills' &&
+      part.part !== 'second-hackle',
+  );
+  const places = [
+    ...new Map(
+      card.parts
+        .filter((part) => part.from_mm !== null && part.to_mm === null)
+        .map((part) => [part.from_mm!.toFixed(2), part]),
+    ).values(),
+  ].sort((a, b) => b.from_mm! - a.from_mm!);
   const lanes = place(places.map((part) => x(part.from_mm!)));
   const height = BAR + 22 + LANE * (Math.max(0, ...lanes) + 1);
   const digits = (mm: number) => formatLength(mm, speech.unit).digits;
   return (
     <View className="gap-2">
       <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
-        <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.stations')}</Say>
+        <Say size="small" tone="soft" className="min-w-0 flex-1">
+          {words('bench.stations')}
+        </Say>
         <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
       </View>
       <View onLayout={onLayout}>
         {width > 0 ? (
-          <Drawing label={words('bench.stations-label', { parts: along.map((part) => words('bench.station-part', { part: speech.plain('parts', part.part), from: speech.length(part.from_mm!), to: speech.length(part.to_mm!) })).join(', ') })} width={width} height={height}>
+          <Drawing
+            label={words('bench.stations-label', {
+              parts: along
+                .map((part) =>
+                  words('bench.station-part', {
+                    part: speech.plain('parts', part.part),
+                    from: speech.length(part.from_mm!),
+                    to: speech.length(part.to_mm!),
+                  }),
+                )
+                .join(', '),
+            })}
+            width={width}
+            height={height}
+          >
             {along.map((part, index) => (
               <G key={part.id}>
-                <Rect x={x(part.from_mm!)} y={0} width={Math.max(1, x(part.to_mm!) - x(part.from_mm!))} height={BAR} fill={token(index % 2 === 0 ? 'wash' : 'plane')} stroke={token('edge')} strokeWidth={1} />
-                {x(part.to_mm!) - x(part.from_mm!) > 8 * speech.plain('parts', part.part).length ? <SvgText x={(x(part.from_mm!) + x(part.to_mm!)) / 2} y={18} fontFamily="InstrumentSans_400Regular" fontSize={15} fill={token('ink')} textAnchor="middle">{speech.plain('parts', part.part)}</SvgText> : null}
+                <Rect
+                  x={x(part.from_mm!)}
+                  y={0}
+                  width={Math.max(1, x(part.to_mm!) - x(part.from_mm!))}
+                  height={BAR}
+                  fill={token(index % 2 === 0 ? 'wash' : 'plane')}
+                  stroke={token('edge')}
+                  strokeWidth={1}
+                />
+                {x(part.to_mm!) - x(part.from_mm!) > 8 * speech.plain('parts', part.part).length ? (
+                  <SvgText
+                    x={(x(part.from_mm!) + x(part.to_mm!)) / 2}
+                    y={18}
+                    fontFamily="InstrumentSans_400Regular"
+                    fontSize={15}
+                    fill={token('ink')}
+                    textAnchor="middle"
+                  >
+                    {speech.plain('parts', part.part)}
+                  </SvgText>
+                ) : null}
               </G>
             ))}
             <Line x1={x(reach)} x2={x(0)} y1={BAR} y2={BAR} stroke={token('ink')} strokeWidth={2} />
-            {Array.from({ length: Math.floor(reach) + 1 }, (_, mm) => <Line key={mm} x1={x(mm)} x2={x(mm)} y1={BAR} y2={BAR + (mm % 5 === 0 ? 10 : 5)} stroke={token('edge')} strokeWidth={1} />)}
+            {Array.from({ length: Math.floor(reach) + 1 }, (_, mm) => (
+              <Line
+                key={mm}
+                x1={x(mm)}
+                x2={x(mm)}
+                y1={BAR}
+                y2={BAR + (mm % 5 === 0 ? 10 : 5)}
+                stroke={token('edge')}
+                strokeWidth={1}
+              />
+            ))}
             {places.map((part, index) => {
               const at = x(part.from_mm!);
               const y = BAR + 22 + LANE * lanes[index]!;
               return (
                 <G key={part.id}>
                   <Line x1={at} x2={at} y1={BAR} y2={y} stroke={token('dawn')} strokeWidth={1.2} />
-                  <SvgText x={Math.min(width - EDGE - 30, Math.max(EDGE + 30, at))} y={y + 15} fontFamily="InstrumentSans_400Regular" fontSize={15} fill={token('ink')} textAnchor="middle">{`${speech.plain('parts', part.part)} ${digits(part.from_mm!)}`}</SvgText>
+                  <SvgText
+                    x={Math.min(width - EDGE - 30, Math.max(EDGE + 30, at))}
+                    y={y + 15}
+                    fontFamily="InstrumentSans_400Regular"
+                    fontSize={15}
+                    fill={token('ink')}
+                    textAnchor="middle"
+                  >{`${speech.plain('parts', part.part)} ${digits(part.from_mm!)}`}</SvgText>
                 </G>
               );
             })}
           </Drawing>
         ) : null}
       </View>
-      {actual && screen.why ? <Say size="small" tone="straw" className="px-5">{words(`screen.why.${screen.why}`)}</Say> : null}
+      {actual && screen.why ? (
+        <Say size="small" tone="straw" className="px-5">
+          {words(`screen.why.${screen.why}`)}
+        </Say>
+      ) : null}
     </View>
   );
 }

@@ -3,7 +3,17 @@ import { useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { formatLength } from '@/core/units';
 import { selectAnswered, useApp } from '@/state';
-import { Missing, PageHeading, useKeyDown, useRedLamp, useSpeech, useTitle, useWide, useWidth, useWords } from '@/features/shell';
+import {
+  Missing,
+  PageHeading,
+  useKeyDown,
+  useRedLamp,
+  useSpeech,
+  useTitle,
+  useWide,
+  useWidth,
+  useWords,
+} from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Button, Digits, Say } from '@/ui/primitives';
 import { StepCaution, StepCheck } from './card-view';
@@ -32,7 +42,11 @@ export function TieScreen({ id }: { id: string }) {
   useKeyDown((event) => {
     // What has the focus answers its own keys: a button the space bar, a choice the arrows too.
     const at = event.target as HTMLElement | null;
-    if ((event.key === ' ' && at?.closest?.('button, [role=radio]')) || (event.key.startsWith('Arrow') && at?.closest?.('[role=radio]'))) return;
+    if (
+      (event.key === ' ' && at?.closest?.('button, [role=radio]')) ||
+      (event.key.startsWith('Arrow') && at?.closest?.('[role=radio]'))
+    )
+      return;
     const by = { ' ': 1, PageDown: 1, ArrowRight: 1, PageUp: -1, ArrowLeft: -1 }[event.key];
     if (by === undefined || event.ctrlKey || event.metaKey || event.altKey) return;
     event.preventDefault();
@@ -55,16 +69,36 @@ export function TieScreen({ id }: { id: string }) {
         <Say size="small" tone="soft" lines={2} className="min-w-0 flex-1">
           {`${card.dressing.name} · ${card.hook.maker_name} ${card.hook.size}`}
         </Say>
-        <Button kind="quiet" label={words('tie.leave')} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'bench' } })} />
+        <Button
+          kind="quiet"
+          label={words('tie.leave')}
+          onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'bench' } })}
+        />
       </View>
       <View aria-hidden className="flex-row gap-1 px-5">
         {card.steps.map((item, place) => (
-          <View key={item.n} className={`h-1 flex-1 ${place < index ? 'bg-river' : place === index ? 'bg-dawn' : 'bg-line'}`} />
+          <View
+            key={item.n}
+            className={`h-1 flex-1 ${place < index ? 'bg-river' : place === index ? 'bg-dawn' : 'bg-line'}`}
+          />
         ))}
       </View>
       <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row' : ''}>
         <Pressable aria-hidden tabIndex={-1} onPress={forward} onLayout={onLayout} className={wide ? 'w-3/5' : ''}>
-          {width > 0 ? <Plate label={words('tie.fly', { fly: card.dressing.name, n: step.n })} width={width} natural={null} measuredMm={null} fly={flyMarks(card, { upTo: step.n, plain: red })} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} ringAt={step.at?.mm ?? null} only={step.part ?? ''} maxHeight={wide ? height - 180 : 250} /> : null}
+          {width > 0 ? (
+            <Plate
+              label={words('tie.fly', { fly: card.dressing.name, n: step.n })}
+              width={width}
+              natural={null}
+              measuredMm={null}
+              fly={flyMarks(card, { upTo: step.n, plain: red })}
+              partName={(kind) => speech.plain('parts', kind)}
+              digits={(mm) => formatLength(mm, speech.unit).digits}
+              ringAt={step.at?.mm ?? null}
+              only={step.part ?? ''}
+              maxHeight={wide ? height - 180 : 250}
+            />
+          ) : null}
         </Pressable>
         <View aria-live="polite" className={`gap-3 px-5 pb-6 ${wide ? 'w-2/5 pt-6' : ''}`}>
           <View>
@@ -82,7 +116,10 @@ export function TieScreen({ id }: { id: string }) {
                 <Say tone="soft">{speech.t(`unit.${text.unit}`)}</Say>
                 {part?.range_mm ? (
                   <Say size="small" tone="soft">
-                    {words('tie.range', { low: formatLength(part.range_mm[0], speech.unit).digits, high: formatLength(part.range_mm[1], speech.unit).digits })}
+                    {words('tie.range', {
+                      low: formatLength(part.range_mm[0], speech.unit).digits,
+                      high: formatLength(part.range_mm[1], speech.unit).digits,
+                    })}
                   </Say>
                 ) : null}
               </View>
@@ -110,12 +147,30 @@ export function TieScreen({ id }: { id: string }) {
         </View>
       </ScrollView>
       <View className="flex-row border-t border-line">
-        <Pressable role="button" disabled={index === 0} onPress={() => { setMend(false); setIndex(Math.max(0, index - 1)); }} className="min-h-16 w-1/3 items-center justify-center bg-plane">
-          <Say weight="medium" tone={index === 0 ? 'soft' : 'ink'}>{words('tie.back')}</Say>
+        <Pressable
+          role="button"
+          disabled={index === 0}
+          onPress={() => {
+            setMend(false);
+            setIndex(Math.max(0, index - 1));
+          }}
+          className="min-h-16 w-1/3 items-center justify-center bg-plane"
+        >
+          <Say weight="medium" tone={index === 0 ? 'soft' : 'ink'}>
+            {words('tie.back')}
+          </Say>
         </Pressable>
-        <Pressable role="button" onPress={forward} className="min-h-16 flex-1 items-center justify-center bg-river px-3">
+        <Pressable
+          role="button"
+          onPress={forward}
+          className="min-h-16 flex-1 items-center justify-center bg-river px-3"
+        >
           <Say weight="strong" tone="on-river" lines={1}>
-            {next ? words('tie.next-what', { what: `${speech.stepTitle(next).charAt(0).toLowerCase()}${speech.stepTitle(next).slice(1)}` }) : words('tie.done')}
+            {next
+              ? words('tie.next-what', {
+                  what: `${speech.stepTitle(next).charAt(0).toLowerCase()}${speech.stepTitle(next).slice(1)}`,
+                })
+              : words('tie.done')}
           </Say>
         </Pressable>
       </View>

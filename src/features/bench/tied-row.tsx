@@ -20,18 +20,28 @@ export function TiedRow({ card }: { card: Card }) {
   const [count, setCount] = useState(1);
   const [chosen, setChosen] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
-  const carried = Object.entries(boxes).sort(([, a], [, b]) => Number(b.carried) - Number(a.carried) || a.name.localeCompare(b.name));
+  const carried = Object.entries(boxes).sort(
+    ([, a], [, b]) => Number(b.carried) - Number(a.carried) || a.name.localeCompare(b.name),
+  );
   // A box that has gone meanwhile is not chosen any more.
   const boxId = chosen !== null && (chosen === NO_BOX || boxes[chosen]) ? chosen : (carried[0]?.[0] ?? NO_BOX);
   const own = Object.values(packets).filter((packet) => packet.hookId === card.hook.id);
   const left = own.reduce((sum, packet) => sum + leftInPacket(packet), 0);
   const tied = () => {
     const taken = Math.min(count, left);
-    ledger.tied({ ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id }, boxId === NO_BOX ? null : boxId, count);
-    setSaid([
-      words(boxId === NO_BOX ? 'tied.said' : 'tied.said-box', { count, box: boxes[boxId]?.name ?? '' }),
-      taken > 0 ? words('tied.said-hooks', { count: taken, left: left - taken }) : '',
-    ].filter(Boolean).join(' · '));
+    ledger.tied(
+      { ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id },
+      boxId === NO_BOX ? null : boxId,
+      count,
+    );
+    setSaid(
+      [
+        words(boxId === NO_BOX ? 'tied.said' : 'tied.said-box', { count, box: boxes[boxId]?.name ?? '' }),
+        taken > 0 ? words('tied.said-hooks', { count: taken, left: left - taken }) : '',
+      ]
+        .filter(Boolean)
+        .join(' · '),
+    );
   };
   return (
     <View className="gap-3 border-y border-line bg-plane px-5 py-4">
@@ -40,11 +50,26 @@ export function TiedRow({ card }: { card: Card }) {
         <Stepper label={words('tied.count')} value={count} low={1} high={MOST} onChange={setCount} />
         <Button label={words('tied.note', { count })} disabled={boxId === NO_BOX && left === 0} onPress={tied} />
       </View>
-      {carried.length > 0 ? <Chips compact label={words('tied.into')} choices={[...carried.map(([id, box]) => ({ id, label: box.name })), { id: NO_BOX, label: words('tied.no-box') }]} value={boxId} onChange={setChosen} /> : null}
+      {carried.length > 0 ? (
+        <Chips
+          compact
+          label={words('tied.into')}
+          choices={[
+            ...carried.map(([id, box]) => ({ id, label: box.name })),
+            { id: NO_BOX, label: words('tied.no-box') },
+          ]}
+          value={boxId}
+          onChange={setChosen}
+        />
+      ) : null}
       <Say size="small" tone={own.some(isLow) ? 'straw' : 'soft'}>
         {`${left > 0 ? words('tied.hooks', { hook: hookName(card.hook), count: left }) : words('tied.no-hooks', { hook: hookName(card.hook) })}${own.some(isLow) ? ` · ${words('packets.low')}` : ''}`}
       </Say>
-      {said ? <Say live tone="sedge">{said}</Say> : null}
+      {said ? (
+        <Say live tone="sedge">
+          {said}
+        </Say>
+      ) : null}
     </View>
   );
 }

@@ -31,7 +31,11 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
   }
   const shown = match.flies.slice(0, all ? FIRST + MORE : FIRST);
   const look = match.nextLook;
-  const goNatural = () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id: matchId, step: 'natural', ...(look?.what === 'stage' ? { key: 'open' } : {}) } });
+  const goNatural = () =>
+    router.navigate({
+      pathname: '/matches/[id]/[step]',
+      params: { id: matchId, step: 'natural', ...(look?.what === 'stage' ? { key: 'open' } : {}) },
+    });
   return (
     <View className="gap-4 px-5 py-4">
       <Heading>{words('box.now')}</Heading>
@@ -45,13 +49,23 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
           <AnswerFly key={answer.fly.id} answer={answer} first={index === 0} />
         ))}
       </View>
-      {match.flies.length > FIRST ? <Button kind="quiet" tall label={words(all ? 'box.fewer' : 'box.more')} onPress={() => setAll(!all)} className="-ml-4 self-start" /> : null}
+      {match.flies.length > FIRST ? (
+        <Button
+          kind="quiet"
+          tall
+          label={words(all ? 'box.fewer' : 'box.more')}
+          onPress={() => setAll(!all)}
+          className="-ml-4 self-start"
+        />
+      ) : null}
       {look ? (
         <View className="gap-2">
           <Say size="small" tone="soft">
             {speech.t(look.couldChange ? `box-look.${look.what}` : 'box-look.nothing')}
           </Say>
-          {look.couldChange ? <Button tall label={words(`box.look.${look.what}`)} onPress={goNatural} className="self-start" /> : null}
+          {look.couldChange ? (
+            <Button tall label={words(`box.look.${look.what}`)} onPress={goNatural} className="self-start" />
+          ) : null}
         </View>
       ) : null}
       <CautionOfTheDay ids={['wading', 'dark-alone']} />
@@ -103,7 +117,14 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
             </Say>
           </View>
         </View>
-        {place && answer.fly.left > 0 ? <Button tall label={words('box.lost')} spoken={words('box.lost-what', { name: answer.fly.name })} onPress={() => ledger.enter(answer.fly.id, place.boxId, place.slot, -1, 'lost')} /> : null}
+        {place && answer.fly.left > 0 ? (
+          <Button
+            tall
+            label={words('box.lost')}
+            spoken={words('box.lost-what', { name: answer.fly.name })}
+            onPress={() => ledger.enter(answer.fly.id, place.boxId, place.slot, -1, 'lost')}
+          />
+        ) : null}
       </View>
     </View>
   );
@@ -114,7 +135,14 @@ function isUntold({ match, sample }: Entities, matchId: string): boolean {
   const own = match[matchId];
   const record = own && sample[own.sampleId];
   if (!own || !record) return true;
-  return own.answers.every((answer) => !answer.stage) && Object.keys(record.signs).length + record.seen.length + record.specimens.length === 0 && !record.rough && !record.rise && !record.found && !record.doing;
+  return (
+    own.answers.every((answer) => !answer.stage) &&
+    Object.keys(record.signs).length + record.seen.length + record.specimens.length === 0 &&
+    !record.rough &&
+    !record.rise &&
+    !record.found &&
+    !record.doing
+  );
 }
 
 /** The fly to put on, in two lines: what the closed Water step and the strip say. */
@@ -125,12 +153,23 @@ export function useBestFly(matchId: string): { name: string; detail: string; non
     const { entities } = state.records;
     const answers = selectBoxMatch(state, matchId);
     const best = answers?.flies[0];
-    return { match: answers, first: best, fly: best ? entities.fly[best.fly.id] : undefined, boxes: entities.box, hooks: selectCatalogue(state).hooks, untold: isUntold(entities, matchId) };
+    return {
+      match: answers,
+      first: best,
+      fly: best ? entities.fly[best.fly.id] : undefined,
+      boxes: entities.box,
+      hooks: selectCatalogue(state).hooks,
+      untold: isUntold(entities, matchId),
+    };
   });
   if (!match || !first || !fly) return null;
   if (untold) return { name: words('box.untold'), detail: '', none: true };
   if (match.noneClose) return { name: speech.say(match.noneClose), detail: '', none: true };
   const place = heldOf(fly).find((held) => boxes[held.boxId]?.carried);
   const hook = fly.hookId ? hooks.find((item) => item.id === fly.hookId) : undefined;
-  return { name: `${first.fly.name}${hook ? ` ${hook.size}` : ''}`, detail: `${placeName(place ? boxes[place.boxId] : undefined, place?.slot ?? null)} · ${words('box.left-count', { count: first.fly.left })}`, none: false };
+  return {
+    name: `${first.fly.name}${hook ? ` ${hook.size}` : ''}`,
+    detail: `${placeName(place ? boxes[place.boxId] : undefined, place?.slot ?? null)} · ${words('box.left-count', { count: first.fly.left })}`,
+    none: false,
+  };
 }

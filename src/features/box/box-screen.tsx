@@ -45,7 +45,21 @@ export function BoxScreen({ id }: { id: string }) {
       {open && !shifting ? (
         <View aria-live="polite" className="gap-4 rounded-control border border-line bg-plane p-3">
           <Heading size="small">{words('box.in', { slot: slotName(open) })}</Heading>
-          {here.length === 0 ? <Say tone="soft">{words('box.empty-slot')}</Say> : here.map((item) => <OpenFly key={item.id} item={item} boxId={id} slot={open} name={nameOf(item.fly)} hook={hookLine(item.fly, hooks, speech)} onShift={(count) => setShifting({ flyId: item.id, from: open, count })} />)}
+          {here.length === 0 ? (
+            <Say tone="soft">{words('box.empty-slot')}</Say>
+          ) : (
+            here.map((item) => (
+              <OpenFly
+                key={item.id}
+                item={item}
+                boxId={id}
+                slot={open}
+                name={nameOf(item.fly)}
+                hook={hookLine(item.fly, hooks, speech)}
+                onShift={(count) => setShifting({ flyId: item.id, from: open, count })}
+              />
+            ))
+          )}
         </View>
       ) : null}
     </View>
@@ -81,7 +95,19 @@ export function BoxScreen({ id }: { id: string }) {
     </View>
   );
   return (
-    <Page column="list" back={{ href: '/box', label: words('place.box') }} title={box.name} lead={words(box.carried ? 'box.sum-carried' : 'box.sum-home', { flies: total, count: held.length })} aside={<Button kind="main" label={words('box.add')} onPress={() => router.navigate({ pathname: '/box/[id]/add', params: { id } })} />}>
+    <Page
+      column="list"
+      back={{ href: '/box', label: words('place.box') }}
+      title={box.name}
+      lead={words(box.carried ? 'box.sum-carried' : 'box.sum-home', { flies: total, count: held.length })}
+      aside={
+        <Button
+          kind="main"
+          label={words('box.add')}
+          onPress={() => router.navigate({ pathname: '/box/[id]/add', params: { id } })}
+        />
+      }
+    >
       {wide ? (
         <View className="flex-row">
           <View className="w-1/2">{map}</View>
@@ -122,19 +148,67 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
             {name}
           </Say>
           <Say size="small">{hook}</Say>
-          {item.fly.stage ? <Say size="small" tone="soft">{speech.name('stages', item.fly.stage)}</Say> : null}
+          {item.fly.stage ? (
+            <Say size="small" tone="soft">
+              {speech.name('stages', item.fly.stage)}
+            </Say>
+          ) : null}
         </View>
-        <Stepper label={words('box.count', { name })} value={left} low={0} high={999} onChange={(next) => ledger.enter(item.id, boxId, slot, next - left, 'counted')} />
+        <Stepper
+          label={words('box.count', { name })}
+          value={left}
+          low={0}
+          high={999}
+          onChange={(next) => ledger.enter(item.id, boxId, slot, next - left, 'counted')}
+        />
       </View>
       <View className="flex-row flex-wrap gap-3">
-        <Button tall label={words('box.lost')} spoken={words('box.lost-what', { name })} disabled={left === 0} onPress={() => ledger.enter(item.id, boxId, slot, -1, 'lost')} />
-        <Button tall label={words('box.given')} spoken={words('box.given-what', { name })} disabled={left === 0} onPress={() => ledger.enter(item.id, boxId, slot, -1, 'given')} />
-        <Button tall label={words('box.tied')} spoken={words('box.tied-what', { name })} onPress={() => ledger.enter(item.id, boxId, slot, 1, item.fly.dressingId ? 'tied' : 'got')} />
-        <Button tall label={words('box.shift')} spoken={words('box.shift-what', { name })} disabled={left === 0} onPress={() => onShift(left)} />
-        <Button tall kind="quiet" label={words('box.take-out')} spoken={words('box.take-out-what', { name })} onPress={() => act(takeOut, { flyId: item.id })} />
+        <Button
+          tall
+          label={words('box.lost')}
+          spoken={words('box.lost-what', { name })}
+          disabled={left === 0}
+          onPress={() => ledger.enter(item.id, boxId, slot, -1, 'lost')}
+        />
+        <Button
+          tall
+          label={words('box.given')}
+          spoken={words('box.given-what', { name })}
+          disabled={left === 0}
+          onPress={() => ledger.enter(item.id, boxId, slot, -1, 'given')}
+        />
+        <Button
+          tall
+          label={words('box.tied')}
+          spoken={words('box.tied-what', { name })}
+          onPress={() => ledger.enter(item.id, boxId, slot, 1, item.fly.dressingId ? 'tied' : 'got')}
+        />
+        <Button
+          tall
+          label={words('box.shift')}
+          spoken={words('box.shift-what', { name })}
+          disabled={left === 0}
+          onPress={() => onShift(left)}
+        />
+        <Button
+          tall
+          kind="quiet"
+          label={words('box.take-out')}
+          spoken={words('box.take-out-what', { name })}
+          onPress={() => act(takeOut, { flyId: item.id })}
+        />
       </View>
       <Say size="small" tone="soft">
-        {moves.slice(0, 4).map((move) => words('box.move', { day: speech.day(move.at), why: speech.plain('moves', move.why), count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}` })).join(' · ')}
+        {moves
+          .slice(0, 4)
+          .map((move) =>
+            words('box.move', {
+              day: speech.day(move.at),
+              why: speech.plain('moves', move.why),
+              count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}`,
+            }),
+          )
+          .join(' · ')}
       </Say>
     </View>
   );
@@ -145,21 +219,49 @@ function BoxSettings({ id, box }: { id: string; box: BoxRecord }) {
   const words = useWords();
   const router = useRouter();
   const act = useAct();
-  const set = (more: Partial<Pick<BoxRecord, 'name' | 'rows' | 'columns' | 'carried'>>) => act(setBox, { boxId: id, ...more });
+  const set = (more: Partial<Pick<BoxRecord, 'name' | 'rows' | 'columns' | 'carried'>>) =>
+    act(setBox, { boxId: id, ...more });
   return (
     <View className="max-w-[480px] gap-4 px-5 pt-6">
       <Heading size="small">{words('box.settings')}</Heading>
-      <Field label={words('box.name')} value={box.name} onType={(name) => set({ name: name || words('box.name-n', { n: 1 }) })} />
+      <Field
+        label={words('box.name')}
+        value={box.name}
+        onType={(name) => set({ name: name || words('box.name-n', { n: 1 }) })}
+      />
       <View className="flex-row flex-wrap gap-6">
-        <Stepper label={words('box.rows')} shown value={box.rows} low={BOX_SIDE[0]} high={BOX_SIDE[1]} onChange={(rows) => set({ rows })} />
-        <Stepper label={words('box.columns')} shown value={box.columns} low={BOX_SIDE[0]} high={BOX_SIDE[1]} onChange={(columns) => set({ columns })} />
+        <Stepper
+          label={words('box.rows')}
+          shown
+          value={box.rows}
+          low={BOX_SIDE[0]}
+          high={BOX_SIDE[1]}
+          onChange={(rows) => set({ rows })}
+        />
+        <Stepper
+          label={words('box.columns')}
+          shown
+          value={box.columns}
+          low={BOX_SIDE[0]}
+          high={BOX_SIDE[1]}
+          onChange={(columns) => set({ columns })}
+        />
       </View>
       <View className="flex-row flex-wrap gap-3">
-        <Toggle label={words(box.carried ? 'box.carried' : 'box.at-home')} spoken={words('box.carry-what', { name: box.name })} on={box.carried} onChange={(carried) => set({ carried })} />
-        <Button kind="quiet" label={words('box.delete')} onPress={() => {
-          router.navigate('/box');
-          act(deleteBox, { boxId: id });
-        }} />
+        <Toggle
+          label={words(box.carried ? 'box.carried' : 'box.at-home')}
+          spoken={words('box.carry-what', { name: box.name })}
+          on={box.carried}
+          onChange={(carried) => set({ carried })}
+        />
+        <Button
+          kind="quiet"
+          label={words('box.delete')}
+          onPress={() => {
+            router.navigate('/box');
+            act(deleteBox, { boxId: id });
+          }}
+        />
       </View>
     </View>
   );

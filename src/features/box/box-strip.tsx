@@ -14,7 +14,12 @@ export function BoxStrip({ matchId }: { matchId: string }) {
   const best = useBestFly(matchId);
   if (!best) return null;
   return (
-    <Pressable role="button" aria-label={words('box.strip', { fly: best.name, place: best.detail })} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id: matchId, step: 'water' } })} className={`min-h-16 items-center gap-3 border-t border-river bg-plane px-5 py-2 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
+    <Pressable
+      role="button"
+      aria-label={words('box.strip', { fly: best.name, place: best.detail })}
+      onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id: matchId, step: 'water' } })}
+      className={`min-h-16 items-center gap-3 border-t border-river bg-plane px-5 py-2 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}
+    >
       <View className="min-w-0 flex-1" aria-live="polite">
         <Say weight="serif" size={best.none ? 'small' : 'body'} lines={2}>
           {best.name}

@@ -14,10 +14,20 @@ const rows = () => screen.getAllByRole('listitem').map((row) => row.textContent!
 
 async function fresh(more: Parameters<typeof sampleSchema.cast>[0] = {}, start: 'demo' | 'clean' = 'demo') {
   const opened = await openScreen(<MatchScreen id="m" step="water" />, start);
-  await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
-    draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', ...(more as object) });
-    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: null }], leading: 'a1' });
-  })));
+  await act(
+    async () =>
+      void opened.store.dispatch(
+        change('new-match', (draft) => {
+          draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', ...(more as object) });
+          draft.match.m = matchSchema.cast({
+            opened: '2033-05-24T04:50',
+            sampleId: 's',
+            answers: [{ id: 'a1', stage: null }],
+            leading: 'a1',
+          });
+        }),
+      ),
+  );
   return opened.store;
 }
 
@@ -39,15 +49,24 @@ describe('what the box answers now', () => {
   });
   test('what to do to a fly on the spot is said where it helps', async () => {
     const store = await fresh({ rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
-    await act(async () => void store.dispatch(change('stage', (draft) => {
-      draft.match.m!.answers[0]!.stage = 'mayfly/emerger';
-      for (const [id, fly] of Object.entries(draft.fly)) if (fly.dressingId !== 'first-light-dun') delete draft.fly[id];
-    })));
+    await act(
+      async () =>
+        void store.dispatch(
+          change('stage', (draft) => {
+            draft.match.m!.answers[0]!.stage = 'mayfly/emerger';
+            for (const [id, fly] of Object.entries(draft.fly))
+              if (fly.dressingId !== 'first-light-dun') delete draft.fly[id];
+          }),
+        ),
+    );
     expect(rows()[0]).toContain('On the spot: clip the hackle flat below.');
   });
   test('nothing close says so, and how far the nearest is off', async () => {
     const store = await fresh({ rough: { mm: 25, halfMm: 6, how: 'chip' } });
-    await act(async () => void store.dispatch(change('stage', (draft) => void (draft.match.m!.answers[0]!.stage = 'dragonfly/nymph'))));
+    await act(
+      async () =>
+        void store.dispatch(change('stage', (draft) => void (draft.match.m!.answers[0]!.stage = 'dragonfly/nymph'))),
+    );
     expect(screen.getAllByText(/^Nothing close: the nearest is /).length).toBeGreaterThan(0);
   });
   test('one more look that could change the fly leads to the natural', async () => {
@@ -72,7 +91,11 @@ describe('a box', () => {
     fireEvent.click(screen.getByLabelText('One more First-light upright dun'));
     fireEvent.click(screen.getByLabelText('First-light upright dun left: 5'));
     expect(left(store, 'fly_demo-a2')).toBe(5);
-    expect(flies(store)['fly_demo-a2']!.tally.latest.map(({ event }) => `${event.why} ${event.count}`).sort()).toEqual(['counted 1', 'given -1', 'tied 1', 'tied 1', 'tied 3']);
+    expect(
+      flies(store)
+        ['fly_demo-a2']!.tally.latest.map(({ event }) => `${event.why} ${event.count}`)
+        .sort(),
+    ).toEqual(['counted 1', 'given -1', 'tied 1', 'tied 1', 'tied 3']);
   });
   test('a fly is moved to another compartment, and taken out', async () => {
     const { store } = await openScreen(<BoxScreen id={BOX} />);
@@ -115,7 +138,11 @@ describe('putting flies in', () => {
     expect(screen.getByText(/^Into B4, no compartment\./)).toBeInTheDocument();
     fireEvent.click(screen.getByText('Put 8 flies in'));
     expect(left(store, 'fly_demo-b4')).toBe(4);
-    expect(Object.values(flies(store)).filter((fly) => fly.dressingId === 'half-out-dun').map((fly) => fly.hookId)).toEqual(['bessock:fine-curve:14', 'bessock:fine-curve:12']);
+    expect(
+      Object.values(flies(store))
+        .filter((fly) => fly.dressingId === 'half-out-dun')
+        .map((fly) => fly.hookId),
+    ).toEqual(['bessock:fine-curve:14', 'bessock:fine-curve:12']);
     expect(screen.getByText('8 Half-out dun put in B4.')).toBeInTheDocument();
   });
   test('a fly not tied here: stage, length and colour in words are enough', async () => {
@@ -131,7 +158,12 @@ describe('putting flies in', () => {
     fireEvent.click(within(screen.getByLabelText('Colour of its body, in words')).getByText('black'));
     fireEvent.click(screen.getByLabelText('How many: 2'));
     fireEvent.click(screen.getByText('Put 2 flies in'));
-    expect(Object.values(flies(store)).find((fly) => fly.stage === 'midge/pupa')).toMatchObject({ name: 'Midge pupa, not tied here', lengthMm: 6.5, shade: 'mid-black', hookId: null });
+    expect(Object.values(flies(store)).find((fly) => fly.stage === 'midge/pupa')).toMatchObject({
+      name: 'Midge pupa, not tied here',
+      lengthMm: 6.5,
+      shade: 'mid-black',
+      hookId: null,
+    });
   });
   test('a search that no dressing answers says so', async () => {
     await openScreen(<EnterScreen id={BOX} />);

@@ -19,7 +19,21 @@ export function BoxesScreen() {
   const ids = Object.keys(boxes).sort((a, b) => boxes[a]!.name.localeCompare(boxes[b]!.name));
   const open = (id: string) => router.navigate({ pathname: '/box/[id]', params: { id } });
   return (
-    <Page column="list" title={words('place.box')} lead={words('box.lead')} aside={<Button kind="main" label={words('box.new')} onPress={() => { const made = ledger.newBox(words('box.name-n', { n: ids.length + 1 })); if (made) open(made); }} />}>
+    <Page
+      column="list"
+      title={words('place.box')}
+      lead={words('box.lead')}
+      aside={
+        <Button
+          kind="main"
+          label={words('box.new')}
+          onPress={() => {
+            const made = ledger.newBox(words('box.name-n', { n: ids.length + 1 }));
+            if (made) open(made);
+          }}
+        />
+      }
+    >
       {ids.length === 0 ? (
         <View className="gap-2 px-5">
           <Say>{words('box.none')}</Say>
@@ -34,7 +48,11 @@ export function BoxesScreen() {
           const gone = held.filter((item) => item.left === 0).length;
           return (
             <View key={id} className="flex-row flex-wrap items-center gap-4 border-b border-line px-5 py-3">
-              <Link href={{ pathname: '/box/[id]', params: { id } }} aria-label={words('box.open-what', { name: box.name, flies: total, kinds: held.length })} className="flex min-w-[60%] flex-1 flex-row items-center gap-4">
+              <Link
+                href={{ pathname: '/box/[id]', params: { id } }}
+                aria-label={words('box.open-what', { name: box.name, flies: total, kinds: held.length })}
+                className="flex min-w-[60%] flex-1 flex-row items-center gap-4"
+              >
                 <BoxMap box={box} slot={null} />
                 <View className="min-w-0 flex-1">
                   <Say size="lead" weight="serif">
@@ -51,7 +69,12 @@ export function BoxesScreen() {
                   ) : null}
                 </View>
               </Link>
-              <Toggle label={words(box.carried ? 'box.carried' : 'box.at-home')} spoken={words('box.carry-what', { name: box.name })} on={box.carried} onChange={(carried) => act(setBox, { boxId: id, carried })} />
+              <Toggle
+                label={words(box.carried ? 'box.carried' : 'box.at-home')}
+                spoken={words('box.carry-what', { name: box.name })}
+                on={box.carried}
+                onChange={(carried) => act(setBox, { boxId: id, carried })}
+              />
             </View>
           );
         })}

@@ -18,9 +18,11 @@ export function BoxMap({ box, slot }: { box: Pick<BoxRecord, 'rows' | 'columns'>
     <View aria-hidden className="gap-[2px] rounded-control border border-edge p-1">
       {Array.from({ length: box.rows }, (_, row) => (
         <View key={row} className="flex-row gap-[2px]">
-          {slotsOf(box).slice(row * box.columns, (row + 1) * box.columns).map((item) => (
-            <View key={item} className={`h-[6px] w-[8px] ${item === slot ? 'bg-dawn' : 'bg-line'}`} />
-          ))}
+          {slotsOf(box)
+            .slice(row * box.columns, (row + 1) * box.columns)
+            .map((item) => (
+              <View key={item} className={`h-[6px] w-[8px] ${item === slot ? 'bg-dawn' : 'bg-line'}`} />
+            ))}
         </View>
       ))}
     </View>
@@ -58,34 +60,59 @@ export function Compartments({ box, cells, lit, onPress }: CompartmentsProps) {
   const slots = slotsOf(box);
   return (
     <View onLayout={onLayout} style={{ gap: GAP }}>
-      {side === 0 ? null : Array.from({ length: box.rows }, (_, row) => (
-        <View key={row} className="flex-row" style={{ gap: GAP }}>
-          {slots.slice(row * box.columns, (row + 1) * box.columns).map((slot) => {
-            const cell = cells.get(slot);
-            const on = lit.has(slot);
-            const label = cell ? words('box.cell', { slot: slotName(slot), name: cell.name, size: cell.size, left: cell.left }) : words('box.cell-empty', { slot: slotName(slot) });
-            return (
-              <Pressable key={slot} role="button" aria-pressed={on} aria-label={label} onPress={() => onPress(slot)} style={{ width: side, minHeight: Math.max(side, 48) }} className={`justify-between overflow-hidden rounded-control border px-1 py-[2px] ${on ? 'border-river bg-plane' : cell ? 'border-line bg-plane' : 'border-line'}`}>
-                <View className="flex-row flex-wrap justify-between">
-                  <Say size="small" tone={on ? 'river' : 'soft'} weight={on ? 'strong' : 'sans'}>
-                    {cell ? cell.size : ''}
-                  </Say>
-                  {cell ? <Digits size="small" tone={cell.left === 0 ? 'dawn' : 'ink'}>{String(cell.left)}</Digits> : null}
-                </View>
-                {cell ? (
-                  <View className="items-center">
-                    {cell.stage ? <NaturalThumb stage={cell.stage} colours={{}} width={side - 10} height={Math.max(20, side - 30)} /> : <FlyThumb card={cell.card} width={side - 10} height={Math.max(20, side - 30)} plain={red} />}
-                  </View>
-                ) : (
-                  <Say size="small" tone="soft" className="text-center opacity-60">
-                    {slotName(slot)}
-                  </Say>
-                )}
-              </Pressable>
-            );
-          })}
-        </View>
-      ))}
+      {side === 0
+        ? null
+        : Array.from({ length: box.rows }, (_, row) => (
+            <View key={row} className="flex-row" style={{ gap: GAP }}>
+              {slots.slice(row * box.columns, (row + 1) * box.columns).map((slot) => {
+                const cell = cells.get(slot);
+                const on = lit.has(slot);
+                const label = cell
+                  ? words('box.cell', { slot: slotName(slot), name: cell.name, size: cell.size, left: cell.left })
+                  : words('box.cell-empty', { slot: slotName(slot) });
+                return (
+                  <Pressable
+                    key={slot}
+                    role="button"
+                    aria-pressed={on}
+                    aria-label={label}
+                    onPress={() => onPress(slot)}
+                    style={{ width: side, minHeight: Math.max(side, 48) }}
+                    className={`justify-between overflow-hidden rounded-control border px-1 py-[2px] ${on ? 'border-river bg-plane' : cell ? 'border-line bg-plane' : 'border-line'}`}
+                  >
+                    <View className="flex-row flex-wrap justify-between">
+                      <Say size="small" tone={on ? 'river' : 'soft'} weight={on ? 'strong' : 'sans'}>
+                        {cell ? cell.size : ''}
+                      </Say>
+                      {cell ? (
+                        <Digits size="small" tone={cell.left === 0 ? 'dawn' : 'ink'}>
+                          {String(cell.left)}
+                        </Digits>
+                      ) : null}
+                    </View>
+                    {cell ? (
+                      <View className="items-center">
+                        {cell.stage ? (
+                          <NaturalThumb
+                            stage={cell.stage}
+                            colours={{}}
+                            width={side - 10}
+                            height={Math.max(20, side - 30)}
+                          />
+                        ) : (
+                          <FlyThumb card={cell.card} width={side - 10} height={Math.max(20, side - 30)} plain={red} />
+                        )}
+                      </View>
+                    ) : (
+                      <Say size="small" tone="soft" className="text-center opacity-60">
+                        {slotName(slot)}
+                      </Say>
+                    )}
+                  </Pressable>
+                );
+              })}
+            </View>
+          ))}
     </View>
   );
 }

@@ -32,22 +32,52 @@ export function EnterScreen({ id }: { id: string }) {
   const held = fliesIn(id, flies);
   const cells = cellsOf(id, held, byId, speech, nameOf, cardOf);
   // A kind that lies here already goes to its own compartment; the rest to free ones, from the one tapped on.
-  const slots = allot(chosen, held.map((item) => item.fly), new Set([...cells].flatMap(([slot, cell]) => (cell.left > 0 ? [slot] : []))), box, start, id);
+  const slots = allot(
+    chosen,
+    held.map((item) => item.fly),
+    new Set([...cells].flatMap(([slot, cell]) => (cell.left > 0 ? [slot] : []))),
+    box,
+    start,
+    id,
+  );
   const dressing = dressings.find((item) => item.id === dressingId);
   const put = () => {
-    ledger.putIn(id, chosen.map(({ kind, count }, index) => ({ kind, count, slot: slots[index] ?? null })), how === 'tied' ? 'tied' : 'got');
-    setDone(words('box.put-done', { count: chosen.reduce((sum, item) => sum + item.count, 0), name: nameOf(chosen[0]!.kind), slots: [...new Set(slots.flatMap((slot) => (slot ? [slotName(slot)] : [])))].join(', ') }));
+    ledger.putIn(
+      id,
+      chosen.map(({ kind, count }, index) => ({ kind, count, slot: slots[index] ?? null })),
+      how === 'tied' ? 'tied' : 'got',
+    );
+    setDone(
+      words('box.put-done', {
+        count: chosen.reduce((sum, item) => sum + item.count, 0),
+        name: nameOf(chosen[0]!.kind),
+        slots: [...new Set(slots.flatMap((slot) => (slot ? [slotName(slot)] : [])))].join(', '),
+      }),
+    );
     setChosen([]);
     setDressingId(null);
     setStart(null);
   };
   return (
-    <Page column="list" back={{ href: { pathname: '/box/[id]', params: { id } }, label: box.name }} title={words('box.add-title')}>
+    <Page
+      column="list"
+      back={{ href: { pathname: '/box/[id]', params: { id } }, label: box.name }}
+      title={words('box.add-title')}
+    >
       <View className="gap-5 px-5">
-        <Chips tall label={words('box.how')} choices={[{ id: 'tied', label: words('box.how-tied') }, { id: 'other', label: words('box.how-other') }]} value={how} onChange={(next) => {
-          setHow(next);
-          setChosen([]);
-        }} />
+        <Chips
+          tall
+          label={words('box.how')}
+          choices={[
+            { id: 'tied', label: words('box.how-tied') },
+            { id: 'other', label: words('box.how-other') },
+          ]}
+          value={how}
+          onChange={(next) => {
+            setHow(next);
+            setChosen([]);
+          }}
+        />
         {done ? (
           <Say live tone="sedge" weight="medium">
             {done}
@@ -55,26 +85,53 @@ export function EnterScreen({ id }: { id: string }) {
         ) : null}
         {how === 'tied' ? (
           <>
-            <PickDressing value={dressing ?? null} recent={[...new Set(held.flatMap((item) => item.fly.dressingId ?? []))]} onChange={(next) => {
-              setDressingId(next);
-              setChosen([]);
-              setDone(null);
-            }} />
-            {dressing ? <PickSizes key={dressing.id} dressing={dressing} flies={Object.values(flies)} chosen={chosen} onChange={setChosen} /> : null}
+            <PickDressing
+              value={dressing ?? null}
+              recent={[...new Set(held.flatMap((item) => item.fly.dressingId ?? []))]}
+              onChange={(next) => {
+                setDressingId(next);
+                setChosen([]);
+                setDone(null);
+              }}
+            />
+            {dressing ? (
+              <PickSizes
+                key={dressing.id}
+                dressing={dressing}
+                flies={Object.values(flies)}
+                chosen={chosen}
+                onChange={setChosen}
+              />
+            ) : null}
           </>
         ) : (
-          <OtherFly chosen={chosen[0] ?? null} onChange={(next) => {
-            setChosen(next ? [next] : []);
-            setDone(null);
-          }} />
+          <OtherFly
+            chosen={chosen[0] ?? null}
+            onChange={(next) => {
+              setChosen(next ? [next] : []);
+              setDone(null);
+            }}
+          />
         )}
         {chosen.length > 0 ? (
           <View className="gap-3">
             <Say size="small" tone="soft">
-              {words('box.where', { slots: slots.map((slot) => (slot ? slotName(slot) : words('box.loose'))).join(', ') })}
+              {words('box.where', {
+                slots: slots.map((slot) => (slot ? slotName(slot) : words('box.loose'))).join(', '),
+              })}
             </Say>
-            <Button kind="main" tall label={words('box.put', { count: chosen.reduce((sum, item) => sum + item.count, 0) })} onPress={put} />
-            <Compartments box={box} cells={cells} lit={new Set(slots.flatMap((slot) => slot ?? []))} onPress={setStart} />
+            <Button
+              kind="main"
+              tall
+              label={words('box.put', { count: chosen.reduce((sum, item) => sum + item.count, 0) })}
+              onPress={put}
+            />
+            <Compartments
+              box={box}
+              cells={cells}
+              lit={new Set(slots.flatMap((slot) => slot ?? []))}
+              onPress={setStart}
+            />
           </View>
         ) : null}
       </View>
@@ -83,8 +140,17 @@ export function EnterScreen({ id }: { id: string }) {
 }
 
 /** A compartment for every kind to be put in; null when the box is full. */
-function allot(chosen: readonly Chosen[], flies: readonly FlyRecord[], taken: ReadonlySet<string>, box: { rows: number; columns: number }, start: string | null, boxId: string): (string | null)[] {
-  const own = chosen.map(({ kind }) => flies.find((fly) => sameKind(fly, kind))).map((fly) => (fly && heldOf(fly).find((place) => place.boxId === boxId)?.slot) ?? null);
+function allot(
+  chosen: readonly Chosen[],
+  flies: readonly FlyRecord[],
+  taken: ReadonlySet<string>,
+  box: { rows: number; columns: number },
+  start: string | null,
+  boxId: string,
+): (string | null)[] {
+  const own = chosen
+    .map(({ kind }) => flies.find((fly) => sameKind(fly, kind)))
+    .map((fly) => (fly && heldOf(fly).find((place) => place.boxId === boxId)?.slot) ?? null);
   const full = new Set<string | null>([...taken, ...own]);
   return chosen.map((_, index) => {
     if (start && index === 0) return start;

@@ -15,10 +15,14 @@ export interface InBox {
 
 /** Flies of one box by compartment; `left` counts this box only. */
 export function fliesIn(boxId: string, flies: Readonly<Record<string, FlyRecord>>): InBox[] {
-  return Object.entries(flies).flatMap(([id, fly]): InBox[] => {
-    const places = fly.tally.places.filter((place) => place.boxId === boxId);
-    return places.length === 0 ? [] : [{ id, fly, left: leftIn(places), slot: heldBy(places)[0]?.slot ?? null }];
-  }).sort((a, b) => (a.slot ?? '~').localeCompare(b.slot ?? '~', undefined, { numeric: true }) || a.id.localeCompare(b.id));
+  return Object.entries(flies)
+    .flatMap(([id, fly]): InBox[] => {
+      const places = fly.tally.places.filter((place) => place.boxId === boxId);
+      return places.length === 0 ? [] : [{ id, fly, left: leftIn(places), slot: heldBy(places)[0]?.slot ?? null }];
+    })
+    .sort(
+      (a, b) => (a.slot ?? '~').localeCompare(b.slot ?? '~', undefined, { numeric: true }) || a.id.localeCompare(b.id),
+    );
 }
 
 /** The hook of a fly by its maker's name, or the length noted for it. */
@@ -29,7 +33,11 @@ export function hookLine(fly: FlyRecord, hooks: ReadonlyMap<string, Hook>, speec
 }
 
 /** What stands for the size in a compartment: the packet's, or whole millimetres. */
-export function sizeOf(fly: Pick<FlyRecord, 'hookId' | 'lengthMm'>, hooks: ReadonlyMap<string, Hook>, speech: Speech): string {
+export function sizeOf(
+  fly: Pick<FlyRecord, 'hookId' | 'lengthMm'>,
+  hooks: ReadonlyMap<string, Hook>,
+  speech: Speech,
+): string {
   const hook = fly.hookId ? hooks.get(fly.hookId) : undefined;
   if (hook) return hook.size;
   if (!fly.lengthMm) return '';
@@ -37,14 +45,27 @@ export function sizeOf(fly: Pick<FlyRecord, 'hookId' | 'lengthMm'>, hooks: Reado
 }
 
 /** What every compartment of a box shows; one that was emptied keeps the fly that belongs there. */
-export function cellsOf(boxId: string, held: readonly InBox[], hooks: ReadonlyMap<string, Hook>, speech: Speech, nameOf: (fly: FlyRecord) => string, cardOf: (id: string | null | undefined) => Card | undefined): Map<string, Cell> {
+export function cellsOf(
+  boxId: string,
+  held: readonly InBox[],
+  hooks: ReadonlyMap<string, Hook>,
+  speech: Speech,
+  nameOf: (fly: FlyRecord) => string,
+  cardOf: (id: string | null | undefined) => Card | undefined,
+): Map<string, Cell> {
   const cells = new Map<string, Cell>();
   for (const { fly } of held) {
     for (const place of heldOf(fly)) {
       if (place.boxId !== boxId || !place.slot) continue;
       const there = cells.get(place.slot);
       if (there && place.left === 0) continue;
-      cells.set(place.slot, { left: (there?.left ?? 0) + place.left, size: sizeOf(fly, hooks, speech), name: nameOf(fly), card: cardOf(fly.dressingId), stage: fly.dressingId ? null : (fly.stage ?? null) });
+      cells.set(place.slot, {
+        left: (there?.left ?? 0) + place.left,
+        size: sizeOf(fly, hooks, speech),
+        name: nameOf(fly),
+        card: cardOf(fly.dressingId),
+        stage: fly.dressingId ? null : (fly.stage ?? null),
+      });
     }
   }
   return cells;

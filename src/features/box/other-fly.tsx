@@ -29,10 +29,16 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
   const put = (more: Partial<typeof kind>, count = chosen?.count ?? 1) => {
     const next = { ...kind, ...more };
     if (!next.stage) return onChange(null);
-    const named = next.name === '' || next.name === autoName(kind.stage ?? null) ? { ...next, name: autoName(next.stage) } : next;
-    onChange({ kind: named, size: named.hookId?.split(':')[2] ?? (named.lengthMm ? speech.digits(named.lengthMm) : ''), count });
+    const named =
+      next.name === '' || next.name === autoName(kind.stage ?? null) ? { ...next, name: autoName(next.stage) } : next;
+    onChange({
+      kind: named,
+      size: named.hookId?.split(':')[2] ?? (named.lengthMm ? speech.digits(named.lengthMm) : ''),
+      count,
+    });
   };
-  const autoName = (stage: StageId | null) => (stage ? words('box.other-name', { stage: speech.name('stages', stage) }) : '');
+  const autoName = (stage: StageId | null) =>
+    stage ? words('box.other-name', { stage: speech.name('stages', stage) }) : '';
   return (
     <View className="gap-4">
       <StagePicker value={kind.stage ?? null} onChange={(stage) => put({ stage })} />
@@ -42,18 +48,54 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
             <Say size="small" tone="soft">
               {words('box.other-size')}
             </Say>
-            <Chips compact label={words('box.other-size')} choices={[{ id: '', label: words('box.unknown') }, ...SIZES.map((id) => ({ id, label: id }))]} value={size ?? ''} onChange={(id) => put({ hookId: id === '' ? null : hookId('reference', RANGE, id), lengthMm: null })} />
-            <LengthField label={words('box.other-length')} mm={kind.lengthMm ?? null} onChange={(lengthMm) => put({ lengthMm, ...(lengthMm === null ? {} : { hookId: null }) })} />
+            <Chips
+              compact
+              label={words('box.other-size')}
+              choices={[{ id: '', label: words('box.unknown') }, ...SIZES.map((id) => ({ id, label: id }))]}
+              value={size ?? ''}
+              onChange={(id) => put({ hookId: id === '' ? null : hookId('reference', RANGE, id), lengthMm: null })}
+            />
+            <LengthField
+              label={words('box.other-length')}
+              mm={kind.lengthMm ?? null}
+              onChange={(lengthMm) => put({ lengthMm, ...(lengthMm === null ? {} : { hookId: null }) })}
+            />
           </View>
-          <ShadeWords label={words('box.other-colour')} none={words('box.unknown')} hues={ALL_HUES} value={kind.shade ?? null} onChange={(shade) => put({ shade })} />
+          <ShadeWords
+            label={words('box.other-colour')}
+            none={words('box.unknown')}
+            hues={ALL_HUES}
+            value={kind.shade ?? null}
+            onChange={(shade) => put({ shade })}
+          />
           <View className="gap-2">
             <Say size="small" tone="soft">
               {words('box.other-ride')}
             </Say>
-            <Chips compact label={words('box.other-ride')} choices={[{ id: '', label: words('box.unknown') }, ...ids.rides.map((ride) => ({ id: ride.id, label: words(`dressing.rides.${ride.id}`) }))]} value={kind.ride ?? ''} onChange={(id) => put({ ride: id === '' ? null : (id as RideId) })} />
+            <Chips
+              compact
+              label={words('box.other-ride')}
+              choices={[
+                { id: '', label: words('box.unknown') },
+                ...ids.rides.map((ride) => ({ id: ride.id, label: words(`dressing.rides.${ride.id}`) })),
+              ]}
+              value={kind.ride ?? ''}
+              onChange={(id) => put({ ride: id === '' ? null : (id as RideId) })}
+            />
           </View>
-          <Field label={words('box.other-called')} value={kind.name} onType={(name) => put({ name: name.trim() === '' ? autoName(kind.stage ?? null) : name })} />
-          <Stepper shown label={words('box.other-count')} value={chosen?.count ?? 1} low={1} high={999} onChange={(count) => put({}, count)} />
+          <Field
+            label={words('box.other-called')}
+            value={kind.name}
+            onType={(name) => put({ name: name.trim() === '' ? autoName(kind.stage ?? null) : name })}
+          />
+          <Stepper
+            shown
+            label={words('box.other-count')}
+            value={chosen?.count ?? 1}
+            low={1}
+            high={999}
+            onChange={(count) => put({}, count)}
+          />
         </>
       ) : (
         <Say size="small" tone="soft">

@@ -33,7 +33,13 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
     );
   }
   const text = sought.trim().toLowerCase();
-  const found = dressings.filter((dressing) => text === '' || [dressing.name, ...dressing.stages.map((stage) => speech.plain('stages', stage))].some((name) => name.toLowerCase().includes(text)));
+  const found = dressings.filter(
+    (dressing) =>
+      text === '' ||
+      [dressing.name, ...dressing.stages.map((stage) => speech.plain('stages', stage))].some((name) =>
+        name.toLowerCase().includes(text),
+      ),
+  );
   const inOrder = [...found].sort((a, b) => Number(recent.includes(b.id)) - Number(recent.includes(a.id)));
   return (
     <View className="gap-3">
@@ -41,8 +47,15 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
       {inOrder.length === 0 ? <Say tone="soft">{words('box.no-dressing')}</Say> : null}
       <View className="border-t border-line">
         {inOrder.map((dressing) => (
-          <Pressable key={dressing.id} role="button" onPress={() => onChange(dressing.id)} className="min-h-touch flex-row items-center gap-3 border-b border-line py-1">
-            <InView width={64} height={46}><Picture id={dressing.id} /></InView>
+          <Pressable
+            key={dressing.id}
+            role="button"
+            onPress={() => onChange(dressing.id)}
+            className="min-h-touch flex-row items-center gap-3 border-b border-line py-1"
+          >
+            <InView width={64} height={46}>
+              <Picture id={dressing.id} />
+            </InView>
             <View className="min-w-0 flex-1">
               <Say weight="medium">{dressing.name}</Say>
               <Say size="small" tone="soft">

@@ -42,31 +42,70 @@ export function PickSizes({ dressing, flies, chosen, onChange }: PickSizesProps)
     for (const hook of hooks) if (!seen.has(modelOf(hook))) seen.set(modelOf(hook), hook);
     const rank = (hook: Hook) => {
       const bend = style.bends.indexOf(hook.bend);
-      return (tiedOn.get(modelOf(hook)) ?? 0) * 100 + (bend < 0 ? -50 : 10 - bend) + (style.wire.includes(hook.wire) ? 5 : 0) + Math.min(4, any.get(modelOf(hook)) ?? 0);
+      return (
+        (tiedOn.get(modelOf(hook)) ?? 0) * 100 +
+        (bend < 0 ? -50 : 10 - bend) +
+        (style.wire.includes(hook.wire) ? 5 : 0) +
+        Math.min(4, any.get(modelOf(hook)) ?? 0)
+      );
     };
     return [...seen.values()].sort((a, b) => rank(b) - rank(a));
   }, [dressing.id, flies, hooks, style]);
   const [model, setModel] = useState(models[0] ? modelOf(models[0]) : '');
   const sizes = hooks.filter((hook) => modelOf(hook) === model);
   const has = (hook: Hook) => chosen.some((item) => item.kind.hookId === hook.id);
-  const toggle = (hook: Hook, on: boolean) => onChange(on ? [...chosen, { kind: { ...NO_KIND, dressingId: dressing.id, dressingRev: dressing.rev, hookId: hook.id }, size: hook.size, count: Number(each) }] : chosen.filter((item) => item.kind.hookId !== hook.id));
+  const toggle = (hook: Hook, on: boolean) =>
+    onChange(
+      on
+        ? [
+            ...chosen,
+            {
+              kind: { ...NO_KIND, dressingId: dressing.id, dressingRev: dressing.rev, hookId: hook.id },
+              size: hook.size,
+              count: Number(each),
+            },
+          ]
+        : chosen.filter((item) => item.kind.hookId !== hook.id),
+    );
   return (
     <View className="gap-4">
       <View className="gap-2">
         <Say size="small" tone="soft">
           {words('box.on-hook')}
         </Say>
-        <Chips compact label={words('box.on-hook')} choices={models.slice(0, all ? models.length : MODELS_SHOWN).map((hook) => ({ id: modelOf(hook), label: `${hook.makerName} ${hook.modelName}` }))} value={model} onChange={setModel} />
-        {models.length > MODELS_SHOWN && !all ? <Button kind="quiet" label={words('box.all-models', { count: models.length })} onPress={() => setAll(true)} className="-ml-4 self-start" /> : null}
+        <Chips
+          compact
+          label={words('box.on-hook')}
+          choices={models
+            .slice(0, all ? models.length : MODELS_SHOWN)
+            .map((hook) => ({ id: modelOf(hook), label: `${hook.makerName} ${hook.modelName}` }))}
+          value={model}
+          onChange={setModel}
+        />
+        {models.length > MODELS_SHOWN && !all ? (
+          <Button
+            kind="quiet"
+            label={words('box.all-models', { count: models.length })}
+            onPress={() => setAll(true)}
+            className="-ml-4 self-start"
+          />
+        ) : null}
       </View>
       <View className="gap-2">
         <Say size="small" tone="soft">
           {words('box.each')}
         </Say>
-        <Chips compact tall label={words('box.each')} choices={COUNTS.map((id) => ({ id, label: id }))} value={each} onChange={(id) => {
-          setEach(id);
-          onChange(chosen.map((item) => ({ ...item, count: Number(id) })));
-        }} />
+        <Chips
+          compact
+          tall
+          label={words('box.each')}
+          choices={COUNTS.map((id) => ({ id, label: id }))}
+          value={each}
+          onChange={(id) => {
+            setEach(id);
+            onChange(chosen.map((item) => ({ ...item, count: Number(id) })));
+          }}
+        />
       </View>
       <View className="gap-2">
         <Say size="small" tone="soft">
@@ -74,14 +113,27 @@ export function PickSizes({ dressing, flies, chosen, onChange }: PickSizesProps)
         </Say>
         <View role="group" aria-label={words('box.sizes')} className="flex-row flex-wrap gap-3">
           {sizes.map((hook) => (
-            <Toggle key={hook.id} tall label={hook.size} spoken={words('box.size-n', { size: hook.size })} on={has(hook)} onChange={(on) => toggle(hook, on)} />
+            <Toggle
+              key={hook.id}
+              tall
+              label={hook.size}
+              spoken={words('box.size-n', { size: hook.size })}
+              on={has(hook)}
+              onChange={(on) => toggle(hook, on)}
+            />
           ))}
         </View>
       </View>
       {chosen.map((item) => (
         <View key={item.kind.hookId} className="flex-row items-center justify-between gap-3 border-b border-line pb-2">
           <Say weight="medium">{words('box.size-n', { size: item.size })}</Say>
-          <Stepper label={words('box.count-size', { size: item.size })} value={item.count} low={1} high={999} onChange={(count) => onChange(chosen.map((other) => (other === item ? { ...item, count } : other)))} />
+          <Stepper
+            label={words('box.count-size', { size: item.size })}
+            value={item.count}
+            low={1}
+            high={999}
+            onChange={(count) => onChange(chosen.map((other) => (other === item ? { ...item, count } : other)))}
+          />
         </View>
       ))}
     </View>

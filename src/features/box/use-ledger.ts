@@ -33,11 +33,14 @@ export interface Chosen {
 /** Changes of what is in the boxes: entries of the ledger, never a number that is written over. */
 export function useLedger(): Ledger {
   const act = useAct();
-  return useMemo(() => ({
-    enter: (flyId, boxId, slot, count, why) => void act(enterFly, { flyId, boxId, slot, count, why }),
-    shift: (flyId, boxId, from, to, count) => void act(shiftFly, { flyId, boxId, from, to, count }),
-    putIn: (boxId, flies, why) => void act(putIn, { boxId, flies, why }),
-    tied: (kind, boxId, count) => void act(noteTied, { kind, boxId, count }),
-    newBox: (name) => act(newBox, { name }),
-  }), [act]);
+  return useMemo(
+    () => ({
+      enter: (flyId, boxId, slot, count, why) => void act(enterFly, { flyId, boxId, slot, count, why }),
+      shift: (flyId, boxId, from, to, count) => void act(shiftFly, { flyId, boxId, from, to, count }),
+      putIn: (boxId, flies, why) => void act(putIn, { boxId, flies, why }),
+      tied: (kind, boxId, count) => void act(noteTied, { kind, boxId, count }),
+      newBox: (name) => act(newBox, { name }),
+    }),
+    [act],
+  );
 }

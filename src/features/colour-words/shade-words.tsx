@@ -29,10 +29,32 @@ export function ShadeWords({ label, value, none, hues, onChange }: ShadeWordsPro
         <Say size="small" tone="soft">
           {label}
         </Say>
-        {lab && !red ? <View aria-hidden style={{ backgroundColor: hexOfLab(lab) }} className="h-6 w-12 rounded-control border border-edge" /> : null}
+        {lab && !red ? (
+          <View
+            aria-hidden
+            style={{ backgroundColor: hexOfLab(lab) }}
+            className="h-6 w-12 rounded-control border border-edge"
+          />
+        ) : null}
       </View>
-      <Chips compact tall label={label} choices={[{ id: '', label: none }, ...hues.map((id) => ({ id, label: words(`words.hue.${id}`) }))]} value={hue ?? ''} onChange={(id) => onChange(id === '' ? null : `${tone || 'mid'}-${id}`)} />
-      {hue ? <Chips compact tall label={words('words.tone-title')} choices={TONES.map((id) => ({ id: id as string, label: words(`words.tone.${id}`) }))} value={tone} onChange={(id) => onChange(`${id}-${hue}`)} /> : null}
+      <Chips
+        compact
+        tall
+        label={label}
+        choices={[{ id: '', label: none }, ...hues.map((id) => ({ id, label: words(`words.hue.${id}`) }))]}
+        value={hue ?? ''}
+        onChange={(id) => onChange(id === '' ? null : `${tone || 'mid'}-${id}`)}
+      />
+      {hue ? (
+        <Chips
+          compact
+          tall
+          label={words('words.tone-title')}
+          choices={TONES.map((id) => ({ id: id as string, label: words(`words.tone.${id}`) }))}
+          value={tone}
+          onChange={(id) => onChange(`${id}-${hue}`)}
+        />
+      ) : null}
     </View>
   );
 }

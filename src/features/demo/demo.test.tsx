@@ -6,10 +6,12 @@ import { DemoCalliper, SAMPLE_PHOTOS, SamplePhotos } from './index';
 test('the simulated calliper types into the field as a keyboard does, and ends with Enter', async () => {
   const typed: string[] = [];
   const entered = jest.fn();
-  await openScreen(<>
-    <Field label="Body 1" numeric value="" onType={(text) => typed.push(text)} onEnter={entered} />
-    <DemoCalliper aroundMm={8.2} next={() => 'Body 1'} />
-  </>);
+  await openScreen(
+    <>
+      <Field label="Body 1" numeric value="" onType={(text) => typed.push(text)} onEnter={entered} />
+      <DemoCalliper aroundMm={8.2} next={() => 'Body 1'} />
+    </>,
+  );
   fireEvent.click(screen.getByText('Close the simulated calliper on the next one'));
   await waitFor(() => expect(entered).toHaveBeenCalledTimes(1));
   const last = typed[typed.length - 1]!;
@@ -22,7 +24,10 @@ test('the simulated calliper types into the field as a keyboard does, and ends w
 test('sample photographs are offered by name, and one that is not there says so', async () => {
   const chosen = jest.fn();
   const picture = new Blob(['x'], { type: 'image/jpeg' });
-  const fetched = jest.fn().mockResolvedValueOnce({ ok: false, status: 404 }).mockResolvedValueOnce({ ok: true, blob: async () => picture });
+  const fetched = jest
+    .fn()
+    .mockResolvedValueOnce({ ok: false, status: 404 })
+    .mockResolvedValueOnce({ ok: true, blob: async () => picture });
   (globalThis as { fetch: unknown }).fetch = fetched;
   await openScreen(<SamplePhotos onChoose={chosen} />);
   fireEvent.click(screen.getByText('Sample photographs'));

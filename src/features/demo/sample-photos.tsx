@@ -22,7 +22,8 @@ export function SamplePhotos({ onChoose }: { onChoose: (picture: Blob) => void }
       setWrong(true);
     }
   };
-  if (!open) return <Button kind="quiet" tall label={words('demo.photos')} onPress={() => setOpen(true)} className="-ml-4" />;
+  if (!open)
+    return <Button kind="quiet" tall label={words('demo.photos')} onPress={() => setOpen(true)} className="-ml-4" />;
   return (
     <View className="w-full gap-2">
       <Say size="small" tone="soft">

@@ -3,7 +3,16 @@ import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { STYLES } from '@/catalogue';
 import { convertHook, styleUse, type ConvertBy, type Nearest } from '@/core/answer';
-import { betweenSizes, columnsOf, findModels, readPacketLine, reads, readsGape, type Hook, type HookRow } from '@/core/hooks';
+import {
+  betweenSizes,
+  columnsOf,
+  findModels,
+  readPacketLine,
+  reads,
+  readsGape,
+  type Hook,
+  type HookRow,
+} from '@/core/hooks';
 import { modelIdOf, rowsOf, setSettings } from '@/records';
 import { selectHooks, selectOwned, selectSettings, useAct, useApp } from '@/state';
 import { OnlyOwned } from '@/features/hook';
@@ -23,7 +32,13 @@ function useHook(id: string | null): Hook | null {
     if (!id) return null;
     const known = columnsOf(hooks).at.get(id);
     if (known !== undefined) return columnsOf(hooks).hooks[known]!;
-    return model ? betweenSizes(rowsOf(model, maker) as HookRow[], id.slice(id.lastIndexOf(':') + 1).replace(/-0$/, '/0'), maker?.xLabel ?? 'number') : null;
+    return model
+      ? betweenSizes(
+          rowsOf(model, maker) as HookRow[],
+          id.slice(id.lastIndexOf(':') + 1).replace(/-0$/, '/0'),
+          maker?.xLabel ?? 'number',
+        )
+      : null;
   }, [hooks, id, maker, model]);
 }
 
@@ -42,7 +57,21 @@ export function ConvertScreen({ id }: { id: string | null }) {
     return hook ? convertHook(hook, columnsOf(hooks), { by: convertBy, use: styleUse(style), owned, onlyOwned }) : null;
   }, [convertBy, hook, hooks, onlyOwned, owned]);
   return (
-    <Page column="list" title={hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : words('convert.title')} lead={hook ? words('convert.reads', { shank: speech.length(hook.shank.value), gape: speech.length(hook.gape.value), long: speech.number(reads(hook.shank.value), 1), wide: speech.number(readsGape(hook.gape.value), 1) }) : words('convert.lead')} back={id ? { href: '/drawer/packets', label: words('drawer.tab.packets') } : undefined}>
+    <Page
+      column="list"
+      title={hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : words('convert.title')}
+      lead={
+        hook
+          ? words('convert.reads', {
+              shank: speech.length(hook.shank.value),
+              gape: speech.length(hook.gape.value),
+              long: speech.number(reads(hook.shank.value), 1),
+              wide: speech.number(readsGape(hook.gape.value), 1),
+            })
+          : words('convert.lead')
+      }
+      back={id ? { href: '/drawer/packets', label: words('drawer.tab.packets') } : undefined}
+    >
       {id ? null : <DrawerTabs at="convert" />}
       {id && !hook ? (
         <Say tone="dawn" className="px-5 pb-3">
@@ -52,12 +81,30 @@ export function ConvertScreen({ id }: { id: string | null }) {
       {result ? (
         <>
           <View className="px-5 pb-2">
-            <Chips compact label={words('convert.by')} choices={WEIGHTS.map((by) => ({ id: by, label: words(`convert.weights.${by}`) }))} value={convertBy} onChange={(by) => act(setSettings, { convertBy: by })} />
+            <Chips
+              compact
+              label={words('convert.by')}
+              choices={WEIGHTS.map((by) => ({ id: by, label: words(`convert.weights.${by}`) }))}
+              value={convertBy}
+              onChange={(by) => act(setSettings, { convertBy: by })}
+            />
           </View>
           <View role="list" aria-label={words('convert.list')} className="border-t border-line">
-            {result.drawer && result.drawer.hook.id !== hook?.id ? <NearestRow nearest={result.drawer} drawer open={open === 'drawer'} onOpen={() => setOpen(open === 'drawer' ? null : 'drawer')} /> : null}
+            {result.drawer && result.drawer.hook.id !== hook?.id ? (
+              <NearestRow
+                nearest={result.drawer}
+                drawer
+                open={open === 'drawer'}
+                onOpen={() => setOpen(open === 'drawer' ? null : 'drawer')}
+              />
+            ) : null}
             {Object.entries(result.to).map(([maker, nearest]) => (
-              <NearestRow key={maker} nearest={nearest} open={open === maker} onOpen={() => setOpen(open === maker ? null : maker)} />
+              <NearestRow
+                key={maker}
+                nearest={nearest}
+                open={open === maker}
+                onOpen={() => setOpen(open === maker ? null : maker)}
+              />
             ))}
           </View>
           {Object.keys(result.to).length === 0 ? (
@@ -80,25 +127,45 @@ function signed(text: string, value: number): string {
 }
 
 /** The nearest of one maker: what it is, how it differs, and why when it is opened. */
-function NearestRow({ nearest, open, onOpen, drawer = false }: { nearest: Nearest; open: boolean; onOpen: () => void; drawer?: boolean }) {
+function NearestRow({
+  nearest,
+  open,
+  onOpen,
+  drawer = false,
+}: {
+  nearest: Nearest;
+  open: boolean;
+  onOpen: () => void;
+  drawer?: boolean;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const { hook } = nearest;
   const name = `${hook.maker_name} ${hook.model_name} ${hook.size}`;
-  const differs = words('convert.differs', { length: signed(speech.digits(nearest.length_mm), nearest.length_mm), gape: signed(speech.digits(nearest.gape_mm), nearest.gape_mm), unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in') });
+  const differs = words('convert.differs', {
+    length: signed(speech.digits(nearest.length_mm), nearest.length_mm),
+    gape: signed(speech.digits(nearest.gape_mm), nearest.gape_mm),
+    unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in'),
+  });
   return (
     <View role="listitem" className={`border-b border-line ${drawer ? 'bg-plane' : ''}`}>
-      <Pressable role="button" aria-expanded={open} aria-label={`${drawer ? `${words('convert.in-drawer')}: ` : ''}${name}. ${differs}. ${words(nearest.close ? 'convert.close' : 'convert.far')}`} onPress={onOpen} className="min-h-target flex-row items-center gap-3 px-5 py-1">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${drawer ? `${words('convert.in-drawer')}: ` : ''}${name}. ${differs}. ${words(nearest.close ? 'convert.close' : 'convert.far')}`}
+        onPress={onOpen}
+        className="min-h-target flex-row items-center gap-3 px-5 py-1"
+      >
         <View className="min-w-0 flex-1">
-          <Say weight="strong">
-            {name}
-          </Say>
+          <Say weight="strong">{name}</Say>
           <Say size="small" tone="soft">
             {`${drawer ? `${words('convert.in-drawer')} · ` : hook.owned > 0 ? `${words('convert.owned', { count: hook.owned })} · ` : ''}${differs}`}
           </Say>
         </View>
         <View className="items-end">
-          <Digits size="lead" tone={nearest.close ? 'ink' : 'soft'}>{speech.number(nearest.steps, 1)}</Digits>
+          <Digits size="lead" tone={nearest.close ? 'ink' : 'soft'}>
+            {speech.number(nearest.steps, 1)}
+          </Digits>
           <Say size="small" tone={nearest.close ? 'sedge' : 'straw'}>
             {words(nearest.close ? 'convert.close' : 'convert.far')}
           </Say>
@@ -112,13 +179,22 @@ function NearestRow({ nearest, open, onOpen, drawer = false }: { nearest: Neares
             </Say>
           ))}
           <Say size="small" tone="soft">
-            {words('convert.wire-mass', { wire: signed(speech.length(nearest.wire_mm, true), nearest.wire_mm), mass: signed(speech.number(Math.abs(nearest.mass_mg ?? 0), 1), nearest.mass_mg ?? 0) })}
+            {words('convert.wire-mass', {
+              wire: signed(speech.length(nearest.wire_mm, true), nearest.wire_mm),
+              mass: signed(speech.number(Math.abs(nearest.mass_mg ?? 0), 1), nearest.mass_mg ?? 0),
+            })}
           </Say>
           <View className="flex-row flex-wrap gap-x-6">
-            <Link href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }} className="min-h-target py-3 font-medium text-small text-river">
+            <Link
+              href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
+              className="min-h-target py-3 font-medium text-small text-river"
+            >
               {words('drawer.open-model')}
             </Link>
-            <Link href={{ pathname: '/drawer/convert', params: { hook: hook.id } }} className="min-h-target py-3 font-medium text-small text-river">
+            <Link
+              href={{ pathname: '/drawer/convert', params: { hook: hook.id } }}
+              className="min-h-target py-3 font-medium text-small text-river"
+            >
               {words('convert.from-this')}
             </Link>
           </View>
@@ -138,20 +214,42 @@ function PickHook() {
     const line = readPacketLine(text);
     const size = line.sizes[0]?.size;
     const { hooks: rows, starts } = columnsOf(hooks);
-    const models = [...starts.slice(0, -1)].map((start) => ({ id: `${rows[start]!.maker}:${rows[start]!.model}`, makerName: rows[start]!.makerName, modelName: rows[start]!.modelName, start }));
+    const models = [...starts.slice(0, -1)].map((start) => ({
+      id: `${rows[start]!.maker}:${rows[start]!.model}`,
+      makerName: rows[start]!.makerName,
+      modelName: rows[start]!.modelName,
+      start,
+    }));
     if (!size) return [];
     const among = line.words === '' ? models : findModels(line.words, models);
-    return among.map((model) => ({ id: `${model.id}:${size.replaceAll('/', '-')}`, label: `${model.makerName} ${model.modelName} ${size}` })).slice(0, OFFERED);
+    return among
+      .map((model) => ({
+        id: `${model.id}:${size.replaceAll('/', '-')}`,
+        label: `${model.makerName} ${model.modelName} ${size}`,
+      }))
+      .slice(0, OFFERED);
   }, [hooks, text]);
   return (
     <View className="gap-3 px-5 pt-6">
       <Heading size="small">{words('convert.which')}</Heading>
       <View className="flex-row">
-        <Field label={words('convert.which-field')} value={text} onType={setText} hint={words('convert.which-hint')} onEnter={() => (offered[0] ? router.navigate({ pathname: '/drawer/convert', params: { hook: offered[0].id } }) : undefined)} />
+        <Field
+          label={words('convert.which-field')}
+          value={text}
+          onType={setText}
+          hint={words('convert.which-hint')}
+          onEnter={() =>
+            offered[0] ? router.navigate({ pathname: '/drawer/convert', params: { hook: offered[0].id } }) : undefined
+          }
+        />
       </View>
       <View className="gap-1">
         {offered.map((item) => (
-          <Link key={item.id} href={{ pathname: '/drawer/convert', params: { hook: item.id } }} className="min-h-target py-3 font-medium text-body text-river">
+          <Link
+            key={item.id}
+            href={{ pathname: '/drawer/convert', params: { hook: item.id } }}
+            className="min-h-target py-3 font-medium text-body text-river"
+          >
             {item.label}
           </Link>
         ))}

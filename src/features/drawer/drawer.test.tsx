@@ -8,15 +8,18 @@ import { HooksScreen } from './hooks-screen';
 import { ModelScreen } from './model-screen';
 import { PacketsScreen } from './packets-screen';
 
-const type = (label: string | RegExp, value: string) => fireEvent.change(screen.getByLabelText(label), { target: { value } });
-const enter = (label: string | RegExp) => fireEvent.keyDown(screen.getByLabelText(label), { key: 'Enter', code: 'Enter', keyCode: 13 });
+const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const enter = (label: string | RegExp) =>
+  fireEvent.keyDown(screen.getByLabelText(label), { key: 'Enter', code: 'Enter', keyCode: 13 });
 
 describe('hooks', () => {
   test('one bend at first; the filter widens or narrows the ladder and says how many are left', async () => {
     const { store } = await openScreen(<HooksScreen />);
     const hooks = selectHooks(store.getState());
     const count = (bend: string) => hooks.filter((hook) => hook.bend === bend).length;
-    const models = (bend: string) => new Set(hooks.filter((hook) => hook.bend === bend).map((hook) => `${hook.maker}:${hook.model}`)).size;
+    const models = (bend: string) =>
+      new Set(hooks.filter((hook) => hook.bend === bend).map((hook) => `${hook.maker}:${hook.model}`)).size;
     expect(screen.getByText(`${count('round')} hooks by shank, round`)).toBeInTheDocument();
     fireEvent.click(screen.getByText('Filter'));
     fireEvent.click(screen.getByText('Jig'));
@@ -28,7 +31,9 @@ describe('hooks', () => {
     fireEvent.click(screen.getByText('Filter'));
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Bend' })).getByText('Any'));
     fireEvent.click(screen.getByText('Upright dun'));
-    const straight = selectHooks(store.getState()).filter((hook) => hook.bend === 'round' || hook.bend === 'wide').length;
+    const straight = selectHooks(store.getState()).filter(
+      (hook) => hook.bend === 'round' || hook.bend === 'wide',
+    ).length;
     expect(screen.getByText(`${straight} hooks as upright dun`)).toBeInTheDocument();
   });
   test('only what is owned, kept as a choice', async () => {
@@ -42,15 +47,24 @@ describe('hooks', () => {
   test('as a table it sorts by any column, and marks what is about', async () => {
     await openScreen(<HooksScreen />);
     fireEvent.click(screen.getByText('Table'));
-    const lengths = () => screen.getAllByRole('row').slice(1, 6).map((row) => Number(/(\d+\.\d)/.exec(within(row).getAllByRole('cell')[2]!.textContent!)![1]));
+    const lengths = () =>
+      screen
+        .getAllByRole('row')
+        .slice(1, 6)
+        .map((row) => Number(/(\d+\.\d)/.exec(within(row).getAllByRole('cell')[2]!.textContent!)![1]));
     fireEvent.click(screen.getByLabelText('Sort by length'));
     const first = lengths();
     fireEvent.click(screen.getByLabelText('Sort by length'));
     const second = lengths();
     const up = (list: number[]) => [...list].sort((a, b) => a - b);
-    expect([first, second].map((list) => String(list) === String(up(list)) || String(list) === String(up(list).reverse()))).toEqual([true, true]);
+    expect(
+      [first, second].map((list) => String(list) === String(up(list)) || String(list) === String(up(list).reverse())),
+    ).toEqual([true, true]);
     expect(Math.abs(first[0]! - second[0]!)).toBeGreaterThan(5);
-    expect(screen.getByRole('columnheader', { name: /length/ })).toHaveAttribute('aria-sort', expect.stringMatching(/ending$/));
+    expect(screen.getByRole('columnheader', { name: /length/ })).toHaveAttribute(
+      'aria-sort',
+      expect.stringMatching(/ending$/),
+    );
     expect(screen.getByRole('table')).toHaveAttribute('aria-rowcount', expect.stringMatching(/^\d+$/));
   });
 });
@@ -62,9 +76,15 @@ test('a maker and a model are added by name, and their page opens', async () => 
   type('Model', 'Deep Round');
   fireEvent.click(screen.getByText('2X long'));
   fireEvent.click(screen.getByText('Make it'));
-  expect(store.getState().records.entities.model['wend:deep-round']).toMatchObject({ name: 'Deep Round', xLong: 2, sizes: {} });
+  expect(store.getState().records.entities.model['wend:deep-round']).toMatchObject({
+    name: 'Deep Round',
+    xLong: 2,
+    sizes: {},
+  });
   expect(store.getState().records.entities.maker.wend).toMatchObject({ name: 'Wend' });
-  expect(went.to).toEqual([{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: 'wend', model: 'deep-round' } }]);
+  expect(went.to).toEqual([
+    { pathname: '/drawer/hooks/[maker]/[model]', params: { maker: 'wend', model: 'deep-round' } },
+  ]);
 });
 
 describe('one model', () => {
@@ -72,9 +92,17 @@ describe('one model', () => {
     const { store } = await openScreen(<ModelScreen maker="osmere" model="lark" />);
     const hooks = selectHooks(store.getState()).filter((hook) => hook.maker === 'osmere' && hook.model === 'lark');
     const table = screen.getByRole('table', { name: 'Sizes of Osmere Lark' });
-    expect(within(table).getAllByRole('columnheader').map((head) => head.textContent)).toEqual(['size', 'reads', 'shank', 'gape', 'throat', 'wire', 'eye', 'about mass']);
+    expect(
+      within(table)
+        .getAllByRole('columnheader')
+        .map((head) => head.textContent),
+    ).toEqual(['size', 'reads', 'shank', 'gape', 'throat', 'wire', 'eye', 'about mass']);
     expect(within(table).getAllByRole('row')).toHaveLength(1 + hooks.length);
-    expect(within(table).getAllByRole('row').find((item) => item.textContent!.startsWith('14'))!).toHaveTextContent(/^1413\.07\.6/);
+    expect(
+      within(table)
+        .getAllByRole('row')
+        .find((item) => item.textContent!.startsWith('14'))!,
+    ).toHaveTextContent(/^1413\.07\.6/);
     expect(screen.getByText(/Runs long/)).toBeInTheDocument();
   });
   test('a number says where it comes from when it is asked', async () => {
@@ -85,7 +113,14 @@ describe('one model', () => {
   test('the maker-less range is about in every column, and cannot be changed', async () => {
     await openScreen(<ModelScreen maker="reference" model="standard-dry" />);
     const heads = screen.getAllByRole('columnheader').map((head) => head.textContent);
-    expect(heads.slice(2)).toEqual(['about shank', 'about gape', 'about throat', 'about wire', 'about eye', 'about mass']);
+    expect(heads.slice(2)).toEqual([
+      'about shank',
+      'about gape',
+      'about throat',
+      'about wire',
+      'about eye',
+      'about mass',
+    ]);
     expect(screen.getByLabelText(/^Reference Standard dry: sizes 1\/0, .*26, at one scale$/)).toBeInTheDocument();
     expect(screen.queryByText('Change')).toBeNull();
   });
@@ -95,7 +130,8 @@ describe('one model', () => {
   });
   test('one hook taped is said beside its label, moves its model, and can be taken out again', async () => {
     const { store } = await openScreen(<ModelScreen maker="bessock" model="fine-wet" tape="12" />);
-    const shank = (size: string) => selectHooks(store.getState()).find((hook) => hook.id === `bessock:fine-wet:${size}`)!.shank;
+    const shank = (size: string) =>
+      selectHooks(store.getState()).find((hook) => hook.id === `bessock:fine-wet:${size}`)!.shank;
     const before = shank('14');
     type('Shank', '9.4');
     type('Gape', '5');
@@ -130,7 +166,7 @@ describe('one model', () => {
     expect(within(table).getAllByText(/does not pass this bend/).length).toBeGreaterThan(0);
     expect(screen.getByText(/X as usual/)).toBeInTheDocument();
   });
-  test('a maker\'s X, a size no longer sold and a deleted model are changes that undo', async () => {
+  test("a maker's X, a size no longer sold and a deleted model are changes that undo", async () => {
     const { store } = await openScreen(<ModelScreen maker="bessock" model="fine-wet" />);
     const record = () => store.getState().records.entities.model['bessock:fine-wet'];
     fireEvent.click(screen.getByText('Change'));
@@ -190,7 +226,11 @@ describe('convert', () => {
   test('a maker and a size are enough to find one', async () => {
     await openScreen(<ConvertScreen id={null} />);
     type('Maker, model, size', 'bess 13');
-    const links = screen.getAllByRole('link').filter((link) => link.getAttribute('href')!.startsWith('/drawer/convert') && link.textContent!.startsWith('Bessock'));
+    const links = screen
+      .getAllByRole('link')
+      .filter(
+        (link) => link.getAttribute('href')!.startsWith('/drawer/convert') && link.textContent!.startsWith('Bessock'),
+      );
     expect(links.length).toBeGreaterThan(2);
   });
   test('after the demo has left the reference range still answers', async () => {
@@ -201,7 +241,10 @@ describe('convert', () => {
 
 describe('packets', () => {
   const LINE = 'Model, sizes, count';
-  const left = (store: Awaited<ReturnType<typeof openScreen>>['store'], hookId: string) => Object.values(store.getState().records.entities.packet).filter((packet) => packet.hookId === hookId).reduce((sum, packet) => sum + leftInPacket(packet), 0);
+  const left = (store: Awaited<ReturnType<typeof openScreen>>['store'], hookId: string) =>
+    Object.values(store.getState().records.entities.packet)
+      .filter((packet) => packet.hookId === hookId)
+      .reduce((sum, packet) => sum + leftInPacket(packet), 0);
   test('one line puts packets in, the next stays with the model', async () => {
     const { store } = await openScreen(<PacketsScreen />, 'demo');
     const before = left(store, 'osmere:lark:10');
@@ -261,7 +304,9 @@ describe('packets', () => {
   test('pasted from a spreadsheet: good lines go in, the others are left to mend', async () => {
     const { store } = await openScreen(<PacketsScreen />);
     fireEvent.click(screen.getByText('Add packets'));
-    fireEvent.paste(screen.getByLabelText(LINE), { clipboardData: { getData: () => 'Osmere\tLark\t10\t12\nOsmere\tLarch\t14\t5\nBessock\tFine\t16\t\n' } });
+    fireEvent.paste(screen.getByLabelText(LINE), {
+      clipboardData: { getData: () => 'Osmere\tLark\t10\t12\nOsmere\tLarch\t14\t5\nBessock\tFine\t16\t\n' },
+    });
     expect(left(store, 'osmere:lark:10')).toBe(12);
     expect(left(store, 'bessock:fine:16')).toBe(25);
     expect(screen.getByText('Mend: Osmere Larch 14 x5')).toBeInTheDocument();
@@ -274,7 +319,10 @@ describe('packets', () => {
     fireEvent.click(screen.getByText('Got 25'));
     expect(left(store, 'osmere:lark:16')).toBe(29);
     const packet = store.getState().records.entities.packet['packet_demo-lark-16']!;
-    expect(packet.tally.latest.map(({ event }) => [event.count, event.why])).toEqual([[25, 'got'], [4, 'got']]);
+    expect(packet.tally.latest.map(({ event }) => [event.count, event.why])).toEqual([
+      [25, 'got'],
+      [4, 'got'],
+    ]);
     expect(packet.demo).toBe(false);
   });
   test('an empty drawer says how to begin', async () => {

@@ -7,12 +7,18 @@ import { laidOut, openScreen } from '../__tests__/screen';
 import { ImportScreen } from './import-screen';
 
 const mockFiles: { next: File | null; saved: { name: string; text: string }[] } = { next: null, saved: [] };
-jest.mock('@/features/files', () => ({ chooseFile: async () => mockFiles.next, saveFile: (name: string, text: string) => void mockFiles.saved.push({ name, text }) }));
+jest.mock('@/features/files', () => ({
+  chooseFile: async () => mockFiles.next,
+  saveFile: (name: string, text: string) => void mockFiles.saved.push({ name, text }),
+}));
 jest.mock('@/workers', () => ({ run: jest.fn() }));
 const run = runJob as unknown as jest.Mock;
 
 /** What the worker does, without a worker. */
-function asWorker(text: string, { map, unit }: Pick<Jobs['hooks-file']['input'], 'map' | 'unit'>): Jobs['hooks-file']['output'] {
+function asWorker(
+  text: string,
+  { map, unit }: Pick<Jobs['hooks-file']['input'], 'map' | 'unit'>,
+): Jobs['hooks-file']['output'] {
   const looked = readHooksFile(text, KNOWN);
   const headings = looked.table!.headings;
   const guess = map ?? guessColumns(headings);
@@ -20,7 +26,16 @@ function asWorker(text: string, { map, unit }: Pick<Jobs['hooks-file']['input'],
   if (map === null) return { ...base, read: null };
   const { rows, problems, count, table } = readHooksFile(text, KNOWN, { map, unit });
   const bad = new Set(problems.map((problem) => problem.line));
-  return { ...base, read: { rows, problems, count, tapings: readTapings(text), bad: { headings: table!.headings, rows: table!.rows.filter((row) => bad.has(row.line)) } } };
+  return {
+    ...base,
+    read: {
+      rows,
+      problems,
+      count,
+      tapings: readTapings(text),
+      bad: { headings: table!.headings, rows: table!.rows.filter((row) => bad.has(row.line)) },
+    },
+  };
 }
 
 async function choose(text: string): Promise<void> {
@@ -38,7 +53,9 @@ beforeEach(() => {
 test('a file with our headings is read without a word: what is new, what changes, what is wrong', async () => {
   const { store } = await openScreen(<ImportScreen />);
   const before = selectHooks(store.getState()).length;
-  await choose('maker,model,size,bend,shank_mm\nosmere,lark,14,round,7.9\nwend,deep,12,round,8.4\nwend,deep,14,banana,7\n');
+  await choose(
+    'maker,model,size,bend,shank_mm\nosmere,lark,14,round,7.9\nwend,deep,12,round,8.4\nwend,deep,14,banana,7\n',
+  );
   expect(screen.getByText('2 good rows of 3')).toBeInTheDocument();
   expect(screen.getByText('New: 1. Brought up to date: 1. Models: 2.')).toBeInTheDocument();
   expect(screen.getByText(/^Line 4: bend banana is not known; accepted: round, /)).toBeInTheDocument();
@@ -50,7 +67,7 @@ test('a file with our headings is read without a word: what is new, what changes
   expect(screen.getByText('2 hooks taken in.')).toBeInTheDocument();
 });
 
-test('another\'s headings wait until what is needed is matched; one value can stand for all rows', async () => {
+test("another's headings wait until what is needed is matched; one value can stand for all rows", async () => {
   const { store } = await openScreen(<ImportScreen />, 'clean');
   await choose('Code,No.,Reach\nDeep,12,0.33\n');
   expect(screen.getByText('Still needed: Maker, Bend')).toBeInTheDocument();
@@ -67,14 +84,23 @@ test('another\'s headings wait until what is needed is matched; one value can st
   fireEvent.click(screen.getByText('Read it so'));
   await waitFor(() => expect(screen.getByText('Take 1 hook')).toBeInTheDocument());
   fireEvent.click(screen.getByText('Take 1 hook'));
-  expect(store.getState().records.entities.model['wend:deep']).toMatchObject({ bend: 'jig', sizes: { 12: { shankMm: 0.33 * 25.4 } } });
+  expect(store.getState().records.entities.model['wend:deep']).toMatchObject({
+    bend: 'jig',
+    sizes: { 12: { shankMm: 0.33 * 25.4 } },
+  });
 });
 
 test('what is refused says why, and what was read before stays', async () => {
   const { store } = await openScreen(<ImportScreen />);
   const { entities } = store.getState().records;
   mockFiles.next = new File(['x'], 'x.csv');
-  run.mockResolvedValue({ fault: { code: 'file-not-table', params: {} }, headings: [], sample: [], guess: {}, read: null });
+  run.mockResolvedValue({
+    fault: { code: 'file-not-table', params: {} },
+    headings: [],
+    sample: [],
+    guess: {},
+    read: null,
+  });
   fireEvent.click(screen.getByText('Read a file'));
   await waitFor(() => expect(screen.getByText(/^Not taken: this is not a table/)).toBeInTheDocument());
   expect(store.getState().records.entities).toBe(entities);
@@ -84,11 +110,17 @@ test('reading shows how far it is and can be stopped', async () => {
   await openScreen(<ImportScreen />);
   mockFiles.next = new File(['x'], 'many.csv');
   let signal: AbortSignal | undefined;
-  run.mockImplementation((_job: string, _input: unknown, options: { signal: AbortSignal; onProgress: (done: number) => void }) => {
-    signal = options.signal;
-    options.onProgress(0.42);
-    return new Promise((_, reject) => options.signal.addEventListener('abort', () => reject(Object.assign(new Error('stopped'), { name: 'AbortError' }))));
-  });
+  run.mockImplementation(
+    (_job: string, _input: unknown, options: { signal: AbortSignal; onProgress: (done: number) => void }) => {
+      signal = options.signal;
+      options.onProgress(0.42);
+      return new Promise((_, reject) =>
+        options.signal.addEventListener('abort', () =>
+          reject(Object.assign(new Error('stopped'), { name: 'AbortError' })),
+        ),
+      );
+    },
+  );
   fireEvent.click(screen.getByText('Read a file'));
   await waitFor(() => expect(screen.getByText('Reading many.csv: 42 %')).toBeInTheDocument());
   expect(screen.getByRole('progressbar')).toHaveAttribute('aria-valuenow', '42');
@@ -99,14 +131,32 @@ test('reading shows how far it is and can be stopped', async () => {
 
 test('hooks another tier measured join the model by their id', async () => {
   const { store } = await openScreen(<ImportScreen />);
-  const model = JSON.stringify({ aubade: 'hooks', version: 1, items: [{ maker: 'bessock', model: 'fine-wet', size: '12', bend: 'round', source: 'label', x_long: 1, x_heavy: 1 }], tapings: [{ id: 'taping_x', maker: 'bessock', model: 'fine-wet', size: '12', at: '2033-05-20T20:00', how: 'calliper', shank_mm: 9.4 }] });
+  const model = JSON.stringify({
+    aubade: 'hooks',
+    version: 1,
+    items: [{ maker: 'bessock', model: 'fine-wet', size: '12', bend: 'round', source: 'label', x_long: 1, x_heavy: 1 }],
+    tapings: [
+      {
+        id: 'taping_x',
+        maker: 'bessock',
+        model: 'fine-wet',
+        size: '12',
+        at: '2033-05-20T20:00',
+        how: 'calliper',
+        shank_mm: 9.4,
+      },
+    ],
+  });
   for (let time = 0; time < 2; time++) {
     await choose(model);
     expect(screen.getByText('1 hook measured by another tier')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Take 1 hook'));
   }
   expect(Object.keys(store.getState().records.entities.model['bessock:fine-wet']!.tally)).toEqual(['taping_x']);
-  expect(selectHooks(store.getState()).find((hook) => hook.id === 'bessock:fine-wet:12')!.shank).toMatchObject({ value: 9.4, source: 'measured' });
+  expect(selectHooks(store.getState()).find((hook) => hook.id === 'bessock:fine-wet:12')!.shank).toMatchObject({
+    value: 9.4,
+    source: 'measured',
+  });
 });
 
 test('all hooks are written to one file', async () => {

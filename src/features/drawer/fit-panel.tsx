@@ -18,7 +18,14 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
   const [metal, setMetal] = useState<(typeof METALS)[number]>('lead');
   const [bore, setBore] = useState('');
   const hook = hooks.find((item) => item.size === size) ?? hooks[0]!;
-  const iron: FitHook = { bend: hook.bend, barb: hook.barb, shankMm: hook.shank.value, gapeMm: hook.gape.value, wireMm: hook.wireDiameter.value, eyeMm: hook.eyeOuter.value };
+  const iron: FitHook = {
+    bend: hook.bend,
+    barb: hook.barb,
+    shankMm: hook.shank.value,
+    gapeMm: hook.gape.value,
+    wireMm: hook.wireDiameter.value,
+    eyeMm: hook.eyeOuter.value,
+  };
   const fit = beadFit(iron, kind ?? undefined);
   const used = kind ?? fit.kinds[0]!;
   const boreMm = bore.trim() === '' ? null : readMillimetres(bore, speech.unit === 'mm' ? 1 : MM_PER_INCH);
@@ -27,13 +34,40 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
   return (
     <View className="gap-4 px-5 py-4">
       <Heading>{words('fit.title')}</Heading>
-      <Chips compact label={words('tape.size')} choices={hooks.map((item) => ({ id: item.size, label: item.size }))} value={hook.size} onChange={setSize} />
+      <Chips
+        compact
+        label={words('tape.size')}
+        choices={hooks.map((item) => ({ id: item.size, label: item.size }))}
+        value={hook.size}
+        onChange={setSize}
+      />
       <View className="gap-2">
-        <Heading size="small" level={3}>{words('fit.beads')}</Heading>
-        <Say size="small">{words('fit.range', { low: speech.length(fit.rangeMm[0]), usual: speech.length(fit.rangeMm[1]), high: speech.length(fit.rangeMm[2]) })}</Say>
-        <Chips compact label={words('fit.kind')} choices={fit.kinds.map((id) => ({ id, label: speech.name('bead-kinds', id) }))} value={used} onChange={setKind} />
+        <Heading size="small" level={3}>
+          {words('fit.beads')}
+        </Heading>
+        <Say size="small">
+          {words('fit.range', {
+            low: speech.length(fit.rangeMm[0]),
+            usual: speech.length(fit.rangeMm[1]),
+            high: speech.length(fit.rangeMm[2]),
+          })}
+        </Say>
+        <Chips
+          compact
+          label={words('fit.kind')}
+          choices={fit.kinds.map((id) => ({ id, label: speech.name('bead-kinds', id) }))}
+          value={used}
+          onChange={setKind}
+        />
         <View className="max-w-60">
-          <Field label={words('fit.bore')} value={bore} numeric onType={setBore} hint={words('fit.bore-hint')} error={boreMm === null && bore.trim() !== '' ? words('fit.bore-unread') : null} />
+          <Field
+            label={words('fit.bore')}
+            value={bore}
+            numeric
+            onType={setBore}
+            hint={words('fit.bore-hint')}
+            error={boreMm === null && bore.trim() !== '' ? words('fit.bore-unread') : null}
+          />
         </View>
         <View role="table" aria-label={words('fit.table')} className="border-t border-line">
           <View role="row" className="flex-row gap-2 py-1">
@@ -70,10 +104,31 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
         </Say>
       </View>
       <View className="gap-2">
-        <Heading size="small" level={3}>{words('fit.wire')}</Heading>
-        <Chips compact label={words('fit.metal')} choices={METALS.map((id) => ({ id, label: words(`fit.metals.${id}`) }))} value={metal} onChange={setMetal} />
-        <Say size="small">{words('fit.wound', { wire: speech.length(weight.wireMm, true), turns: weight.turns, cover: speech.length(weight.coverMm), mass: speech.number(weight.woundMg) })}</Say>
-        <Say size="small">{words('fit.sides', { cover: speech.length(weight.coverMm), mass: speech.number(weight.sidesMg), wide: speech.length(weight.sidesWideMm) })}</Say>
+        <Heading size="small" level={3}>
+          {words('fit.wire')}
+        </Heading>
+        <Chips
+          compact
+          label={words('fit.metal')}
+          choices={METALS.map((id) => ({ id, label: words(`fit.metals.${id}`) }))}
+          value={metal}
+          onChange={setMetal}
+        />
+        <Say size="small">
+          {words('fit.wound', {
+            wire: speech.length(weight.wireMm, true),
+            turns: weight.turns,
+            cover: speech.length(weight.coverMm),
+            mass: speech.number(weight.woundMg),
+          })}
+        </Say>
+        <Say size="small">
+          {words('fit.sides', {
+            cover: speech.length(weight.coverMm),
+            mass: speech.number(weight.sidesMg),
+            wide: speech.length(weight.sidesWideMm),
+          })}
+        </Say>
         {metal === 'lead' ? (
           <Say size="small" tone="straw">
             {speech.caution('lead')}
@@ -81,9 +136,16 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
         ) : null}
       </View>
       <View className="gap-2">
-        <Heading size="small" level={3}>{words('fit.tippet')}</Heading>
+        <Heading size="small" level={3}>
+          {words('fit.tippet')}
+        </Heading>
         <Say size="small" tone={tippet.passes ? 'ink' : 'straw'}>
-          {words(tippet.passes ? 'fit.tippet-passes' : 'fit.tippet-tight', { usual: tippet.usualX, thickest: tippet.thickestX, mm: speech.length(tippet.thickestMm, true), hole: speech.length(tippet.holeMm, true) })}
+          {words(tippet.passes ? 'fit.tippet-passes' : 'fit.tippet-tight', {
+            usual: tippet.usualX,
+            thickest: tippet.thickestX,
+            mm: speech.length(tippet.thickestMm, true),
+            hole: speech.length(tippet.holeMm, true),
+          })}
         </Say>
       </View>
     </View>

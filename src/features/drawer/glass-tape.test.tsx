@@ -10,7 +10,15 @@ const now = (name: string) => Number(handle(name).getAttribute('aria-valuenow'))
 
 async function open(more: { times?: number; left?: boolean } = {}) {
   const kept: GlassReadings[] = [];
-  await openScreen(<GlassTape hook={hook} pxPerMm={PX} times={more.times ?? 0} left={more.left ?? false} onKeep={(readings) => kept.push(readings)} />);
+  await openScreen(
+    <GlassTape
+      hook={hook}
+      pxPerMm={PX}
+      times={more.times ?? 0}
+      left={more.left ?? false}
+      onKeep={(readings) => kept.push(readings)}
+    />,
+  );
   return kept;
 }
 
@@ -57,7 +65,9 @@ test('it says what it reads beside the label, how sure the glass is, and hands o
   expect(screen.getByText('Labelled 14, reads 13.0 long, 14.0 wide.')).toBeInTheDocument();
   expect(screen.getByText(/^± 0\.3 mm on the glass/)).toBeInTheDocument();
   fireEvent.click(screen.getByText('Keep this reading'));
-  expect(kept).toEqual([{ shankMm: expect.closeTo(7.6, 2), gapeMm: expect.closeTo(4.3, 2), overallMm: expect.any(Number) }]);
+  expect(kept).toEqual([
+    { shankMm: expect.closeTo(7.6, 2), gapeMm: expect.closeTo(4.3, 2), overallMm: expect.any(Number) },
+  ]);
 });
 
 test('the third time it is ± 0.2', async () => {

@@ -8,7 +8,19 @@ const EDGE = 12;
 /** Hooks of one model beside each other, largest first, all at one scale. */
 export function HookFamily({ hooks, width, maxHeight }: { hooks: readonly Hook[]; width: number; maxHeight: number }) {
   const words = useWords();
-  const drawings = hooks.map((hook) => ({ hook, drawing: hookMarks({ bend: hook.bend, eye: hook.eye, barb: hook.barb, shankMm: hook.shank.value, gapeMm: hook.gape.value, biteMm: hook.bite.value, wireMm: hook.wireDiameter.value, eyeMm: hook.eyeOuter.value }) }));
+  const drawings = hooks.map((hook) => ({
+    hook,
+    drawing: hookMarks({
+      bend: hook.bend,
+      eye: hook.eye,
+      barb: hook.barb,
+      shankMm: hook.shank.value,
+      gapeMm: hook.gape.value,
+      biteMm: hook.bite.value,
+      wireMm: hook.wireDiameter.value,
+      eyeMm: hook.eyeOuter.value,
+    }),
+  }));
   const spans = drawings.map(({ drawing: { bounds } }) => bounds.right - bounds.left);
   const total = spans.reduce((sum, span) => sum + span, 0) + GAP_MM * (drawings.length - 1);
   const top = Math.max(...drawings.map(({ drawing }) => drawing.bounds.top));
@@ -19,9 +31,22 @@ export function HookFamily({ hooks, width, maxHeight }: { hooks: readonly Hook[]
   const left = (width - total * scale) / 2;
   const first = hooks[0]!;
   return (
-    <Drawing label={words('drawer.family', { model: `${first.makerName} ${first.modelName}`, sizes: hooks.map((hook) => hook.size).join(', ') })} width={width} height={height}>
+    <Drawing
+      label={words('drawer.family', {
+        model: `${first.makerName} ${first.modelName}`,
+        sizes: hooks.map((hook) => hook.size).join(', '),
+      })}
+      width={width}
+      height={height}
+    >
       {drawings.map(({ hook, drawing }, index) => (
-        <Marks key={hook.id} marks={drawing.marks} scale={scale} x={left + (starts[index]! - drawing.bounds.left) * scale} y={height / 2 + ((top + bottom) / 2) * scale} />
+        <Marks
+          key={hook.id}
+          marks={drawing.marks}
+          scale={scale}
+          x={left + (starts[index]! - drawing.bounds.left) * scale}
+          y={height / 2 + ((top + bottom) / 2) * scale}
+        />
       ))}
     </Drawing>
   );

@@ -22,7 +22,12 @@ export interface Shown {
 }
 
 /** Hooks that a filter leaves, each with its length; hooks of a bend that the style is not meant for go. */
-export function shownHooks(hooks: readonly Hook[], filter: HookFilter, owned: Readonly<Record<string, number>>, onlyOwned: boolean): Shown[] {
+export function shownHooks(
+  hooks: readonly Hook[],
+  filter: HookFilter,
+  owned: Readonly<Record<string, number>>,
+  onlyOwned: boolean,
+): Shown[] {
   const style = filter.style === null ? null : STYLES.find((item) => item.id === filter.style)!;
   return hooks.flatMap((hook) => {
     if (!isOfKind(filter, hook) || (onlyOwned && !owned[hook.id]) || (hook.retired && !owned[hook.id])) return [];
@@ -35,11 +40,22 @@ export function shownHooks(hooks: readonly Hook[], filter: HookFilter, owned: Re
 const ANY = 'any';
 
 /** The filter in one line, and its choices when it is opened. */
-export function HookFilters({ filter, onChange, count }: { filter: HookFilter; onChange: (filter: HookFilter) => void; count: number }) {
+export function HookFilters({
+  filter,
+  onChange,
+  count,
+}: {
+  filter: HookFilter;
+  onChange: (filter: HookFilter) => void;
+  count: number;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const [open, setOpen] = useState(false);
-  const line = [filter.style ? words('drawer.as-style', { style: speech.plain('styles', filter.style) }) : words('drawer.as-shank'), ...kindsSaid(filter, speech)].join(', ');
+  const line = [
+    filter.style ? words('drawer.as-style', { style: speech.plain('styles', filter.style) }) : words('drawer.as-shank'),
+    ...kindsSaid(filter, speech),
+  ].join(', ');
   return (
     <View className="gap-3">
       <View className="flex-row flex-wrap items-center gap-3">
@@ -53,8 +69,19 @@ export function HookFilters({ filter, onChange, count }: { filter: HookFilter; o
         <View className="gap-3 rounded-control border border-edge bg-plane p-3">
           <KindChips kinds={filter} onChange={(kinds) => onChange({ ...filter, ...kinds })} />
           <View className="gap-1">
-            <Heading size="small" level={3}>{words('drawer.filter.style')}</Heading>
-            <Chips compact label={words('drawer.filter.style')} choices={[{ id: ANY, label: words('drawer.bare-shank') }, ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) }))]} value={filter.style ?? ANY} onChange={(id) => onChange({ ...filter, style: id === ANY ? null : (id as StyleId) })} />
+            <Heading size="small" level={3}>
+              {words('drawer.filter.style')}
+            </Heading>
+            <Chips
+              compact
+              label={words('drawer.filter.style')}
+              choices={[
+                { id: ANY, label: words('drawer.bare-shank') },
+                ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) })),
+              ]}
+              value={filter.style ?? ANY}
+              onChange={(id) => onChange({ ...filter, style: id === ANY ? null : (id as StyleId) })}
+            />
           </View>
         </View>
       ) : null}

@@ -33,8 +33,19 @@ function railsOf(shown: readonly Shown[]): Shown[][] {
 function railOf(shown: readonly Shown[], owned: Readonly<Record<string, number>>): Rail {
   const { hook: first } = shown[0]!;
   return {
-    id: `${first.maker}:${first.model}`, maker: first.makerName, model: first.modelName,
-    rungs: shown.map(({ hook, mm }) => ({ id: hook.id, size: hook.size, mm, half: isAbout(hook.shank.source) && hook.shank.sd !== null ? Z95 * hook.shank.sd * (mm / hook.shank.value) : null, chance: null, lit: false, owned: (owned[hook.id] ?? 0) > 0, pinned: false })),
+    id: `${first.maker}:${first.model}`,
+    maker: first.makerName,
+    model: first.modelName,
+    rungs: shown.map(({ hook, mm }) => ({
+      id: hook.id,
+      size: hook.size,
+      mm,
+      half: isAbout(hook.shank.source) && hook.shank.sd !== null ? Z95 * hook.shank.sd * (mm / hook.shank.value) : null,
+      chance: null,
+      lit: false,
+      owned: (owned[hook.id] ?? 0) > 0,
+      pinned: false,
+    })),
   };
 }
 
@@ -54,24 +65,47 @@ export function HooksScreen() {
   const [width, onLayout] = useWidth();
   const shown = useMemo(() => shownHooks(hooks, filter, owned, onlyOwned), [hooks, filter, owned, onlyOwned]);
   const rails = useMemo(() => railsOf(shown), [shown]);
-  const domain = useMemo(() => [shown.reduce((least, { mm }) => Math.min(least, mm), Infinity) * 0.95, shown.reduce((most, { mm }) => Math.max(most, mm), 0) * 1.03] as const, [shown]);
+  const domain = useMemo(
+    () =>
+      [
+        shown.reduce((least, { mm }) => Math.min(least, mm), Infinity) * 0.95,
+        shown.reduce((most, { mm }) => Math.max(most, mm), 0) * 1.03,
+      ] as const,
+    [shown],
+  );
   const chosen = hooks.find((hook) => hook.id === tapped);
   return (
     <Page column="list" title={words('drawer.hooks')} lead={words('drawer.lead')}>
       <DrawerTabs at="hooks" />
       <View className="gap-3 px-5 py-4">
         <HookFilters filter={filter} onChange={setFilter} count={shown.length} />
-        <Chips compact label={words('drawer.view')} choices={(['ladder', 'table'] as const).map((id) => ({ id, label: words(`drawer.views.${id}`) }))} value={view} onChange={setView} />
+        <Chips
+          compact
+          label={words('drawer.view')}
+          choices={(['ladder', 'table'] as const).map((id) => ({ id, label: words(`drawer.views.${id}`) }))}
+          value={view}
+          onChange={setView}
+        />
         {making ? (
-          <MakeModel model={making} onChange={setMaking} onLeave={() => setMaking(null)} onDone={() => {
-            const modelId = madeId(making);
-            drawer.put([{ modelId, made: making, sizes: [] }]);
-            setMaking(null);
-            const [maker, model] = modelId.split(':') as [string, string];
-            router.navigate({ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model } });
-          }} />
+          <MakeModel
+            model={making}
+            onChange={setMaking}
+            onLeave={() => setMaking(null)}
+            onDone={() => {
+              const modelId = madeId(making);
+              drawer.put([{ modelId, made: making, sizes: [] }]);
+              setMaking(null);
+              const [maker, model] = modelId.split(':') as [string, string];
+              router.navigate({ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model } });
+            }}
+          />
         ) : (
-          <Button kind="quiet" label={words('drawer.new-model')} className="-ml-4 self-start" onPress={() => setMaking({ makerName: '', modelName: '', bend: 'round', xLong: 0 })} />
+          <Button
+            kind="quiet"
+            label={words('drawer.new-model')}
+            className="-ml-4 self-start"
+            onPress={() => setMaking({ makerName: '', modelName: '', bend: 'round', xLong: 0 })}
+          />
         )}
       </View>
       {chosen ? <ChosenHook hook={chosen} /> : null}
@@ -85,8 +119,19 @@ export function HooksScreen() {
         <View onLayout={onLayout} className="px-3">
           {width > 0 ? (
             <Ladder
-              label={words('ladder.label-plain', { count: rails.length })} hint={words('ladder.keys')} width={width - 24} count={rails.length} railAt={(index) => railOf(rails[index]!, owned)} band={null} domain={domain}
-              tick={(mm) => (speech.unit === 'mm' ? String(Number(mm.toFixed(1))) : formatLength(mm, speech.unit).digits)} unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')} chosen={tapped} onRung={setTapped}
+              label={words('ladder.label-plain', { count: rails.length })}
+              hint={words('ladder.keys')}
+              width={width - 24}
+              count={rails.length}
+              railAt={(index) => railOf(rails[index]!, owned)}
+              band={null}
+              domain={domain}
+              tick={(mm) =>
+                speech.unit === 'mm' ? String(Number(mm.toFixed(1))) : formatLength(mm, speech.unit).digits
+              }
+              unit={speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
+              chosen={tapped}
+              onRung={setTapped}
             />
           ) : null}
           <Say size="small" tone="soft" className="px-2 pt-3">
@@ -118,10 +163,16 @@ function ChosenHook({ hook }: { hook: Hook }) {
       </View>
       <HookDimensions hook={hook} />
       <View className="flex-row flex-wrap gap-x-6">
-        <Link href={{ pathname: '/drawer/convert', params: { hook: hook.id } }} className="min-h-target py-3 font-medium text-body text-river">
+        <Link
+          href={{ pathname: '/drawer/convert', params: { hook: hook.id } }}
+          className="min-h-target py-3 font-medium text-body text-river"
+        >
           {words('convert.open')}
         </Link>
-        <Link href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }} className="min-h-target py-3 font-medium text-body text-river">
+        <Link
+          href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
+          className="min-h-target py-3 font-medium text-body text-river"
+        >
           {words('drawer.open-model')}
         </Link>
       </View>

@@ -1,4 +1,12 @@
-import { createSortedRowModel, rowSortingFeature, sortFn_alphanumeric, sortFn_basic, tableFeatures, useTable, type ColumnDef } from '@tanstack/react-table';
+import {
+  createSortedRowModel,
+  rowSortingFeature,
+  sortFn_alphanumeric,
+  sortFn_basic,
+  tableFeatures,
+  useTable,
+  type ColumnDef,
+} from '@tanstack/react-table';
 import { Link } from 'expo-router';
 import { useMemo } from 'react';
 import { Pressable, View } from 'react-native';
@@ -19,9 +27,16 @@ interface Row {
   owned: number;
 }
 
-const features = tableFeatures({ rowSortingFeature, sortedRowModel: createSortedRowModel(), sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic } });
+const features = tableFeatures({
+  rowSortingFeature,
+  sortedRowModel: createSortedRowModel(),
+  sortFns: { alphanumeric: sortFn_alphanumeric, basic: sortFn_basic },
+});
 const NUMBERS = ['reads', 'length', 'gape', 'wire', 'owned'] as const;
-const COLUMNS: ColumnDef<typeof features, Row>[] = [{ accessorKey: 'name', sortFn: 'alphanumeric' }, ...NUMBERS.map((key) => ({ accessorKey: key, sortFn: 'basic' as const }))];
+const COLUMNS: ColumnDef<typeof features, Row>[] = [
+  { accessorKey: 'name', sortFn: 'alphanumeric' },
+  ...NUMBERS.map((key) => ({ accessorKey: key, sortFn: 'basic' as const })),
+];
 const TALL = { narrow: 72, wide: 52 } as const;
 const WIDTH = { reads: 'w-11', length: 'w-14', gape: 'w-14', wire: 'w-14', owned: 'w-10' } as const;
 
@@ -29,7 +44,19 @@ const WIDTH = { reads: 'w-11', length: 'w-14', gape: 'w-14', wire: 'w-14', owned
 export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: Readonly<Record<string, number>> }) {
   const words = useWords();
   const speech = useSpeech();
-  const data = useMemo(() => hooks.map((shown): Row => ({ shown, name: `${shown.hook.makerName} ${shown.hook.modelName} ${shown.hook.size}`, reads: reads(shown.hook.shank.value), length: shown.mm, gape: shown.hook.gape.value, wire: shown.hook.wireDiameter.value, owned: owned[shown.hook.id] ?? 0 })), [hooks, owned]);
+  const data = useMemo(
+    () =>
+      hooks.map((shown): Row => ({
+        shown,
+        name: `${shown.hook.makerName} ${shown.hook.modelName} ${shown.hook.size}`,
+        reads: reads(shown.hook.shank.value),
+        length: shown.mm,
+        gape: shown.hook.gape.value,
+        wire: shown.hook.wireDiameter.value,
+        owned: owned[shown.hook.id] ?? 0,
+      })),
+    [hooks, owned],
+  );
   const table = useTable({ features, columns: COLUMNS, data }, (state) => ({ sorting: state.sorting }));
   const rows = table.getRowModel().rows;
   const wide = useWide();
@@ -41,9 +68,24 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
     const column = table.getColumn(id)!;
     const sorted = column.getIsSorted();
     return (
-      <View key={id} role="columnheader" aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'} className={className}>
-        <Pressable role="button" aria-label={words('drawer.sort', { what: text })} onPress={() => column.toggleSorting()} className="min-h-target justify-end pb-1">
-          <Say size="small" tone={sorted ? 'river' : 'soft'} weight={sorted ? 'strong' : 'sans'} className={id === 'name' ? '' : 'text-right'}>
+      <View
+        key={id}
+        role="columnheader"
+        aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
+        className={className}
+      >
+        <Pressable
+          role="button"
+          aria-label={words('drawer.sort', { what: text })}
+          onPress={() => column.toggleSorting()}
+          className="min-h-target justify-end pb-1"
+        >
+          <Say
+            size="small"
+            tone={sorted ? 'river' : 'soft'}
+            weight={sorted ? 'strong' : 'sans'}
+            className={id === 'name' ? '' : 'text-right'}
+          >
             {`${text}${sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}`}
           </Say>
         </Pressable>
@@ -51,8 +93,17 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
     );
   };
   return (
-    <View role="table" aria-label={words('drawer.hooks-table')} aria-rowcount={rows.length + 1} className="border-t border-line">
-      <View role="row" style={STICKY} className={`flex-row items-end gap-x-2 border-b border-edge bg-ground px-5 ${wide ? '' : 'justify-between'}`}>
+    <View
+      role="table"
+      aria-label={words('drawer.hooks-table')}
+      aria-rowcount={rows.length + 1}
+      className="border-t border-line"
+    >
+      <View
+        role="row"
+        style={STICKY}
+        className={`flex-row items-end gap-x-2 border-b border-edge bg-ground px-5 ${wide ? '' : 'justify-between'}`}
+      >
         {head('name', words('drawer.col.name'), wide ? nameWidth : 'w-12')}
         {NUMBERS.map((key) => head(key, words(`drawer.col.${key}`), WIDTH[key]))}
       </View>
@@ -61,9 +112,18 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
           const row = rows[item.index]!.original;
           const { hook, mm } = row.shown;
           return (
-            <View key={item.key} role="row" aria-rowindex={item.index + 2} style={{ position: 'absolute', top: item.top, left: 0, right: 0, height: tall }} className={`flex-row items-center gap-x-2 border-b border-line px-5 ${wide ? '' : 'flex-wrap content-center'}`}>
+            <View
+              key={item.key}
+              role="row"
+              aria-rowindex={item.index + 2}
+              style={{ position: 'absolute', top: item.top, left: 0, right: 0, height: tall }}
+              className={`flex-row items-center gap-x-2 border-b border-line px-5 ${wide ? '' : 'flex-wrap content-center'}`}
+            >
               <View role="cell" className={nameWidth}>
-                <Link href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }} className="py-1">
+                <Link
+                  href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
+                  className="py-1"
+                >
                   <Say size="small" weight="strong">
                     {`${hook.makerName} ${hook.modelName} ${hook.size}`}
                   </Say>
@@ -71,9 +131,15 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
               </View>
               {wide ? null : <View role="presentation" className="w-12" />}
               <Cell className={WIDTH.reads}>{speech.number(row.reads, 1)}</Cell>
-              <Cell className={WIDTH.length} about={isAbout(hook.shank.source)}>{digits(mm)}</Cell>
-              <Cell className={WIDTH.gape} about={isAbout(hook.gape.source)}>{digits(hook.gape.value)}</Cell>
-              <Cell className={WIDTH.wire} about={isAbout(hook.wireDiameter.source)}>{digits(hook.wireDiameter.value, true)}</Cell>
+              <Cell className={WIDTH.length} about={isAbout(hook.shank.source)}>
+                {digits(mm)}
+              </Cell>
+              <Cell className={WIDTH.gape} about={isAbout(hook.gape.source)}>
+                {digits(hook.gape.value)}
+              </Cell>
+              <Cell className={WIDTH.wire} about={isAbout(hook.wireDiameter.source)}>
+                {digits(hook.wireDiameter.value, true)}
+              </Cell>
               <View role="cell" className={`${WIDTH.owned} items-end`}>
                 <Say size="small">{row.owned > 0 ? String(row.owned) : ''}</Say>
               </View>

@@ -1,7 +1,17 @@
 import { useMemo, useRef, useState } from 'react';
 import { View } from 'react-native';
 import type { Coded } from '@/core/code';
-import { COLUMN_UNITS, HOOK_COLUMNS, LENGTH_COLUMNS, writeBadRows, writeHooksFile, type ColumnFrom, type ColumnMap, type ColumnUnit, type HookColumn } from '@/core/exchange';
+import {
+  COLUMN_UNITS,
+  HOOK_COLUMNS,
+  LENGTH_COLUMNS,
+  writeBadRows,
+  writeHooksFile,
+  type ColumnFrom,
+  type ColumnMap,
+  type ColumnUnit,
+  type HookColumn,
+} from '@/core/exchange';
 import { hookId } from '@/core/hooks';
 import { rowsOf, takeHooks } from '@/records';
 import { selectHooks, useAct, useApp } from '@/state';
@@ -16,7 +26,23 @@ import { PacketFiles } from './packet-files';
 const SHOWN_PROBLEMS = 20;
 const NEEDED: readonly HookColumn[] = ['maker', 'model', 'size', 'bend'];
 /** Columns that other people's files are likely to have; the rest keep our own headings. */
-const MAPPED: readonly HookColumn[] = ['maker', 'model', 'size', 'bend', 'shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm', 'x_long', 'x_heavy', 'wire', 'eye', 'barb', 'mass_mg'];
+const MAPPED: readonly HookColumn[] = [
+  'maker',
+  'model',
+  'size',
+  'bend',
+  'shank_mm',
+  'gape_mm',
+  'bite_mm',
+  'wire_mm',
+  'eye_mm',
+  'x_long',
+  'x_heavy',
+  'wire',
+  'eye',
+  'barb',
+  'mass_mg',
+];
 
 type State =
   | { at: 'start'; fault: Coded | null }
@@ -40,7 +66,11 @@ export function ImportScreen() {
     stop.current = control;
     setTaken(null);
     setState({ at: 'busy', done: 0, name: file.name });
-    run('hooks-file', { file, map, unit }, { signal: control.signal, onProgress: (done) => setState({ at: 'busy', done, name: file.name }) }).then(
+    run(
+      'hooks-file',
+      { file, map, unit },
+      { signal: control.signal, onProgress: (done) => setState({ at: 'busy', done, name: file.name }) },
+    ).then(
       (answer) => {
         if (answer.fault) return setState({ at: 'start', fault: answer.fault });
         const ready = NEEDED.every((column) => answer.guess[column]);
@@ -48,7 +78,8 @@ export function ImportScreen() {
         if (map === null && ready) return read(file, answer.guess, unit);
         setState({ at: 'looked', file, answer, map: answer.guess, unit });
       },
-      (error: Error) => setState({ at: 'start', fault: error.name === 'AbortError' ? null : { code: 'file-unread', params: {} } }),
+      (error: Error) =>
+        setState({ at: 'start', fault: error.name === 'AbortError' ? null : { code: 'file-unread', params: {} } }),
     );
   };
   const choose = async () => {
@@ -61,7 +92,12 @@ export function ImportScreen() {
     setTaken(words('import.taken', { count: rows.length }));
     setState({ at: 'start', fault: null });
   };
-  const exported = () => saveFile('aubade-hooks.csv', writeHooksFile(Object.values(models).flatMap((model) => rowsOf(model, makers[model.makerId]))), 'text/csv');
+  const exported = () =>
+    saveFile(
+      'aubade-hooks.csv',
+      writeHooksFile(Object.values(models).flatMap((model) => rowsOf(model, makers[model.makerId]))),
+      'text/csv',
+    );
   return (
     <Page column="list" title={words('import.title')} lead={words('import.lead')}>
       <DrawerTabs at="import" />
@@ -74,14 +110,25 @@ export function ImportScreen() {
         {state.at === 'busy' ? (
           <View aria-live="polite" className="gap-3">
             <Say>{words('import.reading', { name: state.name, percent: Math.round(state.done * 100) })}</Say>
-            <View role="progressbar" aria-label={words('import.progress')} aria-valuenow={Math.round(state.done * 100)} aria-valuemin={0} aria-valuemax={100} className="h-2 overflow-hidden rounded-control border border-edge">
+            <View
+              role="progressbar"
+              aria-label={words('import.progress')}
+              aria-valuenow={Math.round(state.done * 100)}
+              aria-valuemin={0}
+              aria-valuemax={100}
+              className="h-2 overflow-hidden rounded-control border border-edge"
+            >
               <View style={{ width: `${state.done * 100}%` }} className="h-2 bg-river" />
             </View>
             <Button label={words('import.stop')} className="self-start" onPress={() => stop.current?.abort()} />
           </View>
         ) : (
           <View className="flex-row flex-wrap gap-3">
-            <Button kind={state.at === 'start' ? 'main' : 'plain'} label={words(state.at === 'start' ? 'import.choose' : 'import.choose-other')} onPress={() => void choose()} />
+            <Button
+              kind={state.at === 'start' ? 'main' : 'plain'}
+              label={words(state.at === 'start' ? 'import.choose' : 'import.choose-other')}
+              onPress={() => void choose()}
+            />
             {Object.keys(models).length > 0 ? <Button label={words('import.export')} onPress={exported} /> : null}
           </View>
         )}
@@ -92,8 +139,21 @@ export function ImportScreen() {
         ) : null}
         {state.at === 'looked' ? (
           <>
-            {state.answer.read ? <Report answer={state.answer} known={new Set(hooks.map((hook) => hook.id))} onTake={() => take(state.answer)} /> : null}
-            <Mapper answer={state.answer} map={state.map} unit={state.unit} onMap={(map) => setState({ ...state, map })} onUnit={(unit) => setState({ ...state, unit })} onRead={() => read(state.file, state.map, state.unit)} />
+            {state.answer.read ? (
+              <Report
+                answer={state.answer}
+                known={new Set(hooks.map((hook) => hook.id))}
+                onTake={() => take(state.answer)}
+              />
+            ) : null}
+            <Mapper
+              answer={state.answer}
+              map={state.map}
+              unit={state.unit}
+              onMap={(map) => setState({ ...state, map })}
+              onUnit={(unit) => setState({ ...state, unit })}
+              onRead={() => read(state.file, state.map, state.unit)}
+            />
           </>
         ) : null}
         {state.at === 'start' ? (
@@ -105,7 +165,9 @@ export function ImportScreen() {
       {state.at === 'start' ? (
         <View className="gap-2 border-t border-line px-5 py-5">
           <Heading>{words('packets.title')}</Heading>
-          <Say size="small" tone="soft">{words('packets.file-columns')}</Say>
+          <Say size="small" tone="soft">
+            {words('packets.file-columns')}
+          </Say>
           <PacketFiles />
         </View>
       ) : null}
@@ -114,11 +176,22 @@ export function ImportScreen() {
 }
 
 /** What a file would do: new hooks and changed ones, and every row that cannot be used. */
-function Report({ answer, known, onTake }: { answer: HooksFileAnswer; known: ReadonlySet<string>; onTake: () => void }) {
+function Report({
+  answer,
+  known,
+  onTake,
+}: {
+  answer: HooksFileAnswer;
+  known: ReadonlySet<string>;
+  onTake: () => void;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const { rows, problems, count, bad, tapings } = answer.read!;
-  const reading = useForesee(takeHooks, useMemo(() => (rows.length > 0 ? { rows, tapings } : null), [rows, tapings]));
+  const reading = useForesee(
+    takeHooks,
+    useMemo(() => (rows.length > 0 ? { rows, tapings } : null), [rows, tapings]),
+  );
   const changed = rows.filter((row) => known.has(hookId(row.maker, row.model, row.size))).length;
   const models = new Set(rows.map((row) => `${row.maker}:${row.model}`)).size;
   const badRows = count - rows.length;
@@ -128,7 +201,14 @@ function Report({ answer, known, onTake }: { answer: HooksFileAnswer; known: Rea
       <Say size="small">{words('import.what', { fresh: rows.length - changed, changed, models })}</Say>
       {reading ? <ReadingReport reading={reading} held={models} /> : null}
       {tapings.length > 0 ? <Say size="small">{words('import.tapings', { count: tapings.length })}</Say> : null}
-      {rows.length > 0 ? <Button kind="main" label={words('import.take', { count: rows.length })} className="self-start" onPress={onTake} /> : null}
+      {rows.length > 0 ? (
+        <Button
+          kind="main"
+          label={words('import.take', { count: rows.length })}
+          className="self-start"
+          onPress={onTake}
+        />
+      ) : null}
       {badRows > 0 ? (
         <View className="gap-2">
           <Say weight="medium" tone="dawn">
@@ -144,7 +224,19 @@ function Report({ answer, known, onTake }: { answer: HooksFileAnswer; known: Rea
               {words('import.more', { count: problems.length - SHOWN_PROBLEMS })}
             </Say>
           ) : null}
-          {bad ? <Button label={words('import.bad-file')} className="self-start" onPress={() => saveFile('aubade-hooks-to-mend.csv', writeBadRows({ table: bad, problems }, (problem) => speech.say(problem, 'fault')), 'text/csv')} /> : null}
+          {bad ? (
+            <Button
+              label={words('import.bad-file')}
+              className="self-start"
+              onPress={() =>
+                saveFile(
+                  'aubade-hooks-to-mend.csv',
+                  writeBadRows({ table: bad, problems }, (problem) => speech.say(problem, 'fault')),
+                  'text/csv',
+                )
+              }
+            />
+          ) : null}
         </View>
       ) : null}
     </View>
@@ -152,7 +244,9 @@ function Report({ answer, known, onTake }: { answer: HooksFileAnswer; known: Rea
 }
 
 function acceptedIn(accepted: unknown, words: (key: string, params?: Record<string, unknown>) => string): string {
-  return accepted !== null && typeof accepted === 'object' && 'list' in accepted ? ` ${words('import.accepted', { list: (accepted as { list: unknown[] }).list.join(', ') })}` : '';
+  return accepted !== null && typeof accepted === 'object' && 'list' in accepted
+    ? ` ${words('import.accepted', { list: (accepted as { list: unknown[] }).list.join(', ') })}`
+    : '';
 }
 
 const NONE = '-';
@@ -179,8 +273,21 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
     else delete next[column];
     onMap(next);
   };
-  if (!open) return <Button kind="quiet" label={words('import.change-columns')} className="-ml-4 self-start" onPress={() => setOpen(true)} />;
-  const first = (heading: string) => answer.sample.map((row) => row[heading]).filter(Boolean).slice(0, 2).join(', ');
+  if (!open)
+    return (
+      <Button
+        kind="quiet"
+        label={words('import.change-columns')}
+        className="-ml-4 self-start"
+        onPress={() => setOpen(true)}
+      />
+    );
+  const first = (heading: string) =>
+    answer.sample
+      .map((row) => row[heading])
+      .filter(Boolean)
+      .slice(0, 2)
+      .join(', ');
   return (
     <View className="gap-3">
       <Heading size="small">{words('import.columns')}</Heading>
@@ -198,29 +305,82 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
                 <View className="min-w-0 flex-1">
                   <Say weight="medium">{words(`import.column.${column}`)}</Say>
                   <Say size="small" tone={from ? 'soft' : NEEDED.includes(column) ? 'dawn' : 'soft'}>
-                    {heading ? words('import.from', { heading, sample: first(heading) }) : from && 'value' in from ? words('import.always', { value: from.value }) : words(NEEDED.includes(column) ? 'import.needed' : 'import.not-there')}
+                    {heading
+                      ? words('import.from', { heading, sample: first(heading) })
+                      : from && 'value' in from
+                        ? words('import.always', { value: from.value })
+                        : words(NEEDED.includes(column) ? 'import.needed' : 'import.not-there')}
                   </Say>
                 </View>
-                <Button label={words(asking === column ? 'import.done' : 'import.change')} spoken={words('import.change-what', { column: words(`import.column.${column}`) })} onPress={() => setAsking(asking === column ? null : column)} />
+                <Button
+                  label={words(asking === column ? 'import.done' : 'import.change')}
+                  spoken={words('import.change-what', { column: words(`import.column.${column}`) })}
+                  onPress={() => setAsking(asking === column ? null : column)}
+                />
               </View>
               {asking === column ? (
                 <View className="gap-2">
-                  <Chips compact label={words(`import.column.${column}`)} choices={[{ id: NONE, label: words('import.not-there') }, ...answer.headings.map((id) => ({ id, label: id })), { id: EVERY, label: words('import.one-value') }]} value={heading ?? (from ? EVERY : NONE)} onChange={(id) => set(column, id === NONE ? undefined : id === EVERY ? { value: '' } : { heading: id, unit: heading === id && from && 'heading' in from ? from.unit : null })} />
-                  {from && 'value' in from ? <Field label={words('import.value')} value={from.value} onType={(value) => set(column, { value })} /> : null}
-                  {heading && length ? <Chips compact label={words('import.unit')} choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))} value={(from && 'heading' in from ? from.unit : null) ?? unit} onChange={(id) => set(column, { heading, unit: id })} /> : null}
+                  <Chips
+                    compact
+                    label={words(`import.column.${column}`)}
+                    choices={[
+                      { id: NONE, label: words('import.not-there') },
+                      ...answer.headings.map((id) => ({ id, label: id })),
+                      { id: EVERY, label: words('import.one-value') },
+                    ]}
+                    value={heading ?? (from ? EVERY : NONE)}
+                    onChange={(id) =>
+                      set(
+                        column,
+                        id === NONE
+                          ? undefined
+                          : id === EVERY
+                            ? { value: '' }
+                            : { heading: id, unit: heading === id && from && 'heading' in from ? from.unit : null },
+                      )
+                    }
+                  />
+                  {from && 'value' in from ? (
+                    <Field
+                      label={words('import.value')}
+                      value={from.value}
+                      onType={(value) => set(column, { value })}
+                    />
+                  ) : null}
+                  {heading && length ? (
+                    <Chips
+                      compact
+                      label={words('import.unit')}
+                      choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
+                      value={(from && 'heading' in from ? from.unit : null) ?? unit}
+                      onChange={(id) => set(column, { heading, unit: id })}
+                    />
+                  ) : null}
                 </View>
               ) : null}
             </View>
           );
         })}
       </View>
-      <Chips compact label={words('import.unit-all')} choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))} value={unit} onChange={onUnit} />
+      <Chips
+        compact
+        label={words('import.unit-all')}
+        choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
+        value={unit}
+        onChange={onUnit}
+      />
       {missing.length > 0 ? (
         <Say size="small" tone="dawn">
           {words('import.missing', { columns: missing.map((column) => words(`import.column.${column}`)).join(', ') })}
         </Say>
       ) : null}
-      <Button kind="main" label={words('import.read')} disabled={missing.length > 0} className="self-start" onPress={onRead} />
+      <Button
+        kind="main"
+        label={words('import.read')}
+        disabled={missing.length > 0}
+        className="self-start"
+        onPress={onRead}
+      />
     </View>
   );
 }

@@ -8,17 +8,35 @@ import { madeId } from './use-drawer';
 const X_LONG = ['-1', '0', '1', '2', '3', '4'] as const;
 
 /** A model that is not in the catalogue yet: a name, a bend and what its label says of its length. */
-export function MakeModel({ model, onChange, onDone, onLeave }: { model: NewModel; onChange: (model: NewModel) => void; onDone: () => void; onLeave: () => void }) {
+export function MakeModel({
+  model,
+  onChange,
+  onDone,
+  onLeave,
+}: {
+  model: NewModel;
+  onChange: (model: NewModel) => void;
+  onDone: () => void;
+  onLeave: () => void;
+}) {
   const { ids } = useSpeech();
   const words = useWords();
-  const ready = madeId(model).split(':').every((part) => part !== '');
+  const ready = madeId(model)
+    .split(':')
+    .every((part) => part !== '');
   const name = (label: string, value: string, set: (text: string) => void) => (
     <View className="min-w-40 flex-1 gap-1">
       <Say size="small" tone="soft">
         {label}
       </Say>
       <View className="min-h-target justify-center rounded-control border border-edge bg-ground px-3">
-        <TextInput aria-label={label} value={value} onChangeText={set} autoComplete="off" className="py-2 text-body text-ink" />
+        <TextInput
+          aria-label={label}
+          value={value}
+          onChangeText={set}
+          autoComplete="off"
+          className="py-2 text-body text-ink"
+        />
       </View>
     </View>
   );
@@ -28,8 +46,20 @@ export function MakeModel({ model, onChange, onDone, onLeave }: { model: NewMode
         {name(words('packets.maker'), model.makerName, (makerName) => onChange({ ...model, makerName }))}
         {name(words('packets.model'), model.modelName, (modelName) => onChange({ ...model, modelName }))}
       </View>
-      <Chips compact label={words('drawer.bend')} choices={ids.bends.map((bend) => ({ id: bend.id as BendId, label: bend.name }))} value={model.bend} onChange={(bend) => onChange({ ...model, bend })} />
-      <Chips compact label={words('packets.x-long')} choices={X_LONG.map((id) => ({ id: id as string, label: words(`packets.x.${id}`) }))} value={String(model.xLong)} onChange={(id) => onChange({ ...model, xLong: Number(id) })} />
+      <Chips
+        compact
+        label={words('drawer.bend')}
+        choices={ids.bends.map((bend) => ({ id: bend.id as BendId, label: bend.name }))}
+        value={model.bend}
+        onChange={(bend) => onChange({ ...model, bend })}
+      />
+      <Chips
+        compact
+        label={words('packets.x-long')}
+        choices={X_LONG.map((id) => ({ id: id as string, label: words(`packets.x.${id}`) }))}
+        value={String(model.xLong)}
+        onChange={(id) => onChange({ ...model, xLong: Number(id) })}
+      />
       <View className="flex-row gap-3">
         <Button kind="main" label={words('packets.make-it')} disabled={!ready} onPress={onDone} />
         <Button kind="quiet" label={words('packets.leave')} onPress={onLeave} />

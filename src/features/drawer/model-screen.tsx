@@ -50,34 +50,107 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
   const [panel, setPanel] = useState<'tape' | 'fit' | 'edit' | null>(tape ? 'tape' : null);
   const [width, onLayout] = useWidth();
   const first = hooks[0];
-  if (!first && record && makerRecord) return (
-    <Page back={{ href: '/drawer/hooks', label: words('drawer.hooks') }} title={`${makerRecord.name} ${record.name}`} lead={words('drawer.no-length')}>
-      {Object.keys(record.sizes).length > 0 ? <TapePanel modelId={modelId} model={record} sizes={sizesOf(record)} hooks={hooks} start={tape} /> : null}
-      <ModelEdit modelId={modelId} model={record} maker={makerRecord} />
-    </Page>
-  );
+  if (!first && record && makerRecord)
+    return (
+      <Page
+        back={{ href: '/drawer/hooks', label: words('drawer.hooks') }}
+        title={`${makerRecord.name} ${record.name}`}
+        lead={words('drawer.no-length')}
+      >
+        {Object.keys(record.sizes).length > 0 ? (
+          <TapePanel modelId={modelId} model={record} sizes={sizesOf(record)} hooks={hooks} start={tape} />
+        ) : null}
+        <ModelEdit modelId={modelId} model={record} maker={makerRecord} />
+      </Page>
+    );
   if (!first) return <Missing what="model" list="/drawer/hooks" />;
   const unit = speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in');
-  const aboutAll = new Set(COLUMNS.filter((column) => hooks.every((hook) => isAbout(column.of(hook).source))).map((column) => column.name));
+  const aboutAll = new Set(
+    COLUMNS.filter((column) => hooks.every((hook) => isAbout(column.of(hook).source))).map((column) => column.name),
+  );
   const drawn = [...overTheRange(hooks)].sort((a, b) => b.shank.value - a.shank.value);
   return (
-    <Page back={{ href: '/drawer/hooks', label: words('drawer.hooks') }} title={`${first.makerName} ${first.modelName}`} lead={[habit, [speech.plain('bends', first.bend), speech.plain('eyes', first.eye), speech.plain('barbs', first.barb), speech.plain('wires', first.wire)].join(', ')].filter(Boolean).join(' · ')}>
+    <Page
+      back={{ href: '/drawer/hooks', label: words('drawer.hooks') }}
+      title={`${first.makerName} ${first.modelName}`}
+      lead={[
+        habit,
+        [
+          speech.plain('bends', first.bend),
+          speech.plain('eyes', first.eye),
+          speech.plain('barbs', first.barb),
+          speech.plain('wires', first.wire),
+        ].join(', '),
+      ]
+        .filter(Boolean)
+        .join(' · ')}
+    >
       <View className="flex-row flex-wrap gap-3 px-5 pb-3">
-        {record ? <Toggle label={words('drawer.panel.tape')} on={panel === 'tape'} onChange={(on) => setPanel(on ? 'tape' : null)} /> : null}
+        {record ? (
+          <Toggle
+            label={words('drawer.panel.tape')}
+            on={panel === 'tape'}
+            onChange={(on) => setPanel(on ? 'tape' : null)}
+          />
+        ) : null}
         <Toggle label={words('drawer.panel.fit')} on={panel === 'fit'} onChange={(on) => setPanel(on ? 'fit' : null)} />
-        {record ? <Toggle label={words('drawer.panel.edit')} on={panel === 'edit'} onChange={(on) => setPanel(on ? 'edit' : null)} /> : null}
-        {record && makerRecord ? <Button kind="quiet" label={words('drawer.give')} onPress={() => saveFile(`aubade-${maker}-${model}.json`, writeModelFile(rowsOf(record, makerRecord), Object.entries(record.tally).map(([id, taping]) => ({ id, maker, model, size: taping.size, at: taping.at, how: taping.how, shankMm: taping.shankMm ?? null, gapeMm: taping.gapeMm ?? null, overallMm: taping.overallMm ?? null, wireMm: taping.wireMm ?? null }))))} /> : null}
+        {record ? (
+          <Toggle
+            label={words('drawer.panel.edit')}
+            on={panel === 'edit'}
+            onChange={(on) => setPanel(on ? 'edit' : null)}
+          />
+        ) : null}
+        {record && makerRecord ? (
+          <Button
+            kind="quiet"
+            label={words('drawer.give')}
+            onPress={() =>
+              saveFile(
+                `aubade-${maker}-${model}.json`,
+                writeModelFile(
+                  rowsOf(record, makerRecord),
+                  Object.entries(record.tally).map(([id, taping]) => ({
+                    id,
+                    maker,
+                    model,
+                    size: taping.size,
+                    at: taping.at,
+                    how: taping.how,
+                    shankMm: taping.shankMm ?? null,
+                    gapeMm: taping.gapeMm ?? null,
+                    overallMm: taping.overallMm ?? null,
+                    wireMm: taping.wireMm ?? null,
+                  })),
+                ),
+              )
+            }
+          />
+        ) : null}
       </View>
-      {panel === 'tape' && record ? <TapePanel modelId={modelId} model={record} sizes={sizesOf(record)} hooks={hooks} start={tape} /> : null}
+      {panel === 'tape' && record ? (
+        <TapePanel modelId={modelId} model={record} sizes={sizesOf(record)} hooks={hooks} start={tape} />
+      ) : null}
       {panel === 'fit' ? <FitPanel hooks={hooks} start={hooks[Math.floor(hooks.length / 2)]!.size} /> : null}
-      {panel === 'edit' && record && makerRecord ? <ModelEdit modelId={modelId} model={record} maker={makerRecord} /> : null}
+      {panel === 'edit' && record && makerRecord ? (
+        <ModelEdit modelId={modelId} model={record} maker={makerRecord} />
+      ) : null}
       <View onLayout={onLayout}>{width > 0 ? <HookFamily hooks={drawn} width={width} maxHeight={150} /> : null}</View>
-      <View role="table" aria-label={words('drawer.table', { model: `${first.makerName} ${first.modelName}` })} className="border-t border-line">
+      <View
+        role="table"
+        aria-label={words('drawer.table', { model: `${first.makerName} ${first.modelName}` })}
+        className="border-t border-line"
+      >
         <View role="row" className="flex-row items-end gap-1 border-b border-edge px-4 py-2">
           <Head text={words('hook.size')} left width="w-9" />
           <Head text={words('drawer.reads')} width="w-11" />
           {COLUMNS.map(({ name }) => (
-            <Head key={name} text={aboutAll.has(name) ? words('drawer.about-col', { what: words(`hook.${name}`) }) : words(`hook.${name}`)} />
+            <Head
+              key={name}
+              text={
+                aboutAll.has(name) ? words('drawer.about-col', { what: words(`hook.${name}`) }) : words(`hook.${name}`)
+              }
+            />
           ))}
         </View>
         {hooks.map((hook) => (
@@ -86,12 +159,30 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
               <Digits strong>{hook.size}</Digits>
             </View>
             <View role="cell" className="w-11 items-end">
-              <Measured what={`${words('drawer.reads')}, ${hook.size}`} quantity={{ value: reads(hook.shank.value), sd: (hook.shank.sd ?? 0) / hook.shank.value / NUMBER_STEP, source: hook.shank.source }} as={{ decimals: 1 }} tone="soft" bare />
+              <Measured
+                what={`${words('drawer.reads')}, ${hook.size}`}
+                quantity={{
+                  value: reads(hook.shank.value),
+                  sd: (hook.shank.sd ?? 0) / hook.shank.value / NUMBER_STEP,
+                  source: hook.shank.source,
+                }}
+                as={{ decimals: 1 }}
+                tone="soft"
+                bare
+              />
             </View>
             {COLUMNS.map(({ name, of, as }) => (
               <View key={name} role="cell" className="min-w-0 flex-1 items-end">
-                <Measured what={`${words(`hook.${name}`)}, ${hook.size}`} quantity={of(hook)} as={as} bare={aboutAll.has(name) || !isAbout(of(hook).source)} unit={false} />
-                {name === 'shank' && isAbout(hook.shank.source) && hook.shank.sd !== null ? <Digits size="small" tone="soft">{`±${speech.spread(Z95 * hook.shank.sd)}`}</Digits> : null}
+                <Measured
+                  what={`${words(`hook.${name}`)}, ${hook.size}`}
+                  quantity={of(hook)}
+                  as={as}
+                  bare={aboutAll.has(name) || !isAbout(of(hook).source)}
+                  unit={false}
+                />
+                {name === 'shank' && isAbout(hook.shank.source) && hook.shank.sd !== null ? (
+                  <Digits size="small" tone="soft">{`±${speech.spread(Z95 * hook.shank.sd)}`}</Digits>
+                ) : null}
               </View>
             ))}
           </View>

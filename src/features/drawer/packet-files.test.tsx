@@ -6,7 +6,8 @@ import { PacketsScreen } from './packets-screen';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 
-const FILE = 'maker;model;size;count;low;label;note\nOsmere;Lark;14;7;5;;by the window\nOsmere;Lark;40;30;;;\nSomebody;Else;9;4;;;\nOsmere;;14;1;;;\nOsmere;Lark;14;few;;;\n';
+const FILE =
+  'maker;model;size;count;low;label;note\nOsmere;Lark;14;7;5;;by the window\nOsmere;Lark;40;30;;;\nSomebody;Else;9;4;;;\nOsmere;;14;1;;;\nOsmere;Lark;14;few;;;\n';
 
 test('a file of packets is reported first, then counted again and added; it can be undone', async () => {
   const { store } = await openScreen(<PacketsScreen />, 'demo');
@@ -14,10 +15,18 @@ test('a file of packets is reported first, then counted again and added; it can 
   const before = packets().length;
   opened.text = FILE;
   fireEvent.click(screen.getByText('Read packets from a file'));
-  await waitFor(() => expect(screen.getByText('3 packets can be taken: counted again where they are here, added where not.')).toBeInTheDocument());
-  expect(screen.getByText(/^2 are of hooks the catalogue does not hold yet \(osmere lark 40, somebody else 9\)/)).toBeInTheDocument();
+  await waitFor(() =>
+    expect(
+      screen.getByText('3 packets can be taken: counted again where they are here, added where not.'),
+    ).toBeInTheDocument(),
+  );
+  expect(
+    screen.getByText(/^2 are of hooks the catalogue does not hold yet \(osmere lark 40, somebody else 9\)/),
+  ).toBeInTheDocument();
   expect(screen.getAllByText(/^Line (5|6): /)).toHaveLength(2);
-  expect(within(screen.getByRole('group', { name: 'What it would do' })).getByText(/^Osmere Lark 14: /)).toBeInTheDocument();
+  expect(
+    within(screen.getByRole('group', { name: 'What it would do' })).getByText(/^Osmere Lark 14: /),
+  ).toBeInTheDocument();
   expect(packets()).toHaveLength(before);
   fireEvent.click(screen.getByText('Take 3 packets'));
   expect(screen.getByText('3 packets taken in.')).toBeInTheDocument();

@@ -18,7 +18,12 @@ function useModels(): PadModel[] {
   const hooks = useApp(selectHooks);
   return useMemo(() => {
     const { hooks: rows, starts } = columnsOf(hooks);
-    return [...starts.slice(0, -1)].map((start, index) => ({ id: `${rows[start]!.maker}:${rows[start]!.model}`, makerName: rows[start]!.makerName, modelName: rows[start]!.modelName, sizes: rows.slice(start, starts[index + 1]).map((hook) => hook.size) }));
+    return [...starts.slice(0, -1)].map((start, index) => ({
+      id: `${rows[start]!.maker}:${rows[start]!.model}`,
+      makerName: rows[start]!.makerName,
+      modelName: rows[start]!.modelName,
+      sizes: rows.slice(start, starts[index + 1]).map((hook) => hook.size),
+    }));
   }, [hooks]);
 }
 
@@ -50,7 +55,13 @@ export function PacketPad() {
   const current = models.find((model) => model.id === modelId) ?? null;
   const line = readPacketLine(text);
   const offered = line.words === '' ? [] : findModels(line.words, models).slice(0, OFFERED);
-  const recent = useMemo(() => [...new Set([...(modelId ? [modelId] : []), ...Object.keys(owned).map((id) => id.slice(0, id.lastIndexOf(':')))])].flatMap((id) => models.find((model) => model.id === id) ?? []).slice(0, RECENT), [modelId, models, owned]);
+  const recent = useMemo(
+    () =>
+      [...new Set([...(modelId ? [modelId] : []), ...Object.keys(owned).map((id) => id.slice(0, id.lastIndexOf(':')))])]
+        .flatMap((id) => models.find((model) => model.id === id) ?? [])
+        .slice(0, RECENT),
+    [modelId, models, owned],
+  );
 
   const nameOf = (model: NamedModel) => `${model.makerName} ${model.modelName}`;
   const meant = (written: string, stays: PadModel | null): Meant => {
@@ -60,7 +71,15 @@ export function PacketPad() {
     const read = readPacketLine(written, model.sizes);
     const wrong = read.faults[0] ?? (read.sizes.length === 0 ? reason('packet-sizes') : null);
     if (wrong) return { packets: null, name: nameOf(model), fault: wrong };
-    return { packets: { modelId: model.id, made: null, sizes: read.sizes.map(({ size, count }) => ({ size, count: count ?? usual })) }, name: nameOf(model), fault: null };
+    return {
+      packets: {
+        modelId: model.id,
+        made: null,
+        sizes: read.sizes.map(({ size, count }) => ({ size, count: count ?? usual })),
+      },
+      name: nameOf(model),
+      fault: null,
+    };
   };
   const say = (packets: PacketsIn, name: string) => setDone(words('packets.added', { name, sizes: sizesIn(packets) }));
   const enter = () => {
@@ -124,9 +143,20 @@ export function PacketPad() {
           {current ? words('packets.of-model', { model: nameOf(current) }) : words('packets.line')}
         </Say>
         <View className="flex-row gap-3">
-          <View className={`min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${fault ? 'border-dawn' : 'border-edge'}`}>
+          <View
+            className={`min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${fault ? 'border-dawn' : 'border-edge'}`}
+          >
             <TextInput
-              ref={input} aria-label={words('packets.line')} aria-invalid={fault ? true : undefined} value={text} autoComplete="off" autoFocus autoCapitalize="none" blurOnSubmit={false} placeholder={current ? words('packets.example-sizes') : words('packets.example')} className="py-2 font-mono text-body text-ink"
+              ref={input}
+              aria-label={words('packets.line')}
+              aria-invalid={fault ? true : undefined}
+              value={text}
+              autoComplete="off"
+              autoFocus
+              autoCapitalize="none"
+              blurOnSubmit={false}
+              placeholder={current ? words('packets.example-sizes') : words('packets.example')}
+              className="py-2 font-mono text-body text-ink"
               onChangeText={(next) => {
                 setText(next);
                 setFault(null);
@@ -147,77 +177,157 @@ export function PacketPad() {
           </Say>
         ) : (
           <Say size="small" tone={ahead?.packets ? 'ink' : 'soft'}>
-            {ahead?.packets ? words('packets.means', { name: ahead.name, sizes: sizesIn(ahead.packets) }) : words('packets.hint')}
+            {ahead?.packets
+              ? words('packets.means', { name: ahead.name, sizes: sizesIn(ahead.packets) })
+              : words('packets.hint')}
           </Say>
         )}
         {pasted.map((written, index) => (
-          <Button key={index} kind="quiet" label={words('packets.mend', { line: written })} className="-ml-4 self-start" onPress={() => {
-            setText(written);
-            setPasted(pasted.filter((_, at) => at !== index));
-            input.current?.focus();
-          }} />
+          <Button
+            key={index}
+            kind="quiet"
+            label={words('packets.mend', { line: written })}
+            className="-ml-4 self-start"
+            onPress={() => {
+              setText(written);
+              setPasted(pasted.filter((_, at) => at !== index));
+              input.current?.focus();
+            }}
+          />
         ))}
       </View>
       {offered.length > 0 || (current === null && line.words === '' && recent.length > 0) ? (
         <View role="group" aria-label={words('packets.models')} className="flex-row flex-wrap gap-3">
           {(offered.length > 0 ? offered : recent).map((model, index) => (
-            <Pressable key={model.id} role="button" aria-label={nameOf(model)} onPress={() => {
-              setModelId(model.id);
-              setText('');
-              setPicked({});
-              setFault(null);
-              input.current?.focus();
-            }} className={`min-h-target justify-center rounded-control border px-3 ${offered.length > 0 && index === 0 ? 'border-river' : 'border-edge'}`}>
-              <Say size="small" weight={offered.length > 0 && index === 0 ? 'strong' : 'sans'}>{nameOf(model)}</Say>
+            <Pressable
+              key={model.id}
+              role="button"
+              aria-label={nameOf(model)}
+              onPress={() => {
+                setModelId(model.id);
+                setText('');
+                setPicked({});
+                setFault(null);
+                input.current?.focus();
+              }}
+              className={`min-h-target justify-center rounded-control border px-3 ${offered.length > 0 && index === 0 ? 'border-river' : 'border-edge'}`}
+            >
+              <Say size="small" weight={offered.length > 0 && index === 0 ? 'strong' : 'sans'}>
+                {nameOf(model)}
+              </Say>
             </Pressable>
           ))}
         </View>
       ) : null}
-      {unknown && !making ? <Button label={words('packets.make', { name: line.words })} className="self-start" onPress={() => {
-        const [makerName = '', ...rest] = line.words.split(' ');
-        setMaking({ makerName: capital(makerName), modelName: rest.map(capital).join(' '), bend: 'round', xLong: 0 });
-        setFault(null);
-      }} /> : null}
-      {making ? <MakeModel model={making} onChange={setMaking} onDone={() => {
-        const id = madeId(making);
-        const read = readPacketLine(text);
-        drawer.put([{ modelId: id, made: making, sizes: read.sizes.map(({ size, count }) => ({ size, count: count ?? usual })) }]);
-        setModelId(id);
-        setMaking(null);
-        setText('');
-        setFault(null);
-        setDone(words('packets.made', { name: `${making.makerName} ${making.modelName}` }));
-        input.current?.focus();
-      }} onLeave={() => setMaking(null)} /> : null}
+      {unknown && !making ? (
+        <Button
+          label={words('packets.make', { name: line.words })}
+          className="self-start"
+          onPress={() => {
+            const [makerName = '', ...rest] = line.words.split(' ');
+            setMaking({
+              makerName: capital(makerName),
+              modelName: rest.map(capital).join(' '),
+              bend: 'round',
+              xLong: 0,
+            });
+            setFault(null);
+          }}
+        />
+      ) : null}
+      {making ? (
+        <MakeModel
+          model={making}
+          onChange={setMaking}
+          onDone={() => {
+            const id = madeId(making);
+            const read = readPacketLine(text);
+            drawer.put([
+              {
+                modelId: id,
+                made: making,
+                sizes: read.sizes.map(({ size, count }) => ({ size, count: count ?? usual })),
+              },
+            ]);
+            setModelId(id);
+            setMaking(null);
+            setText('');
+            setFault(null);
+            setDone(words('packets.made', { name: `${making.makerName} ${making.modelName}` }));
+            input.current?.focus();
+          }}
+          onLeave={() => setMaking(null)}
+        />
+      ) : null}
       {current && text === '' ? (
         <View className="gap-3">
-          <View role="group" aria-label={words('packets.sizes-of', { model: nameOf(current) })} className="flex-row flex-wrap gap-3">
+          <View
+            role="group"
+            aria-label={words('packets.sizes-of', { model: nameOf(current) })}
+            className="flex-row flex-wrap gap-3"
+          >
             {current.sizes.map((size) => (
-              <Toggle key={size} label={size} spoken={words('packets.size', { size })} on={size in picked} onChange={(on) => setPicked(on ? { ...picked, [size]: usual } : Object.fromEntries(chosen.filter(([other]) => other !== size)))} />
+              <Toggle
+                key={size}
+                label={size}
+                spoken={words('packets.size', { size })}
+                on={size in picked}
+                onChange={(on) =>
+                  setPicked(
+                    on ? { ...picked, [size]: usual } : Object.fromEntries(chosen.filter(([other]) => other !== size)),
+                  )
+                }
+              />
             ))}
           </View>
-          <Chips compact label={words('packets.count-each')} choices={COUNTS.map((id) => ({ id: id as string, label: `×${id}` }))} value={String(usual)} onChange={(id) => {
-            setUsual(Number(id));
-            setPicked(Object.fromEntries(chosen.map(([size]) => [size, Number(id)])));
-          }} />
+          <Chips
+            compact
+            label={words('packets.count-each')}
+            choices={COUNTS.map((id) => ({ id: id as string, label: `×${id}` }))}
+            value={String(usual)}
+            onChange={(id) => {
+              setUsual(Number(id));
+              setPicked(Object.fromEntries(chosen.map(([size]) => [size, Number(id)])));
+            }}
+          />
           {chosen.map(([size, count]) => (
             <View key={size} className="flex-row items-center justify-between">
               <Say weight="medium">{words('packets.size', { size })}</Say>
-              <Stepper label={words('packets.hooks-of', { size })} value={count} low={1} high={9999} onChange={(value) => setPicked({ ...picked, [size]: value })} />
+              <Stepper
+                label={words('packets.hooks-of', { size })}
+                value={count}
+                low={1}
+                high={9999}
+                onChange={(value) => setPicked({ ...picked, [size]: value })}
+              />
             </View>
           ))}
           <View className="flex-row flex-wrap gap-3">
-            {chosen.length > 0 ? <Button kind="main" label={words('packets.put-n', { count: chosen.length })} onPress={() => {
-              const packets = { modelId: current.id, made: null, sizes: chosen.map(([size, count]) => ({ size, count })) };
-              drawer.put([packets]);
-              say(packets, nameOf(current));
-              setPicked({});
-            }} /> : null}
-            <Button kind="quiet" label={words('packets.other-model')} onPress={() => {
-              setModelId(null);
-              setPicked({});
-              input.current?.focus();
-            }} />
+            {chosen.length > 0 ? (
+              <Button
+                kind="main"
+                label={words('packets.put-n', { count: chosen.length })}
+                onPress={() => {
+                  const packets = {
+                    modelId: current.id,
+                    made: null,
+                    sizes: chosen.map(([size, count]) => ({ size, count })),
+                  };
+                  drawer.put([packets]);
+                  say(packets, nameOf(current));
+                  setPicked({});
+                }}
+              />
+            ) : null}
+            <Button
+              kind="quiet"
+              label={words('packets.other-model')}
+              onPress={() => {
+                setModelId(null);
+                setPicked({});
+                input.current?.focus();
+              }}
+            />
           </View>
         </View>
       ) : null}

@@ -31,23 +31,54 @@ export function PacketsScreen() {
   const [panel, setPanel] = useState<'pad' | 'chart' | null>(null);
   const held = useMemo(() => {
     const { at, hooks: rows } = columnsOf(hooks);
-    return Object.entries(packets).map(([id, packet]): Held => {
-      const hook = rows[at.get(packet.hookId) ?? -1] ?? null;
-      return { id, packet, hook, name: hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : packet.hookId, left: leftInPacket(packet) };
-    }).sort((a, b) => (a.hook && b.hook ? a.hook.makerName.localeCompare(b.hook.makerName) || a.hook.modelName.localeCompare(b.hook.modelName) || b.hook.shank.value - a.hook.shank.value : Number(a.hook === null) - Number(b.hook === null)));
+    return Object.entries(packets)
+      .map(([id, packet]): Held => {
+        const hook = rows[at.get(packet.hookId) ?? -1] ?? null;
+        return {
+          id,
+          packet,
+          hook,
+          name: hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : packet.hookId,
+          left: leftInPacket(packet),
+        };
+      })
+      .sort((a, b) =>
+        a.hook && b.hook
+          ? a.hook.makerName.localeCompare(b.hook.makerName) ||
+            a.hook.modelName.localeCompare(b.hook.modelName) ||
+            b.hook.shank.value - a.hook.shank.value
+          : Number(a.hook === null) - Number(b.hook === null),
+      );
   }, [hooks, packets]);
   const low = held.filter(({ packet }) => isLow(packet));
   const wanted = find.trim().toLowerCase();
-  const shown = (only === 'low' ? low : held).filter(({ name, packet }) => `${name} ${packet.label} ${packet.note}`.toLowerCase().includes(wanted));
+  const shown = (only === 'low' ? low : held).filter(({ name, packet }) =>
+    `${name} ${packet.label} ${packet.note}`.toLowerCase().includes(wanted),
+  );
   return (
-    <Page column="list" title={words('packets.title')} lead={words('packets.lead', { count: held.length, hooks: held.reduce((sum, item) => sum + item.left, 0) })}>
+    <Page
+      column="list"
+      title={words('packets.title')}
+      lead={words('packets.lead', { count: held.length, hooks: held.reduce((sum, item) => sum + item.left, 0) })}
+    >
       <DrawerTabs at="packets" />
       <View className="flex-row flex-wrap gap-3 px-5 py-3">
-        <Button kind={held.length === 0 && panel === null ? 'main' : 'plain'} label={words(panel === 'pad' ? 'packets.close-pad' : 'packets.open-pad')} onPress={() => setPanel(panel === 'pad' ? null : 'pad')} />
-        {held.length > 0 ? <Button label={words(panel === 'chart' ? 'chart.close' : 'chart.open')} onPress={() => setPanel(panel === 'chart' ? null : 'chart')} /> : null}
+        <Button
+          kind={held.length === 0 && panel === null ? 'main' : 'plain'}
+          label={words(panel === 'pad' ? 'packets.close-pad' : 'packets.open-pad')}
+          onPress={() => setPanel(panel === 'pad' ? null : 'pad')}
+        />
+        {held.length > 0 ? (
+          <Button
+            label={words(panel === 'chart' ? 'chart.close' : 'chart.open')}
+            onPress={() => setPanel(panel === 'chart' ? null : 'chart')}
+          />
+        ) : null}
       </View>
       {panel === 'pad' ? <PacketPad /> : null}
-      {panel === 'chart' ? <HookChart hooks={held.flatMap(({ hook, left }) => (hook && left > 0 ? [hook] : []))} /> : null}
+      {panel === 'chart' ? (
+        <HookChart hooks={held.flatMap(({ hook, left }) => (hook && left > 0 ? [hook] : []))} />
+      ) : null}
       {held.length === 0 ? (
         <Say tone="soft" className="px-5 py-4">
           {words('packets.none')}
@@ -57,12 +88,28 @@ export function PacketsScreen() {
           <View className="min-w-40 flex-1">
             <Field label={words('packets.find')} value={find} onType={setFind} />
           </View>
-          {low.length > 0 ? <Chips compact label={words('packets.which')} choices={[{ id: 'all', label: words('packets.all') }, { id: 'low', label: words('packets.low-n', { count: low.length }) }]} value={only} onChange={setOnly} /> : null}
+          {low.length > 0 ? (
+            <Chips
+              compact
+              label={words('packets.which')}
+              choices={[
+                { id: 'all', label: words('packets.all') },
+                { id: 'low', label: words('packets.low-n', { count: low.length }) },
+              ]}
+              value={only}
+              onChange={setOnly}
+            />
+          ) : null}
         </View>
       )}
       <View role="list" aria-label={words('packets.title')} className={held.length > 0 ? 'border-t border-line' : ''}>
         {shown.map((item) => (
-          <PacketRow key={item.id} held={item} open={open === item.id} onOpen={() => setOpen(open === item.id ? null : item.id)} />
+          <PacketRow
+            key={item.id}
+            held={item}
+            open={open === item.id}
+            onOpen={() => setOpen(open === item.id ? null : item.id)}
+          />
         ))}
       </View>
       <View className="px-5 py-3">
@@ -77,18 +124,42 @@ export function PacketsScreen() {
   );
 }
 
-function PacketRow({ held: { id, packet, hook, name, left }, open, onOpen }: { held: Held; open: boolean; onOpen: () => void }) {
+function PacketRow({
+  held: { id, packet, hook, name, left },
+  open,
+  onOpen,
+}: {
+  held: Held;
+  open: boolean;
+  onOpen: () => void;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const isShort = isLow(packet);
   return (
     <View role="listitem" className="border-b border-line">
       <View className="flex-row items-center gap-3 px-5 py-1">
-        <Link href={{ pathname: '/drawer/convert', params: { hook: packet.hookId } }} aria-label={words('packets.nearest-of', { name })} className="min-h-target min-w-0 flex-1 py-2">
+        <Link
+          href={{ pathname: '/drawer/convert', params: { hook: packet.hookId } }}
+          aria-label={words('packets.nearest-of', { name })}
+          className="min-h-target min-w-0 flex-1 py-2"
+        >
           <Say weight="strong">{name}</Say>
           {'\n'}
           <Say size="small" tone="soft">
-            {[hook ? words('packets.reads', { long: speech.number(reads(hook.shank.value), 1), wide: speech.number(readsGape(hook.gape.value), 1), about: hook.estimated.includes('shank_mm') ? words('packets.about') : '' }) : words('packets.no-hook'), packet.label, packet.note].filter(Boolean).join(' · ')}
+            {[
+              hook
+                ? words('packets.reads', {
+                    long: speech.number(reads(hook.shank.value), 1),
+                    wide: speech.number(readsGape(hook.gape.value), 1),
+                    about: hook.estimated.includes('shank_mm') ? words('packets.about') : '',
+                  })
+                : words('packets.no-hook'),
+              packet.label,
+              packet.note,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Say>
         </Link>
         {isShort ? (
@@ -96,7 +167,13 @@ function PacketRow({ held: { id, packet, hook, name, left }, open, onOpen }: { h
             {words('packets.low')}
           </Say>
         ) : null}
-        <Pressable role="button" aria-expanded={open} aria-label={words('packets.left-of', { name, count: left })} onPress={onOpen} className="h-touch min-w-touch items-end justify-center rounded-control border border-edge px-3">
+        <Pressable
+          role="button"
+          aria-expanded={open}
+          aria-label={words('packets.left-of', { name, count: left })}
+          onPress={onOpen}
+          className="h-touch min-w-touch items-end justify-center rounded-control border border-edge px-3"
+        >
           <Digits tone={left === 0 ? 'soft' : 'ink'}>{String(left)}</Digits>
         </Pressable>
       </View>
@@ -109,7 +186,17 @@ const NO_MARK = 'never';
 const MARKS = ['0', '3', '5', '10', '20'] as const;
 
 /** One packet opened: count, low mark, what stands on it, and what can be done with it. */
-function PacketEditor({ id, packet, hook, left }: { id: string; packet: PacketRecord; hook: Hook | null; left: number }) {
+function PacketEditor({
+  id,
+  packet,
+  hook,
+  left,
+}: {
+  id: string;
+  packet: PacketRecord;
+  hook: Hook | null;
+  left: number;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const drawer = useDrawer();
@@ -118,9 +205,20 @@ function PacketEditor({ id, packet, hook, left }: { id: string; packet: PacketRe
   return (
     <View className="gap-4 bg-plane px-5 py-3">
       <View className="flex-row flex-wrap items-center gap-4">
-        <Stepper label={words('packets.count')} value={left} low={0} high={9999} onChange={(value) => drawer.count(id, value - left, value < left ? 'tied' : 'counted')} shown />
+        <Stepper
+          label={words('packets.count')}
+          value={left}
+          low={0}
+          high={9999}
+          onChange={(value) => drawer.count(id, value - left, value < left ? 'tied' : 'counted')}
+          shown
+        />
         <View className="flex-row flex-wrap gap-3">
-          <Button label={words('packets.used-n', { count: Math.min(6, left) })} disabled={left === 0} onPress={() => drawer.count(id, -Math.min(6, left), 'tied')} />
+          <Button
+            label={words('packets.used-n', { count: Math.min(6, left) })}
+            disabled={left === 0}
+            onPress={() => drawer.count(id, -Math.min(6, left), 'tied')}
+          />
           <Button label={words('packets.got-n', { count: 25 })} onPress={() => drawer.count(id, 25, 'got')} />
         </View>
       </View>
@@ -128,11 +226,25 @@ function PacketEditor({ id, packet, hook, left }: { id: string; packet: PacketRe
         <Say size="small" tone="soft">
           {words('packets.low-mark')}
         </Say>
-        <Chips compact label={words('packets.low-mark')} choices={[{ id: NO_MARK, label: words('packets.low-never') }, ...MARKS.map((mark) => ({ id: mark as string, label: mark }))]} value={packet.low === null || packet.low === undefined ? NO_MARK : String(packet.low)} onChange={(mark) => drawer.edit(id, { low: mark === NO_MARK ? null : Number(mark) })} />
+        <Chips
+          compact
+          label={words('packets.low-mark')}
+          choices={[
+            { id: NO_MARK, label: words('packets.low-never') },
+            ...MARKS.map((mark) => ({ id: mark as string, label: mark })),
+          ]}
+          value={packet.low === null || packet.low === undefined ? NO_MARK : String(packet.low)}
+          onChange={(mark) => drawer.edit(id, { low: mark === NO_MARK ? null : Number(mark) })}
+        />
       </View>
       <View className="flex-row flex-wrap gap-3">
         <View className="min-w-40 flex-1">
-          <Field label={words('packets.label')} value={packet.label} onType={(label) => drawer.edit(id, { label })} hint={words('packets.label-hint')} />
+          <Field
+            label={words('packets.label')}
+            value={packet.label}
+            onType={(label) => drawer.edit(id, { label })}
+            hint={words('packets.label-hint')}
+          />
         </View>
         <View className="min-w-40 flex-1">
           <Field label={words('packets.note')} value={packet.note} onType={(note) => drawer.edit(id, { note })} />
@@ -141,13 +253,20 @@ function PacketEditor({ id, packet, hook, left }: { id: string; packet: PacketRe
       <View>
         {history.map(({ id: key, event: move }) => (
           <Say key={key} size="small" tone="soft">
-            {words('packets.move', { at: move.at.slice(0, 10), what: speech.plain('moves', move.why), count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}` })}
+            {words('packets.move', {
+              at: move.at.slice(0, 10),
+              what: speech.plain('moves', move.why),
+              count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}`,
+            })}
           </Say>
         ))}
       </View>
       <View className="flex-row flex-wrap items-center gap-x-6">
         {hook ? (
-          <Link href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model, tape: hook.size } }} className="min-h-target py-3 font-medium text-body text-river">
+          <Link
+            href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model, tape: hook.size } }}
+            className="min-h-target py-3 font-medium text-body text-river"
+          >
             {words('packets.tape')}
           </Link>
         ) : null}

@@ -1,7 +1,19 @@
 import { useMemo } from 'react';
 import type { MoveId } from '@/catalogue/ids';
 import { slug, type DrawerRowRead } from '@/core/exchange';
-import { countPacket, deletePacket, putPackets, setPacket, takePackets, tapeHook, untapeHook, type NewModel, type PacketRecord, type PacketsIn, type TapingRecord } from '@/records';
+import {
+  countPacket,
+  deletePacket,
+  putPackets,
+  setPacket,
+  takePackets,
+  tapeHook,
+  untapeHook,
+  type NewModel,
+  type PacketRecord,
+  type PacketsIn,
+  type TapingRecord,
+} from '@/records';
 import { useAct } from '@/state';
 
 export interface Drawer {
@@ -23,13 +35,16 @@ export function madeId({ makerName, modelName }: Pick<NewModel, 'makerName' | 'm
 /** Changes of the drawer: entries of ledgers and hooks taped, never a number that is written over. */
 export function useDrawer(): Drawer {
   const act = useAct();
-  return useMemo(() => ({
-    put: (packets) => void act(putPackets, { packets }),
-    take: (rows) => void act(takePackets, { rows }),
-    count: (packetId, by, why) => void act(countPacket, { packetId, by, why }),
-    edit: (packetId, fields) => void act(setPacket, { packetId, ...fields }),
-    remove: (packetId) => void act(deletePacket, { packetId }),
-    tape: (modelId, taping) => void act(tapeHook, { modelId, taping }),
-    untape: (modelId, tapingId) => void act(untapeHook, { modelId, tapingId }),
-  }), [act]);
+  return useMemo(
+    () => ({
+      put: (packets) => void act(putPackets, { packets }),
+      take: (rows) => void act(takePackets, { rows }),
+      count: (packetId, by, why) => void act(countPacket, { packetId, by, why }),
+      edit: (packetId, fields) => void act(setPacket, { packetId, ...fields }),
+      remove: (packetId) => void act(deletePacket, { packetId }),
+      tape: (modelId, taping) => void act(tapeHook, { modelId, taping }),
+      untape: (modelId, tapingId) => void act(untapeHook, { modelId, tapingId }),
+    }),
+    [act],
+  );
 }

@@ -15,7 +15,12 @@ import { PlateTable } from './plate-table';
 /** Colours as they look now: wet ones darker, none under the red lamp. */
 function coloursOf(sample: SampleRecord | null, wet: boolean, red: boolean): RegionColours {
   if (!sample || red) return {};
-  return Object.fromEntries(Object.entries(sample.colours).map(([region, hex]) => [region as RegionId, wet && sample.surface === 'dry' ? wetHex(hex!) : hex!]));
+  return Object.fromEntries(
+    Object.entries(sample.colours).map(([region, hex]) => [
+      region as RegionId,
+      wet && sample.surface === 'dry' ? wetHex(hex!) : hex!,
+    ]),
+  );
 }
 
 interface AnswerPlateProps {
@@ -38,22 +43,65 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
   const red = useRedLamp();
   const mean = answer?.natural.length.meanMm ?? 8;
   const card = answer?.card ? (wet ? cardInWater(answer.card) : answer.card) : null;
-  const natural = naturalMarks(stage, mean, coloursOf(sample, wet, red), answer?.style.measure === 'case' ? answer.measured_mm : (sample?.case.mm ?? null));
+  const natural = naturalMarks(
+    stage,
+    mean,
+    coloursOf(sample, wet, red),
+    answer?.style.measure === 'case' ? answer.measured_mm : (sample?.case.mm ?? null),
+  );
   const name = stage ? speech.name('stages', stage) : words('matches.untitled');
-  const label = answer && card ? words('plate.label', { natural: name, length: speech.length(mean), fly: card.dressing.name, hook: hookName(card.hook) }) : words('plate.natural-only', { natural: name, length: answer ? speech.length(mean) : '' });
+  const label =
+    answer && card
+      ? words('plate.label', {
+          natural: name,
+          length: speech.length(mean),
+          fly: card.dressing.name,
+          hook: hookName(card.hook),
+        })
+      : words('plate.natural-only', { natural: name, length: answer ? speech.length(mean) : '' });
   return (
     <View>
       {switches ? (
         <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
-          {answer && card ? <Button kind="quiet" className="-ml-4" label={words(table ? 'plate.table-hide' : 'plate.table')} onPress={() => setTable(!table)} /> : <View />}
+          {answer && card ? (
+            <Button
+              kind="quiet"
+              className="-ml-4"
+              label={words(table ? 'plate.table-hide' : 'plate.table')}
+              onPress={() => setTable(!table)}
+            />
+          ) : (
+            <View />
+          )}
           <View className="flex-row flex-wrap gap-2">
             <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
-          <Chips compact label={words('natural.surface')} choices={[{ id: 'dry', label: words('plate.dry') }, { id: 'wet', label: words('plate.wet') }]} value={wet ? 'wet' : 'dry'} onChange={(id) => setWet(id === 'wet')} />
+            <Chips
+              compact
+              label={words('natural.surface')}
+              choices={[
+                { id: 'dry', label: words('plate.dry') },
+                { id: 'wet', label: words('plate.wet') },
+              ]}
+              value={wet ? 'wet' : 'dry'}
+              onChange={(id) => setWet(id === 'wet')}
+            />
           </View>
         </View>
       ) : null}
       <View onLayout={onLayout}>
-        {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null} fly={card ? flyMarks(card, { plain: red }) : null} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} maxHeight={maxHeight} pxPerMm={actual ? screen.pxPerMm : null} /> : null}
+        {width > 0 ? (
+          <Plate
+            label={label}
+            width={width}
+            natural={natural}
+            measuredMm={answer ? (answer.style.measure === 'case' ? answer.measured_mm : mean) : null}
+            fly={card ? flyMarks(card, { plain: red }) : null}
+            partName={(kind) => speech.plain('parts', kind)}
+            digits={(mm) => formatLength(mm, speech.unit).digits}
+            maxHeight={maxHeight}
+            pxPerMm={actual ? screen.pxPerMm : null}
+          />
+        ) : null}
       </View>
       {actual && screen.why ? (
         <Say size="small" tone="straw" className="px-5">

@@ -10,7 +10,11 @@ export function CheckLines({ faults }: { faults: readonly DressingFault[] }) {
   if (faults.length === 0) return null;
   return (
     <View className="gap-1">
-      {faults.map((fault, index) => <Say key={`${fault.code}${index}`} size="small" tone="dawn">{speech.say(reason(fault.code, { ...fault.params, step: fault.step, part: fault.part ?? '' }), 'check')}</Say>)}
+      {faults.map((fault, index) => (
+        <Say key={`${fault.code}${index}`} size="small" tone="dawn">
+          {speech.say(reason(fault.code, { ...fault.params, step: fault.step, part: fault.part ?? '' }), 'check')}
+        </Say>
+      ))}
     </View>
   );
 }

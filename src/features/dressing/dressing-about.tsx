@@ -16,7 +16,9 @@ export function Claims({ dressing }: { dressing: Dressing }) {
       {dressing.claims.map((claim) => (
         <View key={claim.text} className="border-b border-line py-2">
           <Say>{claim.text}</Say>
-          <Say size="small" tone={claim.evidence === 'tested' ? 'sedge' : 'soft'}>{words(`dressing.rests.${claim.evidence}`, { word: speech.plain('evidence', claim.evidence) })}</Say>
+          <Say size="small" tone={claim.evidence === 'tested' ? 'sedge' : 'soft'}>
+            {words(`dressing.rests.${claim.evidence}`, { word: speech.plain('evidence', claim.evidence) })}
+          </Say>
         </View>
       ))}
     </Part>
@@ -34,17 +36,52 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
   const children = dressings.filter((item) => item.parent === dressing.id);
   if (!parent && children.length === 0) return null;
   // What was written down when it was made; for one of the tier's own, what differs now.
-  const changes = dressing.changes.length > 0 || !parent ? dressing.changes.map((change) => change.text) : differences(parent, dressing).map((item) => words(`dressing.changed.${item.kind}`, { part: speech.plain('parts', dressing.parts.find((part) => part.id === item.part)?.part ?? parent.parts.find((part) => part.id === item.part)?.part ?? ''), from: item.kind === 'material' ? nameOf(item.from) : (item.from ?? ''), to: item.kind === 'material' ? nameOf(item.to) : (item.to ?? '') }));
+  const changes =
+    dressing.changes.length > 0 || !parent
+      ? dressing.changes.map((change) => change.text)
+      : differences(parent, dressing).map((item) =>
+          words(`dressing.changed.${item.kind}`, {
+            part: speech.plain(
+              'parts',
+              dressing.parts.find((part) => part.id === item.part)?.part ??
+                parent.parts.find((part) => part.id === item.part)?.part ??
+                '',
+            ),
+            from: item.kind === 'material' ? nameOf(item.from) : (item.from ?? ''),
+            to: item.kind === 'material' ? nameOf(item.to) : (item.to ?? ''),
+          }),
+        );
   return (
     <Part title={words('dressing.ancestry')}>
       {parent ? (
         <View className="border-b border-line py-2">
-          <Link href={{ pathname: '/dressings/[id]', params: { id: parent.id } }} className="flex min-h-target items-center py-2 font-medium text-body text-river">{words('dressing.parent', { parent: parent.name })}</Link>
-          {changes.map((change) => <Say key={change} size="small">{change}</Say>)}
-          {changes.length === 0 ? <Say size="small" tone="soft">{words('dressing.unchanged')}</Say> : null}
+          <Link
+            href={{ pathname: '/dressings/[id]', params: { id: parent.id } }}
+            className="flex min-h-target items-center py-2 font-medium text-body text-river"
+          >
+            {words('dressing.parent', { parent: parent.name })}
+          </Link>
+          {changes.map((change) => (
+            <Say key={change} size="small">
+              {change}
+            </Say>
+          ))}
+          {changes.length === 0 ? (
+            <Say size="small" tone="soft">
+              {words('dressing.unchanged')}
+            </Say>
+          ) : null}
         </View>
       ) : null}
-      {children.map((child) => <Link key={child.id} href={{ pathname: '/dressings/[id]', params: { id: child.id } }} className="flex min-h-target items-center border-b border-line py-2 font-medium text-body text-river">{words('dressing.child', { name: child.name })}</Link>)}
+      {children.map((child) => (
+        <Link
+          key={child.id}
+          href={{ pathname: '/dressings/[id]', params: { id: child.id } }}
+          className="flex min-h-target items-center border-b border-line py-2 font-medium text-body text-river"
+        >
+          {words('dressing.child', { name: child.name })}
+        </Link>
+      ))}
     </Part>
   );
 }
@@ -52,14 +89,27 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
 /** What can be changed at the water before another fly is put on. */
 export function OnTheBank({ dressing }: { dressing: Dressing }) {
   const words = useWords();
-  return <Lines title={words('dressing.bank')} rows={dressing.bank.map((item) => [item.text, item.ride ? words(`dressing.rides.${item.ride}`) : null])} />;
+  return (
+    <Lines
+      title={words('dressing.bank')}
+      rows={dressing.bank.map((item) => [item.text, item.ride ? words(`dressing.rides.${item.ride}`) : null])}
+    />
+  );
 }
 
 /** Every tool it needs, and how to do without. */
 export function Tools({ dressing }: { dressing: Dressing }) {
   const words = useWords();
   const known = (id: string) => TOOLS.find((item) => item.id === id);
-  return <Lines title={words('dressing.tools')} rows={dressing.tools.map((id) => [known(id)?.name ?? id, known(id) ? words('dressing.without', { how: known(id)!.without }) : null])} />;
+  return (
+    <Lines
+      title={words('dressing.tools')}
+      rows={dressing.tools.map((id) => [
+        known(id)?.name ?? id,
+        known(id) ? words('dressing.without', { how: known(id)!.without }) : null,
+      ])}
+    />
+  );
 }
 
 /** Lines with what is said to each below it; nothing where there are none. */
@@ -70,7 +120,11 @@ function Lines({ title, rows }: { title: string; rows: readonly (readonly [strin
       {rows.map(([text, below]) => (
         <View key={text} className="border-b border-line py-2">
           <Say>{text}</Say>
-          {below ? <Say size="small" tone="soft">{below}</Say> : null}
+          {below ? (
+            <Say size="small" tone="soft">
+              {below}
+            </Say>
+          ) : null}
         </View>
       ))}
     </Part>

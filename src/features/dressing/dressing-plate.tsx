@@ -36,33 +36,109 @@ export function DressingPlate({ card, stage, naturalMm, maxHeight }: DressingPla
   const [failed, setFailed] = useState(false);
   const last = card.steps.length;
   const at = step === null ? null : Math.min(step, last);
-  const fly = useMemo(() => flyMarks(wet ? cardInWater(card) : card, { view, plain: red, upTo: at ?? undefined }), [card, wet, view, red, at]);
-  const natural = useMemo(() => (at === null && view === 'side' ? naturalMarks(stage, naturalMm, {}, card.parts.some((part) => part.part === 'case') ? naturalMm * CASE : null) : null), [at, naturalMm, stage, view, card]);
+  const fly = useMemo(
+    () => flyMarks(wet ? cardInWater(card) : card, { view, plain: red, upTo: at ?? undefined }),
+    [card, wet, view, red, at],
+  );
+  const natural = useMemo(
+    () =>
+      at === null && view === 'side'
+        ? naturalMarks(stage, naturalMm, {}, card.parts.some((part) => part.part === 'case') ? naturalMm * CASE : null)
+        : null,
+    [at, naturalMm, stage, view, card],
+  );
   const current = at === null ? null : card.steps.find((item) => item.n === at)!;
-  const label = at === null ? words('plate.fly-only', { fly: card.dressing.name, hook: hookName(card.hook) }) : words('tie.fly', { fly: card.dressing.name, n: at });
-  const picture = () => svgPicture({ ...PICTURE, theme, title: label, placed: [{ marks: fly.marks, ...fitInto(fly.bounds, PICTURE.width, PICTURE.height, PICTURE.margin) }] });
+  const label =
+    at === null
+      ? words('plate.fly-only', { fly: card.dressing.name, hook: hookName(card.hook) })
+      : words('tie.fly', { fly: card.dressing.name, n: at });
+  const picture = () =>
+    svgPicture({
+      ...PICTURE,
+      theme,
+      title: label,
+      placed: [{ marks: fly.marks, ...fitInto(fly.bounds, PICTURE.width, PICTURE.height, PICTURE.margin) }],
+    });
   const name = `aubade-${card.dressing.id}-${view}${at === null ? '' : `-${at}`}`;
   return (
     <View className="gap-2">
       <View className="flex-row flex-wrap items-center gap-2 px-5">
-        <Chips compact label={words('plate.view')} choices={[{ id: 'side', label: words('plate.side') }, { id: 'top', label: words('plate.top') }]} value={view} onChange={(id) => setView(id as 'side' | 'top')} />
-        <Chips compact label={words('natural.surface')} choices={[{ id: 'dry', label: words('plate.dry') }, { id: 'wet', label: words('plate.wet') }]} value={wet ? 'wet' : 'dry'} onChange={(id) => setWet(id === 'wet')} />
+        <Chips
+          compact
+          label={words('plate.view')}
+          choices={[
+            { id: 'side', label: words('plate.side') },
+            { id: 'top', label: words('plate.top') },
+          ]}
+          value={view}
+          onChange={(id) => setView(id as 'side' | 'top')}
+        />
+        <Chips
+          compact
+          label={words('natural.surface')}
+          choices={[
+            { id: 'dry', label: words('plate.dry') },
+            { id: 'wet', label: words('plate.wet') },
+          ]}
+          value={wet ? 'wet' : 'dry'}
+          onChange={(id) => setWet(id === 'wet')}
+        />
         <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
       </View>
       <View onLayout={onLayout}>
-        {width > 0 ? <Plate label={label} width={width} natural={natural} measuredMm={natural ? naturalMm : null} fly={fly} partName={(kind) => speech.plain('parts', kind)} digits={(mm) => formatLength(mm, speech.unit).digits} ringAt={current?.at?.mm ?? null} only={current ? (current.part ?? '') : null} maxHeight={maxHeight} pxPerMm={actual ? screen.pxPerMm : null} /> : null}
+        {width > 0 ? (
+          <Plate
+            label={label}
+            width={width}
+            natural={natural}
+            measuredMm={natural ? naturalMm : null}
+            fly={fly}
+            partName={(kind) => speech.plain('parts', kind)}
+            digits={(mm) => formatLength(mm, speech.unit).digits}
+            ringAt={current?.at?.mm ?? null}
+            only={current ? (current.part ?? '') : null}
+            maxHeight={maxHeight}
+            pxPerMm={actual ? screen.pxPerMm : null}
+          />
+        ) : null}
       </View>
-      {actual && screen.why ? <Say size="small" tone="straw" className="px-5">{words(`screen.why.${screen.why}`)}</Say> : null}
-      {red ? <Say size="small" tone="straw" className="px-5">{words('plate.red')}</Say> : null}
+      {actual && screen.why ? (
+        <Say size="small" tone="straw" className="px-5">
+          {words(`screen.why.${screen.why}`)}
+        </Say>
+      ) : null}
+      {red ? (
+        <Say size="small" tone="straw" className="px-5">
+          {words('plate.red')}
+        </Say>
+      ) : null}
       <View className="flex-row flex-wrap items-center gap-3 px-5">
         <Toggle label={words('plate.by-step')} on={at !== null} onChange={(on) => setStep(on ? last : null)} />
-        {at === null ? null : <Stepper label={words('plate.after-step')} value={at} low={1} high={last} onChange={setStep} />}
-        {current ? <Say size="small" className="min-w-0 flex-1 basis-40">{words('plate.step-line', { n: current.n, of: last, what: speech.stepTitle(current) })}</Say> : null}
+        {at === null ? null : (
+          <Stepper label={words('plate.after-step')} value={at} low={1} high={last} onChange={setStep} />
+        )}
+        {current ? (
+          <Say size="small" className="min-w-0 flex-1 basis-40">
+            {words('plate.step-line', { n: current.n, of: last, what: speech.stepTitle(current) })}
+          </Say>
+        ) : null}
       </View>
       <View className="flex-row flex-wrap items-center gap-2 px-5">
         <Button label={words('plate.svg')} onPress={() => saveFile(`${name}.svg`, picture(), 'image/svg+xml')} />
-        <Button label={words('plate.png')} onPress={() => void pngOf(picture(), PICTURE.width, PICTURE.height).then((bytes) => saveFile(`${name}.png`, bytes, 'image/png'), () => setFailed(true))} />
-        {failed ? <Say live size="small" tone="dawn">{words('plate.png-failed')}</Say> : null}
+        <Button
+          label={words('plate.png')}
+          onPress={() =>
+            void pngOf(picture(), PICTURE.width, PICTURE.height).then(
+              (bytes) => saveFile(`${name}.png`, bytes, 'image/png'),
+              () => setFailed(true),
+            )
+          }
+        />
+        {failed ? (
+          <Say live size="small" tone="dawn">
+            {words('plate.png-failed')}
+          </Say>
+        ) : null}
       </View>
     </View>
   );

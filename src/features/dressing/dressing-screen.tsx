@@ -7,7 +7,16 @@ import { setDressingSchools } from '@/records';
 import { selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, useAct, useApp } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
-import { CardAssemblies, CardExtras, CardParts, CardSteps, RoomBudget, SchoolsPanel, Stations, SwitchRow } from '@/features/bench';
+import {
+  CardAssemblies,
+  CardExtras,
+  CardParts,
+  CardSteps,
+  RoomBudget,
+  SchoolsPanel,
+  Stations,
+  SwitchRow,
+} from '@/features/bench';
 import { Button, Chips, Facts, Heading, Say } from '@/ui/primitives';
 import { Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
 import { DressingPlate } from './dressing-plate';
@@ -19,7 +28,8 @@ import type { Schools } from '@/core/answer';
 type Size = 'least' | 'middle' | 'most';
 
 /** The natural a dressing is shown for: the middle of its range, or either end. */
-const sampleOf = (dressing: Dressing, size: Size) => naturalOf(dressing, size === 'middle' ? undefined : dressing.length_mm[size === 'least' ? 0 : 1]);
+const sampleOf = (dressing: Dressing, size: Size) =>
+  naturalOf(dressing, size === 'middle' ? undefined : dressing.length_mm[size === 'least' ? 0 : 1]);
 
 /** One dressing: its plate beside the natural, its parts in millimetres, its steps, what is said for it and where it comes from. */
 export function DressingScreen({ id }: { id: string }) {
@@ -43,7 +53,18 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
   const [size, setSize] = useState<Size>('middle');
   const [switched, setSwitched] = useState<{ without: string[]; added: string[] }>({ without: [], added: [] });
   const { card, measured } = useMemo(() => {
-    const answered = answer(sampleOf(dressing, size), { ...NO_CHOICES, dressingPin: dressing.id, hand, schools: schools as Schools, dressingSchools: dressingSchools as Record<string, Schools>, ...switched }, catalogue);
+    const answered = answer(
+      sampleOf(dressing, size),
+      {
+        ...NO_CHOICES,
+        dressingPin: dressing.id,
+        hand,
+        schools: schools as Schools,
+        dressingSchools: dressingSchools as Record<string, Schools>,
+        ...switched,
+      },
+      catalogue,
+    );
     return { card: answered.card, measured: answered.natural.length.meanMm };
   }, [dressing, size, hand, schools, dressingSchools, switched, catalogue]);
   const parent = useApp((state) => selectDressing(state, dressing.parent));
@@ -52,31 +73,109 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
   const levels = dressing.levels.filter((level) => level !== (dressing.ride as string));
   const facts: [string, string][] = [
     [words('dressing.for'), dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')],
-    [words('dressing.lengths'), words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) })],
-    [words('dressing.ride'), `${speech.plain('rides', dressing.ride)}${levels.length > 0 ? ` · ${levels.map((level) => speech.plain('levels', level)).join(', ')}` : ''}`],
-    [words('dressing.waters'), [dressing.waters.map((water) => speech.plain('waters', water)).join(', '), ...bySize.map(([water, steps]) => words(steps! > 0 ? 'dressing.larger-in' : 'dressing.smaller-in', { water: speech.plain('waters', water), count: Math.abs(steps!) }))].join('; ')],
-    [words('dressing.hooks'), dressing.hooks.map((hook) => `${speech.plain('bends', hook.bend)}${hook.x_long && (hook.x_long[0] > 0 || hook.x_long[1] > 1) ? ` ${words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] })}` : ''}`).join(', ')],
-    ...(dressing.months.length > 0 ? [[words('dressing.months'), dressing.months.map((month) => words(`dressing.month.${month}`)).join(', ')] as [string, string]] : []),
-    [words('dressing.skill'), `${words(`dressing.skill-n.${dressing.skill}`)}${dressing.minutes ? `, ${words('dressing.minutes', { minutes: dressing.minutes })}` : ''}`],
+    [
+      words('dressing.lengths'),
+      words('dressing.range', {
+        low: speech.length(dressing.length_mm[0]),
+        high: speech.length(dressing.length_mm[1]),
+      }),
+    ],
+    [
+      words('dressing.ride'),
+      `${speech.plain('rides', dressing.ride)}${levels.length > 0 ? ` · ${levels.map((level) => speech.plain('levels', level)).join(', ')}` : ''}`,
+    ],
+    [
+      words('dressing.waters'),
+      [
+        dressing.waters.map((water) => speech.plain('waters', water)).join(', '),
+        ...bySize.map(([water, steps]) =>
+          words(steps! > 0 ? 'dressing.larger-in' : 'dressing.smaller-in', {
+            water: speech.plain('waters', water),
+            count: Math.abs(steps!),
+          }),
+        ),
+      ].join('; '),
+    ],
+    [
+      words('dressing.hooks'),
+      dressing.hooks
+        .map(
+          (hook) =>
+            `${speech.plain('bends', hook.bend)}${hook.x_long && (hook.x_long[0] > 0 || hook.x_long[1] > 1) ? ` ${words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] })}` : ''}`,
+        )
+        .join(', '),
+    ],
+    ...(dressing.months.length > 0
+      ? [
+          [words('dressing.months'), dressing.months.map((month) => words(`dressing.month.${month}`)).join(', ')] as [
+            string,
+            string,
+          ],
+        ]
+      : []),
+    [
+      words('dressing.skill'),
+      `${words(`dressing.skill-n.${dressing.skill}`)}${dressing.minutes ? `, ${words('dressing.minutes', { minutes: dressing.minutes })}` : ''}`,
+    ],
     [words('dressing.taper'), speech.t(`ui.taper.${dressing.taper}`)],
     [words('dressing.guard'), words(`dressing.protect.${dressing.protection}`)],
-    ...dressing.bundles.map((bundle): [string, string] => [words('dressing.bundle'), words('dressing.bundle-line', { material: catalogue.materials.find((item) => item.id === bundle.material)?.name ?? bundle.material, parts: bundle.parts.map((part) => speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part)).join(', ') })]),
+    ...dressing.bundles.map((bundle): [string, string] => [
+      words('dressing.bundle'),
+      words('dressing.bundle-line', {
+        material: catalogue.materials.find((item) => item.id === bundle.material)?.name ?? bundle.material,
+        parts: bundle.parts
+          .map((part) => speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part))
+          .join(', '),
+      }),
+    ]),
     [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],
   ];
   const picture = card ? (
     <View className="gap-3 pb-4">
       <DressingPlate card={card} stage={dressing.stages[0]!} naturalMm={measured} maxHeight={wide ? 440 : 320} />
       <View className="gap-2 px-5">
-        <Chips compact label={words('dressing.shown-for')} choices={(['least', 'middle', 'most'] as const).map((item) => ({ id: item, label: words(`dressing.size.${item}`, { mm: speech.length(sampleOf(dressing, item).lengthsMm[0]!) }) }))} value={size} onChange={(next) => setSize(next)} />
-        <Say size="small" tone="soft">{words('dressing.on-hook', { hook: hookName(card.hook) })}</Say>
-        {card.fits ? null : <Say size="small" tone="dawn">{words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? ''), mm: speech.length(card.over!.mm) })}</Say>}
-        <SwitchRow dressing={dressing} stage={dressing.stages[0]!} without={switched.without} added={switched.added} onChange={(without, added) => setSwitched({ without, added })} />
+        <Chips
+          compact
+          label={words('dressing.shown-for')}
+          choices={(['least', 'middle', 'most'] as const).map((item) => ({
+            id: item,
+            label: words(`dressing.size.${item}`, { mm: speech.length(sampleOf(dressing, item).lengthsMm[0]!) }),
+          }))}
+          value={size}
+          onChange={(next) => setSize(next)}
+        />
+        <Say size="small" tone="soft">
+          {words('dressing.on-hook', { hook: hookName(card.hook) })}
+        </Say>
+        {card.fits ? null : (
+          <Say size="small" tone="dawn">
+            {words('bench.over', {
+              part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? ''),
+              mm: speech.length(card.over!.mm),
+            })}
+          </Say>
+        )}
+        <SwitchRow
+          dressing={dressing}
+          stage={dressing.stages[0]!}
+          without={switched.without}
+          added={switched.added}
+          onChange={(without, added) => setSwitched({ without, added })}
+        />
       </View>
     </View>
-  ) : <Say className="px-5">{words('dressing.no-card')}</Say>;
+  ) : (
+    <Say className="px-5">{words('dressing.no-card')}</Say>
+  );
   const doing = (
     <View className="flex-row flex-wrap gap-3 px-5 pb-4">
-      {own ? <Button kind="main" label={words('dressing.edit')} onPress={() => router.navigate({ pathname: '/dressings/[id]/edit', params: { id: dressing.id } })} /> : null}
+      {own ? (
+        <Button
+          kind="main"
+          label={words('dressing.edit')}
+          onPress={() => router.navigate({ pathname: '/dressings/[id]/edit', params: { id: dressing.id } })}
+        />
+      ) : null}
       <Button kind={own ? 'plain' : 'main'} label={words('dressing.derive')} onPress={() => derive(dressing)} />
     </View>
   );
@@ -91,10 +190,22 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
       <Ancestry dressing={dressing} />
       <View className="gap-3 px-5 pb-6">
         <View className="flex-row items-center gap-3">
-          <Button label={words(schooling ? 'bench.schools-close' : 'dressing.schools')} onPress={() => setSchooling(!schooling)} />
-          <Say size="small" tone="soft" className="min-w-0 flex-1">{words('bench.schools-set', { count: Object.keys(dressingSchools[dressing.id] ?? {}).length })}</Say>
+          <Button
+            label={words(schooling ? 'bench.schools-close' : 'dressing.schools')}
+            onPress={() => setSchooling(!schooling)}
+          />
+          <Say size="small" tone="soft" className="min-w-0 flex-1">
+            {words('bench.schools-set', { count: Object.keys(dressingSchools[dressing.id] ?? {}).length })}
+          </Say>
         </View>
-        {schooling ? <SchoolsPanel dressing={dressing.id} value={dressingSchools[dressing.id] ?? {}} inherited={schools} onChange={(next) => act(setDressingSchools, { dressingId: dressing.id, schools: next })} /> : null}
+        {schooling ? (
+          <SchoolsPanel
+            dressing={dressing.id}
+            value={dressingSchools[dressing.id] ?? {}}
+            inherited={schools}
+            onChange={(next) => act(setDressingSchools, { dressingId: dressing.id, schools: next })}
+          />
+        ) : null}
       </View>
     </>
   );
@@ -145,4 +256,3 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
     </Page>
   );
 }
-

@@ -37,7 +37,8 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
   const pin = (dressingId: string | null) => act(pinDressing, { ...of, dressingId });
   const all = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
   const others = secondsTo(answer).slice(0, OFFERED);
-  const compare = (id: string) => setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
+  const compare = (id: string) =>
+    setCompared(compared.includes(id) ? compared.filter((item) => item !== id) : [...compared, id].slice(-2));
   const catalogue = useApp(selectCatalogue);
   const settings = useApp(selectSettings);
   const groups = useApp(selectGroups);
@@ -45,35 +46,99 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     const { stage } = record;
     const wanted = asked.trim().toLowerCase();
     if (wanted === '' || !stage) return [];
-    const choices = { ...NO_CHOICES, offset: record.offset, dressingPin: record.dressingId ?? null, picking: pickingOf(sample, settings, stage, groups, CASE.growing) };
+    const choices = {
+      ...NO_CHOICES,
+      offset: record.offset,
+      dressingPin: record.dressingId ?? null,
+      picking: pickingOf(sample, settings, stage, groups, CASE.growing),
+    };
     const known = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
     // One of another order is not offered by itself, but answers when it is asked for.
-    return catalogue.dressings.filter((item) => item.name.toLowerCase().includes(wanted)).slice(0, OFFERED).map((item) => known.find((other) => other.id === item.id) ?? considered(item, sampleOf(sample, stage, CASE), choices, catalogue, answer.natural.length.meanMm));
+    return catalogue.dressings
+      .filter((item) => item.name.toLowerCase().includes(wanted))
+      .slice(0, OFFERED)
+      .map(
+        (item) =>
+          known.find((other) => other.id === item.id) ??
+          considered(item, sampleOf(sample, stage, CASE), choices, catalogue, answer.natural.length.meanMm),
+      );
   }, [asked, record, sample, settings, groups, catalogue, answer]);
   const pair = compared.flatMap((id) => [...all, ...found].find((item) => item.id === id) ?? []);
-  const offer = (dressing: Dressed, first = false) => <Offer key={dressing.id} dressing={dressing} first={first} place={all.indexOf(dressing) < 0 ? null : all.indexOf(dressing) + 1} compared={compared.includes(dressing.id)} onCompare={() => compare(dressing.id)} onPin={pin} />;
+  const offer = (dressing: Dressed, first = false) => (
+    <Offer
+      key={dressing.id}
+      dressing={dressing}
+      first={first}
+      place={all.indexOf(dressing) < 0 ? null : all.indexOf(dressing) + 1}
+      compared={compared.includes(dressing.id)}
+      onCompare={() => compare(dressing.id)}
+      onPin={pin}
+    />
+  );
   return (
     <View className="gap-6 py-4">
       <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} switches maxHeight={wide ? 520 : 420} />
       {answer.dressing ? offer(answer.dressing, true) : null}
       {pair.length === 2 ? <Compare pair={[pair[0]!, pair[1]!]} onClose={() => setCompared([])} /> : null}
       <View className="gap-2 px-5">
-        <Heading size="small" level={3}>{words('dressing.on-purpose')}</Heading>
-        <Chips compact label={words('dressing.on-purpose')} choices={ids.intents.map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={(intent) => act(setIntent, { ...of, intent })} />
-        <Say size="small" tone="soft">{words(`dressing.intent-why.${record.offset.intent}`)}</Say>
+        <Heading size="small" level={3}>
+          {words('dressing.on-purpose')}
+        </Heading>
+        <Chips
+          compact
+          label={words('dressing.on-purpose')}
+          choices={ids.intents.map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
+          value={record.offset.intent}
+          onChange={(intent) => act(setIntent, { ...of, intent })}
+        />
+        <Say size="small" tone="soft">
+          {words(`dressing.intent-why.${record.offset.intent}`)}
+        </Say>
       </View>
       <View className="gap-1">
         <Heading className="px-5 pb-1">{words('dressing.others')}</Heading>
-        {pair.length === 1 ? <Say live size="small" tone="soft" className="px-5">{words('compare.one-more', { name: pair[0]!.name })}</Say> : null}
-        {others.length === 0 ? <Say size="small" tone="soft" className="px-5">{words('dressing.no-second')}</Say> : others.map((dressing) => offer(dressing))}
+        {pair.length === 1 ? (
+          <Say live size="small" tone="soft" className="px-5">
+            {words('compare.one-more', { name: pair[0]!.name })}
+          </Say>
+        ) : null}
+        {others.length === 0 ? (
+          <Say size="small" tone="soft" className="px-5">
+            {words('dressing.no-second')}
+          </Say>
+        ) : (
+          others.map((dressing) => offer(dressing))
+        )}
       </View>
       <View className="gap-2 px-5">
-        <View className="max-w-96 flex-row"><Field label={words('dressing.why-not')} value={asked} onType={setAsked} hint={words('dressing.why-not-hint', { count: catalogue.dressings.length })} /></View>
+        <View className="max-w-96 flex-row">
+          <Field
+            label={words('dressing.why-not')}
+            value={asked}
+            onType={setAsked}
+            hint={words('dressing.why-not-hint', { count: catalogue.dressings.length })}
+          />
+        </View>
       </View>
-      {asked.trim() !== '' ? <View className="gap-1">{found.length === 0 ? <Say className="px-5">{words('dressing.none-found')}</Say> : found.map((dressing) => offer(dressing))}</View> : null}
+      {asked.trim() !== '' ? (
+        <View className="gap-1">
+          {found.length === 0 ? (
+            <Say className="px-5">{words('dressing.none-found')}</Say>
+          ) : (
+            found.map((dressing) => offer(dressing))
+          )}
+        </View>
+      ) : null}
       <View className="gap-3 px-5">
-        <View className="flex-row"><Button label={words(counts ? 'picking.close' : 'picking.open')} onPress={() => setCounts(!counts)} /></View>
-        {counts ? <View className="gap-6 rounded-control border border-edge bg-plane p-3"><AtTheBench /><WhatCounts /></View> : null}
+        <View className="flex-row">
+          <Button label={words(counts ? 'picking.close' : 'picking.open')} onPress={() => setCounts(!counts)} />
+        </View>
+        {counts ? (
+          <View className="gap-6 rounded-control border border-edge bg-plane p-3">
+            <AtTheBench />
+            <WhatCounts />
+          </View>
+        ) : null}
       </View>
     </View>
   );
@@ -95,11 +160,19 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
   return (
     <View className={`gap-1 border-line px-5 py-3 ${first ? 'border-y bg-plane' : 'border-b'}`}>
       <View className="flex-row items-start gap-3">
-        {first ? null : <InView {...THUMB}><Thumb id={dressing.id} /></InView>}
+        {first ? null : (
+          <InView {...THUMB}>
+            <Thumb id={dressing.id} />
+          </InView>
+        )}
         <View className="min-w-0 flex-1">
-          <Heading level={first ? 2 : 3} size={first ? 'title' : 'lead'}>{dressing.name}</Heading>
+          <Heading level={first ? 2 : 3} size={first ? 'title' : 'lead'}>
+            {dressing.name}
+          </Heading>
           <View className="flex-row items-baseline gap-2">
-            <Say size="small" tone="soft">{first || place === null ? words('dressing.score') : words('dressing.place', { n: place })}</Say>
+            <Say size="small" tone="soft">
+              {first || place === null ? words('dressing.score') : words('dressing.place', { n: place })}
+            </Say>
             <Digits tone="soft">{speech.number(dressing.score, 2)}</Digits>
           </View>
         </View>
@@ -110,9 +183,24 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
         </Say>
       ))}
       <View className="flex-row flex-wrap items-center gap-2 pt-1">
-        <Toggle label={words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} spoken={`${words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} ${dressing.name}`} on={dressing.pinned} onChange={(on) => onPin(on ? dressing.id : null)} />
-        <Toggle label={words('compare.compare')} spoken={words('compare.compare-what', { name: dressing.name })} on={compared} onChange={onCompare} />
-        <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className="flex min-h-target items-center px-2 font-medium text-small text-river">{words('dressing.open')}</Link>
+        <Toggle
+          label={words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')}
+          spoken={`${words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')} ${dressing.name}`}
+          on={dressing.pinned}
+          onChange={(on) => onPin(on ? dressing.id : null)}
+        />
+        <Toggle
+          label={words('compare.compare')}
+          spoken={words('compare.compare-what', { name: dressing.name })}
+          on={compared}
+          onChange={onCompare}
+        />
+        <Link
+          href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }}
+          className="flex min-h-target items-center px-2 font-medium text-small text-river"
+        >
+          {words('dressing.open')}
+        </Link>
       </View>
     </View>
   );

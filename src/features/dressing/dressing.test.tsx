@@ -47,7 +47,8 @@ describe('the step', () => {
     expect(screen.getByText(/First-light upright dun is set beside/)).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Compare First-light post dun' }));
     const table = screen.getByRole('table', { name: 'Side by side' });
-    for (const row of ['Style', 'Stage', 'Length', 'Water', 'Ride and style']) expect(within(table).getByText(row)).toBeInTheDocument();
+    for (const row of ['Style', 'Stage', 'Length', 'Water', 'Ride and style'])
+      expect(within(table).getByText(row)).toBeInTheDocument();
     expect(within(table).getByText('post dun')).toBeInTheDocument();
     fireEvent.click(within(table).getByRole('button', { name: 'Close' }));
     expect(screen.queryByRole('table', { name: 'Side by side' })).toBeNull();
@@ -77,7 +78,7 @@ describe('the step', () => {
     expect(leading(store).offset).toEqual({ sizes: 0, intent: 'exact' });
   });
 
-  test('what counts is the tier\'s to set, and it is kept', async () => {
+  test("what counts is the tier's to set, and it is kept", async () => {
     const { store } = await open();
     fireEvent.click(screen.getByRole('button', { name: 'What counts' }));
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Water' })).getByRole('radio', { name: 'twice' }));
@@ -99,7 +100,9 @@ describe('the step', () => {
 
 test('practice, minutes and tools are kept, and a tool not ticked is asked for', async () => {
   const { store } = await openScreen(<AtTheBench />);
-  fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Your practice' })).getByRole('radio', { name: 'plain' }));
+  fireEvent.click(
+    within(screen.getByRole('radiogroup', { name: 'Your practice' })).getByRole('radio', { name: 'plain' }),
+  );
   fireEvent.click(screen.getByRole('radio', { name: 'up to 8' }));
   expect(screen.getByText(/^Not known: tick the first/)).toBeInTheDocument();
   fireEvent.click(screen.getByRole('button', { name: 'Bobbin holder' }));
@@ -119,9 +122,15 @@ describe('the library', () => {
     expect(screen.queryByRole('heading', { level: 2, name: 'Caddis pupa' })).toBeNull();
     fireEvent.click(screen.getByRole('radio', { name: 'Caddis' }));
     expect(screen.getByRole('heading', { level: 2, name: 'Caddis pupa' })).toBeInTheDocument();
-    expect(screen.getByRole('link', { name: /Curved shell-back pupa/ })).toHaveAttribute('href', '/dressings/curved-shell-pupa');
+    expect(screen.getByRole('link', { name: /Curved shell-back pupa/ })).toHaveAttribute(
+      'href',
+      '/dressings/curved-shell-pupa',
+    );
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Stage' })).getByRole('radio', { name: 'Pupa' }));
-    expect(screen.getAllByRole('heading', { level: 2 }).map((heading) => heading.textContent)).toEqual(['Caddis pupa', 'Dressings as files']);
+    expect(screen.getAllByRole('heading', { level: 2 }).map((heading) => heading.textContent)).toEqual([
+      'Caddis pupa',
+      'Dressings as files',
+    ]);
   });
 
   test('a search goes through the whole library; filters narrow it; nothing found says what to do', async () => {
@@ -135,16 +144,31 @@ describe('the library', () => {
     const count = () => Number(/^(\d+) dressings?$/.exec(screen.getByText(/^\d+ dressings?$/).textContent!)![1]);
     const before = count();
     fireEvent.click(screen.getByRole('button', { name: 'Filter' }));
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Practice it asks, at most' })).getByRole('radio', { name: 'plain' }));
+    fireEvent.click(
+      within(screen.getByRole('radiogroup', { name: 'Practice it asks, at most' })).getByRole('radio', {
+        name: 'plain',
+      }),
+    );
     expect(count()).toBeLessThan(before);
     expect(screen.getByText('Not known: no materials have been entered yet.')).toBeInTheDocument();
   });
 
   test('the filter by itself', () => {
-    const found = (more: object, stash: ReadonlySet<string> | null = null) => DRESSINGS.filter((dressing) => answersFilter(dressing, { ...ALL, ...more }, MATERIALS, stash, createSpeech(createI18n(), 'mm')));
+    const found = (more: object, stash: ReadonlySet<string> | null = null) =>
+      DRESSINGS.filter((dressing) =>
+        answersFilter(dressing, { ...ALL, ...more }, MATERIALS, stash, createSpeech(createI18n(), 'mm')),
+      );
     expect(found({})).toHaveLength(DRESSINGS.length);
-    expect(found({ style: 'shrimp' }).map((dressing) => dressing.id).sort()).toEqual(['amber-back-shrimp', 'weed-edge-shrimp']);
-    expect(found({ order: 'leech' }).map((dressing) => dressing.id).sort()).toEqual(['ellanmere-plume-leech', 'looping-strip-leech']);
+    expect(
+      found({ style: 'shrimp' })
+        .map((dressing) => dressing.id)
+        .sort(),
+    ).toEqual(['amber-back-shrimp', 'weed-edge-shrimp']);
+    expect(
+      found({ order: 'leech' })
+        .map((dressing) => dressing.id)
+        .sort(),
+    ).toEqual(['ellanmere-plume-leech', 'looping-strip-leech']);
     expect(found({ stage: 'ant/winged' }).every((dressing) => dressing.stages.includes('ant/winged'))).toBe(true);
     expect(found({ water: 'still' }).every((dressing) => dressing.waters.includes('still'))).toBe(true);
     expect(found({ search: 'peacock herl' }).length).toBeGreaterThan(2);
@@ -152,7 +176,9 @@ describe('the library', () => {
     expect(found({ ready: true }, new Set())).toEqual([]);
     const groups = byStage(DRESSINGS, { ...ALL, order: 'caddis' });
     expect(groups.every((group) => group.stage.startsWith('caddis/'))).toBe(true);
-    expect(groups.find((group) => group.stage === 'caddis/egg-layer')!.dressings[0]!.stages[0]).toBe('caddis/egg-layer');
+    expect(groups.find((group) => group.stage === 'caddis/egg-layer')!.dressings[0]!.stages[0]).toBe(
+      'caddis/egg-layer',
+    );
   });
 });
 
@@ -163,17 +189,36 @@ describe('schools', () => {
     const before = barb();
     fireEvent.click(screen.getByText('Schools for this dressing'));
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Hackle gauge' })).getByText(/one under/i));
-    expect(store.getState().records.entities.settings.main!.dressingSchools).toEqual({ 'first-light-dun': { 'hackle-gauge': 'one-under' } });
+    expect(store.getState().records.entities.settings.main!.dressingSchools).toEqual({
+      'first-light-dun': { 'hackle-gauge': 'one-under' },
+    });
     expect(barb()).not.toBe(before);
     expect(screen.getByText('1 set here')).toBeInTheDocument();
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Hackle gauge' })).getByText(/as it is written|as written/i));
+    fireEvent.click(
+      within(screen.getByRole('radiogroup', { name: 'Hackle gauge' })).getByText(/as it is written|as written/i),
+    );
     expect(barb()).toBe(before);
   });
 
-  test('set for one card they go over the dressing\'s and the tier\'s', async () => {
+  test("set for one card they go over the dressing's and the tier's", async () => {
     const { store } = await openScreen(<MatchScreen id={DUN} step="bench" />);
-    const trim = () => { const answered = selectAnswered(store.getState(), DUN, 'a1'); return answered?.status === 'answered' ? answered.answer.card!.hackles[0]!.trim : null; };
-    act(() => void store.dispatch(change('schools', (draft) => { draft.settings.main = { ...settingsSchema.cast({}), ...draft.settings.main, schools: { 'hackle-trim': 'both' }, dressingSchools: { 'first-light-dun': { 'hackle-trim': 'v-below' } } }; })));
+    const trim = () => {
+      const answered = selectAnswered(store.getState(), DUN, 'a1');
+      return answered?.status === 'answered' ? answered.answer.card!.hackles[0]!.trim : null;
+    };
+    act(
+      () =>
+        void store.dispatch(
+          change('schools', (draft) => {
+            draft.settings.main = {
+              ...settingsSchema.cast({}),
+              ...draft.settings.main,
+              schools: { 'hackle-trim': 'both' },
+              dressingSchools: { 'first-light-dun': { 'hackle-trim': 'v-below' } },
+            };
+          }),
+        ),
+    );
     expect(trim()).toBe('v-below');
     fireEvent.click(screen.getByText('Schools for this card'));
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Hackle trim' })).getByText('Flat below'));

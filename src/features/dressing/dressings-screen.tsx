@@ -27,7 +27,10 @@ export function DressingsScreen() {
   const asked = useLocalSearchParams<{ order?: string }>();
   const dressings = useApp(selectDressings);
   const own = useApp(selectOwnDressings);
-  const [filter, setFilter] = useState<LibraryFilter>({ ...ALL, order: ids.orders.some((order) => order.id === asked.order) ? (asked.order as OrderId) : 'mayfly' });
+  const [filter, setFilter] = useState<LibraryFilter>({
+    ...ALL,
+    order: ids.orders.some((order) => order.id === asked.order) ? (asked.order as OrderId) : 'mayfly',
+  });
   const [open, setOpen] = useState(false);
   const set = (more: Partial<LibraryFilter>) => setFilter({ ...filter, ...more });
   const searching = filter.search.trim() !== '';
@@ -36,11 +39,20 @@ export function DressingsScreen() {
   const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, MATERIALS, null, speech));
   const groups = byStage(shown, inUse);
   const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
-  const orders = ids.orders.filter((order) => dressings.some((dressing) => dressing.stages.some((stage) => stage.startsWith(`${order.id}/`))));
-  const stages = ids.stages.filter((stage) => stage.order === filter.order && dressings.some((dressing) => dressing.stages.includes(stage.id as StageId)));
+  const orders = ids.orders.filter((order) =>
+    dressings.some((dressing) => dressing.stages.some((stage) => stage.startsWith(`${order.id}/`))),
+  );
+  const stages = ids.stages.filter(
+    (stage) =>
+      stage.order === filter.order && dressings.some((dressing) => dressing.stages.includes(stage.id as StageId)),
+  );
   const ownIds = new Set(own.map((dressing) => dressing.id));
   return (
-    <Page column="list" title={words('place.dressings')} lead={words('dressing.library', { count: dressings.length, own: own.length })}>
+    <Page
+      column="list"
+      title={words('place.dressings')}
+      lead={words('dressing.library', { count: dressings.length, own: own.length })}
+    >
       <View className="gap-3 px-5 pb-3">
         <View className="flex-row flex-wrap items-end gap-3">
           <View className="min-w-40 max-w-96 flex-1">
@@ -53,26 +65,53 @@ export function DressingsScreen() {
       </View>
       {searching ? null : (
         <View className="border-y border-line px-3">
-          <OrderTiles strip={!wide} label={words('dressing.natural')} orders={orders.map(({ id }) => id as OrderId)} value={filter.order} onChange={(order) => set({ order, stage: null })} />
+          <OrderTiles
+            strip={!wide}
+            label={words('dressing.natural')}
+            orders={orders.map(({ id }) => id as OrderId)}
+            value={filter.order}
+            onChange={(order) => set({ order, stage: null })}
+          />
         </View>
       )}
       {searching || stages.length < 2 ? null : (
         <Strip wide={wide} className="px-5 pt-3">
-          <Chips compact strip={!wide} label={words('dressing.stage')} choices={[{ id: ANY, label: words('dressing.every-stage') }, ...stages.map((stage) => ({ id: stage.id as string, label: stageWord(speech, stage.id, stage.order) }))]} value={filter.stage ?? ANY} onChange={(id) => set({ stage: id === ANY ? null : (id as StageId) })} />
+          <Chips
+            compact
+            strip={!wide}
+            label={words('dressing.stage')}
+            choices={[
+              { id: ANY, label: words('dressing.every-stage') },
+              ...stages.map((stage) => ({ id: stage.id as string, label: stageWord(speech, stage.id, stage.order) })),
+            ]}
+            value={filter.stage ?? ANY}
+            onChange={(id) => set({ stage: id === ANY ? null : (id as StageId) })}
+          />
         </Strip>
       )}
       <View className="px-5 pt-3">
-        <Say live size="small" tone="soft">{words('dressing.shown', { count })}</Say>
+        <Say live size="small" tone="soft">
+          {words('dressing.shown', { count })}
+        </Say>
       </View>
       {groups.map((group) => (
         <View key={group.stage} className="pt-4">
           <View className="flex-row items-center gap-3 px-5 pb-2">
             <NaturalThumb stage={group.stage} colours={{}} width={72} height={38} />
             <Heading>{speech.name('stages', group.stage)}</Heading>
-            <Say size="small" tone="soft">{words('dressing.n-for', { count: group.dressings.length })}</Say>
+            <Say size="small" tone="soft">
+              {words('dressing.n-for', { count: group.dressings.length })}
+            </Say>
           </View>
           <View role="list" className="flex-row flex-wrap gap-3 px-5">
-            {group.dressings.map((dressing) => <Cell key={dressing.id} dressing={dressing} own={ownIds.has(dressing.id)} also={dressing.stages[0] !== group.stage} />)}
+            {group.dressings.map((dressing) => (
+              <Cell
+                key={dressing.id}
+                dressing={dressing}
+                own={ownIds.has(dressing.id)}
+                also={dressing.stages[0] !== group.stage}
+              />
+            ))}
           </View>
         </View>
       ))}
@@ -85,7 +124,11 @@ export function DressingsScreen() {
 /** One line that scrolls by itself on a phone; as many as it takes where there is room. */
 function Strip({ wide, className, children }: { wide: boolean; className: string; children: ReactNode }) {
   if (wide) return <View className={className}>{children}</View>;
-  return <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName={className}>{children}</ScrollView>;
+  return (
+    <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName={className}>
+      {children}
+    </ScrollView>
+  );
 }
 
 /** A stage without the name of its order, which stands above it. */
@@ -101,20 +144,57 @@ function Filters({ filter, onChange }: { filter: LibraryFilter; onChange: (more:
   return (
     <View className="gap-3 rounded-control border border-edge bg-plane p-3">
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('dressing.waters')}</Heading>
-        <Chips compact label={words('dressing.waters')} choices={[{ id: ANY, label: words('drawer.any') }, ...ids.waters.map((water) => ({ id: water.id, label: water.name }))]} value={filter.water ?? ANY} onChange={(id) => onChange({ water: id === ANY ? null : (id as WaterId) })} />
+        <Heading size="small" level={3}>
+          {words('dressing.waters')}
+        </Heading>
+        <Chips
+          compact
+          label={words('dressing.waters')}
+          choices={[
+            { id: ANY, label: words('drawer.any') },
+            ...ids.waters.map((water) => ({ id: water.id, label: water.name })),
+          ]}
+          value={filter.water ?? ANY}
+          onChange={(id) => onChange({ water: id === ANY ? null : (id as WaterId) })}
+        />
       </View>
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('dressing.skill-most')}</Heading>
-        <Chips compact label={words('dressing.skill-most')} choices={[{ id: ANY, label: words('drawer.any') }, ...SKILLS.map((skill) => ({ id: String(skill), label: words(`dressing.skill-n.${skill}`) }))]} value={filter.skill === null ? ANY : String(filter.skill)} onChange={(id) => onChange({ skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })} />
+        <Heading size="small" level={3}>
+          {words('dressing.skill-most')}
+        </Heading>
+        <Chips
+          compact
+          label={words('dressing.skill-most')}
+          choices={[
+            { id: ANY, label: words('drawer.any') },
+            ...SKILLS.map((skill) => ({ id: String(skill), label: words(`dressing.skill-n.${skill}`) })),
+          ]}
+          value={filter.skill === null ? ANY : String(filter.skill)}
+          onChange={(id) => onChange({ skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })}
+        />
       </View>
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('dressing.ready')}</Heading>
-        <Say size="small" tone="soft">{words('dressing.ready-unknown')}</Say>
+        <Heading size="small" level={3}>
+          {words('dressing.ready')}
+        </Heading>
+        <Say size="small" tone="soft">
+          {words('dressing.ready-unknown')}
+        </Say>
       </View>
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('drawer.filter.style')}</Heading>
-        <Chips compact label={words('drawer.filter.style')} choices={[{ id: ANY, label: words('drawer.any') }, ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) }))]} value={filter.style ?? ANY} onChange={(id) => onChange({ style: id === ANY ? null : (id as StyleId) })} />
+        <Heading size="small" level={3}>
+          {words('drawer.filter.style')}
+        </Heading>
+        <Chips
+          compact
+          label={words('drawer.filter.style')}
+          choices={[
+            { id: ANY, label: words('drawer.any') },
+            ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) })),
+          ]}
+          value={filter.style ?? ANY}
+          onChange={(id) => onChange({ style: id === ANY ? null : (id as StyleId) })}
+        />
       </View>
     </View>
   );
@@ -125,17 +205,31 @@ function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also:
   const speech = useSpeech();
   const wide = useWide();
   const size = wide ? CELL.wide : CELL.phone;
-  const range = words('dressing.range', { low: speech.length(dressing.length_mm[0]), high: speech.length(dressing.length_mm[1]) });
+  const range = words('dressing.range', {
+    low: speech.length(dressing.length_mm[0]),
+    high: speech.length(dressing.length_mm[1]),
+  });
   return (
     <View role="listitem" style={{ width: size.width }}>
-      <Link href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }} className="flex flex-col rounded-control border border-line bg-plane pb-2">
+      <Link
+        href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }}
+        className="flex flex-col rounded-control border border-line bg-plane pb-2"
+      >
         <InView {...size}>
           <CellPicture dressing={dressing} {...size} />
         </InView>
         <View className="gap-1 px-3">
           <Say weight="serif">{dressing.name}</Say>
           <Say size="small" tone="soft">{`${range} · ${words(`dressing.rides.${dressing.ride}`)}`}</Say>
-          {own ? <Say size="small" tone="dawn">{words('dressing.own')}</Say> : also ? <Say size="small" tone="soft">{words('dressing.also', { stage: speech.plain('stages', dressing.stages[0]!) })}</Say> : null}
+          {own ? (
+            <Say size="small" tone="dawn">
+              {words('dressing.own')}
+            </Say>
+          ) : also ? (
+            <Say size="small" tone="soft">
+              {words('dressing.also', { stage: speech.plain('stages', dressing.stages[0]!) })}
+            </Say>
+          ) : null}
         </View>
       </Link>
     </View>

@@ -26,7 +26,12 @@ function newFaults(before: Dressing, catalogue: Catalogue): (after: Dressing) =>
 }
 
 /** Ways that the bench would refuse as the library usually works them here, found one by one while nothing else waits. */
-function useRefused(dressing: Dressing, what: PartId | null, ways: readonly { id: string }[], catalogue: Catalogue): readonly string[] {
+function useRefused(
+  dressing: Dressing,
+  what: PartId | null,
+  ways: readonly { id: string }[],
+  catalogue: Catalogue,
+): readonly string[] {
   const [found, setFound] = useState<{ of: unknown; refused: readonly string[] }>({ of: null, refused: NONE });
   useEffect(() => {
     if (what === null) return;
@@ -59,8 +64,15 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
   const [chosen, setChosen] = useState<string | null>(null);
   const [of, setOf] = useState<readonly string[]>([]);
   const [from, setFrom] = useState<Station | null>(null);
-  const kinds = ids.parts.filter((kind) => newPartId(dressing, kind.id as PartId) !== null && waysOf(kind.id as PartId, dressing.style, DRESSINGS, catalogue.ways).length > 0);
-  const ways = useMemo(() => (what === null ? [] : waysOf(what, dressing.style, DRESSINGS, catalogue.ways)), [what, dressing.style, catalogue]);
+  const kinds = ids.parts.filter(
+    (kind) =>
+      newPartId(dressing, kind.id as PartId) !== null &&
+      waysOf(kind.id as PartId, dressing.style, DRESSINGS, catalogue.ways).length > 0,
+  );
+  const ways = useMemo(
+    () => (what === null ? [] : waysOf(what, dressing.style, DRESSINGS, catalogue.ways)),
+    [what, dressing.style, catalogue],
+  );
   const refused = useRefused(dressing, what, ways, catalogue);
   // The shorter of the two lists.
   const mostly = refused.length > ways.length / 2;
@@ -70,8 +82,14 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
     if (what === null || way === null) return null;
     const usual = addByWay(dressing, { what, way: way.id, from }, DRESSINGS, catalogue);
     const materials = usual?.parts.find((part) => part.id === newPartId(dressing, what));
-    const wanted = of.length === 0 || !materials ? undefined : [materials.material ?? '', ...materials.also].map((id, index) => of[index] ?? id);
-    return (wanted ? addByWay(dressing, { what, way: way.id, of: wanted, from }, DRESSINGS, catalogue) : usual) ?? addPart(dressing, what, DRESSINGS);
+    const wanted =
+      of.length === 0 || !materials
+        ? undefined
+        : [materials.material ?? '', ...materials.also].map((id, index) => of[index] ?? id);
+    return (
+      (wanted ? addByWay(dressing, { what, way: way.id, of: wanted, from }, DRESSINGS, catalogue) : usual) ??
+      addPart(dressing, what, DRESSINGS)
+    );
   }, [dressing, what, way, of, from, catalogue]);
   const looked = useDeferredValue(made);
   const said = useMemo(() => {
@@ -80,7 +98,8 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
     // Worked out for what would be added, not at every key in the rest of the editor.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [looked]);
-  const fresh = what === null || !made ? null : made.parts.find((part) => !dressing.parts.some((own) => own.id === part.id));
+  const fresh =
+    what === null || !made ? null : made.parts.find((part) => !dressing.parts.some((own) => own.id === part.id));
   const start = (kind: PartId | null) => {
     setWhat(kind);
     setChosen(null);
@@ -91,20 +110,84 @@ export function AddPart({ dressing, onChange }: { dressing: Dressing; onChange: 
     <View role="group" aria-label={words('edit-dressing.add-title')} className="gap-3 px-5 pt-4">
       <Heading size="small">{words('edit-dressing.add-title')}</Heading>
       <View className="flex-row flex-wrap gap-3">
-        <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.what-part')} choices={kinds.map((kind) => ({ id: kind.id as PartId, label: kind.name }))} value={what} none={words('edit-dressing.nothing')} onChange={start} /></View>
-        {what && way ? <View className="min-w-36 flex-1"><Pick label={words('edit-dressing.how')} choices={ways.map((item) => ({ id: item.id, label: words(`way.${item.id}`) }))} value={way.id} onChange={(id) => { setChosen(id); setOf([]); }} /></View> : null}
+        <View className="min-w-36 flex-1">
+          <Pick
+            label={words('edit-dressing.what-part')}
+            choices={kinds.map((kind) => ({ id: kind.id as PartId, label: kind.name }))}
+            value={what}
+            none={words('edit-dressing.nothing')}
+            onChange={start}
+          />
+        </View>
+        {what && way ? (
+          <View className="min-w-36 flex-1">
+            <Pick
+              label={words('edit-dressing.how')}
+              choices={ways.map((item) => ({ id: item.id, label: words(`way.${item.id}`) }))}
+              value={way.id}
+              onChange={(id) => {
+                setChosen(id);
+                setOf([]);
+              }}
+            />
+          </View>
+        ) : null}
       </View>
       {what && way ? (
         <>
-          {taken.map((list, index) => <MaterialPick key={`${way.id}${index}`} label={words(index === 0 ? 'edit-dressing.of' : 'edit-dressing.of-also')} fits={(material) => list.includes(material)} value={of[index] ?? (index === 0 ? fresh?.material : fresh?.also[index - 1]) ?? null} onChange={(id) => setOf(Object.assign([...of], { [index]: id }))} />)}
-          {way.lies === 'made' || what === 'head' || what === 'bead' ? null : <WherePick dressing={dressing} label={words('edit-dressing.where')} value={from} none={words('edit-dressing.where-usual')} onChange={setFrom} />}
+          {taken.map((list, index) => (
+            <MaterialPick
+              key={`${way.id}${index}`}
+              label={words(index === 0 ? 'edit-dressing.of' : 'edit-dressing.of-also')}
+              fits={(material) => list.includes(material)}
+              value={of[index] ?? (index === 0 ? fresh?.material : fresh?.also[index - 1]) ?? null}
+              onChange={(id) => setOf(Object.assign([...of], { [index]: id }))}
+            />
+          ))}
+          {way.lies === 'made' || what === 'head' || what === 'bead' ? null : (
+            <WherePick
+              dressing={dressing}
+              label={words('edit-dressing.where')}
+              value={from}
+              none={words('edit-dressing.where-usual')}
+              onChange={setFrom}
+            />
+          )}
           {/* What the bench says of it grows as it is worked out: below the button, so that the button stays under the finger. */}
-          <View className="flex-row"><Button kind="main" label={words('edit-dressing.add-this', { part: speech.plain('parts', what) })} disabled={made === null || made === dressing} onPress={() => { if (made) onChange(made); start(null); }} /></View>
+          <View className="flex-row">
+            <Button
+              kind="main"
+              label={words('edit-dressing.add-this', { part: speech.plain('parts', what) })}
+              disabled={made === null || made === dressing}
+              onPress={() => {
+                if (made) onChange(made);
+                start(null);
+              }}
+            />
+          </View>
           <View aria-live="polite" className="gap-1">
-            {said.length === 0 ? <Say size="small" tone="sedge">{words('edit-dressing.would-pass')}</Say> : <Say size="small" tone="straw">{words('edit-dressing.would')}</Say>}
+            {said.length === 0 ? (
+              <Say size="small" tone="sedge">
+                {words('edit-dressing.would-pass')}
+              </Say>
+            ) : (
+              <Say size="small" tone="straw">
+                {words('edit-dressing.would')}
+              </Say>
+            )}
             <CheckLines faults={said.slice(0, SAID)} />
           </View>
-          {refused.length > 0 ? <Say size="small" tone="soft">{words(mostly ? 'edit-dressing.ways-passed' : 'edit-dressing.ways-refused', { ways: ways.filter(({ id }) => refused.includes(id) !== mostly).map(({ id }) => words(`way.${id}`)).join(words('edit-dressing.ways-join')) || words('edit-dressing.ways-none') })}</Say> : null}
+          {refused.length > 0 ? (
+            <Say size="small" tone="soft">
+              {words(mostly ? 'edit-dressing.ways-passed' : 'edit-dressing.ways-refused', {
+                ways:
+                  ways
+                    .filter(({ id }) => refused.includes(id) !== mostly)
+                    .map(({ id }) => words(`way.${id}`))
+                    .join(words('edit-dressing.ways-join')) || words('edit-dressing.ways-none'),
+              })}
+            </Say>
+          ) : null}
         </>
       ) : null}
     </View>

@@ -21,10 +21,29 @@ export function without<T>(list: readonly T[], at: number): T[] {
 }
 
 /** A text that may not be empty; emptied it stays so with its fault, and nothing is changed until something is typed. */
-export function NeededField({ label, value, onType }: { label: string; value: string; onType: (text: string) => void }) {
+export function NeededField({
+  label,
+  value,
+  onType,
+}: {
+  label: string;
+  value: string;
+  onType: (text: string) => void;
+}) {
   const words = useWords();
   const [blank, setBlank] = useState<string | null>(null);
-  return <Field label={label} value={blank ?? value} error={blank === null ? null : words('edit-dressing.needed')} onType={(text) => { const empty = text.trim() === ''; setBlank(empty ? text : null); if (!empty) onType(text); }} />;
+  return (
+    <Field
+      label={label}
+      value={blank ?? value}
+      error={blank === null ? null : words('edit-dressing.needed')}
+      onType={(text) => {
+        const empty = text.trim() === '';
+        setBlank(empty ? text : null);
+        if (!empty) onType(text);
+      }}
+    />
+  );
 }
 
 interface OneProps<T extends string> {
@@ -43,10 +62,30 @@ const FEW = 5;
 
 /** One of a few under its title, or none of them; of many, from a list. */
 export function One<T extends string>({ title, choices, value, none, onChange }: OneProps<T>) {
-  if (choices.length > FEW) return <View className="flex-row"><Pick label={title} choices={choices.map(({ id, name }) => ({ id: id as T, label: name }))} value={value} none={none} onChange={onChange} /></View>;
+  if (choices.length > FEW)
+    return (
+      <View className="flex-row">
+        <Pick
+          label={title}
+          choices={choices.map(({ id, name }) => ({ id: id as T, label: name }))}
+          value={value}
+          none={none}
+          onChange={onChange}
+        />
+      </View>
+    );
   return (
     <Labelled title={title}>
-      <Chips compact label={title} choices={[...(none === undefined ? [] : [{ id: NONE, label: none }]), ...choices.map(({ id, name }) => ({ id, label: name }))]} value={value ?? NONE} onChange={(id) => onChange(id === NONE ? null : (id as T))} />
+      <Chips
+        compact
+        label={title}
+        choices={[
+          ...(none === undefined ? [] : [{ id: NONE, label: none }]),
+          ...choices.map(({ id, name }) => ({ id, label: name })),
+        ]}
+        value={value ?? NONE}
+        onChange={(id) => onChange(id === NONE ? null : (id as T))}
+      />
     </Labelled>
   );
 }
@@ -68,9 +107,18 @@ export function Many<T extends string>({ title, choices, value, onChange, least 
   };
   return (
     <View role="group" aria-label={title} className="gap-1">
-      <Say size="small" tone="soft">{title}</Say>
+      <Say size="small" tone="soft">
+        {title}
+      </Say>
       <View className="flex-row flex-wrap gap-2">
-        {choices.map((choice) => <Toggle key={choice.id} label={choice.name} on={value.includes(choice.id as T)} onChange={() => toggle(choice.id as T)} />)}
+        {choices.map((choice) => (
+          <Toggle
+            key={choice.id}
+            label={choice.name}
+            on={value.includes(choice.id as T)}
+            onChange={() => toggle(choice.id as T)}
+          />
+        ))}
       </View>
     </View>
   );

@@ -21,13 +21,32 @@ function useBases(dressing: Dressing, own: string | undefined, reaches: boolean)
   const nameOf = usePartNames(dressing);
   const measured = dressing.parts.filter((part) => part.part !== 'head');
   const choices = [
-    ...ids.bases.filter((base) => !NO_SHARE.has(base.id) && (base.id !== 'rest' || !reaches || own === 'rest')).map((base) => ({ id: base.id, label: base.name })),
-    ...measured.map((part) => ({ id: `part:${part.id}`, label: words('edit-dressing.times-part', { part: nameOf(part.id) }) })),
-    ...(reaches ? TIPS.map((mark) => ({ id: `reach:${mark}:shank`, label: words('edit-dressing.tip-at', { mark: speech.plain('landmarks', mark) }) })) : []),
+    ...ids.bases
+      .filter((base) => !NO_SHARE.has(base.id) && (base.id !== 'rest' || !reaches || own === 'rest'))
+      .map((base) => ({ id: base.id, label: base.name })),
+    ...measured.map((part) => ({
+      id: `part:${part.id}`,
+      label: words('edit-dressing.times-part', { part: nameOf(part.id) }),
+    })),
+    ...(reaches
+      ? TIPS.map((mark) => ({
+          id: `reach:${mark}:shank`,
+          label: words('edit-dressing.tip-at', { mark: speech.plain('landmarks', mark) }),
+        }))
+      : []),
   ];
   if (own === undefined || choices.some((choice) => choice.id === own)) return choices;
   const [kind, mark] = own.split(':');
-  return [...choices, { id: own, label: kind === 'reach' ? words('edit-dressing.tip-at', { mark: speech.plain('landmarks', mark!) }) : speech.plain('bases', kind!) }];
+  return [
+    ...choices,
+    {
+      id: own,
+      label:
+        kind === 'reach'
+          ? words('edit-dressing.tip-at', { mark: speech.plain('landmarks', mark!) })
+          : speech.plain('bases', kind!),
+    },
+  ];
 }
 
 interface RuleProps {
@@ -45,18 +64,52 @@ export function RuleFields({ dressing, value, along, onChange }: RuleProps) {
   const range = value?.base.startsWith('reach:') ? PAST : FACTOR;
   const based = (base: string | null) => {
     if (base === null) return onChange(null);
-    const factor = base === 'rest' ? 1 : base.startsWith('reach:') ? 0.2 : value?.base.startsWith('reach:') ? 1 : (value?.factor ?? 1);
-    const [low, high] = base.startsWith('reach:') ? [factor - SLACK, factor + SLACK] : base === 'rest' ? [1 - SLACK, 1] : value && value.factor === factor ? [value.low, value.high] : [factor * (1 - SLACK), factor * (1 + SLACK)];
+    const factor =
+      base === 'rest'
+        ? 1
+        : base.startsWith('reach:')
+          ? 0.2
+          : value?.base.startsWith('reach:')
+            ? 1
+            : (value?.factor ?? 1);
+    const [low, high] = base.startsWith('reach:')
+      ? [factor - SLACK, factor + SLACK]
+      : base === 'rest'
+        ? [1 - SLACK, 1]
+        : value && value.factor === factor
+          ? [value.low, value.high]
+          : [factor * (1 - SLACK), factor * (1 + SLACK)];
     onChange({ base, factor, low, high });
   };
   return (
     <View className="gap-3">
-      <Pick label={words('edit-dressing.base')} choices={bases} value={value?.base ?? null} none={words('edit-dressing.by-eye')} onChange={based} />
+      <Pick
+        label={words('edit-dressing.base')}
+        choices={bases}
+        value={value?.base ?? null}
+        none={words('edit-dressing.by-eye')}
+        onChange={based}
+      />
       {value && value.base !== 'rest' ? (
         <View className="flex-row gap-3">
-          <NumberField label={words('edit-dressing.factor')} value={value.factor} range={range} onChange={(factor) => factor !== null && onChange({ ...value, factor })} />
-          <NumberField label={words('edit-dressing.low')} value={value.low} range={range} onChange={(low) => low !== null && onChange({ ...value, low })} />
-          <NumberField label={words('edit-dressing.high')} value={value.high} range={range} onChange={(high) => high !== null && onChange({ ...value, high })} />
+          <NumberField
+            label={words('edit-dressing.factor')}
+            value={value.factor}
+            range={range}
+            onChange={(factor) => factor !== null && onChange({ ...value, factor })}
+          />
+          <NumberField
+            label={words('edit-dressing.low')}
+            value={value.low}
+            range={range}
+            onChange={(low) => low !== null && onChange({ ...value, low })}
+          />
+          <NumberField
+            label={words('edit-dressing.high')}
+            value={value.high}
+            range={range}
+            onChange={(high) => high !== null && onChange({ ...value, high })}
+          />
         </View>
       ) : null}
     </View>
@@ -77,8 +130,22 @@ export function ShareFields({ dressing, label, value, usual, onChange }: SharePr
   const bases = useBases(dressing, value?.base, false).filter((base) => base.id !== 'rest');
   return (
     <View className="min-w-0 flex-row items-end gap-3">
-      <View className="w-28"><NumberField label={label} value={value?.factor ?? null} range={FACTOR} onChange={(factor) => onChange(factor === null ? null : { base: value?.base ?? usual, factor })} /></View>
-      {value ? <Pick label={words('edit-dressing.share-of', { what: label })} choices={bases} value={value.base} onChange={(base) => base && onChange({ ...value, base })} /> : null}
+      <View className="w-28">
+        <NumberField
+          label={label}
+          value={value?.factor ?? null}
+          range={FACTOR}
+          onChange={(factor) => onChange(factor === null ? null : { base: value?.base ?? usual, factor })}
+        />
+      </View>
+      {value ? (
+        <Pick
+          label={words('edit-dressing.share-of', { what: label })}
+          choices={bases}
+          value={value.base}
+          onChange={(base) => base && onChange({ ...value, base })}
+        />
+      ) : null}
     </View>
   );
 }

@@ -35,30 +35,85 @@ function Beforehand({ dressing, onChange }: EditProps) {
   const nameOf = usePartNames(dressing);
   const open = dressing.parts.filter((part) => !dressing.assemblies.some((item) => item.part === part.id));
   return (
-    <Fold wide title={words('edit-dressing.beforehand')} line={dressing.assemblies.map((item) => speech.worded(item.name)).join('; ') || words('edit-dressing.nothing')}>
-      <Say size="small" tone="soft">{words('edit-dressing.beforehand-hint')}</Say>
+    <Fold
+      wide
+      title={words('edit-dressing.beforehand')}
+      line={dressing.assemblies.map((item) => speech.worded(item.name)).join('; ') || words('edit-dressing.nothing')}
+    >
+      <Say size="small" tone="soft">
+        {words('edit-dressing.beforehand-hint')}
+      </Say>
       {dressing.assemblies.map((assembly) => (
-        <View key={assembly.id} role="group" aria-label={speech.worded(assembly.name)} className="gap-3 rounded-control border border-edge bg-ground py-3">
+        <View
+          key={assembly.id}
+          role="group"
+          aria-label={speech.worded(assembly.name)}
+          className="gap-3 rounded-control border border-edge bg-ground py-3"
+        >
           <View className="gap-3 px-3">
-            <NeededField label={words('edit-dressing.beforehand-name')} value={speech.worded(assembly.name)} onType={(name) => onChange(setAssembly(dressing, assembly.id, { name }))} />
-            <Say size="small" tone="soft">{words('edit-dressing.beforehand-of', { part: nameOf(assembly.part) })}</Say>
+            <NeededField
+              label={words('edit-dressing.beforehand-name')}
+              value={speech.worded(assembly.name)}
+              onType={(name) => onChange(setAssembly(dressing, assembly.id, { name }))}
+            />
+            <Say size="small" tone="soft">
+              {words('edit-dressing.beforehand-of', { part: nameOf(assembly.part) })}
+            </Say>
             <View className="flex-row flex-wrap gap-3">
-              <View className="w-24"><NumberField whole label={words('edit-dressing.a-fly')} value={assembly.count} range={A_FLY} onChange={(count) => count !== null && onChange(setAssembly(dressing, assembly.id, { count }))} /></View>
-              <View className="w-24"><NumberField whole label={words('edit-dressing.spare')} value={assembly.spare} range={AMOUNT} onChange={(spare) => onChange(setAssembly(dressing, assembly.id, { spare: spare ?? 0 }))} /></View>
+              <View className="w-24">
+                <NumberField
+                  whole
+                  label={words('edit-dressing.a-fly')}
+                  value={assembly.count}
+                  range={A_FLY}
+                  onChange={(count) => count !== null && onChange(setAssembly(dressing, assembly.id, { count }))}
+                />
+              </View>
+              <View className="w-24">
+                <NumberField
+                  whole
+                  label={words('edit-dressing.spare')}
+                  value={assembly.spare}
+                  range={AMOUNT}
+                  onChange={(spare) => onChange(setAssembly(dressing, assembly.id, { spare: spare ?? 0 }))}
+                />
+              </View>
             </View>
           </View>
           <View className="border-t border-line">
-            <StepList dressing={dressing} steps={assembly.steps} of={speech.worded(assembly.name)} onChange={(steps, tools) => onChange({ ...setAssembly(dressing, assembly.id, { steps }), tools })} />
+            <StepList
+              dressing={dressing}
+              steps={assembly.steps}
+              of={speech.worded(assembly.name)}
+              onChange={(steps, tools) => onChange({ ...setAssembly(dressing, assembly.id, { steps }), tools })}
+            />
           </View>
           <View className="flex-row px-3">
-            <Button label={words('edit-dressing.beforehand-drop')} spoken={words('edit-dressing.beforehand-drop-what', { name: speech.worded(assembly.name) })} onPress={() => onChange(dropAssembly(dressing, assembly.id))} />
+            <Button
+              label={words('edit-dressing.beforehand-drop')}
+              spoken={words('edit-dressing.beforehand-drop-what', { name: speech.worded(assembly.name) })}
+              onPress={() => onChange(dropAssembly(dressing, assembly.id))}
+            />
           </View>
         </View>
       ))}
       <View className="gap-1">
-        <Say size="small" tone="soft">{words('edit-dressing.beforehand-add')}</Say>
+        <Say size="small" tone="soft">
+          {words('edit-dressing.beforehand-add')}
+        </Say>
         <View className="flex-row flex-wrap gap-2">
-          {open.map((part) => <Button key={part.id} label={nameOf(part.id)} spoken={words('edit-dressing.beforehand-add-what', { part: nameOf(part.id) })} onPress={() => onChange(addAssembly(dressing, part.id, words('edit-dressing.beforehand-new', { part: nameOf(part.id) })))} />)}
+          {open.map((part) => (
+            <Button
+              key={part.id}
+              label={nameOf(part.id)}
+              spoken={words('edit-dressing.beforehand-add-what', { part: nameOf(part.id) })}
+              onPress={() =>
+                onChange(
+                  addAssembly(dressing, part.id, words('edit-dressing.beforehand-new', { part: nameOf(part.id) })),
+                )
+              }
+            />
+          ))}
         </View>
       </View>
     </Fold>
@@ -72,26 +127,80 @@ function Bunches({ dressing, onChange }: EditProps) {
   const nameOf = usePartNames(dressing);
   const [chosen, setChosen] = useState<string[]>([]);
   const named = (parts: readonly string[]) => parts.map(nameOf).join(', ');
-  const free = dressing.parts.filter((part) => part.material !== null && !dressing.bundles.some((bundle) => bundle.parts.includes(part.id)));
+  const free = dressing.parts.filter(
+    (part) => part.material !== null && !dressing.bundles.some((bundle) => bundle.parts.includes(part.id)),
+  );
   const asked = chosen.filter((id) => free.some((part) => part.id === id));
   return (
-    <Fold wide title={words('edit-dressing.bunches')} line={dressing.bundles.map((bundle) => `${materialName(bundle.material)}: ${named(bundle.parts)}`).join('; ') || words('edit-dressing.none')}>
-      <Say size="small" tone="soft">{words('edit-dressing.bunch-hint')}</Say>
+    <Fold
+      wide
+      title={words('edit-dressing.bunches')}
+      line={
+        dressing.bundles.map((bundle) => `${materialName(bundle.material)}: ${named(bundle.parts)}`).join('; ') ||
+        words('edit-dressing.none')
+      }
+    >
+      <Say size="small" tone="soft">
+        {words('edit-dressing.bunch-hint')}
+      </Say>
       {dressing.bundles.map((bundle) => (
-        <View key={bundle.id} role="group" aria-label={named(bundle.parts)} className="gap-3 rounded-control border border-edge bg-ground p-3">
+        <View
+          key={bundle.id}
+          role="group"
+          aria-label={named(bundle.parts)}
+          className="gap-3 rounded-control border border-edge bg-ground p-3"
+        >
           <Say weight="medium">{materialName(bundle.material)}</Say>
-          <Many title={words('edit-dressing.bunch-parts')} choices={[...dressing.parts.filter((part) => bundle.parts.includes(part.id)), ...free].map((part) => ({ id: part.id, name: nameOf(part.id) }))} value={bundle.parts} onChange={(parts) => onChange(setBundle(dressing, bundle.id, { parts }))} />
-          <View className="w-28"><NumberField label={words('edit-dressing.count')} value={bundle.amount} range={AMOUNT} onChange={(amount) => onChange(setBundle(dressing, bundle.id, { amount }))} /></View>
-          <One title={words('edit-dressing.unit')} choices={ids['amount-units']} value={bundle.unit} onChange={(unit) => unit && onChange(setBundle(dressing, bundle.id, { unit }))} />
+          <Many
+            title={words('edit-dressing.bunch-parts')}
+            choices={[...dressing.parts.filter((part) => bundle.parts.includes(part.id)), ...free].map((part) => ({
+              id: part.id,
+              name: nameOf(part.id),
+            }))}
+            value={bundle.parts}
+            onChange={(parts) => onChange(setBundle(dressing, bundle.id, { parts }))}
+          />
+          <View className="w-28">
+            <NumberField
+              label={words('edit-dressing.count')}
+              value={bundle.amount}
+              range={AMOUNT}
+              onChange={(amount) => onChange(setBundle(dressing, bundle.id, { amount }))}
+            />
+          </View>
+          <One
+            title={words('edit-dressing.unit')}
+            choices={ids['amount-units']}
+            value={bundle.unit}
+            onChange={(unit) => unit && onChange(setBundle(dressing, bundle.id, { unit }))}
+          />
         </View>
       ))}
       {free.length > 1 ? (
         <View className="gap-2">
-          <Many title={words('edit-dressing.bunch-new')} choices={free.map((part) => ({ id: part.id, name: nameOf(part.id) }))} value={asked} onChange={setChosen} />
+          <Many
+            title={words('edit-dressing.bunch-new')}
+            choices={free.map((part) => ({ id: part.id, name: nameOf(part.id) }))}
+            value={asked}
+            onChange={setChosen}
+          />
           <View className="flex-row">
-            <Button label={words('edit-dressing.bunch-add')} disabled={asked.length < 2} onPress={() => { onChange(addBundle(dressing, asked)); setChosen([]); }} />
+            <Button
+              label={words('edit-dressing.bunch-add')}
+              disabled={asked.length < 2}
+              onPress={() => {
+                onChange(addBundle(dressing, asked));
+                setChosen([]);
+              }}
+            />
           </View>
-          {asked.length > 1 ? <Say size="small" tone="soft">{words('edit-dressing.bunch-becomes', { material: materialName(dressing.parts.find((part) => part.id === asked[0])!.material!) })}</Say> : null}
+          {asked.length > 1 ? (
+            <Say size="small" tone="soft">
+              {words('edit-dressing.bunch-becomes', {
+                material: materialName(dressing.parts.find((part) => part.id === asked[0])!.material!),
+              })}
+            </Say>
+          ) : null}
         </View>
       ) : null}
     </Fold>
@@ -102,17 +211,42 @@ function Layers({ dressing, onChange }: EditProps) {
   const words = useWords();
   const materialName = useMaterialNames();
   const nameOf = usePartNames(dressing);
-  const used = [...new Set([...dressing.threads.map((thread) => thread.material), ...dressing.parts.flatMap((part) => part.material ?? [])])];
+  const used = [
+    ...new Set([
+      ...dressing.threads.map((thread) => thread.material),
+      ...dressing.parts.flatMap((part) => part.material ?? []),
+    ]),
+  ];
   const named = (list: readonly string[]) => list.map(materialName).join(', ');
   return (
-    <Fold wide title={words('edit-dressing.layers')} line={dressing.layers.map((layer) => `${nameOf(layer.part)}: ${named(layer.from_under)}`).join('; ') || words('edit-dressing.none')}>
-      <Say size="small" tone="soft">{words('edit-dressing.layers-hint')}</Say>
-      {dressing.parts.filter((part) => part.material !== null && part.part !== 'bead').map((part) => {
-        const under = dressing.layers.find((layer) => layer.part === part.id)?.from_under ?? [];
-        return (
-            <Many key={part.id} title={words('edit-dressing.layer-of', { part: nameOf(part.id) })} choices={[...under, ...used.filter((id) => !under.includes(id))].map((id) => ({ id, name: under.includes(id) ? `${under.indexOf(id) + 1} ${materialName(id)}` : materialName(id) }))} value={under} onChange={(next) => onChange(setLayers(dressing, part.id, next))} />
-        );
-      })}
+    <Fold
+      wide
+      title={words('edit-dressing.layers')}
+      line={
+        dressing.layers.map((layer) => `${nameOf(layer.part)}: ${named(layer.from_under)}`).join('; ') ||
+        words('edit-dressing.none')
+      }
+    >
+      <Say size="small" tone="soft">
+        {words('edit-dressing.layers-hint')}
+      </Say>
+      {dressing.parts
+        .filter((part) => part.material !== null && part.part !== 'bead')
+        .map((part) => {
+          const under = dressing.layers.find((layer) => layer.part === part.id)?.from_under ?? [];
+          return (
+            <Many
+              key={part.id}
+              title={words('edit-dressing.layer-of', { part: nameOf(part.id) })}
+              choices={[...under, ...used.filter((id) => !under.includes(id))].map((id) => ({
+                id,
+                name: under.includes(id) ? `${under.indexOf(id) + 1} ${materialName(id)}` : materialName(id),
+              }))}
+              value={under}
+              onChange={(next) => onChange(setLayers(dressing, part.id, next))}
+            />
+          );
+        })}
     </Fold>
   );
 }

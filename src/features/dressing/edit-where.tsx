@@ -13,7 +13,9 @@ export function usePartNames(dressing: Dressing): (id: string) => string {
     const part = dressing.parts.find((item) => item.id === id);
     if (!part) return id;
     const same = dressing.parts.filter((item) => item.part === part.part);
-    return same.length === 1 ? speech.plain('parts', part.part) : `${speech.plain('parts', part.part)} ${same.indexOf(part) + 1}`;
+    return same.length === 1
+      ? speech.plain('parts', part.part)
+      : `${speech.plain('parts', part.part)} ${same.indexOf(part) + 1}`;
   };
 }
 
@@ -26,7 +28,10 @@ function useMarks(dressing: Dressing): { id: string; label: string }[] {
   const along = dressing.parts.filter((part) => part.to === 'forward');
   return [
     { id: 'tie-down', label: words('edit-dressing.tie-down') },
-    ...along.flatMap((part) => [{ id: `part:${part.id}/rear`, label: words('edit-dressing.rear-of', { part: nameOf(part.id) }) }, { id: `part:${part.id}`, label: words('edit-dressing.front-of', { part: nameOf(part.id) }) }]),
+    ...along.flatMap((part) => [
+      { id: `part:${part.id}/rear`, label: words('edit-dressing.rear-of', { part: nameOf(part.id) }) },
+      { id: `part:${part.id}`, label: words('edit-dressing.front-of', { part: nameOf(part.id) }) },
+    ]),
     { id: 'front', label: words('edit-dressing.at-front') },
     ...ids.landmarks.map((mark) => ({ id: mark.id, label: speech.plain('landmarks', mark.id) })),
   ];
@@ -50,12 +55,39 @@ export function WherePick({ dressing, label, value, none, more = [], onChange }:
   const found = value === null ? null : PLUS.exec(value);
   const mark = value === null ? null : found ? value.slice(0, found.index) : value;
   const base = found?.[2] ?? 'shank';
-  const known = mark === null || marks.some((item) => item.id === mark) ? marks : [...marks, { id: mark, label: mark.replace(/^part:/, '') }];
-  const moved = (factor: number | null) => onChange(mark === null ? null : factor ? `${mark}${factor < 0 ? '' : '+'}${factor}${base}` : mark);
+  const known =
+    mark === null || marks.some((item) => item.id === mark)
+      ? marks
+      : [...marks, { id: mark, label: mark.replace(/^part:/, '') }];
+  const moved = (factor: number | null) =>
+    onChange(mark === null ? null : factor ? `${mark}${factor < 0 ? '' : '+'}${factor}${base}` : mark);
   return (
     <View className="min-w-0 flex-row items-end gap-3">
-      <Pick label={label} choices={known} value={mark} none={none} onChange={(id) => onChange(id === null ? null : found && /^(part:|tie-down|front)/.test(id) === /^(part:|tie-down|front)/.test(mark ?? '') ? `${id}${found[0]}` : id)} />
-      {mark !== null && mark !== 'collar' ? <View className="w-24"><NumberField label={words('edit-dressing.moved-by')} value={found ? Number(found[1]) : null} range={OFFSET} onChange={moved} /></View> : null}
+      <Pick
+        label={label}
+        choices={known}
+        value={mark}
+        none={none}
+        onChange={(id) =>
+          onChange(
+            id === null
+              ? null
+              : found && /^(part:|tie-down|front)/.test(id) === /^(part:|tie-down|front)/.test(mark ?? '')
+                ? `${id}${found[0]}`
+                : id,
+          )
+        }
+      />
+      {mark !== null && mark !== 'collar' ? (
+        <View className="w-24">
+          <NumberField
+            label={words('edit-dressing.moved-by')}
+            value={found ? Number(found[1]) : null}
+            range={OFFSET}
+            onChange={moved}
+          />
+        </View>
+      ) : null}
     </View>
   );
 }

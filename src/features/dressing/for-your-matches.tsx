@@ -34,7 +34,15 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
       const asked = sampleOf(sample, record.stage, CASE);
       if (asked.lengthsMm.length === 0) continue;
       const mean = asked.lengthsMm.reduce((sum, mm) => sum + mm, 0) / asked.lengthsMm.length;
-      const ranked = rankDressings(catalogue.dressings, askedOf(asked, { offset: record.offset, picking: pickingOf(sample, settings, record.stage, groups, CASE.growing) }, mean), catalogue);
+      const ranked = rankDressings(
+        catalogue.dressings,
+        askedOf(
+          asked,
+          { offset: record.offset, picking: pickingOf(sample, settings, record.stage, groups, CASE.growing) },
+          mean,
+        ),
+        catalogue,
+      );
       const at = ranked.findIndex((item) => item.dressing.id === dressing.id);
       if (at >= 0) placed.push({ match, at, of: ranked.length, own: ranked[at]!, first: ranked[0]! });
     }
@@ -44,10 +52,32 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
   return (
     <Part title={words('dressing.for-matches')}>
       {rows.map(({ match, at, of, own, first }) => (
-        <View key={Object.keys(matches).find((id) => matches[id] === match)} className="gap-1 border-b border-line py-2">
-          <Say weight="medium">{at === 0 ? words('dressing.first-for', { match: matchTitle(match, speech, words) }) : words('dressing.place-for', { match: matchTitle(match, speech, words), n: at + 1, of, first: first.dressing.name })}</Say>
-          {(at === 0 ? own.why : whyNot(first, own)).map((why) => <Say key={why.code} size="small" tone="soft">{`${speech.number(why.weight ?? 1, 2)} · ${speech.say(why)}`}</Say>)}
-          {at > 0 && whyNot(first, own).length === 0 ? <Say size="small" tone="soft">{words('dressing.as-good', { first: first.dressing.name })}</Say> : null}
+        <View
+          key={Object.keys(matches).find((id) => matches[id] === match)}
+          className="gap-1 border-b border-line py-2"
+        >
+          <Say weight="medium">
+            {at === 0
+              ? words('dressing.first-for', { match: matchTitle(match, speech, words) })
+              : words('dressing.place-for', {
+                  match: matchTitle(match, speech, words),
+                  n: at + 1,
+                  of,
+                  first: first.dressing.name,
+                })}
+          </Say>
+          {(at === 0 ? own.why : whyNot(first, own)).map((why) => (
+            <Say
+              key={why.code}
+              size="small"
+              tone="soft"
+            >{`${speech.number(why.weight ?? 1, 2)} · ${speech.say(why)}`}</Say>
+          ))}
+          {at > 0 && whyNot(first, own).length === 0 ? (
+            <Say size="small" tone="soft">
+              {words('dressing.as-good', { first: first.dressing.name })}
+            </Say>
+          ) : null}
         </View>
       ))}
     </Part>

@@ -26,20 +26,42 @@ export function KeepCard({ card, dressing }: { card: Card; dressing: Dressing })
   const json = () => writeDressings([dressing], catalogue);
   const pdf = () => {
     const { marks, bounds } = flyMarks(card);
-    const resolved = marks.map((mark) => ({ ...mark, fill: mark.fill && inTheme(mark.fill, 'morning'), stroke: mark.stroke && inTheme(mark.stroke, 'morning') }));
-    return run('dressing-pdf', { card: { ...sheet, drawing: { marks: resolved, bounds } }, page }).then((bytes) => saveFile(`aubade-${dressing.id}.pdf`, bytes as Uint8Array<ArrayBuffer>, 'application/pdf'), () => setFailed(true));
+    const resolved = marks.map((mark) => ({
+      ...mark,
+      fill: mark.fill && inTheme(mark.fill, 'morning'),
+      stroke: mark.stroke && inTheme(mark.stroke, 'morning'),
+    }));
+    return run('dressing-pdf', { card: { ...sheet, drawing: { marks: resolved, bounds } }, page }).then(
+      (bytes) => saveFile(`aubade-${dressing.id}.pdf`, bytes as Uint8Array<ArrayBuffer>, 'application/pdf'),
+      () => setFailed(true),
+    );
   };
   return (
     <Part title={words('dressing.keep')}>
       <View className="gap-3 pt-3">
-        <Chips compact label={words('field-card.page')} choices={PAGES.map((id) => ({ id, label: words(`field-card.pages.${id}`) }))} value={page} onChange={setPage} />
+        <Chips
+          compact
+          label={words('field-card.page')}
+          choices={PAGES.map((id) => ({ id, label: words(`field-card.pages.${id}`) }))}
+          value={page}
+          onChange={setPage}
+        />
         <View className="flex-row flex-wrap gap-3">
           <Button label={words('dressing.as-pdf')} onPress={() => void pdf()} />
-          <Button label={words('dressing.as-markdown')} onPress={() => saveFile(`aubade-${dressing.id}.md`, cardMarkdown(sheet, json()), 'text/markdown')} />
+          <Button
+            label={words('dressing.as-markdown')}
+            onPress={() => saveFile(`aubade-${dressing.id}.md`, cardMarkdown(sheet, json()), 'text/markdown')}
+          />
           <Button label={words('dressing.as-json')} onPress={() => saveFile(`aubade-${dressing.id}.json`, json())} />
         </View>
-        {failed ? <Say live size="small" tone="dawn">{words('field-card.failed')}</Say> : null}
-        <Say size="small" tone="soft">{words('dressing.keep-hint')}</Say>
+        {failed ? (
+          <Say live size="small" tone="dawn">
+            {words('field-card.failed')}
+          </Say>
+        ) : null}
+        <Say size="small" tone="soft">
+          {words('dressing.keep-hint')}
+        </Say>
       </View>
     </Part>
   );

@@ -16,17 +16,37 @@ export interface LibraryFilter {
   ready: boolean;
 }
 
-export const ALL: LibraryFilter = { search: '', order: null, stage: null, style: null, water: null, skill: null, ready: false };
+export const ALL: LibraryFilter = {
+  search: '',
+  order: null,
+  stage: null,
+  style: null,
+  water: null,
+  skill: null,
+  ready: false,
+};
 
 /** Words a dressing is found by: its name and id, its naturals and style, its materials. */
 function wordsOf(dressing: Dressing, materials: readonly Material[], { ids }: Pick<Speech, 'ids'>): string {
-  const named = dressing.parts.flatMap((part) => materials.find((material) => material.id === part.material)?.name ?? []);
-  const stages = dressing.stages.flatMap((id) => [id, ids.stages.find((stage) => stage.id === id)?.name ?? '', ...(ids.orders.find((order) => id.startsWith(`${order.id}/`))?.alias ?? [])]);
+  const named = dressing.parts.flatMap(
+    (part) => materials.find((material) => material.id === part.material)?.name ?? [],
+  );
+  const stages = dressing.stages.flatMap((id) => [
+    id,
+    ids.stages.find((stage) => stage.id === id)?.name ?? '',
+    ...(ids.orders.find((order) => id.startsWith(`${order.id}/`))?.alias ?? []),
+  ]);
   return [dressing.name, dressing.id, dressing.style, dressing.ride, ...stages, ...named].join(' ').toLowerCase();
 }
 
 /** Whether a dressing answers the filter. `stash` null: what is ready is not known, and the wish for it is left out. */
-export function answersFilter(dressing: Dressing, filter: LibraryFilter, materials: readonly Material[], stash: ReadonlySet<string> | null, speech: Pick<Speech, 'ids'>): boolean {
+export function answersFilter(
+  dressing: Dressing,
+  filter: LibraryFilter,
+  materials: readonly Material[],
+  stash: ReadonlySet<string> | null,
+  speech: Pick<Speech, 'ids'>,
+): boolean {
   if (filter.order !== null && !dressing.stages.some((stage) => stage.startsWith(`${filter.order}/`))) return false;
   if (filter.stage !== null && !dressing.stages.includes(filter.stage)) return false;
   if (filter.style !== null && dressing.style !== filter.style) return false;
@@ -38,12 +58,23 @@ export function answersFilter(dressing: Dressing, filter: LibraryFilter, materia
 }
 
 /** The dressings of each stage in the order of the list, those made for it first of all before those that only take it along. */
-export function byStage(dressings: readonly Dressing[], filter: LibraryFilter): { stage: StageId; dressings: Dressing[] }[] {
+export function byStage(
+  dressings: readonly Dressing[],
+  filter: LibraryFilter,
+): { stage: StageId; dressings: Dressing[] }[] {
   return KNOWN.stages.flatMap((stage) => {
     if (filter.order !== null && !stage.startsWith(`${filter.order}/`)) return [];
     if (filter.stage !== null && stage !== filter.stage) return [];
     const made = dressings.filter((dressing) => dressing.stages.includes(stage));
     if (made.length === 0) return [];
-    return [{ stage, dressings: [...made.filter((dressing) => dressing.stages[0] === stage), ...made.filter((dressing) => dressing.stages[0] !== stage)] }];
+    return [
+      {
+        stage,
+        dressings: [
+          ...made.filter((dressing) => dressing.stages[0] === stage),
+          ...made.filter((dressing) => dressing.stages[0] !== stage),
+        ],
+      },
+    ];
   });
 }

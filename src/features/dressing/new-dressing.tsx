@@ -37,26 +37,55 @@ export function NewDressingScreen() {
     if (id !== null) router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
   };
   return (
-    <Page column="list" back={{ href: '/dressings', label: words('place.dressings') }} title={words('dressing.new')} lead={words('dressing.new-lead')}>
+    <Page
+      column="list"
+      back={{ href: '/dressings', label: words('place.dressings') }}
+      title={words('dressing.new')}
+      lead={words('dressing.new-lead')}
+    >
       <View className="gap-3 px-5 pb-4">
-        <OrderTiles strip={!wide} label={words('dressing.natural')} orders={KNOWN.orders} value={order} onChange={(next) => setStage(faceOf(next))} />
-        <Chips compact label={words('dressing.stage')} choices={ids.stages.filter((item) => item.order === order).map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))} value={stage} onChange={setStage} />
+        <OrderTiles
+          strip={!wide}
+          label={words('dressing.natural')}
+          orders={KNOWN.orders}
+          value={order}
+          onChange={(next) => setStage(faceOf(next))}
+        />
+        <Chips
+          compact
+          label={words('dressing.stage')}
+          choices={ids.stages
+            .filter((item) => item.order === order)
+            .map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))}
+          value={stage}
+          onChange={setStage}
+        />
         <View className="flex-row flex-wrap items-center gap-3">
           <Button label={words('dressing.from-bare')} onPress={bare} />
-          <Say size="small" tone="soft" className="min-w-56 flex-1">{words('dressing.from-bare-hint', { style: speech.plain('styles', style) })}</Say>
+          <Say size="small" tone="soft" className="min-w-56 flex-1">
+            {words('dressing.from-bare-hint', { style: speech.plain('styles', style) })}
+          </Say>
         </View>
       </View>
       <Heading className="px-5 pb-2">{words('dressing.from-proven')}</Heading>
       <View className="border-t border-line">
-        {dressings.filter((dressing) => dressing.stages.includes(stage)).map((dressing) => (
-          <View key={dressing.id} className="flex-row items-center gap-4 border-b border-line px-5 py-2">
-            <InView {...PICTURE}>
-              <FlyThumb card={libraryCard(dressing) ?? undefined} plain={red} {...PICTURE} />
-            </InView>
-            <Say weight="serif" size="lead" className="min-w-0 flex-1">{dressing.name}</Say>
-            <Button label={words('dressing.start-from')} spoken={words('dressing.start-from-what', { name: dressing.name })} onPress={() => derive(dressing)} />
-          </View>
-        ))}
+        {dressings
+          .filter((dressing) => dressing.stages.includes(stage))
+          .map((dressing) => (
+            <View key={dressing.id} className="flex-row items-center gap-4 border-b border-line px-5 py-2">
+              <InView {...PICTURE}>
+                <FlyThumb card={libraryCard(dressing) ?? undefined} plain={red} {...PICTURE} />
+              </InView>
+              <Say weight="serif" size="lead" className="min-w-0 flex-1">
+                {dressing.name}
+              </Say>
+              <Button
+                label={words('dressing.start-from')}
+                spoken={words('dressing.start-from-what', { name: dressing.name })}
+                onPress={() => derive(dressing)}
+              />
+            </View>
+          ))}
       </View>
     </Page>
   );

@@ -24,5 +24,13 @@ export function NumberField({ label, value, onChange, range: [low, high], whole 
     setWrong(fine ? null : text);
     if (fine) onChange(number);
   };
-  return <Field numeric label={label} value={wrong ?? (value === null ? '' : String(Number(value.toFixed(3))))} error={wrong === null ? null : words(whole ? 'edit-dressing.whole' : 'edit-dressing.number', { low, high })} onType={type} />;
+  return (
+    <Field
+      numeric
+      label={label}
+      value={wrong ?? (value === null ? '' : String(Number(value.toFixed(3))))}
+      error={wrong === null ? null : words(whole ? 'edit-dressing.whole' : 'edit-dressing.number', { low, high })}
+      onType={type}
+    />
+  );
 }

@@ -24,9 +24,20 @@ describe('one dressing', () => {
   test('shows what it is for, what it rests on, its parts, its order of work and where it comes from', async () => {
     await openScreen(<DressingScreen id="half-out-dun" />);
     expect(screen.getByRole('heading', { level: 1, name: 'Half-out dun' })).toBeInTheDocument();
-    for (const title of ['What is said for it', 'On the bank, before another fly', 'Where it comes from', 'Parts', 'Order of work', 'Tools, and doing without']) expect(screen.getByRole('heading', { name: title })).toBeInTheDocument();
+    for (const title of [
+      'What is said for it',
+      'On the bank, before another fly',
+      'Where it comes from',
+      'Parts',
+      'Order of work',
+      'Tools, and doing without',
+    ])
+      expect(screen.getByRole('heading', { name: title })).toBeInTheDocument();
     expect(screen.getByText('heard, not tested')).toBeInTheDocument();
-    expect(screen.getByRole('link', { name: 'Made from Auldry low emerger' })).toHaveAttribute('href', '/dressings/auldry-low-emerger');
+    expect(screen.getByRole('link', { name: 'Made from Auldry low emerger' })).toHaveAttribute(
+      'href',
+      '/dressings/auldry-low-emerger',
+    );
     expect(screen.getByRole('link', { name: 'One-side cripple was made from it' })).toBeInTheDocument();
     expect(screen.getAllByText(/Local rules and licensed practice come first\.$/).length).toBeGreaterThan(0);
   });
@@ -38,7 +49,9 @@ describe('one dressing', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Step by step' }));
     expect(screen.getByText(/^17 of 17: /)).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'After step: 16' }));
-    expect(screen.getByRole('img', { name: 'First-light upright dun as it should look after step 16' })).toBeInTheDocument();
+    expect(
+      screen.getByRole('img', { name: 'First-light upright dun as it should look after step 16' }),
+    ).toBeInTheDocument();
     fireEvent.click(screen.getByRole('button', { name: 'Save as SVG' }));
     expect(saved[0]).toMatchObject({ name: 'aubade-first-light-dun-top-16.svg', type: 'image/svg+xml' });
     expect(saved[0]!.text).toMatch(/^<svg [^>]*>.*<\/svg>$/s);
@@ -93,7 +106,7 @@ describe('one dressing', () => {
   });
 });
 
-describe('a dressing of one\'s own', () => {
+describe("a dressing of one's own", () => {
   const press = (name: string) => fireEvent.click(screen.getByText(name));
   async function editing(id = 'first-light-dun') {
     const { store } = await openScreen(<DressingScreen id={id} />);
@@ -102,16 +115,30 @@ describe('a dressing of one\'s own', () => {
     expect(went.to).toContainEqual({ pathname: '/dressings/[id]/edit', params: { id: own.id } });
     return { store, own };
   }
-  async function editor(change_: (own: typeof DRESSINGS[number]) => typeof DRESSINGS[number] = (own) => own) {
+  async function editor(change_: (own: (typeof DRESSINGS)[number]) => (typeof DRESSINGS)[number] = (own) => own) {
     const shown = await openScreen(<DressingEditor id="mine" />);
-    act(() => void shown.store.dispatch(keep(putDressing, { dressing: change_({ ...structuredClone(DRESSINGS[0]!), id: 'mine', name: 'Mine', parent: DRESSINGS[0]!.id }) })));
+    act(
+      () =>
+        void shown.store.dispatch(
+          keep(putDressing, {
+            dressing: change_({
+              ...structuredClone(DRESSINGS[0]!),
+              id: 'mine',
+              name: 'Mine',
+              parent: DRESSINGS[0]!.id,
+            }),
+          }),
+        ),
+    );
     await waitFor(() => expect(screen.getByRole('heading', { level: 1, name: 'Mine: change' })).toBeInTheDocument());
     return { store: shown.store, now: () => selectDressing(shown.store.getState(), 'mine')! };
   }
 
   /** One of the choices under a title, chips or a list. */
   const choose = (group: string, option: string) => {
-    const found = screen.getAllByLabelText(group).find((node) => node.tagName === 'SELECT' || node.getAttribute('role') === 'radiogroup')!;
+    const found = screen
+      .getAllByLabelText(group)
+      .find((node) => node.tagName === 'SELECT' || node.getAttribute('role') === 'radiogroup')!;
     if (found.tagName !== 'SELECT') return void fireEvent.click(within(found).getByText(option));
     const wanted = [...(found as HTMLSelectElement).options].find((item) => item.text === option)!;
     fireEvent.change(found, { target: { value: wanted.value } });
@@ -179,7 +206,10 @@ describe('a dressing of one\'s own', () => {
     const { now } = await editor();
     fireEvent.click(screen.getByLabelText(/^Wing, /));
     choose('Of', 'Slips of wing quill');
-    expect(now().steps.find((step) => step.part === 'wing' && step.do === 'bind')).toMatchObject({ material: 'wing-slips', caution: 'plumage' });
+    expect(now().steps.find((step) => step.part === 'wing' && step.do === 'bind')).toMatchObject({
+      material: 'wing-slips',
+      caution: 'plumage',
+    });
     expect(screen.getByText(/^wing: Slips of wing quill in place of /)).toBeInTheDocument();
   });
 
@@ -204,7 +234,9 @@ describe('a dressing of one\'s own', () => {
       choose('What it is', kind);
       const said = await screen.findByText(begins, undefined, { timeout: 20_000 });
       const ways = said.textContent!.replace(/^[^:]*: /, '').split('; ');
-      const all = within(screen.getByLabelText('How it is made')).getAllByRole('option').map((option) => option.textContent!);
+      const all = within(screen.getByLabelText('How it is made'))
+        .getAllByRole('option')
+        .map((option) => option.textContent!);
       expect(ways.every((way) => all.includes(way))).toBe(true);
       expect(ways.length).toBeLessThanOrEqual(all.length / 2);
       return { ways, others: all.filter((way) => !ways.includes(way)) };
@@ -214,7 +246,9 @@ describe('a dressing of one\'s own', () => {
     choose('How it is made', hackles.others[0]!);
     expect(await screen.findByText(/^The bench would say of it:/, undefined, { timeout: 20_000 })).toBeInTheDocument();
     choose('How it is made', hackles.ways[0]!);
-    expect(await screen.findByText(/^The bench has nothing against it\./, undefined, { timeout: 20_000 })).toBeInTheDocument();
+    expect(
+      await screen.findByText(/^The bench has nothing against it\./, undefined, { timeout: 20_000 }),
+    ).toBeInTheDocument();
     const wings = await listed('Wing', /^The bench would refuse here, as they stand: /);
     choose('How it is made', wings.ways[0]!);
     expect(await screen.findByText(/^The bench would say of it:/, undefined, { timeout: 20_000 })).toBeInTheDocument();
@@ -248,7 +282,14 @@ describe('a dressing of one\'s own', () => {
     fireEvent.change(form().getByLabelText('Its colour'), { target: { value: '#4a3f52' } });
     fireEvent.click(form().getByText('Use it'));
     expect(now().parts.find((part) => part.id === 'abdomen')!.material).toMatch(/^own-dusk-fur-\w+$/);
-    expect(selectOwnMaterials(store.getState())).toMatchObject([{ id: now().parts.find((part) => part.id === 'abdomen')!.material, name: 'Dusk fur', hex: '#4a3f52', like: 'fine-fur' }]);
+    expect(selectOwnMaterials(store.getState())).toMatchObject([
+      {
+        id: now().parts.find((part) => part.id === 'abdomen')!.material,
+        name: 'Dusk fur',
+        hex: '#4a3f52',
+        like: 'fine-fur',
+      },
+    ]);
     expect(screen.getByText(/^abdomen: Dusk fur in place of /)).toBeInTheDocument();
     expect(form().queryByText('Forget it')).toBeNull();
     fireEvent.change(form().getByLabelText('Its colour'), { target: { value: '#554466' } });
@@ -258,15 +299,21 @@ describe('a dressing of one\'s own', () => {
     expect(now().parts.find((part) => part.id === 'abdomen')!.material).toBe('fine-fur');
   });
 
-  test.each(['first-light-dun', 'ellanmere-long-dun'])('what a way says of %s is read in words, never by its code', async (id) => {
-    const made = DRESSINGS.find((item) => item.id === id)!;
-    const { now } = await editor((own) => ({ ...structuredClone(made), id: own.id, name: own.name, parent: id }));
-    const at = now().steps.findIndex((step) => step.check?.startsWith('say:'));
-    fireEvent.click(screen.getAllByLabelText(new RegExp(`^Step ${at + 1}: `))[0]!);
-    fireEvent.click(screen.getByLabelText(/^Made beforehand: /));
-    const said = [document.body.innerHTML, ...screen.getAllByRole('textbox').map((field) => (field as HTMLInputElement).value)].join(' ');
-    expect(said).not.toContain('say:');
-  });
+  test.each(['first-light-dun', 'ellanmere-long-dun'])(
+    'what a way says of %s is read in words, never by its code',
+    async (id) => {
+      const made = DRESSINGS.find((item) => item.id === id)!;
+      const { now } = await editor((own) => ({ ...structuredClone(made), id: own.id, name: own.name, parent: id }));
+      const at = now().steps.findIndex((step) => step.check?.startsWith('say:'));
+      fireEvent.click(screen.getAllByLabelText(new RegExp(`^Step ${at + 1}: `))[0]!);
+      fireEvent.click(screen.getByLabelText(/^Made beforehand: /));
+      const said = [
+        document.body.innerHTML,
+        ...screen.getAllByRole('textbox').map((field) => (field as HTMLInputElement).value),
+      ].join(' ');
+      expect(said).not.toContain('say:');
+    },
+  );
 
   test('a part is made beforehand with steps of its own, used by the step that ties it in, and tied on the hook again', async () => {
     const { now } = await editor();
@@ -310,7 +357,9 @@ describe('a dressing of one\'s own', () => {
     press('Make it one bunch');
     const bunch = screen.getByRole('group', { name: 'tail, wing' });
     fireEvent.change(within(bunch).getByLabelText('Count'), { target: { value: '14' } });
-    expect(now().bundles).toMatchObject([{ parts: ['tail', 'wing'], amount: 14, material: now().parts.find((part) => part.id === 'wing')!.material }]);
+    expect(now().bundles).toMatchObject([
+      { parts: ['tail', 'wing'], amount: 14, material: now().parts.find((part) => part.id === 'wing')!.material },
+    ]);
     fireEvent.click(within(bunch).getByText('wing'));
     expect(now().bundles).toEqual([]);
   });
@@ -319,7 +368,10 @@ describe('a dressing of one\'s own', () => {
     const { now } = await editor();
     fireEvent.click(screen.getByLabelText(/^What shows through: /));
     const wing = within(screen.getByRole('group', { name: 'Under and in the wing' }));
-    const [first, second] = wing.getAllByRole('button').slice(0, 2).map((button) => button.textContent!);
+    const [first, second] = wing
+      .getAllByRole('button')
+      .slice(0, 2)
+      .map((button) => button.textContent!);
     fireEvent.click(wing.getByText(first!));
     fireEvent.click(wing.getByText(second!));
     expect(now().layers.find((layer) => layer.part === 'wing')!.from_under).toHaveLength(2);
@@ -375,7 +427,9 @@ describe('a dressing of one\'s own', () => {
     choose('Finish', 'Rough');
     fireEvent.change(screen.getByLabelText(/^Room for the head, eyes/), { target: { value: '0.1' } });
     expect(now()).toMatchObject({ finish: 'rough', head_room: 0.1 });
-    await waitFor(() => expect(screen.getByText(/keeps 0.1 eyes free for the head; its style reserves/)).toBeInTheDocument());
+    await waitFor(() =>
+      expect(screen.getByText(/keeps 0.1 eyes free for the head; its style reserves/)).toBeInTheDocument(),
+    );
     expect(screen.getByText('built otherwise')).toBeInTheDocument();
   });
 
@@ -419,7 +473,11 @@ describe('a dressing of one\'s own', () => {
     const { store } = await openScreen(<NewDressingScreen />);
     press('Leech');
     press('Start from the bare hook');
-    expect(selectOwnDressings(store.getState())[0]).toMatchObject({ style: 'strip-tail', stages: ['leech/adult'], parent: null });
+    expect(selectOwnDressings(store.getState())[0]).toMatchObject({
+      style: 'strip-tail',
+      stages: ['leech/adult'],
+      parent: null,
+    });
   });
 
   test('from a file: the report first, then it is taken; one with a shipped id comes in beside it', async () => {
@@ -429,7 +487,12 @@ describe('a dressing of one\'s own', () => {
     press('Read a file');
     await waitFor(() => expect(screen.getByText('3 of 3 can be taken.')).toBeInTheDocument());
     press('Take 3');
-    expect(selectOwnDressings(store.getState()).map((dressing) => [dressing.id, dressing.parent])).toEqual(expect.arrayContaining([['my-dun', null], [expect.stringMatching(new RegExp(`^${DRESSINGS[1]!.id}-\\w+$`)), DRESSINGS[1]!.id]]));
+    expect(selectOwnDressings(store.getState()).map((dressing) => [dressing.id, dressing.parent])).toEqual(
+      expect.arrayContaining([
+        ['my-dun', null],
+        [expect.stringMatching(new RegExp(`^${DRESSINGS[1]!.id}-\\w+$`)), DRESSINGS[1]!.id],
+      ]),
+    );
     expect(screen.getByText('3 dressings taken in.')).toBeInTheDocument();
     press('Write your 3 dressings to a file');
     expect(JSON.parse(saved[0]!.text).items).toHaveLength(3);

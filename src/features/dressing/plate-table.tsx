@@ -11,9 +11,19 @@ export function PlateTable({ answer, card }: { answer: Answer; card: Card }) {
   const speech = useSpeech();
   const { length, lengthSource } = answer.natural;
   const rows = [
-    { key: 'natural', name: words('plate.natural-body', { measure: words(`plate.measure.${answer.style.measure}`) }), quantity: { value: answer.measured_mm, sd: length.seMm, source: lengthSource } },
+    {
+      key: 'natural',
+      name: words('plate.natural-body', { measure: words(`plate.measure.${answer.style.measure}`) }),
+      quantity: { value: answer.measured_mm, sd: length.seMm, source: lengthSource },
+    },
     { key: 'carry', name: words('plate.fly-carry'), quantity: partQuantity(card, card.hook.carry_mm) },
-    ...card.parts.filter((part) => part.mm !== null).map((part) => ({ key: part.id, name: speech.plain('parts', part.part), quantity: partQuantity(card, part.mm!) })),
+    ...card.parts
+      .filter((part) => part.mm !== null)
+      .map((part) => ({
+        key: part.id,
+        name: speech.plain('parts', part.part),
+        quantity: partQuantity(card, part.mm!),
+      })),
   ];
   return (
     <View role="table" aria-label={words('plate.table-name')} className="mx-5 border-t border-line">

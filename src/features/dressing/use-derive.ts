@@ -10,9 +10,12 @@ export function useDerive(): (parent: Dressing) => void {
   const act = useAct();
   const router = useRouter();
   const words = useWords();
-  return useCallback((parent) => {
-    const name = words('dressing.my', { name: parent.name });
-    const id = act(makeDressing, { dressing: derive(parent, parent.id, name) });
-    if (id !== null) router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
-  }, [act, router, words]);
+  return useCallback(
+    (parent) => {
+      const name = words('dressing.my', { name: parent.name });
+      const id = act(makeDressing, { dressing: derive(parent, parent.id, name) });
+      if (id !== null) router.navigate({ pathname: '/dressings/[id]/edit', params: { id } });
+    },
+    [act, router, words],
+  );
 }

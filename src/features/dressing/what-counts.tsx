@@ -19,21 +19,58 @@ export function AtTheBench() {
   return (
     <View className="gap-4">
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('picking.skill')}</Heading>
-        <Chips compact label={words('picking.skill')} choices={[{ id: ANY, label: words('picking.not-set') }, ...SKILLS.map((id) => ({ id: id as string, label: words(`dressing.skill-n.${id}`) }))]} value={settings.skill ? String(settings.skill) : ANY} onChange={(id) => act(setSettings, { skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })} />
+        <Heading size="small" level={3}>
+          {words('picking.skill')}
+        </Heading>
+        <Chips
+          compact
+          label={words('picking.skill')}
+          choices={[
+            { id: ANY, label: words('picking.not-set') },
+            ...SKILLS.map((id) => ({ id: id as string, label: words(`dressing.skill-n.${id}`) })),
+          ]}
+          value={settings.skill ? String(settings.skill) : ANY}
+          onChange={(id) => act(setSettings, { skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })}
+        />
       </View>
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('picking.minutes')}</Heading>
-        <Chips compact label={words('picking.minutes')} choices={[{ id: ANY, label: words('picking.not-set') }, ...MINUTES.map((id) => ({ id: id as string, label: words('picking.up-to', { minutes: id }) }))]} value={settings.minutes ? String(settings.minutes) : ANY} onChange={(id) => act(setSettings, { minutes: id === ANY ? null : Number(id) })} />
+        <Heading size="small" level={3}>
+          {words('picking.minutes')}
+        </Heading>
+        <Chips
+          compact
+          label={words('picking.minutes')}
+          choices={[
+            { id: ANY, label: words('picking.not-set') },
+            ...MINUTES.map((id) => ({ id: id as string, label: words('picking.up-to', { minutes: id }) })),
+          ]}
+          value={settings.minutes ? String(settings.minutes) : ANY}
+          onChange={(id) => act(setSettings, { minutes: id === ANY ? null : Number(id) })}
+        />
       </View>
       <View className="gap-1">
-        <Heading size="small" level={3}>{words('picking.tools')}</Heading>
-        <Say size="small" tone="soft">{words(settings.tools ? 'picking.tools-hint' : 'picking.tools-unknown')}</Say>
+        <Heading size="small" level={3}>
+          {words('picking.tools')}
+        </Heading>
+        <Say size="small" tone="soft">
+          {words(settings.tools ? 'picking.tools-hint' : 'picking.tools-unknown')}
+        </Say>
         <View className="flex-row flex-wrap gap-2">
           {TOOLS.map((tool) => {
             const own = settings.tools ?? TOOLS.map((item) => item.id);
             const on = own.includes(tool.id);
-            return <Toggle key={tool.id} label={tool.name} on={settings.tools != null && on} onChange={() => act(setSettings, { tools: settings.tools ? (on ? own.filter((id) => id !== tool.id) : [...own, tool.id]) : [tool.id] })} />;
+            return (
+              <Toggle
+                key={tool.id}
+                label={tool.name}
+                on={settings.tools != null && on}
+                onChange={() =>
+                  act(setSettings, {
+                    tools: settings.tools ? (on ? own.filter((id) => id !== tool.id) : [...own, tool.id]) : [tool.id],
+                  })
+                }
+              />
+            );
           })}
         </View>
       </View>
@@ -56,7 +93,16 @@ export function WhatCounts() {
       {CRITERIA.map((criterion) => (
         <View key={criterion} className="gap-1 border-b border-line pb-2">
           <Say weight="medium">{words(`picking.criterion.${criterion}`)}</Say>
-          <Chips compact label={words(`picking.criterion.${criterion}`)} choices={WEIGHTS.map((weight) => ({ id: String(weight), label: words(`picking.weight.${String(weight).replace('.', '-')}`) }))} value={String(pickWeights[criterion] ?? 1)} onChange={(id) => weigh(criterion, Number(id))} />
+          <Chips
+            compact
+            label={words(`picking.criterion.${criterion}`)}
+            choices={WEIGHTS.map((weight) => ({
+              id: String(weight),
+              label: words(`picking.weight.${String(weight).replace('.', '-')}`),
+            }))}
+            value={String(pickWeights[criterion] ?? 1)}
+            onChange={(id) => weigh(criterion, Number(id))}
+          />
         </View>
       ))}
     </View>

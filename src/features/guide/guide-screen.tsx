@@ -17,8 +17,13 @@ export function lengthsOf(group: NaturalGroup): [number, number] | null {
 
 /** Whether a group answers a search: its names, its colours, its note. */
 export function answersSearch(group: NaturalGroup, text: string): boolean {
-  const haystack = [group.name, group.scientific, group.id, group.note ?? '', ...Object.values(group.colours)].join(' ').toLowerCase();
-  return text.toLowerCase().split(/\s+/).every((word) => haystack.includes(word));
+  const haystack = [group.name, group.scientific, group.id, group.note ?? '', ...Object.values(group.colours)]
+    .join(' ')
+    .toLowerCase();
+  return text
+    .toLowerCase()
+    .split(/\s+/)
+    .every((word) => haystack.includes(word));
 }
 
 /** Naturals by order: names, season and size; searched by any word, kept to a part of the world. */
@@ -31,15 +36,35 @@ export function GuideScreen() {
   const [search, setSearch] = useState('');
   const [where, setWhere] = useState<string>(fauna ?? '');
   const groups = useApp(selectGroups);
-  const shown = groups.filter((group) => (where === '' || group.regions.length === 0 || (group.regions as readonly string[]).includes(where)) && answersSearch(group, search.trim()));
-  const orders = ids.orders.map((order) => ({ id: order.id, groups: shown.filter((group) => group.order === order.id) })).filter((order) => order.groups.length > 0);
+  const shown = groups.filter(
+    (group) =>
+      (where === '' || group.regions.length === 0 || (group.regions as readonly string[]).includes(where)) &&
+      answersSearch(group, search.trim()),
+  );
+  const orders = ids.orders
+    .map((order) => ({ id: order.id, groups: shown.filter((group) => group.order === order.id) }))
+    .filter((order) => order.groups.length > 0);
   return (
-    <Page column="list" back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.naturals')} lead={words('guide.count', { count: shown.length })}>
+    <Page
+      column="list"
+      back={{ href: '/shelf', label: words('place.shelf') }}
+      title={words('shelf.naturals')}
+      lead={words('guide.count', { count: shown.length })}
+    >
       <View className="gap-3 px-5 pb-4">
         <View className="max-w-96">
           <Field label={words('guide.search')} value={search} onType={setSearch} />
         </View>
-        <Chips compact label={words('guide.where')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={where} onChange={setWhere} />
+        <Chips
+          compact
+          label={words('guide.where')}
+          choices={[
+            { id: '', label: words('guide.anywhere') },
+            ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) })),
+          ]}
+          value={where}
+          onChange={setWhere}
+        />
       </View>
       <OwnGroups />
       {shown.length === 0 ? <Say className="px-5">{words('guide.none')}</Say> : null}
@@ -50,7 +75,11 @@ export function GuideScreen() {
             {order.groups.map((group) => {
               const range = lengthsOf(group);
               return (
-                <Link key={group.id} href={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }} className={`flex min-h-16 flex-col gap-1 border-b border-line px-5 py-3 ${wide ? 'w-1/2' : 'w-full'}`}>
+                <Link
+                  key={group.id}
+                  href={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}
+                  className={`flex min-h-16 flex-col gap-1 border-b border-line px-5 py-3 ${wide ? 'w-1/2' : 'w-full'}`}
+                >
                   <Say weight="serif" size="lead">
                     {named(group.name)}
                   </Say>

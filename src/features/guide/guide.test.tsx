@@ -27,7 +27,10 @@ test('the guide lists every group, narrows by search and by part of the world', 
   await openScreen(<GuideScreen />);
   expect(screen.getByText('114 groups of naturals')).toBeInTheDocument();
   fireEvent.change(screen.getByLabelText('Search'), { target: { value: 'stonefly giant' } });
-  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/shelf', '/shelf/naturals/s01']);
+  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual([
+    '/shelf',
+    '/shelf/naturals/s01',
+  ]);
   fireEvent.click(screen.getByText('Western Palearctic'));
   expect(screen.getByText('No group answers that search here.')).toBeInTheDocument();
 });
@@ -47,17 +50,35 @@ test('a group that is not there offers the guide', async () => {
 });
 
 describe('groups of one’s own', () => {
-  const spanInKey = (store: Store) => selectKey(store.getState()).members.flat().find(({ group: { id }, entry }) => id === 'group_reed' && entry.stage === 'caddis/adult')!.entry.length_mm;
+  const spanInKey = (store: Store) =>
+    selectKey(store.getState())
+      .members.flat()
+      .find(({ group: { id }, entry }) => id === 'group_reed' && entry.stage === 'caddis/adult')!.entry.length_mm;
   const own = (store: Store) => Object.values(store.getState().records.entities.group);
   async function withOne() {
     const opened = await openScreen(<GroupScreen id="group_reed" />);
-    await act(async () => void opened.store.dispatch(change('group', (draft) => void (draft.group.group_reed = groupSchema.cast({ order: 'caddis', name: 'reed caddis', stages: [{ stage: 'caddis/adult' }] })))));
+    await act(
+      async () =>
+        void opened.store.dispatch(
+          change(
+            'group',
+            (draft) =>
+              void (draft.group.group_reed = groupSchema.cast({
+                order: 'caddis',
+                name: 'reed caddis',
+                stages: [{ stage: 'caddis/adult' }],
+              })),
+          ),
+        ),
+    );
     return opened.store;
   }
   test('one is added from the guide and stands before the shipped ones', async () => {
     const { store } = await openScreen(<GuideScreen />);
     fireEvent.click(screen.getByText('Add a group of your own'));
-    expect(own(store)).toMatchObject([{ name: 'New group', order: 'mayfly', stages: [{ stage: 'mayfly/nymph' }, { stage: 'mayfly/dun' }] }]);
+    expect(own(store)).toMatchObject([
+      { name: 'New group', order: 'mayfly', stages: [{ stage: 'mayfly/nymph' }, { stage: 'mayfly/dun' }] },
+    ]);
     expect(screen.getByText('115 groups of naturals')).toBeInTheDocument();
   });
   test('names, months, waters, stages and lengths are kept as they are typed; lengths out of order say so', async () => {
@@ -65,7 +86,11 @@ describe('groups of one’s own', () => {
     fireEvent.click(screen.getByText('Jun'));
     fireEvent.click(screen.getByText('Still'));
     fireEvent.click(screen.getByText('Add caddis pupa'));
-    for (const [label, value] of [['Least', '9'], ['Usual', '8'], ['Most', '10']] as const) {
+    for (const [label, value] of [
+      ['Least', '9'],
+      ['Usual', '8'],
+      ['Most', '10'],
+    ] as const) {
       const field = screen.getAllByLabelText(label)[0]!;
       fireEvent.focus(field);
       fireEvent.change(field, { target: { value } });
@@ -73,7 +98,11 @@ describe('groups of one’s own', () => {
     expect(screen.getByText('least, usual and most must all be given, in that order')).toBeInTheDocument();
     expect(spanInKey(store)).toBeNull();
     fireEvent.change(screen.getAllByLabelText('Usual')[0]!, { target: { value: '9.5' } });
-    expect(own(store)[0]).toMatchObject({ months: [6], waters: ['still'], stages: [{ leastMm: 9, usualMm: 9.5, mostMm: 10 }, { stage: 'caddis/pupa' }] });
+    expect(own(store)[0]).toMatchObject({
+      months: [6],
+      waters: ['still'],
+      stages: [{ leastMm: 9, usualMm: 9.5, mostMm: 10 }, { stage: 'caddis/pupa' }],
+    });
     expect(spanInKey(store)).toEqual([9, 9.5, 10]);
   });
   test('a deleted one leaves the key, and undo brings it back', async () => {
@@ -85,18 +114,40 @@ describe('groups of one’s own', () => {
   });
   test('a file is shown before it is taken: new ones, changed ones, and every bad row', async () => {
     const { store } = await openScreen(<GuideScreen />);
-    await act(async () => void store.dispatch(change('group', (draft) => void (draft.group.group_a = groupSchema.cast({ order: 'mayfly', name: 'A', note: 'seen twice', stages: [{ stage: 'mayfly/dun' }] })))));
-    const click = jest.spyOn(HTMLInputElement.prototype, 'click').mockImplementation(function choose(this: HTMLInputElement) {
-      Object.defineProperty(this, 'files', { value: [{ text: async () => 'id,name,stage\na,A again,mayfly/spinner\nb,B,caddis/adult\nc,C,caddis/egg\n' }] });
+    await act(
+      async () =>
+        void store.dispatch(
+          change(
+            'group',
+            (draft) =>
+              void (draft.group.group_a = groupSchema.cast({
+                order: 'mayfly',
+                name: 'A',
+                note: 'seen twice',
+                stages: [{ stage: 'mayfly/dun' }],
+              })),
+          ),
+        ),
+    );
+    const click = jest.spyOn(HTMLInputElement.prototype, 'click').mockImplementation(function choose(
+      this: HTMLInputElement,
+    ) {
+      Object.defineProperty(this, 'files', {
+        value: [{ text: async () => 'id,name,stage\na,A again,mayfly/spinner\nb,B,caddis/adult\nc,C,caddis/egg\n' }],
+      });
       this.dispatchEvent(new Event('change'));
     });
     await act(async () => fireEvent.click(screen.getByText('Read a file')));
     click.mockRestore();
     const told = within(screen.getByRole('group', { name: 'What it would do' }));
-    for (const line of ['1 new:', 'B', 'Changes 1 of yours:', 'A: stages, name']) expect(told.getByText(line)).toBeInTheDocument();
+    for (const line of ['1 new:', 'B', 'Changes 1 of yours:', 'A: stages, name'])
+      expect(told.getByText(line)).toBeInTheDocument();
     expect(screen.getByText(/^Line 4: stage caddis\/egg is not known/)).toBeInTheDocument();
     fireEvent.click(screen.getByText('Take 2 groups'));
     // What the file does not say of it stays.
-    expect(own(store).map((group) => [group.name, group.note, group.stages.map((entry) => entry.stage)])).toEqual([['A again', 'seen twice', ['mayfly/dun', 'mayfly/spinner']], ['B', null, ['caddis/adult']]]);
+    expect(own(store).map((group) => [group.name, group.note, group.stages.map((entry) => entry.stage)])).toEqual([
+      ['A again', 'seen twice', ['mayfly/dun', 'mayfly/spinner']],
+      ['B', null, ['caddis/adult']],
+    ]);
   });
 });

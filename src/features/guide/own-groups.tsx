@@ -19,7 +19,10 @@ export function OwnGroups() {
   const own = useApp((state) => state.records.entities.group);
   const [read, setRead] = useState<GroupsRead | null>(null);
   const groups = read?.groups ?? null;
-  const reading = useForesee(takeGroups, useMemo(() => (groups === null || groups.length === 0 ? null : { groups }), [groups]));
+  const reading = useForesee(
+    takeGroups,
+    useMemo(() => (groups === null || groups.length === 0 ? null : { groups }), [groups]),
+  );
   const add = () => {
     const id = act(newGroup, { name: words('guide.new-name') });
     if (id === null) return;
@@ -38,7 +41,12 @@ export function OwnGroups() {
       <View className="flex-row flex-wrap gap-3">
         <Button label={words('guide.add')} onPress={add} />
         <Button label={words('guide.import')} onPress={() => void take()} />
-        {Object.keys(own).length > 0 ? <Button label={words('guide.export')} onPress={() => saveFile('aubade-groups.csv', writeGroupsFile(ownGroups(own)), 'text/csv')} /> : null}
+        {Object.keys(own).length > 0 ? (
+          <Button
+            label={words('guide.export')}
+            onPress={() => saveFile('aubade-groups.csv', writeGroupsFile(ownGroups(own)), 'text/csv')}
+          />
+        ) : null}
       </View>
       {read ? (
         <View aria-live="polite" className="gap-2 rounded-control border border-edge bg-plane p-3">
@@ -50,7 +58,9 @@ export function OwnGroups() {
             </Say>
           ))}
           <View className="flex-row gap-3">
-            {read.groups.length > 0 ? <Button kind="main" label={words('guide.take', { count: read.groups.length })} onPress={put} /> : null}
+            {read.groups.length > 0 ? (
+              <Button kind="main" label={words('guide.take', { count: read.groups.length })} onPress={put} />
+            ) : null}
             <Button kind="quiet" label={words('guide.leave')} onPress={() => setRead(null)} />
           </View>
         </View>

@@ -9,7 +9,11 @@ export function SeasonBar({ months }: { months: readonly number[] }) {
   const words = useWords();
   const initials = words('guide.months').split(' ');
   return (
-    <View role="img" aria-label={words('guide.season', { months: months.map((month) => words(`guide.month.${month}`)).join(', ') })} className="flex-row gap-1">
+    <View
+      role="img"
+      aria-label={words('guide.season', { months: months.map((month) => words(`guide.month.${month}`)).join(', ') })}
+      className="flex-row gap-1"
+    >
       {MONTHS.map((month) => {
         const on = months.includes(month);
         return (

@@ -11,7 +11,12 @@ export function HookDimensions({ hook }: { hook: Pick<HookAnswer, 'id'> & Partia
   const iron = useApp(selectCatalogue).hooks.find((item) => item.id === hook.id);
   if (!iron) return null;
   const rows: [string, Quantity, 'length' | 'fine-length' | { decimals: number }][] = [
-    ['shank', iron.shank, 'length'], ['gape', iron.gape, 'length'], ['bite', iron.bite, 'length'], ['wire', iron.wireDiameter, 'fine-length'], ['eye', iron.eyeOuter, 'fine-length'], ['mass', iron.mass, { decimals: 0 }],
+    ['shank', iron.shank, 'length'],
+    ['gape', iron.gape, 'length'],
+    ['bite', iron.bite, 'length'],
+    ['wire', iron.wireDiameter, 'fine-length'],
+    ['eye', iron.eyeOuter, 'fine-length'],
+    ['mass', iron.mass, { decimals: 0 }],
   ];
   return (
     <View className="flex-row flex-wrap gap-x-6 gap-y-2">

@@ -18,13 +18,16 @@ test('the nearest three of every maker stand in a table with size, difference, c
   expect(rows[0]).toHaveTextContent('makersizedifferencechance');
   expect(rows).toHaveLength(1 + 3 * 7);
   expect(within(byMaker()).getByLabelText(/^Osmere Lark 14/)).toHaveTextContent(/Lark · 7\.6–9\.0 · 41 in the drawer/);
-  for (const maker of ['Ravelin', 'Osmere', 'Tholeby', 'Kyrewood', 'Bessock', 'Vantry', 'Reference']) expect(within(byMaker()).getAllByText(maker)).toHaveLength(3);
+  for (const maker of ['Ravelin', 'Osmere', 'Tholeby', 'Kyrewood', 'Bessock', 'Vantry', 'Reference'])
+    expect(within(byMaker()).getAllByText(maker)).toHaveLength(3);
   expect(within(byMaker()).getAllByText('V47').length).toBeGreaterThan(0);
 });
 
 test('the ladder says what it shows, with the hook that is nearest', async () => {
   await open();
-  expect(screen.getByLabelText('7 hook models on one length axis in mm. Nearest to 8.1 mm: Bessock 13.')).toBeInTheDocument();
+  expect(
+    screen.getByLabelText('7 hook models on one length axis in mm. Nearest to 8.1 mm: Bessock 13.'),
+  ).toBeInTheDocument();
 });
 
 test('a row that is tapped shows that hook, its dimensions and its reasons', async () => {
@@ -75,7 +78,12 @@ test('nothing smaller than is worth tying, only what is owned, the eye as it loo
   const first = () => within(byMaker()).getAllByRole('row')[1]!.textContent;
   const before = first();
   fireEvent.click(screen.getByText('Only what I own'));
-  expect(within(byMaker()).getAllByRole('row').slice(1).every((row) => /in the drawer/.test(row.textContent!))).toBe(true);
+  expect(
+    within(byMaker())
+      .getAllByRole('row')
+      .slice(1)
+      .every((row) => /in the drawer/.test(row.textContent!)),
+  ).toBe(true);
   fireEvent.click(screen.getByText('Only what I own'));
   expect(first()).toBe(before);
   fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Smallest size worth tying' })).getByText('16'));
@@ -86,16 +94,25 @@ test('nothing smaller than is worth tying, only what is owned, the eye as it loo
 test('a model of which only labels are known says how many hooks to tape', async () => {
   await open();
   fireEvent.click(within(byMaker()).getAllByLabelText(/^Bessock Fine Wet/)[0]!);
-  expect(screen.getByText(/^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle the size \(at most \d+ %\)\. (One more insect like these would|\d+ more insects like these would|Nor would thirty more insects))/)).toBeInTheDocument();
+  expect(
+    screen.getByText(
+      /^(Tape (one hook|\d hooks) of this (packet|model) \(.*\) and the size is settled at \d+ %\.|Taping its hooks would not settle the size \(at most \d+ %\)\. (One more insect like these would|\d+ more insects like these would|Nor would thirty more insects))/,
+    ),
+  ).toBeInTheDocument();
 });
 
 test('a dressing whose size goes by the water says so, and takes that size with one tap', async () => {
   const { store } = await open();
-  act(() => void store.dispatch(change('pin-dressing', (draft) => {
-    const match = draft.match[DUN]!;
-    draft.sample[match.sampleId]!.water = 'fast';
-    match.answers.find((answer) => answer.id === match.leading)!.dressingId = 'ellanmere-long-dun';
-  })));
+  act(
+    () =>
+      void store.dispatch(
+        change('pin-dressing', (draft) => {
+          const match = draft.match[DUN]!;
+          draft.sample[match.sampleId]!.water = 'fast';
+          match.answers.find((answer) => answer.id === match.leading)!.dressingId = 'ellanmere-long-dun';
+        }),
+      ),
+  );
   const target = screen.getByLabelText(/Nearest to/).getAttribute('aria-label');
   expect(screen.getByText('in fast water it is tied 1 size larger')).toBeInTheDocument();
   fireEvent.click(screen.getByText('Tie it one size larger'));
@@ -120,13 +137,17 @@ test('only some kinds of hook can be looked at: the answer itself stays, and all
 
 test('the ladder says how many more insects would settle the first hook', async () => {
   await open();
-  expect(screen.getByText(/^Bessock Fine 13: (one more insect|\d+ more insects) measured and the size is settled\.$/)).toBeInTheDocument();
+  expect(
+    screen.getByText(/^Bessock Fine 13: (one more insect|\d+ more insects) measured and the size is settled\.$/),
+  ).toBeInTheDocument();
 });
 
 test('every model can be laid on the ladder', async () => {
   await open();
   fireEvent.click(screen.getByText(/^Every model \(\d+\)$/));
-  expect(Number(/^(\d+) hook models/.exec(screen.getByLabelText(/Nearest to/).getAttribute('aria-label')!)![1])).toBeGreaterThan(20);
+  expect(
+    Number(/^(\d+) hook models/.exec(screen.getByLabelText(/Nearest to/).getAttribute('aria-label')!)![1]),
+  ).toBeGreaterThan(20);
 });
 
 test('how far the answer holds is said in lengths and neighbours', async () => {

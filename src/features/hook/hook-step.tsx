@@ -1,7 +1,17 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { BarbRuleId, IntentId } from '@/catalogue/ids';
-import { ANY_KIND, holdsOfHook, insectsToSettle, measuresToSettle, narrowed, nearestOfMaker, railOf, type Answer, type HookAnswer } from '@/core/answer';
+import {
+  ANY_KIND,
+  holdsOfHook,
+  insectsToSettle,
+  measuresToSettle,
+  narrowed,
+  nearestOfMaker,
+  railOf,
+  type Answer,
+  type HookAnswer,
+} from '@/core/answer';
 import { NUMBER_STEP } from '@/core/constants';
 import { reads, type Hook } from '@/core/hooks';
 import type { Quantity } from '@/core/quantity';
@@ -46,12 +56,29 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
   const { columns } = answer.ladder;
   const chosen = useMemo(() => {
     const row = tapped === null ? undefined : columns.at.get(tapped);
-    return answer.hooks.find((hook) => hook.id === tapped) ?? (row === undefined ? undefined : railOf(answer.ladder, columns.model[row]!).find((hook) => hook.id === tapped)) ?? first;
+    return (
+      answer.hooks.find((hook) => hook.id === tapped) ??
+      (row === undefined ? undefined : railOf(answer.ladder, columns.model[row]!).find((hook) => hook.id === tapped)) ??
+      first
+    );
   }, [answer, columns, first, tapped]);
-  const settled = useMemo(() => (chosen ? measuresToSettle(answer.ladder, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
-  const insects = useMemo(() => (chosen ? insectsToSettle(answer, columns.model[columns.at.get(chosen.id)!]!) : null), [answer, chosen, columns]);
-  const makers = useMemo(() => Object.values(answer.by_maker).slice(0, everyMaker ? undefined : MAKERS_SHOWN).flatMap((hook) => nearestOfMaker(answer.ladder, hook.maker, PER_MAKER)), [answer, everyMaker]);
-  const setSizes = (sizes: number, intent: IntentId | null) => act(setOffset, { matchId, answerId: record.id, sizes, intent });
+  const settled = useMemo(
+    () => (chosen ? measuresToSettle(answer.ladder, columns.model[columns.at.get(chosen.id)!]!) : null),
+    [answer, chosen, columns],
+  );
+  const insects = useMemo(
+    () => (chosen ? insectsToSettle(answer, columns.model[columns.at.get(chosen.id)!]!) : null),
+    [answer, chosen, columns],
+  );
+  const makers = useMemo(
+    () =>
+      Object.values(answer.by_maker)
+        .slice(0, everyMaker ? undefined : MAKERS_SHOWN)
+        .flatMap((hook) => nearestOfMaker(answer.ladder, hook.maker, PER_MAKER)),
+    [answer, everyMaker],
+  );
+  const setSizes = (sizes: number, intent: IntentId | null) =>
+    act(setOffset, { matchId, answerId: record.id, sizes, intent });
   return (
     <View className="gap-6 py-4">
       {answer.none_fits ? (
@@ -62,13 +89,27 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
       {answer.warnings.map((warning, index) => (
         <View key={index} className="mx-5 border-l-4 border-straw pl-3">
           <Say size="small">{speech.say(warning)}</Say>
-          {BY_WATER[warning.code] ? <Button kind="quiet" className="-ml-4 self-start" label={words(BY_WATER[warning.code]! > 0 ? 'hook.take-larger' : 'hook.take-smaller', { count: Number(warning.params.sizes) })} onPress={() => setSizes(BY_WATER[warning.code]! * Number(warning.params.sizes), null)} /> : null}
+          {BY_WATER[warning.code] ? (
+            <Button
+              kind="quiet"
+              className="-ml-4 self-start"
+              label={words(BY_WATER[warning.code]! > 0 ? 'hook.take-larger' : 'hook.take-smaller', {
+                count: Number(warning.params.sizes),
+              })}
+              onPress={() => setSizes(BY_WATER[warning.code]! * Number(warning.params.sizes), null)}
+            />
+          ) : null}
         </View>
       ))}
       <View className="gap-3">
         {first ? (
           <View className="px-3">
-            <MatchLadder on={wide ? 'ground' : 'plane'} answer={answer} chosen={chosen?.id ?? null} onRung={setTapped} />
+            <MatchLadder
+              on={wide ? 'ground' : 'plane'}
+              answer={answer}
+              chosen={chosen?.id ?? null}
+              onRung={setTapped}
+            />
           </View>
         ) : (
           <Say className="px-5" tone="soft">
@@ -83,21 +124,39 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
             <View className="min-w-0 flex-1">
               <Heading>{hookName(chosen)}</Heading>
               <View className="flex-row flex-wrap items-baseline gap-x-3">
-                <Measured what={words('hook.reads')} quantity={readingOf(columns.hooks[columns.at.get(chosen.id)!]!)} as={{ decimals: 1 }} />
+                <Measured
+                  what={words('hook.reads')}
+                  quantity={readingOf(columns.hooks[columns.at.get(chosen.id)!]!)}
+                  as={{ decimals: 1 }}
+                />
                 <Say size="small" tone="soft">
-                  {words('hook.reads-both', { long: speech.number(chosen.reads, 1), wide: speech.number(chosen.reads_gape, 1) })}
+                  {words('hook.reads-both', {
+                    long: speech.number(chosen.reads, 1),
+                    wide: speech.number(chosen.reads_gape, 1),
+                  })}
                 </Say>
               </View>
               <Say size="small" tone="soft">
                 {`${words('hook.chance')} ${Math.round(chosen.probability! * 100)} %`}
               </Say>
             </View>
-            <Toggle label={words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} spoken={`${words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} ${hookName(chosen)}`} on={chosen.pinned} onChange={(on) => pin(on ? chosen.id : null)} />
+            <Toggle
+              label={words(chosen.pinned ? 'hook.unpin' : 'hook.pin')}
+              spoken={`${words(chosen.pinned ? 'hook.unpin' : 'hook.pin')} ${hookName(chosen)}`}
+              on={chosen.pinned}
+              onChange={(on) => pin(on ? chosen.id : null)}
+            />
           </View>
           {chosen.id === whole.hooks[0]?.id ? <HowFar answer={answer} /> : null}
           {settled && settled.measures !== 0 ? (
             <Say size="small" tone="straw">
-              {settled.measures === null ? `${words('hook.settle-none', { percent: Math.round(settled.after * 100) })} ${insects === null ? words('hook.insects-none') : words('hook.insects', { count: insects })}` : words('hook.settle', { count: settled.measures, sizes: settled.sizes.join(', '), percent: Math.round(settled.after * 100) })}
+              {settled.measures === null
+                ? `${words('hook.settle-none', { percent: Math.round(settled.after * 100) })} ${insects === null ? words('hook.insects-none') : words('hook.insects', { count: insects })}`
+                : words('hook.settle', {
+                    count: settled.measures,
+                    sizes: settled.sizes.join(', '),
+                    percent: Math.round(settled.after * 100),
+                  })}
             </Say>
           ) : null}
           <HookDimensions hook={chosen} />
@@ -105,22 +164,67 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
         </View>
       ) : null}
       <View className="gap-3 px-5">
-        <Heading size="small" level={3}>{words('hook.barb')}</Heading>
-        <Chips compact label={words('hook.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={barbRule} onChange={(id) => act(setSettings, { barbRule: id })} />
+        <Heading size="small" level={3}>
+          {words('hook.barb')}
+        </Heading>
+        <Chips
+          compact
+          label={words('hook.barb')}
+          choices={ids['barb-rules'].map((rule) => ({
+            id: rule.id as BarbRuleId,
+            label: speech.name('barb-rules', rule.id),
+          }))}
+          value={barbRule}
+          onChange={(id) => act(setSettings, { barbRule: id })}
+        />
         {barbRule === 'any' ? null : (
           <Say size="small" tone="soft">
             {words('hook.barb-caution')}
           </Say>
         )}
-        <Heading size="small" level={3}>{words('hook.offset')}</Heading>
-        <Chips compact label={words('hook.offset')} choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))} value={String(record.offset.sizes)} onChange={(id) => setSizes(Number(id), null)} />
+        <Heading size="small" level={3}>
+          {words('hook.offset')}
+        </Heading>
+        <Chips
+          compact
+          label={words('hook.offset')}
+          choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))}
+          value={String(record.offset.sizes)}
+          onChange={(id) => setSizes(Number(id), null)}
+        />
         {record.offset.sizes === 0 ? null : (
-          <Chips compact label={words('hook.intent')} choices={ids.intents.filter((intent) => intent.id !== 'exact').map((intent) => ({ id: intent.id as IntentId, label: intent.name }))} value={record.offset.intent} onChange={(intent) => setSizes(record.offset.sizes, intent)} />
+          <Chips
+            compact
+            label={words('hook.intent')}
+            choices={ids.intents
+              .filter((intent) => intent.id !== 'exact')
+              .map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
+            value={record.offset.intent}
+            onChange={(intent) => setSizes(record.offset.sizes, intent)}
+          />
         )}
-        <Heading size="small" level={3}>{words('hook.smallest')}</Heading>
-        <Chips compact label={words('hook.smallest')} choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))} value={smallest === null || smallest === undefined ? ANY : String(smallest)} onChange={(id) => act(setSettings, { smallest: id === ANY ? null : Number(id) })} />
-        <Heading size="small" level={3}>{words('hook.eye-reading')}</Heading>
-        <Chips compact label={words('hook.eye-reading')} choices={ids.schools.find((school) => school.id === 'eye-reading')!.options.map((option) => ({ id: option.id, label: option.name }))} value={schools['eye-reading'] ?? 'default'} onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id } })} />
+        <Heading size="small" level={3}>
+          {words('hook.smallest')}
+        </Heading>
+        <Chips
+          compact
+          label={words('hook.smallest')}
+          choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))}
+          value={smallest === null || smallest === undefined ? ANY : String(smallest)}
+          onChange={(id) => act(setSettings, { smallest: id === ANY ? null : Number(id) })}
+        />
+        <Heading size="small" level={3}>
+          {words('hook.eye-reading')}
+        </Heading>
+        <Chips
+          compact
+          label={words('hook.eye-reading')}
+          choices={ids.schools
+            .find((school) => school.id === 'eye-reading')!
+            .options.map((option) => ({ id: option.id, label: option.name }))}
+          value={schools['eye-reading'] ?? 'default'}
+          onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id } })}
+        />
         <View className="flex-row">
           <OnlyOwned />
         </View>
@@ -128,7 +232,16 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
       <View className="gap-2">
         <Heading className="px-5">{words('hook.by-maker')}</Heading>
         <HookTable hooks={makers} answer={answer} onPick={setTapped} />
-        {Object.keys(answer.by_maker).length > MAKERS_SHOWN ? <Button kind="quiet" label={words(everyMaker ? 'hook.fewer-makers' : 'hook.more-makers', { count: Object.keys(answer.by_maker).length })} className="self-start" onPress={() => setEveryMaker(!everyMaker)} /> : null}
+        {Object.keys(answer.by_maker).length > MAKERS_SHOWN ? (
+          <Button
+            kind="quiet"
+            label={words(everyMaker ? 'hook.fewer-makers' : 'hook.more-makers', {
+              count: Object.keys(answer.by_maker).length,
+            })}
+            className="self-start"
+            onPress={() => setEveryMaker(!everyMaker)}
+          />
+        ) : null}
       </View>
       <View className="gap-2">
         <Heading className="px-5">{words('hook.all')}</Heading>
@@ -149,11 +262,23 @@ const SMALLEST = [ANY, '16', '18', '20', '22', '24', '26'] as const;
 
 /** What a hook reads, with the ± of its shank. */
 function readingOf(hook: Hook): Quantity {
-  return { value: reads(hook.shank.value), sd: hook.shank.sd === null ? null : hook.shank.sd / hook.shank.value / NUMBER_STEP, source: hook.shank.source };
+  return {
+    value: reads(hook.shank.value),
+    sd: hook.shank.sd === null ? null : hook.shank.sd / hook.shank.value / NUMBER_STEP,
+    source: hook.shank.source,
+  };
 }
 
 /** Hooks as a table: maker and model, size, how far off, the chance. */
-function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; answer: Answer; onPick: (id: string) => void }) {
+function HookTable({
+  hooks,
+  answer,
+  onPick,
+}: {
+  hooks: readonly HookAnswer[];
+  answer: Answer;
+  onPick: (id: string) => void;
+}) {
   const words = useWords();
   const speech = useSpeech();
   return (
@@ -167,12 +292,24 @@ function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; an
       {hooks.map((hook) => (
         <View key={hook.id} role="row" className="flex-row items-center gap-3 border-b border-line px-5">
           <View role="cell" className="min-w-0 flex-1">
-            <Pressable role="button" aria-label={`${hookName(hook)}, ${speech.length(hook.carry_mm)}`} onPress={() => onPick(hook.id)} className="min-h-target justify-center py-1">
+            <Pressable
+              role="button"
+              aria-label={`${hookName(hook)}, ${speech.length(hook.carry_mm)}`}
+              onPress={() => onPick(hook.id)}
+              className="min-h-target justify-center py-1"
+            >
               <Say weight="strong" size="small" lines={1}>
                 {hook.maker_name}
               </Say>
               <Say size="small" tone="soft" lines={1}>
-                {[hook.model_name, heldOf(answer, hook, speech), hook.pinned ? words('hook.pinned') : '', hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : ''].filter(Boolean).join(' · ')}
+                {[
+                  hook.model_name,
+                  heldOf(answer, hook, speech),
+                  hook.pinned ? words('hook.pinned') : '',
+                  hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : '',
+                ]
+                  .filter(Boolean)
+                  .join(' · ')}
               </Say>
             </Pressable>
           </View>
@@ -195,7 +332,12 @@ function HookTable({ hooks, answer, onPick }: { hooks: readonly HookAnswer[]; an
 function heldOf(answer: Answer, hook: HookAnswer, speech: Speech): string {
   const { low_mm, high_mm, below, above } = holdsOfHook(answer, hook);
   const digits = (mm: number) => speech.digits(mm);
-  return below === null && above === null ? '' : speech.t('ui.hook.held', { low: below === null ? '' : digits(low_mm), high: above === null ? '' : digits(high_mm) });
+  return below === null && above === null
+    ? ''
+    : speech.t('ui.hook.held', {
+        low: below === null ? '' : digits(low_mm),
+        high: above === null ? '' : digits(high_mm),
+      });
 }
 
 function Cell({ text, head, grow }: { text: string; head?: boolean; grow?: boolean }) {

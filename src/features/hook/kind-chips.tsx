@@ -5,7 +5,12 @@ import type { Speech } from '@/speech';
 import { Chips, Heading } from '@/ui/primitives';
 
 const ANY = 'any';
-const KINDS = [['bend', 'bends'], ['wire', 'wires'], ['barb', 'barbs'], ['eye', 'eyes']] as const;
+const KINDS = [
+  ['bend', 'bends'],
+  ['wire', 'wires'],
+  ['barb', 'barbs'],
+  ['eye', 'eyes'],
+] as const;
 
 /** The kinds that are looked for, in words; empty where any will do. */
 export function kindsSaid(kinds: HookKinds, speech: Speech): string[] {
@@ -18,8 +23,19 @@ export function KindChips({ kinds, onChange }: { kinds: HookKinds; onChange: (ki
   const { ids } = useSpeech();
   return KINDS.map(([name, kind]) => (
     <View key={name} className="gap-1">
-      <Heading size="small" level={3}>{words(`drawer.filter.${name}`)}</Heading>
-      <Chips compact label={words(`drawer.filter.${name}`)} choices={[{ id: ANY, label: words('drawer.any') }, ...ids[kind].map((item) => ({ id: item.id, label: item.name }))]} value={kinds[name] ?? ANY} onChange={(id) => onChange({ ...kinds, [name]: id === ANY ? null : id })} />
+      <Heading size="small" level={3}>
+        {words(`drawer.filter.${name}`)}
+      </Heading>
+      <Chips
+        compact
+        label={words(`drawer.filter.${name}`)}
+        choices={[
+          { id: ANY, label: words('drawer.any') },
+          ...ids[kind].map((item) => ({ id: item.id, label: item.name })),
+        ]}
+        value={kinds[name] ?? ANY}
+        onChange={(id) => onChange({ ...kinds, [name]: id === ANY ? null : id })}
+      />
     </View>
   ));
 }

@@ -16,12 +16,28 @@ function railFrom(answer: Answer, model: number, lit: ReadonlySet<string>, words
   const first = columns.hooks[columns.starts[model]!]!;
   const settled = measuresToSettle(answer.ladder, model);
   return {
-    id: `${first.maker}:${first.model}`, maker: first.makerName, model: first.modelName,
-    open: settled?.measures ? { short: words('hook.tape-short', { count: settled.measures }), said: words('hook.tape-said', { count: settled.measures }) } : null,
+    id: `${first.maker}:${first.model}`,
+    maker: first.makerName,
+    model: first.modelName,
+    open: settled?.measures
+      ? {
+          short: words('hook.tape-short', { count: settled.measures }),
+          said: words('hook.tape-said', { count: settled.measures }),
+        }
+      : null,
     rungs: hooks.map((hook) => {
       const { shank } = columns.hooks[columns.at.get(hook.id)!]!;
       const half = isAbout(shank.source) && shank.sd !== null ? Z95 * shank.sd * (hook.carry_mm / shank.value) : null;
-      return { id: hook.id, size: hook.size, mm: hook.carry_mm, half, chance: lit.has(hook.id) ? `${Math.round(hook.probability! * 100)} %` : null, lit: lit.has(hook.id), owned: hook.owned > 0, pinned: hook.pinned };
+      return {
+        id: hook.id,
+        size: hook.size,
+        mm: hook.carry_mm,
+        half,
+        chance: lit.has(hook.id) ? `${Math.round(hook.probability! * 100)} %` : null,
+        lit: lit.has(hook.id),
+        owned: hook.owned > 0,
+        pinned: hook.pinned,
+      };
     }),
   };
 }
@@ -30,7 +46,17 @@ function railFrom(answer: Answer, model: number, lit: ReadonlySet<string>, words
 const FIRST = 8;
 
 /** The ladder of a match: the nearest model of every maker, or every model, nearest first. */
-export function MatchLadder({ answer, chosen, onRung, on }: { answer: Answer; chosen: string | null; onRung: (id: string) => void; on: 'ground' | 'plane' }) {
+export function MatchLadder({
+  answer,
+  chosen,
+  onRung,
+  on,
+}: {
+  answer: Answer;
+  chosen: string | null;
+  onRung: (id: string) => void;
+  on: 'ground' | 'plane';
+}) {
   const speech = useSpeech();
   const words = useWords();
   const [width, onLayout] = useWidth();
@@ -48,17 +74,28 @@ export function MatchLadder({ answer, chosen, onRung, on }: { answer: Answer; ch
     return rail;
   };
   const open = shown.slice(0, FIRST).some((model) => railAt(model).open);
-  const half = Math.max(Z95 * answer.natural.length.seMm * (answer.target_mm / answer.natural.length.meanMm), answer.target_mm * 0.02);
+  const half = Math.max(
+    Z95 * answer.natural.length.seMm * (answer.target_mm / answer.natural.length.meanMm),
+    answer.target_mm * 0.02,
+  );
   const nearest = best.map((hook) => hook.carry_mm);
   const low = Math.min(answer.target_mm * 0.68, ...nearest) * 0.98;
   const high = Math.max(answer.target_mm * 1.42, ...nearest) * 1.02;
   const first = answer.hooks[0];
-  const insects = useMemo(() => (first ? insectsToSettle(answer, columns.model[columns.at.get(first.id)!]!) : null), [answer, columns, first]);
+  const insects = useMemo(
+    () => (first ? insectsToSettle(answer, columns.model[columns.at.get(first.id)!]!) : null),
+    [answer, columns, first],
+  );
   return (
     <View onLayout={onLayout} className="gap-2">
       {width > 0 ? (
         <Ladder
-          label={words('ladder.label', { count: shown.length, unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in'), target: speech.length(answer.target_mm), best: first ? `${first.maker_name} ${first.size}` : '' })}
+          label={words('ladder.label', {
+            count: shown.length,
+            unit: speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in'),
+            target: speech.length(answer.target_mm),
+            best: first ? `${first.maker_name} ${first.size}` : '',
+          })}
           hint={words('ladder.keys')}
           on={on}
           width={width}
@@ -82,7 +119,14 @@ export function MatchLadder({ answer, chosen, onRung, on }: { answer: Answer; ch
           {words('ladder.settle-legend')}
         </Say>
       ) : null}
-      {models.length > best.length ? <Button kind="quiet" label={words(all ? 'ladder.best' : 'ladder.all', { count: models.length })} className="self-start" onPress={() => setAll(!all)} /> : null}
+      {models.length > best.length ? (
+        <Button
+          kind="quiet"
+          label={words(all ? 'ladder.best' : 'ladder.all', { count: models.length })}
+          className="self-start"
+          onPress={() => setAll(!all)}
+        />
+      ) : null}
     </View>
   );
 }

@@ -38,24 +38,61 @@ export function AllSigns({ sampleId, sample, asked, heard, onSay }: AllSignsProp
   const speech = useSpeech();
   const [open, setOpen] = useState<string | null>(null);
   const fold = (id: string, said: readonly string[], children: React.ReactNode) => (
-    <Fold key={id} title={words(`key.look.${id}`)} line={said.join(', ')} open={open === id} onToggle={(on) => setOpen(on ? id : null)}>{children}</Fold>
+    <Fold
+      key={id}
+      title={words(`key.look.${id}`)}
+      line={said.join(', ')}
+      open={open === id}
+      onToggle={(on) => setOpen(on ? id : null)}
+    >
+      {children}
+    </Fold>
   );
   const shade = sample.shades[BELLY]?.split('-');
   return (
     <View role="group" aria-label={words('key.any')}>
-      <Say size="small" tone="soft">{words('key.any')}</Say>
+      <Say size="small" tone="soft">
+        {words('key.any')}
+      </Say>
       {Object.entries(LOOKS).map(([look, all]: [string, readonly AskedId[]]) => {
         const signs = all.filter((sign) => sign !== asked);
         if (signs.length === 0) return null;
-        return fold(look, signs.flatMap((sign) => (heard[sign] === undefined ? [] : [speech.answer(sign, heard[sign]!)])), signs.map((sign) => (
-          <View key={sign} className="gap-2">
-            <Say size="small" tone="soft">{speech.ask(sign)}</Say>
-            <Answers sign={sign} answers={ANSWERS[sign]} value={heard[sign] ?? null} onSay={(answer) => onSay(sign, answer)} />
-          </View>
-        )));
+        return fold(
+          look,
+          signs.flatMap((sign) => (heard[sign] === undefined ? [] : [speech.answer(sign, heard[sign]!)])),
+          signs.map((sign) => (
+            <View key={sign} className="gap-2">
+              <Say size="small" tone="soft">
+                {speech.ask(sign)}
+              </Say>
+              <Answers
+                sign={sign}
+                answers={ANSWERS[sign]}
+                value={heard[sign] ?? null}
+                onSay={(answer) => onSay(sign, answer)}
+              />
+            </View>
+          )),
+        );
       })}
-      {sample.colours[BELLY] ? null : fold('colour', shade ? [words('guide.shade', { tone: words(`guide.tone.${shade[0]}`), hue: speech.t(`hue.${shade[1]}`) })] : [], <BellyInWords sampleId={sampleId} colours={sample.colours} shades={sample.shades} />)}
-      {fold('water', [...(sample.water ? [speech.answer('water', sample.water)] : []), ...sample.seen.map((seen) => words(`key.seen-name.${seen}`)), ...(sample.rise ? [words(`key.rise-name.${sample.rise}`)] : [])], <OnTheWater sampleId={sampleId} sample={sample} />)}
+      {sample.colours[BELLY]
+        ? null
+        : fold(
+            'colour',
+            shade
+              ? [words('guide.shade', { tone: words(`guide.tone.${shade[0]}`), hue: speech.t(`hue.${shade[1]}`) })]
+              : [],
+            <BellyInWords sampleId={sampleId} colours={sample.colours} shades={sample.shades} />,
+          )}
+      {fold(
+        'water',
+        [
+          ...(sample.water ? [speech.answer('water', sample.water)] : []),
+          ...sample.seen.map((seen) => words(`key.seen-name.${seen}`)),
+          ...(sample.rise ? [words(`key.rise-name.${sample.rise}`)] : []),
+        ],
+        <OnTheWater sampleId={sampleId} sample={sample} />,
+      )}
     </View>
   );
 }
@@ -68,14 +105,36 @@ function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleReco
   return (
     <>
       <WaterChips tall sampleId={sampleId} sample={sample} />
-      <Say size="small" tone="soft">{words('key.seen')}</Say>
+      <Say size="small" tone="soft">
+        {words('key.seen')}
+      </Say>
       <View className="flex-row flex-wrap gap-3">
-        {ids.seen.filter((seen) => seen.id !== 'rises').map((seen) => (
-          <Toggle key={seen.id} tall label={words(`key.seen-name.${seen.id}`)} on={sample.seen.includes(seen.id as SeenId)} onChange={(on) => act(saySeen, { sampleId, seen: seen.id as SeenId, on })} />
-        ))}
+        {ids.seen
+          .filter((seen) => seen.id !== 'rises')
+          .map((seen) => (
+            <Toggle
+              key={seen.id}
+              tall
+              label={words(`key.seen-name.${seen.id}`)}
+              on={sample.seen.includes(seen.id as SeenId)}
+              onChange={(on) => act(saySeen, { sampleId, seen: seen.id as SeenId, on })}
+            />
+          ))}
       </View>
-      <Say size="small" tone="soft">{words('key.rise')}</Say>
-      <Chips compact tall label={words('key.rise')} choices={[{ id: '', label: words('key.rise-unseen') }, ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) }))]} value={sample.rise ?? ''} onChange={(rise) => act(setSample, { sampleId, rise: rise === '' ? null : (rise as RiseFormId) })} />
+      <Say size="small" tone="soft">
+        {words('key.rise')}
+      </Say>
+      <Chips
+        compact
+        tall
+        label={words('key.rise')}
+        choices={[
+          { id: '', label: words('key.rise-unseen') },
+          ...ids['rise-forms'].map((rise) => ({ id: rise.id, label: words(`key.rise-name.${rise.id}`) })),
+        ]}
+        value={sample.rise ?? ''}
+        onChange={(rise) => act(setSample, { sampleId, rise: rise === '' ? null : (rise as RiseFormId) })}
+      />
     </>
   );
 }

@@ -20,15 +20,29 @@ export function Answers({ sign, answers, value, onSay }: AnswersProps) {
       {answers.map((answer) => {
         const on = answer === value;
         return (
-          <Pressable key={answer} role="button" aria-pressed={on} aria-label={`${speech.ask(sign)} ${speech.answer(sign, answer)}`} onPress={() => onSay(on ? null : answer)} className={`min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border px-2 py-1 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+          <Pressable
+            key={answer}
+            role="button"
+            aria-pressed={on}
+            aria-label={`${speech.ask(sign)} ${speech.answer(sign, answer)}`}
+            onPress={() => onSay(on ? null : answer)}
+            className={`min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border px-2 py-1 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
+          >
             <Pictogram sign={sign} answer={answer} on={on} />
-            <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'} className="min-w-0 flex-1">
+            <Say
+              size="small"
+              weight={on ? 'strong' : 'medium'}
+              tone={on ? 'on-river' : 'ink'}
+              className="min-w-0 flex-1"
+            >
               {speech.answer(sign, answer)}
             </Say>
           </Pressable>
         );
       })}
-      {answers.length % 2 === 1 ? <View aria-hidden className="min-w-[46%] flex-1 border border-transparent px-2" /> : null}
+      {answers.length % 2 === 1 ? (
+        <View aria-hidden className="min-w-[46%] flex-1 border border-transparent px-2" />
+      ) : null}
     </View>
   );
 }

@@ -20,7 +20,14 @@ export function LengthChips({ sampleId, sample }: { sampleId: string; sample: Sa
           const on = mm === value;
           const id = String(mm).replace('.', '_');
           return (
-            <Pressable key={id} role="radio" aria-checked={on} aria-label={words(`rough.chip.${id}`)} onPress={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })} className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+            <Pressable
+              key={id}
+              role="radio"
+              aria-checked={on}
+              aria-label={words(`rough.chip.${id}`)}
+              onPress={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })}
+              className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
+            >
               <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
                 {words(`rough.short.${id}`)}
               </Say>

@@ -11,7 +11,14 @@ export function Pictogram({ sign, answer, on = false }: { sign: string; answer: 
   if (!d) return null;
   return (
     <Svg aria-hidden width={BOX.width} height={BOX.height} viewBox={`0 0 ${BOX.width} ${BOX.height}`}>
-      <Path d={d} fill="none" stroke={token(on ? 'on-river' : 'ink')} strokeWidth={1.4} strokeLinecap="round" strokeLinejoin="round" />
+      <Path
+        d={d}
+        fill="none"
+        stroke={token(on ? 'on-river' : 'ink')}
+        strokeWidth={1.4}
+        strokeLinecap="round"
+        strokeLinejoin="round"
+      />
     </Svg>
   );
 }

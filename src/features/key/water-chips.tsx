@@ -5,9 +5,29 @@ import { useSpeech, useWords } from '@/features/shell';
 import { Chips } from '@/ui/primitives';
 
 /** What water it is, or that nobody said. */
-export function WaterChips({ sampleId, sample, tall = false }: { sampleId: string; sample: SampleRecord; tall?: boolean }) {
+export function WaterChips({
+  sampleId,
+  sample,
+  tall = false,
+}: {
+  sampleId: string;
+  sample: SampleRecord;
+  tall?: boolean;
+}) {
   const words = useWords();
   const act = useAct();
   const { ids } = useSpeech();
-  return <Chips compact tall={tall} label={words('natural.water')} choices={[{ id: '', label: words('natural.water-unknown') }, ...ids.waters.map((water) => ({ id: water.id, label: water.name }))]} value={sample.water ?? ''} onChange={(id) => act(setSample, { sampleId, water: id === '' ? null : (id as WaterId) })} />;
+  return (
+    <Chips
+      compact
+      tall={tall}
+      label={words('natural.water')}
+      choices={[
+        { id: '', label: words('natural.water-unknown') },
+        ...ids.waters.map((water) => ({ id: water.id, label: water.name })),
+      ]}
+      value={sample.water ?? ''}
+      onChange={(id) => act(setSample, { sampleId, water: id === '' ? null : (id as WaterId) })}
+    />
+  );
 }

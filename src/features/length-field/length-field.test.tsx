@@ -32,7 +32,10 @@ describe('a length field', () => {
   test('shows the unit of the settings', async () => {
     const { store } = await openScreen(<LengthField label="Length" mm={25.4} onChange={() => undefined} />, 'clean');
     expect(screen.getByLabelText('Length')).toHaveValue('25.4');
-    await act(async () => void store.dispatch(change('unit', (draft) => void (draft.settings[SETTINGS_ID]!.unit = 'in-decimal'))));
+    await act(
+      async () =>
+        void store.dispatch(change('unit', (draft) => void (draft.settings[SETTINGS_ID]!.unit = 'in-decimal'))),
+    );
     expect(screen.getByLabelText('Length')).toHaveValue('1.000');
   });
 });

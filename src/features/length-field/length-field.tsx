@@ -21,7 +21,10 @@ export function LengthField({ label, mm, onChange, rangeMm, hint, hideLabel }: L
   const read = (text: string) => {
     const parsed = parseLength(text, inches ? 'in' : 'mm');
     if (!parsed.ok || !rangeMm || (parsed.mm >= rangeMm[0] && parsed.mm <= rangeMm[1])) return parsed;
-    return { ok: false as const, fault: { code: 'length-range', params: { got: text, low: { mm: rangeMm[0] }, high: { mm: rangeMm[1] } } } };
+    return {
+      ok: false as const,
+      fault: { code: 'length-range', params: { got: text, low: { mm: rangeMm[0] }, high: { mm: rangeMm[1] } } },
+    };
   };
   const type = (text: string) => {
     if (text.trim() === '') {
@@ -33,6 +36,18 @@ export function LengthField({ label, mm, onChange, rangeMm, hint, hideLabel }: L
     if (parsed.ok) onChange(parsed.mm);
   };
   const again = wrong === null ? null : read(wrong);
-  const shown = mm === null ? '' : speech.unit === 'mm' ? String(Number(mm.toFixed(2))) : formatLength(mm, speech.unit).digits;
-  return <Field numeric label={label} hideLabel={hideLabel} hint={hint} value={wrong ?? shown} unit={speech.t(inches ? 'unit.in' : 'unit.mm')} error={again && !again.ok ? speech.say(again.fault, 'fault') : null} onType={type} />;
+  const shown =
+    mm === null ? '' : speech.unit === 'mm' ? String(Number(mm.toFixed(2))) : formatLength(mm, speech.unit).digits;
+  return (
+    <Field
+      numeric
+      label={label}
+      hideLabel={hideLabel}
+      hint={hint}
+      value={wrong ?? shown}
+      unit={speech.t(inches ? 'unit.in' : 'unit.mm')}
+      error={again && !again.ok ? speech.say(again.fault, 'fault') : null}
+      onType={type}
+    />
+  );
 }

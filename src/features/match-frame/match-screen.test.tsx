@@ -4,14 +4,23 @@ import { went } from '../__tests__/router';
 import { MatchScreen } from './match-screen';
 import { change } from '@/state/__tests__/change';
 
-const open = (step: 'natural' | 'hook' | 'dressing' | 'bench' = 'hook') => openScreen(<MatchScreen id={DUN} step={step} />);
-const bodies = (mm: number) => change('length', (draft) => {
-  for (const specimen of draft.sample['sample_demo-auldry-dun']!.specimens) specimen.body = { mm, typed: null };
-});
+const open = (step: 'natural' | 'hook' | 'dressing' | 'bench' = 'hook') =>
+  openScreen(<MatchScreen id={DUN} step={step} />);
+const bodies = (mm: number) =>
+  change('length', (draft) => {
+    for (const specimen of draft.sample['sample_demo-auldry-dun']!.specimens) specimen.body = { mm, typed: null };
+  });
 
 test('five steps are always there, each with its answer in a line', async () => {
   await open();
-  for (const step of ['Natural: Mayfly dun', 'Hook: Bessock Fine 13', 'Dressing: First-light upright dun', 'Bench: Tail', 'Water: First-light post dun 16. Valley box, A4 · 2 left']) expect(screen.getByLabelText(new RegExp(`^${step}`))).toBeInTheDocument();
+  for (const step of [
+    'Natural: Mayfly dun',
+    'Hook: Bessock Fine 13',
+    'Dressing: First-light upright dun',
+    'Bench: Tail',
+    'Water: First-light post dun 16. Valley box, A4 · 2 left',
+  ])
+    expect(screen.getByLabelText(new RegExp(`^${step}`))).toBeInTheDocument();
 });
 
 test('a step opens by its row', async () => {
@@ -25,7 +34,12 @@ test('a change says what it did to hook and dressing, or that both stayed', asyn
   expect(screen.queryByText(/^Hook was/)).toBeNull();
   await act(async () => void store.dispatch(bodies(11)));
   expect(screen.getByText(/^Hook was Bessock Fine 13, now /)).toBeInTheDocument();
-  await act(async () => void store.dispatch(change('colour', (draft) => void (draft.sample['sample_demo-auldry-dun']!.colours.wing = '#777777'))));
+  await act(
+    async () =>
+      void store.dispatch(
+        change('colour', (draft) => void (draft.sample['sample_demo-auldry-dun']!.colours.wing = '#777777')),
+      ),
+  );
   expect(screen.getByText('Hook and dressing stay the same.')).toBeInTheDocument();
 });
 
@@ -58,7 +72,9 @@ test('the title of the page is the match and its step', async () => {
 
 test('an answer in inches keeps no millimetre on the page', async () => {
   const { store } = await open('bench');
-  await act(async () => void store.dispatch(change('unit', (draft) => void (draft.settings.main!.unit = 'in-fraction'))));
+  await act(
+    async () => void store.dispatch(change('unit', (draft) => void (draft.settings.main!.unit = 'in-fraction'))),
+  );
   expect(document.body.textContent).not.toMatch(/\d\s?mm/);
   expect(document.body.textContent).toMatch(/\d\/32|\d\/16|\d\/8|\d\/4/);
 });

@@ -35,7 +35,20 @@ export function MatchScreen({ id, step }: { id: string; step: Step }) {
     if (!key || answered?.status !== 'answered') return;
     const { answer } = answered;
     // After the answer itself is painted: what changed is told beside it.
-    const later = setTimeout(() => dispatch(noteAnswer({ key, seen: { hook: answer.hooks[0] ? hookName(answer.hooks[0]) : null, dressing: answer.dressing?.name ?? null, mean: answer.natural.length.meanMm } })), 0);
+    const later = setTimeout(
+      () =>
+        dispatch(
+          noteAnswer({
+            key,
+            seen: {
+              hook: answer.hooks[0] ? hookName(answer.hooks[0]) : null,
+              dressing: answer.dressing?.name ?? null,
+              mean: answer.natural.length.meanMm,
+            },
+          }),
+        ),
+      0,
+    );
     return () => clearTimeout(later);
   }, [answered, dispatch, key]);
   if (!match || !sample || !answered) return <Missing what="match" list="/matches" />;
@@ -68,14 +81,25 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
     return (
       <View className="items-start gap-3 px-5 py-6">
         <Say>{words(answered.missing === 'stage' ? 'step.waits-stage' : 'step.waits-length')}</Say>
-        <Button kind="main" label={words(answered.missing === 'stage' ? 'step.give-stage' : 'step.give-length')} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'natural' } })} />
+        <Button
+          kind="main"
+          label={words(answered.missing === 'stage' ? 'step.give-stage' : 'step.give-length')}
+          onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'natural' } })}
+        />
       </View>
     );
   }
   const { answer } = answered;
   if (step === 'hook') return <HookStep matchId={id} record={record} answer={answer} />;
   if (step === 'dressing') return <DressingStep matchId={id} record={record} sample={sample} answer={answer} />;
-  return <BenchStep matchId={id} record={record} answer={answer} plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 360} />} />;
+  return (
+    <BenchStep
+      matchId={id}
+      record={record}
+      answer={answer}
+      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 360} />}
+    />
+  );
 }
 
 function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
@@ -91,7 +115,23 @@ function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
 /** Share of the screen's height below which an opened step is brought up. */
 const SCROLL_FROM = 0.45;
 
-function StepRow({ id, step, head, detail, open, children, stacked = false }: { id: string; step: Step; head: string; detail: string; open: boolean; children?: ReactNode; stacked?: boolean }) {
+function StepRow({
+  id,
+  step,
+  head,
+  detail,
+  open,
+  children,
+  stacked = false,
+}: {
+  id: string;
+  step: Step;
+  head: string;
+  detail: string;
+  open: boolean;
+  children?: ReactNode;
+  stacked?: boolean;
+}) {
   const words = useWords();
   const router = useRouter();
   const go = () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
@@ -99,12 +139,30 @@ function StepRow({ id, step, head, detail, open, children, stacked = false }: { 
   // On a phone a step that opens far down is brought to the top: its answer is what was asked for.
   useEffect(() => {
     const element = row.current as unknown as HTMLElement | null;
-    if (open && !stacked && step !== 'natural' && element?.scrollIntoView && element.getBoundingClientRect().top > SCROLL_FROM * window.innerHeight) element.scrollIntoView({ block: 'start' });
+    if (
+      open &&
+      !stacked &&
+      step !== 'natural' &&
+      element?.scrollIntoView &&
+      element.getBoundingClientRect().top > SCROLL_FROM * window.innerHeight
+    )
+      element.scrollIntoView({ block: 'start' });
   }, [open, stacked, step]);
   return (
     <View ref={row} className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable role="button" aria-expanded={open} aria-label={`${words(`step.${step}`)}: ${head}. ${detail}`} onPress={go} className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}>
-        <Say size={stacked ? 'small' : 'body'} tone={open ? 'river' : 'soft'} weight={open ? 'strong' : 'sans'} className={stacked ? '' : 'min-w-24'}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${words(`step.${step}`)}: ${head}. ${detail}`}
+        onPress={go}
+        className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}
+      >
+        <Say
+          size={stacked ? 'small' : 'body'}
+          tone={open ? 'river' : 'soft'}
+          weight={open ? 'strong' : 'sans'}
+          className={stacked ? '' : 'min-w-24'}
+        >
           {words(`step.${step}`)}
         </Say>
         <View className={stacked ? '' : 'min-w-0 flex-1'}>
@@ -129,7 +187,10 @@ function useStepLines(id: string, answered: Answered, stage: string | null) {
   const speech = useSpeech();
   const words = useWords();
   const best = useBestFly(id);
-  return { ...stepLines(answered, stage, speech, words), water: { head: best?.name ?? words('box.nothing-carried'), detail: best?.detail ?? '' } };
+  return {
+    ...stepLines(answered, stage, speech, words),
+    water: { head: best?.name ?? words('box.nothing-carried'), detail: best?.detail ?? '' },
+  };
 }
 
 function PhoneFrame(props: FrameProps) {
@@ -137,27 +198,43 @@ function PhoneFrame(props: FrameProps) {
   const record = leadingOf(match);
   const lines = useStepLines(id, answered, record.stage ?? null);
   const answer = answered.status === 'answered' ? answered.answer : null;
-  const plate = useAfterwards(useMemo(() => ({ sample, answer: answer ? { ...answer, card: null } : null }), [answer, sample]));
+  const plate = useAfterwards(
+    useMemo(() => ({ sample, answer: answer ? { ...answer, card: null } : null }), [answer, sample]),
+  );
   return (
     <View className="min-h-0 flex-1">
       <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
-      <View className="px-5 pt-4">
-        <Over sample={sample} match={match} />
-        <PageHeading>{title}</PageHeading>
-      </View>
-      <Told matchKey={`${id}/${match.leading}`} />
-      {record.stage && (step === 'natural' || step === 'hook') ? <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={step === 'natural' ? 190 : 150} /> : null}
-      {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
-      <View className="border-t border-line">
-        {STEPS.map((item) => (
-          <StepRow key={item} id={id} step={item} head={lines[item].head} detail={lines[item].detail} open={item === step}>
-            <StepBody {...props} />
-          </StepRow>
-        ))}
-      </View>
-      <DeleteMatch id={id} />
-    </ScrollView>
-    {step === 'natural' ? <BoxStrip matchId={id} /> : null}
+        <View className="px-5 pt-4">
+          <Over sample={sample} match={match} />
+          <PageHeading>{title}</PageHeading>
+        </View>
+        <Told matchKey={`${id}/${match.leading}`} />
+        {record.stage && (step === 'natural' || step === 'hook') ? (
+          <AnswerPlate
+            stage={record.stage}
+            sample={plate.sample}
+            answer={plate.answer}
+            maxHeight={step === 'natural' ? 190 : 150}
+          />
+        ) : null}
+        {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
+        <View className="border-t border-line">
+          {STEPS.map((item) => (
+            <StepRow
+              key={item}
+              id={id}
+              step={item}
+              head={lines[item].head}
+              detail={lines[item].detail}
+              open={item === step}
+            >
+              <StepBody {...props} />
+            </StepRow>
+          ))}
+        </View>
+        <DeleteMatch id={id} />
+      </ScrollView>
+      {step === 'natural' ? <BoxStrip matchId={id} /> : null}
     </View>
   );
 }
@@ -167,10 +244,15 @@ function DeleteMatch({ id }: { id: string }) {
   const router = useRouter();
   const act = useAct();
   return (
-    <Button kind="quiet" label={words('matches.delete')} className="mt-4 self-start" onPress={() => {
-      router.navigate('/matches');
-      act(deleteMatch, { matchId: id });
-    }} />
+    <Button
+      kind="quiet"
+      label={words('matches.delete')}
+      className="mt-4 self-start"
+      onPress={() => {
+        router.navigate('/matches');
+        act(deleteMatch, { matchId: id });
+      }}
+    />
   );
 }
 
@@ -192,7 +274,14 @@ function WideFrame(props: FrameProps) {
           <PageHeading size="title">{title}</PageHeading>
         </View>
         <View className="border-t border-line">
-          <StepRow stacked id={id} step="natural" head={lines.natural.head} detail={lines.natural.detail} open={false} />
+          <StepRow
+            stacked
+            id={id}
+            step="natural"
+            head={lines.natural.head}
+            detail={lines.natural.detail}
+            open={false}
+          />
         </View>
         {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
         <View className="gap-2 px-5 py-4">
@@ -204,7 +293,11 @@ function WideFrame(props: FrameProps) {
           ) : null}
           {Object.entries(red ? {} : sample.colours).map(([region, hex]) => (
             <View key={region} className="flex-row items-center gap-3">
-              <View aria-hidden style={{ backgroundColor: hex }} className="h-7 w-14 rounded-control border border-edge" />
+              <View
+                aria-hidden
+                style={{ backgroundColor: hex }}
+                className="h-7 w-14 rounded-control border border-edge"
+              />
               <Say size="small">{speech.plain('regions', region)}</Say>
             </View>
           ))}
@@ -214,7 +307,13 @@ function WideFrame(props: FrameProps) {
       <ScrollView className="min-w-0 flex-1" contentContainerClassName="pb-8">
         <View role="tablist" aria-label={title} className="flex-row border-b border-line px-3">
           {STEPS.map((item) => (
-            <Pressable key={item} role="tab" aria-selected={item === step} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: item } })} className={`min-h-target justify-center border-b-4 px-4 ${item === step ? 'border-river' : 'border-transparent'}`}>
+            <Pressable
+              key={item}
+              role="tab"
+              aria-selected={item === step}
+              onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: item } })}
+              className={`min-h-target justify-center border-b-4 px-4 ${item === step ? 'border-river' : 'border-transparent'}`}
+            >
               <Say weight={item === step ? 'strong' : 'medium'} tone={item === step ? 'river' : 'soft'}>
                 {words(`step.${item}`)}
               </Say>
@@ -222,10 +321,17 @@ function WideFrame(props: FrameProps) {
           ))}
         </View>
         <Told matchKey={`${id}/${match.leading}`} />
-        {step === 'natural' && record.stage ? <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} /> : null}
+        {step === 'natural' && record.stage ? (
+          <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} />
+        ) : null}
         <StepBody {...props} />
       </ScrollView>
-      <ScrollView role="complementary" aria-label={words('step.hook')} className="w-column flex-none border-l border-line bg-plane" contentContainerClassName="pb-8">
+      <ScrollView
+        role="complementary"
+        aria-label={words('step.hook')}
+        className="w-column flex-none border-l border-line bg-plane"
+        contentContainerClassName="pb-8"
+      >
         <StepRow stacked id={id} step="hook" head={lines.hook.head} detail={lines.hook.detail} open={false} />
         {answer ? <HowFar answer={answer} className="border-b border-line px-5 py-3" /> : null}
         {answer ? (
@@ -246,7 +352,14 @@ function WideFrame(props: FrameProps) {
             ))}
           </View>
         ) : null}
-        <StepRow stacked id={id} step="dressing" head={lines.dressing.head} detail={lines.dressing.detail} open={false} />
+        <StepRow
+          stacked
+          id={id}
+          step="dressing"
+          head={lines.dressing.head}
+          detail={lines.dressing.detail}
+          open={false}
+        />
         <StepRow stacked id={id} step="bench" head={lines.bench.head} detail={lines.bench.detail} open={false} />
         <StepRow stacked id={id} step="water" head={lines.water.head} detail={lines.water.detail} open={false} />
       </ScrollView>

@@ -9,8 +9,15 @@ export function Told({ matchKey }: { matchKey: string }) {
   const told = useApp((state) => state.session.told[matchKey]);
   if (!told) return null;
   const lines = [
-    told.hook ? words('told.hook', { from: told.hook[0] ?? words('told.nothing'), to: told.hook[1] ?? words('told.nothing') }) : null,
-    told.dressing ? words('told.dressing', { from: told.dressing[0] ?? words('told.nothing'), to: told.dressing[1] ?? words('told.nothing') }) : null,
+    told.hook
+      ? words('told.hook', { from: told.hook[0] ?? words('told.nothing'), to: told.hook[1] ?? words('told.nothing') })
+      : null,
+    told.dressing
+      ? words('told.dressing', {
+          from: told.dressing[0] ?? words('told.nothing'),
+          to: told.dressing[1] ?? words('told.nothing'),
+        })
+      : null,
   ].filter((line): line is string => line !== null);
   return (
     <View className="px-5 py-2" aria-live="polite">

@@ -27,7 +27,13 @@ function One({ id, answerId, match }: { id: string; answerId: string; match: Mat
   const lines = stepLines(answered, record.stage ?? null, speech, words);
   const leads = match.leading === answerId;
   return (
-    <Pressable role="radio" aria-checked={leads} aria-label={`${lines.natural.head}: ${lines.hook.head}, ${lines.dressing.head}`} onPress={() => act(letLead, { matchId: id, answerId })} className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}>
+    <Pressable
+      role="radio"
+      aria-checked={leads}
+      aria-label={`${lines.natural.head}: ${lines.hook.head}, ${lines.dressing.head}`}
+      onPress={() => act(letLead, { matchId: id, answerId })}
+      className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}
+    >
       <Say weight="strong" size="small" tone={leads ? 'river' : 'ink'}>
         {leads ? words('natural.leads', { stage: lines.natural.head }) : lines.natural.head}
       </Say>

@@ -35,19 +35,45 @@ export function stepLines(answered: Answered, stage: string | null, speech: Spee
   if (answered.status === 'waiting') {
     const waits = words(answered.missing === 'stage' ? 'step.waits-stage' : 'step.waits-length');
     const give = words(answered.missing === 'stage' ? 'step.give-stage' : 'step.give-length');
-    return { natural: { head: stage ? name : give, detail: waits }, hook: { head: waits, detail: '' }, dressing: { head: waits, detail: '' }, bench: { head: waits, detail: '' } };
+    return {
+      natural: { head: stage ? name : give, detail: waits },
+      hook: { head: waits, detail: '' },
+      dressing: { head: waits, detail: '' },
+      bench: { head: waits, detail: '' },
+    };
   }
   const { answer } = answered;
   const first = answer.hooks[0];
   const steps = first?.length_steps ?? 0;
   const about = first?.estimated.includes('shank_mm') ? `${speech.t('about')} ` : '';
-  const off = Math.abs(steps) < 0.05 ? words('hook.exact') : words(steps > 0 ? 'hook.long' : 'hook.short', { steps: speech.number(Math.abs(steps), 1) });
+  const off =
+    Math.abs(steps) < 0.05
+      ? words('hook.exact')
+      : words(steps > 0 ? 'hook.long' : 'hook.short', { steps: speech.number(Math.abs(steps), 1) });
   return {
     natural: { head: name, detail: lengthDetail(answer, speech, words) },
-    hook: first ? { head: hookName(first), detail: `${words('hook.reads')} ${about}${speech.number(first.reads, 1)} · ${off}${first.pinned ? ` · ${words('hook.pinned')}` : ''}` } : { head: words('hook.no-hooks'), detail: '' },
-    dressing: answer.dressing ? { head: answer.dressing.name, detail: answer.dressing.why.slice(0, 2).map((why) => speech.say(why)).join('; ') } : { head: words('dressing.none'), detail: '' },
+    hook: first
+      ? {
+          head: hookName(first),
+          detail: `${words('hook.reads')} ${about}${speech.number(first.reads, 1)} · ${off}${first.pinned ? ` · ${words('hook.pinned')}` : ''}`,
+        }
+      : { head: words('hook.no-hooks'), detail: '' },
+    dressing: answer.dressing
+      ? {
+          head: answer.dressing.name,
+          detail: answer.dressing.why
+            .slice(0, 2)
+            .map((why) => speech.say(why))
+            .join('; '),
+        }
+      : { head: words('dressing.none'), detail: '' },
     bench: answer.card
-      ? { head: headlineParts(answer.card).map((part) => `${speech.name('parts', part.part)} ${about}${speech.length(part.mm)}`).join(' · '), detail: `${words('bench.steps', { count: answer.card.steps.length })}${answer.card.minutes ? ` · ${words('dressing.minutes', { minutes: answer.card.minutes })}` : ''}${answer.card.fits ? '' : ` · ${words('bench.over', { part: answer.card.over!.part, mm: speech.length(answer.card.over!.mm) })}`}` }
+      ? {
+          head: headlineParts(answer.card)
+            .map((part) => `${speech.name('parts', part.part)} ${about}${speech.length(part.mm)}`)
+            .join(' · '),
+          detail: `${words('bench.steps', { count: answer.card.steps.length })}${answer.card.minutes ? ` · ${words('dressing.minutes', { minutes: answer.card.minutes })}` : ''}${answer.card.fits ? '' : ` · ${words('bench.over', { part: answer.card.over!.part, mm: speech.length(answer.card.over!.mm) })}`}`,
+        }
       : { head: words('dressing.none'), detail: '' },
   };
 }

@@ -17,7 +17,13 @@ export function WriteMatch({ matchId }: { matchId: string }) {
   if (!match) return null;
   const write = async () => {
     const text = await writeBundle(store, matchId);
-    if (text !== null) saveFile(`aubade-${matchTitle(match, speech, words).toLowerCase().replace(/[^\p{L}\d]+/gu, '-')}.json`, text);
+    if (text !== null)
+      saveFile(
+        `aubade-${matchTitle(match, speech, words)
+          .toLowerCase()
+          .replace(/[^\p{L}\d]+/gu, '-')}.json`,
+        text,
+      );
   };
   return (
     <View className="items-start gap-1">
@@ -47,15 +53,25 @@ export function ReadMatch() {
         command={takeMatch}
         input={(bundle) => ({ bundle })}
         held={(bundle) => CARRIED.reduce((sum, kind) => sum + Object.keys(bundle[kind]).length, 0)}
-        about={(bundle) => Object.entries(bundle.match).map(([id, match]) => {
-          const sample = bundle.sample[match.sampleId]!;
-          return (
-            <View key={id} className="gap-1">
-              <Say weight="medium">{words('carry.holds', { title: matchTitle(match, speech, words), insects: words('carry.insects', { count: sample.specimens.filter((item) => item.body.mm !== null).length }), photos: words('carry.photos', { count: Object.keys(bundle.pictures).length }) })}</Say>
-              {id in here ? <Say size="small">{words('carry.here')}</Say> : null}
-            </View>
-          );
-        })}
+        about={(bundle) =>
+          Object.entries(bundle.match).map(([id, match]) => {
+            const sample = bundle.sample[match.sampleId]!;
+            return (
+              <View key={id} className="gap-1">
+                <Say weight="medium">
+                  {words('carry.holds', {
+                    title: matchTitle(match, speech, words),
+                    insects: words('carry.insects', {
+                      count: sample.specimens.filter((item) => item.body.mm !== null).length,
+                    }),
+                    photos: words('carry.photos', { count: Object.keys(bundle.pictures).length }),
+                  })}
+                </Say>
+                {id in here ? <Say size="small">{words('carry.here')}</Say> : null}
+              </View>
+            );
+          })
+        }
         take={(bundle) => takeBundle(store, bundle)}
         noRoom={words('carry.no-room')}
       />

@@ -20,8 +20,22 @@ export function MatchRow({ id }: { id: string }) {
   const lines = stepLines(answered, leading.stage ?? null, speech, words);
   const title = matchTitle(match, speech, words);
   return (
-    <Pressable role="link" aria-label={`${title}. ${lines.natural.head}, ${lines.natural.detail}. ${answered.status === 'answered' ? lines.hook.head : ''}`} onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' } })} className="min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3">
-      {leading.stage ? <NaturalThumb stage={leading.stage} colours={red ? {} : sample.colours} width={68} height={48} /> : <View className="w-16" />}
+    <Pressable
+      role="link"
+      aria-label={`${title}. ${lines.natural.head}, ${lines.natural.detail}. ${answered.status === 'answered' ? lines.hook.head : ''}`}
+      onPress={() =>
+        router.navigate({
+          pathname: '/matches/[id]/[step]',
+          params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' },
+        })
+      }
+      className="min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3"
+    >
+      {leading.stage ? (
+        <NaturalThumb stage={leading.stage} colours={red ? {} : sample.colours} width={68} height={48} />
+      ) : (
+        <View className="w-16" />
+      )}
       <View className="min-w-0 flex-1">
         <View className="flex-row items-baseline justify-between gap-3">
           <Say weight="serif" size="lead" className="min-w-0 flex-1">

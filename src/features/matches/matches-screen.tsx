@@ -7,8 +7,14 @@ import { ReadMatch } from './carry';
 import { MatchRow } from './match-row';
 
 /** Matches by when their natural was taken, newest first. */
-export const selectMatchIds = createSelector([(state: State) => state.records.entities.match, (state: State) => state.records.entities.sample], (match, sample) =>
-  Object.keys(match).sort((a, b) => (sample[match[b]!.sampleId]?.when ?? '').localeCompare(sample[match[a]!.sampleId]?.when ?? '') || a.localeCompare(b)),
+export const selectMatchIds = createSelector(
+  [(state: State) => state.records.entities.match, (state: State) => state.records.entities.sample],
+  (match, sample) =>
+    Object.keys(match).sort(
+      (a, b) =>
+        (sample[match[b]!.sampleId]?.when ?? '').localeCompare(sample[match[a]!.sampleId]?.when ?? '') ||
+        a.localeCompare(b),
+    ),
 );
 
 /** Matches in a list; two beside each other where there is room. */
@@ -35,7 +41,12 @@ function AllMatches({ ids }: { ids: readonly string[] }) {
   return (
     <View ref={list} style={{ height }} className="border-t border-line">
       {rows.map(({ key, index, top }) => (
-        <View key={key} style={{ position: 'absolute', top, left: 0, right: 0 }} onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)} className="flex-row">
+        <View
+          key={key}
+          style={{ position: 'absolute', top, left: 0, right: 0 }}
+          onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)}
+          className="flex-row"
+        >
           {ids.slice(index * across, (index + 1) * across).map((id) => (
             <View key={id} className={across === 2 ? 'w-1/2' : 'w-full'}>
               <MatchRow id={id} />
@@ -52,7 +63,11 @@ export function MatchesScreen() {
   const ids = useApp(selectMatchIds);
   const newMatch = useNewMatch();
   return (
-    <Page column="list" title={words('place.matches')} aside={<Button kind="main" label={words('matches.new')} onPress={newMatch} />}>
+    <Page
+      column="list"
+      title={words('place.matches')}
+      aside={<Button kind="main" label={words('matches.new')} onPress={newMatch} />}
+    >
       {ids.length === 0 ? (
         <View className="gap-2 px-5">
           <Say>{words('matches.none')}</Say>

@@ -11,13 +11,24 @@ import { Field, Say } from '@/ui/primitives';
 const COMMON: readonly RegionId[] = ['abdomen-belly', 'abdomen-back', 'thorax-belly', 'thorax-back', 'wing', 'legs'];
 
 /** Colours by region: hex or Lab, the dry swatch over what it becomes wet, in words. */
-export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: Pick<SampleRecord, 'colours' | 'unread' | 'surface'> & { sampleId: string; stage: StageId | null }) {
+export function Colours({
+  sampleId,
+  colours,
+  unread: asTyped,
+  surface,
+  stage,
+}: Pick<SampleRecord, 'colours' | 'unread' | 'surface'> & { sampleId: string; stage: StageId | null }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
   const red = useRedLamp();
   const asked = stage ? stageRow(stage).regions : COMMON;
-  const regions = [...asked, ...([...Object.keys(colours), ...Object.keys(asTyped)] as RegionId[]).filter((id, index, all) => !asked.includes(id) && all.indexOf(id) === index)];
+  const regions = [
+    ...asked,
+    ...([...Object.keys(colours), ...Object.keys(asTyped)] as RegionId[]).filter(
+      (id, index, all) => !asked.includes(id) && all.indexOf(id) === index,
+    ),
+  ];
   return (
     <View className="gap-3">
       {red ? (
@@ -47,7 +58,13 @@ export function Colours({ sampleId, colours, unread: asTyped, surface, stage }: 
                 {hex && !red ? speech.shade(shadeOf(labOfHex(hex))) : ''}
               </Say>
             </View>
-            <Field label={words('natural.colour-of', { region: name })} hideLabel value={unread ?? hex ?? ''} onType={(text) => act(typeColour, { sampleId, region, text })} error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null} />
+            <Field
+              label={words('natural.colour-of', { region: name })}
+              hideLabel
+              value={unread ?? hex ?? ''}
+              onType={(text) => act(typeColour, { sampleId, region, text })}
+              error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null}
+            />
           </View>
         );
       })}

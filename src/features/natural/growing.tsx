@@ -20,7 +20,6 @@ interface GrowingProps {
   length: LengthStats;
 }
 
-
 /** What this insect will be, and what it was: lengths as ranges, and a match for each with one tap. */
 export function Growing({ matchId, match, sample, stage, length }: GrowingProps) {
   const words = useWords();
@@ -29,7 +28,12 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
   const router = useRouter();
   const believed = useAfterwards(useLater((state) => selectBelief(state, match.sampleId)));
   const key = useApp(selectKey);
-  const grown = growingOn(GROWING_ON, stage, length.meanMm, (to) => !believed || leadsTo(key, believed.belief, stage, to));
+  const grown = growingOn(
+    GROWING_ON,
+    stage,
+    length.meanMm,
+    (to) => !believed || leadsTo(key, believed.belief, stage, to),
+  );
   if (grown.length === 0) return null;
   const belly = believed?.sighting.belly ?? null;
   const bellyOf = (item: Grown): Partial<Record<RegionId, string>> => {
@@ -39,7 +43,15 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
     return labOfShade(shade) ? { [BELLY]: shade } : {};
   };
   const follow = (item: Grown) => {
-    const id = act(followMatch, { matchId, stage: item.stage, lowMm: item.lowMm, usualMm: item.usualMm, highMm: item.highMm, seMm: length.seMm, shades: bellyOf(item) });
+    const id = act(followMatch, {
+      matchId,
+      stage: item.stage,
+      lowMm: item.lowMm,
+      usualMm: item.usualMm,
+      highMm: item.highMm,
+      seMm: length.seMm,
+      shades: bellyOf(item),
+    });
     if (id === null) return;
     router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'hook' } });
   };
@@ -52,7 +64,10 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
         </Say>
       ) : null}
       {grown.map((item) => (
-        <View key={`${item.direction}${item.stage}`} className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line py-1">
+        <View
+          key={`${item.direction}${item.stage}`}
+          className="min-h-touch flex-row items-center justify-between gap-3 border-b border-line py-1"
+        >
           <View className="min-w-0 flex-1">
             <Say weight="medium">{speech.name('stages', item.stage)}</Say>
             <Say size="small" tone="soft">
@@ -63,7 +78,11 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
             </Say>
             {item.drift ? <DriftLine drift={item.drift} belly={belly} /> : null}
           </View>
-          <Button label={words('growing.follow')} spoken={words('growing.follow-what', { stage: speech.plain('stages', item.stage) })} onPress={() => follow(item)} />
+          <Button
+            label={words('growing.follow')}
+            spoken={words('growing.follow-what', { stage: speech.plain('stages', item.stage) })}
+            onPress={() => follow(item)}
+          />
         </View>
       ))}
     </View>

@@ -8,7 +8,17 @@ import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
 import { counts } from '@/core/case';
 import { Z95 } from '@/core/constants';
-import { addSpecimen, dropSpecimen, hasDemo, nudgeSpecimen, setSpecimen, tellSexesApart, typeMeasure, type Measure, type SampleRecord } from '@/records';
+import {
+  addSpecimen,
+  dropSpecimen,
+  hasDemo,
+  nudgeSpecimen,
+  setSpecimen,
+  tellSexesApart,
+  typeMeasure,
+  type Measure,
+  type SampleRecord,
+} from '@/records';
 import { useAct, useApp } from '@/state';
 import { DemoCalliper } from '@/features/demo';
 import { useSpeech, useWords } from '@/features/shell';
@@ -40,13 +50,27 @@ interface MeasureFieldProps {
 }
 
 /** One length: typed in the reader's unit, kept as typed while it cannot be read. */
-export function MeasureField({ label, measure, onMeasure, onEnter, big, hideLabel, autoFocus, hint }: MeasureFieldProps) {
+export function MeasureField({
+  label,
+  measure,
+  onMeasure,
+  onEnter,
+  big,
+  hideLabel,
+  autoFocus,
+  hint,
+}: MeasureFieldProps) {
   const speech = useSpeech();
   const inches = speech.unit !== 'mm';
   const fault = measureFault(measure, inches);
   const text = measure.mm === null || measure.mm === undefined ? null : formatLength(measure.mm, speech.unit);
   // Two decimals of a calliper are kept at rest.
-  const shown = text === null ? '' : speech.unit === 'mm' ? String(Number(measure.mm!.toFixed(2))) : `${text.digits}${speech.unit === 'in-fraction' ? '"' : ''}`;
+  const shown =
+    text === null
+      ? ''
+      : speech.unit === 'mm'
+        ? String(Number(measure.mm!.toFixed(2)))
+        : `${text.digits}${speech.unit === 'in-fraction' ? '"' : ''}`;
   return (
     <Field
       label={label}
@@ -67,7 +91,15 @@ export function MeasureField({ label, measure, onMeasure, onEnter, big, hideLabe
 const NUDGE_MM = 0.1;
 
 /** Body lengths of one or several individuals: field, nudges of 0.1, and a calliper that types value, Enter, next one. */
-export function Lengths({ sampleId, sample, outliers }: { sampleId: string; sample: SampleRecord; outliers: readonly number[] }) {
+export function Lengths({
+  sampleId,
+  sample,
+  outliers,
+}: {
+  sampleId: string;
+  sample: SampleRecord;
+  outliers: readonly number[];
+}) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -87,23 +119,42 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
       </Say>
       {sample.specimens.map((specimen, index) => {
         const n = index + 1;
-        const measured = sample.specimens.slice(0, n).filter((item) => item.body.mm !== null && counts(sample, item)).length - 1;
+        const measured =
+          sample.specimens.slice(0, n).filter((item) => item.body.mm !== null && counts(sample, item)).length - 1;
         const far = specimen.body.mm !== null && counts(sample, specimen) && outliers.includes(measured);
         return (
           <View key={specimen.id} className="gap-1">
             <View className="flex-row items-start gap-2">
-              <MeasureField label={words('natural.length-n', { n })} hideLabel big measure={specimen.body} onMeasure={(measure) => act(typeMeasure, { sampleId, of: { specimenId: specimen.id }, measure })} onEnter={() => onEnter(index)} autoFocus={fresh === specimen.id} />
+              <MeasureField
+                label={words('natural.length-n', { n })}
+                hideLabel
+                big
+                measure={specimen.body}
+                onMeasure={(measure) => act(typeMeasure, { sampleId, of: { specimenId: specimen.id }, measure })}
+                onEnter={() => onEnter(index)}
+                autoFocus={fresh === specimen.id}
+              />
               <Square label={words('natural.down', { n })} onPress={() => nudge(specimen.id, -NUDGE_MM)}>
                 <Minus size={20} color={token('river')} aria-hidden />
               </Square>
               <Square label={words('natural.up', { n })} onPress={() => nudge(specimen.id, NUDGE_MM)}>
                 <Plus size={20} color={token('river')} aria-hidden />
               </Square>
-              <Square label={words('natural.remove', { n })} quiet onPress={() => act(dropSpecimen, { sampleId, specimenId: specimen.id })}>
+              <Square
+                label={words('natural.remove', { n })}
+                quiet
+                onPress={() => act(dropSpecimen, { sampleId, specimenId: specimen.id })}
+              >
                 <X size={20} color={token('soft')} aria-hidden />
               </Square>
             </View>
-            <Apart specimen={specimen} n={n} sexes={sexes} asking={leaving} set={(more) => act(setSpecimen, { sampleId, specimenId: specimen.id, ...more })} />
+            <Apart
+              specimen={specimen}
+              n={n}
+              sexes={sexes}
+              asking={leaving}
+              set={(more) => act(setSpecimen, { sampleId, specimenId: specimen.id, ...more })}
+            />
             {far ? (
               <Say size="small" tone="straw">
                 {words('natural.outlier')}
@@ -114,17 +165,27 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
       })}
       <TwoHeaps sampleId={sampleId} sample={sample} />
       <View className="flex-row flex-wrap items-center gap-3">
-        <Button label={sample.specimens.length === 0 ? speech.t('ui.step.give-length') : words('natural.add')} onPress={add} />
-        {sample.specimens.length > 1 ? <Toggle label={words('natural.leave-out')} on={leaving} onChange={setLeaving} /> : null}
+        <Button
+          label={sample.specimens.length === 0 ? speech.t('ui.step.give-length') : words('natural.add')}
+          onPress={add}
+        />
+        {sample.specimens.length > 1 ? (
+          <Toggle label={words('natural.leave-out')} on={leaving} onChange={setLeaving} />
+        ) : null}
         <Say size="small" tone="soft" className="min-w-0 flex-1">
           {words('natural.calliper')}
         </Say>
       </View>
-      {demo ? <DemoCalliper aroundMm={sample.specimens.find((item) => item.body.mm !== null)?.body.mm ?? 8} next={() => {
-        const last = sample.specimens[sample.specimens.length - 1];
-        if (!last || last.body.mm !== null) add();
-        return words('natural.length-n', { n: sample.specimens.length + (!last || last.body.mm !== null ? 1 : 0) });
-      }} /> : null}
+      {demo ? (
+        <DemoCalliper
+          aroundMm={sample.specimens.find((item) => item.body.mm !== null)?.body.mm ?? 8}
+          next={() => {
+            const last = sample.specimens[sample.specimens.length - 1];
+            if (!last || last.body.mm !== null) add();
+            return words('natural.length-n', { n: sample.specimens.length + (!last || last.body.mm !== null ? 1 : 0) });
+          }}
+        />
+      ) : null}
     </View>
   );
 }
@@ -132,7 +193,19 @@ export function Lengths({ sampleId, sample, outliers }: { sampleId: string; samp
 const REASONS = ['damaged', 'other-kind', 'misread'] as const;
 
 /** What sets one insect apart: its sex where sexes are told, and why it is left out of the mean. */
-function Apart({ specimen, n, sexes, asking, set }: { specimen: SampleRecord['specimens'][number]; n: number; sexes: boolean; asking: boolean; set: (more: Partial<SampleRecord['specimens'][number]>) => void }) {
+function Apart({
+  specimen,
+  n,
+  sexes,
+  asking,
+  set,
+}: {
+  specimen: SampleRecord['specimens'][number];
+  n: number;
+  sexes: boolean;
+  asking: boolean;
+  set: (more: Partial<SampleRecord['specimens'][number]>) => void;
+}) {
   const words = useWords();
   const speech = useSpeech();
   if (specimen.out !== null && specimen.out !== undefined) {
@@ -141,7 +214,12 @@ function Apart({ specimen, n, sexes, asking, set }: { specimen: SampleRecord['sp
         <Say size="small" tone="straw" className="min-w-0 flex-1">
           {words('natural.out', { why: words(`natural.out-why.${specimen.out}`) })}
         </Say>
-        <Button kind="quiet" label={words('natural.count-again')} spoken={words('natural.count-again-n', { n })} onPress={() => set({ out: null })} />
+        <Button
+          kind="quiet"
+          label={words('natural.count-again')}
+          spoken={words('natural.count-again-n', { n })}
+          onPress={() => set({ out: null })}
+        />
       </View>
     );
   }
@@ -149,8 +227,24 @@ function Apart({ specimen, n, sexes, asking, set }: { specimen: SampleRecord['sp
   if (!sexes && !asking) return null;
   return (
     <View className="gap-2">
-      {sexes ? <Chips compact label={words('natural.sex-n', { n })} choices={SEXES.map((id) => ({ id, label: speech.name('sexes', id) }))} value={specimen.sex ?? null} onChange={(sex) => set({ sex })} /> : null}
-      {asking ? <Chips compact label={words('natural.leave-out-why', { n })} choices={REASONS.map((id) => ({ id, label: words(`natural.out-why.${id}`) }))} value={null} onChange={(out) => set({ out })} /> : null}
+      {sexes ? (
+        <Chips
+          compact
+          label={words('natural.sex-n', { n })}
+          choices={SEXES.map((id) => ({ id, label: speech.name('sexes', id) }))}
+          value={specimen.sex ?? null}
+          onChange={(sex) => set({ sex })}
+        />
+      ) : null}
+      {asking ? (
+        <Chips
+          compact
+          label={words('natural.leave-out-why', { n })}
+          choices={REASONS.map((id) => ({ id, label: words(`natural.out-why.${id}`) }))}
+          value={null}
+          onChange={(out) => set({ out })}
+        />
+      ) : null}
     </View>
   );
 }
@@ -162,23 +256,59 @@ function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
-  const order = useApp((state) => Object.values(state.records.entities.match).find((match) => match.sampleId === sampleId)?.answers[0]?.stage?.split('/')[0] ?? 'mayfly');
+  const order = useApp(
+    (state) =>
+      Object.values(state.records.entities.match)
+        .find((match) => match.sampleId === sampleId)
+        ?.answers[0]?.stage?.split('/')[0] ?? 'mayfly',
+  );
   const all = sample.specimens.filter((item) => item.body.mm !== null && item.out === null);
   if (all.some((item) => item.sex !== null)) return null;
-  const heaps = twoHumps(all.map((item) => item.body.mm!), methodHalfWidth(sample.method, all[0]?.body.mm ?? 0) / Z95);
+  const heaps = twoHumps(
+    all.map((item) => item.body.mm!),
+    methodHalfWidth(sample.method, all[0]?.body.mm ?? 0) / Z95,
+  );
   if (!heaps) return null;
-  const apart = () => act(tellSexesApart, { sampleId, among: all.map((item) => item.id), longer: heaps.longer.map((index) => all[index]!.id), order });
+  const apart = () =>
+    act(tellSexesApart, {
+      sampleId,
+      among: all.map((item) => item.id),
+      longer: heaps.longer.map((index) => all[index]!.id),
+      order,
+    });
   return (
     <View className="gap-2 border-l-4 border-river pl-3">
-      <Say size="small">{words('natural.two-heaps', { short: speech.length(heaps.shorterMm), shorter: heaps.shorter.length, long: speech.length(heaps.longerMm), longer: heaps.longer.length })}</Say>
+      <Say size="small">
+        {words('natural.two-heaps', {
+          short: speech.length(heaps.shorterMm),
+          shorter: heaps.shorter.length,
+          long: speech.length(heaps.longerMm),
+          longer: heaps.longer.length,
+        })}
+      </Say>
       <Button label={words('natural.tell-apart')} onPress={apart} className="self-start" />
     </View>
   );
 }
 
-function Square({ label, onPress, children, quiet = false }: { label: string; onPress: () => void; children: React.ReactNode; quiet?: boolean }) {
+function Square({
+  label,
+  onPress,
+  children,
+  quiet = false,
+}: {
+  label: string;
+  onPress: () => void;
+  children: React.ReactNode;
+  quiet?: boolean;
+}) {
   return (
-    <Pressable role="button" aria-label={label} onPress={onPress} className={`h-target w-target items-center justify-center rounded-control border ${quiet ? 'border-transparent' : 'border-edge bg-plane'}`}>
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      className={`h-target w-target items-center justify-center rounded-control border ${quiet ? 'border-transparent' : 'border-edge bg-plane'}`}
+    >
       {children}
     </Pressable>
   );

@@ -12,7 +12,8 @@ const type = (field: HTMLElement, value: string) => {
   fireEvent.focus(field);
   fireEvent.change(field, { target: { value } });
 };
-const sampleOf = (store: Store, id = DUN) => store.getState().records.entities.sample[store.getState().records.entities.match[id]!.sampleId]!;
+const sampleOf = (store: Store, id = DUN) =>
+  store.getState().records.entities.sample[store.getState().records.entities.match[id]!.sampleId]!;
 const hookLine = () => screen.getByLabelText(/^Hook: /);
 const open = (id = DUN) => openScreen(<MatchScreen id={id} step="natural" />);
 
@@ -59,7 +60,9 @@ describe('lengths', () => {
     fireEvent.blur(body(2));
     expect(body(2)).toHaveValue('long');
     expect(body(2)).toHaveAttribute('aria-invalid', 'true');
-    expect(document.getElementById(body(2).getAttribute('aria-describedby')!)).toHaveTextContent(/cannot be read as a length: long/);
+    expect(document.getElementById(body(2).getAttribute('aria-describedby')!)).toHaveTextContent(
+      /cannot be read as a length: long/,
+    );
     expect(sampleOf(store).specimens[1]!.body).toEqual({ mm: 8.4, typed: 'long' });
     expect(hookLine().getAttribute('aria-label')).toBe(line);
     expect(screen.getByText(/last good answer/)).toBeInTheDocument();
@@ -133,10 +136,20 @@ describe('colours', () => {
 
 test('taking insects and wading carry their cautions in one line, once a day', async () => {
   const { store, unmount } = await open();
-  expect(screen.getByText(/^Take few, put them back\. Wade known ground, not alone\. Local rules and licensed practice come first\./)).toBeInTheDocument();
+  expect(
+    screen.getByText(
+      /^Take few, put them back\. Wade known ground, not alone\. Local rules and licensed practice come first\./,
+    ),
+  ).toBeInTheDocument();
   expect(selectDevice(store.getState()).cautioned).toEqual({ 'taking-insects': '2033-05-24', wading: '2033-05-24' });
   unmount();
-  render(<Provider store={store}><SpeechProvider><CautionOfTheDay ids={['taking-insects', 'wading', 'dark-alone']} /></SpeechProvider></Provider>);
+  render(
+    <Provider store={store}>
+      <SpeechProvider>
+        <CautionOfTheDay ids={['taking-insects', 'wading', 'dark-alone']} />
+      </SpeechProvider>
+    </Provider>,
+  );
   expect(screen.queryByText(/Take few/)).toBeNull();
   expect(screen.getByText(/^Dusk and dark: two lights/)).toBeInTheDocument();
 });
@@ -151,13 +164,32 @@ test('a name and a place are kept as they are typed', async () => {
 });
 
 describe('insects told apart', () => {
-  const fill = (store: Store, lengths: readonly number[]) => act(async () => void store.dispatch(change('length', (draft) => void (draft.sample['sample_demo-auldry-dun']!.specimens = lengths.map((mm, index) => specimen(`s${index}`, mm))))));
+  const fill = (store: Store, lengths: readonly number[]) =>
+    act(
+      async () =>
+        void store.dispatch(
+          change(
+            'length',
+            (draft) =>
+              void (draft.sample['sample_demo-auldry-dun']!.specimens = lengths.map((mm, index) =>
+                specimen(`s${index}`, mm),
+              )),
+          ),
+        ),
+    );
   test('two heaps are offered as the sexes, and the one asked for is matched', async () => {
     const { store } = await open();
     await fill(store, [8.0, 8.1, 7.9, 9.4, 9.3, 9.5]);
     expect(screen.getByText('Two heaps: 3 about 8.0 mm and 3 about 9.4 mm. Males and females?')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Tell them apart'));
-    expect(sampleOf(store).specimens.map((item) => item.sex)).toEqual(['male', 'male', 'male', 'female', 'female', 'female']);
+    expect(sampleOf(store).specimens.map((item) => item.sex)).toEqual([
+      'male',
+      'male',
+      'male',
+      'female',
+      'female',
+      'female',
+    ]);
     expect(screen.queryByText(/^Two heaps/)).toBeNull();
     fireEvent.click(within(screen.getByLabelText('Sex')).getByText('Female'));
     expect(screen.getByLabelText(/^Natural: Mayfly dun\. 9\.4 mm .* 3 measured/)).toBeInTheDocument();
@@ -179,7 +211,10 @@ describe('insects told apart', () => {
     const { store } = await open();
     expect(screen.queryByText('Out of spirit')).toBeNull();
     await fill(store, [9.6]);
-    await act(async () => void store.dispatch(change('stage', (draft) => void (draft.match[DUN]!.answers[0]!.stage = 'midge/larva'))));
+    await act(
+      async () =>
+        void store.dispatch(change('stage', (draft) => void (draft.match[DUN]!.answers[0]!.stage = 'midge/larva'))),
+    );
     fireEvent.click(screen.getByText('Out of spirit'));
     expect(screen.getByLabelText(/^Natural: Midge larva\. 10\.0 mm/)).toBeInTheDocument();
     expect(screen.getByText('Spirit shrinks soft larvae: counted 4 % longer.')).toBeInTheDocument();
@@ -192,5 +227,7 @@ test('what it becomes is told with its spread and its belly, and a follow-up mat
   expect(screen.getAllByText('belly usually darker and redder').length).toBeGreaterThan(0);
   fireEvent.click(screen.getByLabelText('Match mayfly spinner'));
   const followed = Object.values(store.getState().records.entities.match).find((match) => match.parentId === DUN)!;
-  expect(store.getState().records.entities.sample[followed.sampleId]!.shades['abdomen-belly']).toMatch(/^(dark|mid|pale)-/);
+  expect(store.getState().records.entities.sample[followed.sampleId]!.shades['abdomen-belly']).toMatch(
+    /^(dark|mid|pale)-/,
+  );
 });

@@ -3,7 +3,18 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { GROWING_ON, stageRow } from '@/catalogue';
 import type { Method, SexId, StageId } from '@/catalogue/ids';
-import { dropAnswer, keepSecond, letLead, nameMatch, setSample, setStage, typeMeasure, type AnswerRecord, type MatchRecord, type SampleRecord } from '@/records';
+import {
+  dropAnswer,
+  keepSecond,
+  letLead,
+  nameMatch,
+  setSample,
+  setStage,
+  typeMeasure,
+  type AnswerRecord,
+  type MatchRecord,
+  type SampleRecord,
+} from '@/records';
 import { useAct, useAfterwards, type Answered } from '@/state';
 import { KeyPanel, WaterChips } from '@/features/key';
 import { WriteMatch } from '@/features/matches';
@@ -40,14 +51,21 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
   // The field that is typed in and the answer come first; what else is told of the sample follows.
   const calm = useAfterwards(sample);
   const calmLength = useAfterwards(length);
-  const named = (kind: 'waters' | 'methods' | 'surfaces' | 'sexes') => ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
+  const named = (kind: 'waters' | 'methods' | 'surfaces' | 'sexes') =>
+    ids[kind].map((item) => ({ id: item.id, label: speech.name(kind, item.id) }));
   return (
     <View className="gap-8 px-5 py-4">
       <View className="gap-3">
         <KeptPhotos sampleId={match.sampleId} sample={calm} stage={stage} />
         <View className="flex-row items-center justify-between gap-3">
           <Heading>{words('key.title')}</Heading>
-          <Button kind="quiet" tall className="-mr-4" label={words(asking ? 'key.close' : 'key.open')} onPress={() => setAsking(!asking)} />
+          <Button
+            kind="quiet"
+            tall
+            className="-mr-4"
+            label={words(asking ? 'key.close' : 'key.open')}
+            onPress={() => setAsking(!asking)}
+          />
         </View>
         <CautionOfTheDay ids={['taking-insects', 'wading']} />
         {asking ? <KeyPanel matchId={matchId} match={match} sample={calm} /> : null}
@@ -60,7 +78,13 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <RoughLength sampleId={match.sampleId} sample={sample} stage={stage} chips={!asking} />
         {length && answered.status === 'answered' ? (
           <View className="gap-1">
-            <Measured what={words('natural.lengths')} quantity={{ value: length.meanMm, sd: length.seMm, source: answered.answer.natural.lengthSource }} size="title" strong showSd />
+            <Measured
+              what={words('natural.lengths')}
+              quantity={{ value: length.meanMm, sd: length.seMm, source: answered.answer.natural.lengthSource }}
+              size="title"
+              strong
+              showSd
+            />
             {length.n > 1 ? (
               <Say size="small" tone="soft">
                 {words('natural.ci', { low: speech.length(length.ci95Mm[0]), high: speech.length(length.ci95Mm[1]) })}
@@ -73,11 +97,27 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
             ) : null}
           </View>
         ) : null}
-        {stage === 'caddis/cased-larva' ? <MeasureField label={words('natural.case')} measure={sample.case} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'case', measure })} /> : null}
-        {stage && stageRow(stage).traits.includes('overall') ? <MeasureField label={words('natural.overall')} measure={sample.overall} onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'overall', measure })} /> : null}
+        {stage === 'caddis/cased-larva' ? (
+          <MeasureField
+            label={words('natural.case')}
+            measure={sample.case}
+            onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'case', measure })}
+          />
+        ) : null}
+        {stage && stageRow(stage).traits.includes('overall') ? (
+          <MeasureField
+            label={words('natural.overall')}
+            measure={sample.overall}
+            onMeasure={(measure) => act(typeMeasure, { sampleId, of: 'overall', measure })}
+          />
+        ) : null}
         {stage && GROWING_ON.preserved.stages.includes(stage) ? (
           <View className="gap-1">
-            <Toggle label={words('natural.preserved')} on={sample.preserved} onChange={(on) => act(setSample, { sampleId, preserved: on })} />
+            <Toggle
+              label={words('natural.preserved')}
+              on={sample.preserved}
+              onChange={(on) => act(setSample, { sampleId, preserved: on })}
+            />
             {sample.preserved ? (
               <Say size="small" tone="soft">
                 {words('natural.preserved-hint', { percent: Math.round(100 * GROWING_ON.preserved.shrinks) })}
@@ -88,13 +128,32 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Say size="small" tone="soft">
           {words('natural.method')}
         </Say>
-        <Chips compact label={words('natural.method')} choices={named('methods')} value={sample.method} onChange={(id) => act(setSample, { sampleId, method: id as Method })} />
+        <Chips
+          compact
+          label={words('natural.method')}
+          choices={named('methods')}
+          value={sample.method}
+          onChange={(id) => act(setSample, { sampleId, method: id as Method })}
+        />
       </View>
-      {stage && calmLength ? <Growing match={match} matchId={matchId} sample={calm} stage={stage} length={calmLength} /> : null}
+      {stage && calmLength ? (
+        <Growing match={match} matchId={matchId} sample={calm} stage={stage} length={calmLength} />
+      ) : null}
       <View className="gap-3">
         <Heading>{words('natural.colours')}</Heading>
-        <Chips label={words('natural.surface')} choices={named('surfaces')} value={sample.surface} onChange={(id) => act(setSample, { sampleId, surface: id as 'dry' | 'wet' })} />
-        <Colours sampleId={match.sampleId} colours={sample.colours} unread={sample.unread} surface={sample.surface} stage={stage} />
+        <Chips
+          label={words('natural.surface')}
+          choices={named('surfaces')}
+          value={sample.surface}
+          onChange={(id) => act(setSample, { sampleId, surface: id as 'dry' | 'wet' })}
+        />
+        <Colours
+          sampleId={match.sampleId}
+          colours={sample.colours}
+          unread={sample.unread}
+          surface={sample.surface}
+          stage={stage}
+        />
         {asking ? null : <BellyInWords sampleId={match.sampleId} colours={sample.colours} shades={sample.shades} />}
       </View>
       <View className="gap-3">
@@ -103,9 +162,23 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         <Say size="small" tone="soft">
           {words('natural.sex')}
         </Say>
-        <Chips compact label={words('natural.sex')} choices={[{ id: 'none', label: words('natural.sex-none') }, ...named('sexes')]} value={sample.sex ?? 'none'} onChange={(id) => act(setSample, { sampleId, sex: id === 'none' ? null : (id as SexId) })} />
-        <Field label={words('natural.name')} value={match.title} onType={(title) => act(nameMatch, { matchId, title })} />
-        <Field label={words('natural.place')} value={sample.place} onType={(place) => act(setSample, { sampleId, place })} />
+        <Chips
+          compact
+          label={words('natural.sex')}
+          choices={[{ id: 'none', label: words('natural.sex-none') }, ...named('sexes')]}
+          value={sample.sex ?? 'none'}
+          onChange={(id) => act(setSample, { sampleId, sex: id === 'none' ? null : (id as SexId) })}
+        />
+        <Field
+          label={words('natural.name')}
+          value={match.title}
+          onType={(title) => act(nameMatch, { matchId, title })}
+        />
+        <Field
+          label={words('natural.place')}
+          value={sample.place}
+          onType={(place) => act(setSample, { sampleId, place })}
+        />
       </View>
       <WriteMatch matchId={matchId} />
     </View>
@@ -123,10 +196,13 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
   if (others.length === 0) {
     return open ? (
       <View className="gap-3 border-l-4 border-river pl-4">
-        <StagePicker value={null} onChange={(stage: StageId) => {
-          act(keepSecond, { matchId, stage });
-          setOpen(false);
-        }} />
+        <StagePicker
+          value={null}
+          onChange={(stage: StageId) => {
+            act(keepSecond, { matchId, stage });
+            setOpen(false);
+          }}
+        />
       </View>
     ) : (
       <Button kind="quiet" label={words('natural.second')} onPress={() => setOpen(true)} className="self-start" />
@@ -142,8 +218,15 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
           const stage = item.stage ? speech.plain('stages', item.stage) : '';
           return (
             <View key={item.id} className="flex-row flex-wrap gap-2">
-              <Button label={words('natural.lead', { stage })} onPress={() => act(letLead, { matchId, answerId: item.id })} />
-              <Button kind="quiet" label={words('natural.second-drop', { stage })} onPress={() => act(dropAnswer, { matchId, answerId: item.id })} />
+              <Button
+                label={words('natural.lead', { stage })}
+                onPress={() => act(letLead, { matchId, answerId: item.id })}
+              />
+              <Button
+                kind="quiet"
+                label={words('natural.second-drop', { stage })}
+                onPress={() => act(dropAnswer, { matchId, answerId: item.id })}
+              />
             </View>
           );
         })}

@@ -17,7 +17,17 @@ const STRETCH_HALF_MM = 1;
 const START_MM = 9;
 
 /** A length with its honest ± by a tap, by fingers or by stretching the outline; it gives way as soon as one is measured. */
-export function RoughLength({ sampleId, sample, stage, chips }: { sampleId: string; sample: SampleRecord; stage: StageId | null; chips: boolean }) {
+export function RoughLength({
+  sampleId,
+  sample,
+  stage,
+  chips,
+}: {
+  sampleId: string;
+  sample: SampleRecord;
+  stage: StageId | null;
+  chips: boolean;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -34,7 +44,22 @@ export function RoughLength({ sampleId, sample, stage, chips }: { sampleId: stri
       </Say>
       {chips ? <LengthChips sampleId={sampleId} sample={sample} /> : null}
       {fingerMm === null ? null : (
-        <Chips compact label={words('fingers.title')} choices={FINGERS.map((count) => ({ id: String(count), label: words(`fingers.count.${String(count).replace('.', '_')}`) }))} value={rough?.how === 'fingers' ? (FINGERS.map(String).find((id) => Math.abs(Number(id) * fingerMm - rough.mm) < 0.01) ?? null) : null} onChange={(id) => set({ mm: Number(id) * fingerMm, halfMm: FINGER_SHARE * Number(id) * fingerMm, how: 'fingers' })} />
+        <Chips
+          compact
+          label={words('fingers.title')}
+          choices={FINGERS.map((count) => ({
+            id: String(count),
+            label: words(`fingers.count.${String(count).replace('.', '_')}`),
+          }))}
+          value={
+            rough?.how === 'fingers'
+              ? (FINGERS.map(String).find((id) => Math.abs(Number(id) * fingerMm - rough.mm) < 0.01) ?? null)
+              : null
+          }
+          onChange={(id) =>
+            set({ mm: Number(id) * fingerMm, halfMm: FINGER_SHARE * Number(id) * fingerMm, how: 'fingers' })
+          }
+        />
       )}
       {screen.pxPerMm === null ? (
         <View className="flex-row flex-wrap items-center gap-3">
@@ -46,13 +71,23 @@ export function RoughLength({ sampleId, sample, stage, chips }: { sampleId: stri
           </Link>
         </View>
       ) : (
-        <Button kind="quiet" label={words(stretching ? 'screen.close' : 'screen.open')} onPress={() => setStretching(!stretching)} className="self-start" />
+        <Button
+          kind="quiet"
+          label={words(stretching ? 'screen.close' : 'screen.open')}
+          onPress={() => setStretching(!stretching)}
+          className="self-start"
+        />
       )}
       {stretching && screen.pxPerMm !== null ? (
-        <Stretch stage={stage} pxPerMm={screen.pxPerMm} startMm={rough?.mm ?? START_MM} onLength={(mm) => {
-          set({ mm, halfMm: STRETCH_HALF_MM, how: 'stretch' });
-          setStretching(false);
-        }} />
+        <Stretch
+          stage={stage}
+          pxPerMm={screen.pxPerMm}
+          startMm={rough?.mm ?? START_MM}
+          onLength={(mm) => {
+            set({ mm, halfMm: STRETCH_HALF_MM, how: 'stretch' });
+            setStretching(false);
+          }}
+        />
       ) : null}
       {rough ? (
         <View className="flex-row items-center justify-between gap-3">

@@ -13,11 +13,24 @@ import { Marks, naturalMarks } from '@/ui/drawings';
 import { Button, Heading, Say } from '@/ui/primitives';
 
 /** Matches that wait for the bench, or for a stage or a length: known without working any out. */
-const selectWaiting = createSelector([(state: State) => state.records.entities.match, (state: State) => state.records.entities.sample, selectMatchIds], (matches, samples, ids) => ids.filter((id) => {
-  const match = matches[id]!;
-  const sample = samples[match.sampleId];
-  return sample !== undefined && (sample.kept || match.answers.some((answer) => waitsFor(sample, answer.stage, CASE.growing) !== null));
-}), { memoizeOptions: { resultEqualityCheck: (a: string[], b: string[]) => a.length === b.length && a.every((id, index) => id === b[index]) } });
+const selectWaiting = createSelector(
+  [(state: State) => state.records.entities.match, (state: State) => state.records.entities.sample, selectMatchIds],
+  (matches, samples, ids) =>
+    ids.filter((id) => {
+      const match = matches[id]!;
+      const sample = samples[match.sampleId];
+      return (
+        sample !== undefined &&
+        (sample.kept || match.answers.some((answer) => waitsFor(sample, answer.stage, CASE.growing) !== null))
+      );
+    }),
+  {
+    memoizeOptions: {
+      resultEqualityCheck: (a: string[], b: string[]) =>
+        a.length === b.length && a.every((id, index) => id === b[index]),
+    },
+  },
+);
 
 const RECENT = 6;
 /** Of those that wait so many stand here: the latest, and how many more. */
@@ -40,7 +53,11 @@ export function NowScreen() {
   const dun = naturalMarks('mayfly/dun', 10, {});
   const door = (
     <View className="px-5">
-      <Pressable role="button" onPress={newMatch} className="min-h-40 flex-row items-center justify-between overflow-hidden rounded-control bg-river px-5 py-6">
+      <Pressable
+        role="button"
+        onPress={newMatch}
+        className="min-h-40 flex-row items-center justify-between overflow-hidden rounded-control bg-river px-5 py-6"
+      >
         <View className="min-w-0 flex-1 gap-1">
           <Say size="title" weight="serif" tone="on-river">
             {words('now.natural')}
@@ -49,7 +66,19 @@ export function NowScreen() {
         </View>
         <View aria-hidden className="opacity-90">
           <Svg width={116} height={110} style={ON_RIVER}>
-            <Marks marks={dun.marks.map((mark) => ({ ...mark, fill: mark.fill && mark.fill !== 'none' && !mark.fill.includes('ink') ? 'var(--river)' : mark.fill && 'var(--on-river)', stroke: mark.stroke && 'var(--on-river)' }))} scale={5.4} x={104} y={74} />
+            <Marks
+              marks={dun.marks.map((mark) => ({
+                ...mark,
+                fill:
+                  mark.fill && mark.fill !== 'none' && !mark.fill.includes('ink')
+                    ? 'var(--river)'
+                    : mark.fill && 'var(--on-river)',
+                stroke: mark.stroke && 'var(--on-river)',
+              }))}
+              scale={5.4}
+              x={104}
+              y={74}
+            />
           </Svg>
         </View>
       </Pressable>
@@ -66,26 +95,30 @@ export function NowScreen() {
       {wrong ? <PhotoFault wrong={wrong} /> : null}
     </View>
   );
-  const waits = waiting.length > 0 || low > 0 ? (
-    <View className="pt-8">
-      <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
-      {waiting.length > 0 ? <MatchList ids={waiting.slice(0, WAITING)} narrow /> : null}
-      {waiting.length > WAITING ? (
-        <Link href="/matches" className="min-h-target border-b border-line px-5 py-3">
-          <Say weight="medium" tone="river">
-            {words('now.more-wait', { count: waiting.length - WAITING })}
-          </Say>
-        </Link>
-      ) : null}
-      {low > 0 ? (
-        <Link href="/drawer/packets" className={`min-h-target px-5 py-3 ${waiting.length > 0 ? '' : 'border-t'} border-b border-line`}>
-          <Say weight="medium" tone="river">
-            {words('now.low', { count: low })}
-          </Say>
-        </Link>
-      ) : null}
-    </View>
-  ) : null;
+  const waits =
+    waiting.length > 0 || low > 0 ? (
+      <View className="pt-8">
+        <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
+        {waiting.length > 0 ? <MatchList ids={waiting.slice(0, WAITING)} narrow /> : null}
+        {waiting.length > WAITING ? (
+          <Link href="/matches" className="min-h-target border-b border-line px-5 py-3">
+            <Say weight="medium" tone="river">
+              {words('now.more-wait', { count: waiting.length - WAITING })}
+            </Say>
+          </Link>
+        ) : null}
+        {low > 0 ? (
+          <Link
+            href="/drawer/packets"
+            className={`min-h-target px-5 py-3 ${waiting.length > 0 ? '' : 'border-t'} border-b border-line`}
+          >
+            <Say weight="medium" tone="river">
+              {words('now.low', { count: low })}
+            </Say>
+          </Link>
+        ) : null}
+      </View>
+    ) : null;
   const last = (
     <View className={wide ? '' : 'pt-8'}>
       <Heading className="px-5 pb-2">{words('now.recent')}</Heading>

@@ -6,7 +6,11 @@ import { NowScreen } from './now-screen';
 import { change } from '@/state/__tests__/change';
 import { matchSchema, sampleSchema } from '@/records';
 
-const rows = () => screen.getAllByRole('link').filter((row) => row.hasAttribute('aria-label')).map((row) => row.getAttribute('aria-label')!.split('.')[0]);
+const rows = () =>
+  screen
+    .getAllByRole('link')
+    .filter((row) => row.hasAttribute('aria-label'))
+    .map((row) => row.getAttribute('aria-label')!.split('.')[0]);
 
 describe('Now', () => {
   test('the biggest target makes a match and opens its natural', async () => {
@@ -14,7 +18,10 @@ describe('Now', () => {
     fireEvent.click(screen.getByText('A natural in hand'));
     const [id, match] = Object.entries(store.getState().records.entities.match)[0]!;
     expect(match).toMatchObject({ demo: false, opened: '2033-05-24T04:50', answers: [{ id: 'a1', stage: null }] });
-    expect(store.getState().records.entities.sample[match.sampleId]).toMatchObject({ when: '2033-05-24T04:50', specimens: [] });
+    expect(store.getState().records.entities.sample[match.sampleId]).toMatchObject({
+      when: '2033-05-24T04:50',
+      specimens: [],
+    });
     expect(went.to).toEqual([{ pathname: '/matches/[id]/[step]', params: { id, step: 'natural' } }]);
   });
   test('what waits stands apart from what is answered', async () => {
@@ -27,12 +34,22 @@ describe('Now', () => {
   });
   test('of many that wait the latest stand here, and how many more do', async () => {
     const { store } = await openScreen(<NowScreen />, 'clean');
-    act(() => void store.dispatch(change('new-match', (draft) => {
-      for (let n = 0; n < 40; n++) {
-        draft.sample[`s${n}`] = sampleSchema.cast({ when: `2033-05-${10 + (n % 20)}T04:50` });
-        draft.match[`m${n}`] = matchSchema.cast({ opened: '2033-05-10T04:50', sampleId: `s${n}`, answers: [{ id: 'a1', stage: null }], leading: 'a1' });
-      }
-    })));
+    act(
+      () =>
+        void store.dispatch(
+          change('new-match', (draft) => {
+            for (let n = 0; n < 40; n++) {
+              draft.sample[`s${n}`] = sampleSchema.cast({ when: `2033-05-${10 + (n % 20)}T04:50` });
+              draft.match[`m${n}`] = matchSchema.cast({
+                opened: '2033-05-10T04:50',
+                sampleId: `s${n}`,
+                answers: [{ id: 'a1', stage: null }],
+                leading: 'a1',
+              });
+            }
+          }),
+        ),
+    );
     expect(screen.getAllByText(/waits for the stage/)).toHaveLength(6);
     expect(screen.getByText('34 more wait: all matches')).toBeInTheDocument();
   });
@@ -63,20 +80,32 @@ describe('Matches', () => {
   test('newest natural first, each with its answer in a line', async () => {
     const { store } = await openScreen(<MatchesScreen />);
     const { match, sample } = store.getState().records.entities;
-    const whenOf = (title: string | undefined) => sample[Object.values(match).find((item) => item.title === title)!.sampleId]!.when;
-    const newest = Object.values(match).map((item) => sample[item.sampleId]!.when).sort().reverse();
+    const whenOf = (title: string | undefined) =>
+      sample[Object.values(match).find((item) => item.title === title)!.sampleId]!.when;
+    const newest = Object.values(match)
+      .map((item) => sample[item.sampleId]!.when)
+      .sort()
+      .reverse();
     expect(rows().map(whenOf)).toEqual(newest.slice(0, rows().length));
     expect(rows().length).toBeGreaterThan(2);
     expect(screen.getByText('Mayfly dun, 8.1 mm ± 0.6, 3 measured')).toBeInTheDocument();
   });
   test('of 2,000 matches only those in view are drawn, and their list is as long as all of them', async () => {
     const { store } = await openScreen(<MatchesScreen />);
-    act(() => void store.dispatch(change('many', (draft) => {
-      const [[, one]] = Object.entries(draft.match) as [[string, (typeof draft.match)[string]]];
-      for (let n = 0; n < 2000; n++) draft.match[`m${n}`] = { ...one, title: `m${n}` };
-    })));
+    act(
+      () =>
+        void store.dispatch(
+          change('many', (draft) => {
+            const [[, one]] = Object.entries(draft.match) as [[string, (typeof draft.match)[string]]];
+            for (let n = 0; n < 2000; n++) draft.match[`m${n}`] = { ...one, title: `m${n}` };
+          }),
+        ),
+    );
     expect(rows().length).toBeLessThan(20);
-    const list = screen.getAllByRole('link').find((row) => row.hasAttribute('aria-label'))!.closest('[style*="height"]') as HTMLElement;
+    const list = screen
+      .getAllByRole('link')
+      .find((row) => row.hasAttribute('aria-label'))!
+      .closest('[style*="height"]') as HTMLElement;
     expect(parseFloat(list.style.height)).toBeGreaterThan(2000 * 60);
   });
   test('a row opens its match at the hook, or at the natural while it waits', async () => {

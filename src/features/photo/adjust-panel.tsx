@@ -2,7 +2,19 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Line, Path } from 'react-native-svg';
 import type { Spot } from '@/core/photo/card';
-import { alongLine, curveThrough, endShown, outlineOf, shareNear, tracedColours, tracedLength, turnedRound, widthAlong, withCut, type Trace } from '@/core/photo/trace';
+import {
+  alongLine,
+  curveThrough,
+  endShown,
+  outlineOf,
+  shareNear,
+  tracedColours,
+  tracedLength,
+  turnedRound,
+  widthAlong,
+  withCut,
+  type Trace,
+} from '@/core/photo/trace';
 import { lengthNow, type Overlay, type OverlayInsect } from '@/records';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Say } from '@/ui/primitives';
@@ -46,7 +58,12 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
   const regions = widths.length > 0 && insect.what === 'body';
   const keep = (next: Trace) => {
     setMoving(null);
-    onChange(handOf(next, tracedLength(next, insect, pxPerMm)), pixels && regions ? coloursBare(tracedColours(cropOf(pixels, overlay), next, widths, faceOf(overlay.view)), insect, next) : null);
+    onChange(
+      handOf(next, tracedLength(next, insect, pxPerMm)),
+      pixels && regions
+        ? coloursBare(tracedColours(cropOf(pixels, overlay), next, widths, faceOf(overlay.view)), insect, next)
+        : null,
+    );
   };
   const widest = Math.max(...widths);
   const move = (id: string, to: Spot, done: boolean) => {
@@ -66,41 +83,97 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
     const off = Math.max(1.2, 0.9 * widthAlong(widths, share));
     return [at[0] - direction[1] * off, at[1] + direction[0] * off];
   };
-  const handles: Handle[] = mode !== 'regions'
-    ? trace.nodes.map((at, index) => ({ id: `n${index}`, label: words(`adjust.node.${NODE_NAMES[index]!}`), at })).filter((_, index) => mode === 'line' || index === HEAD || index === TAIL)
-    : trace.cuts.map((share, index) => ({ id: `c${index}`, label: words(`adjust.cut.${CUTS[index]!}`), at: beside(share), square: true }));
+  const handles: Handle[] =
+    mode !== 'regions'
+      ? trace.nodes
+          .map((at, index) => ({ id: `n${index}`, label: words(`adjust.node.${NODE_NAMES[index]!}`), at }))
+          .filter((_, index) => mode === 'line' || index === HEAD || index === TAIL)
+      : trace.cuts.map((share, index) => ({
+          id: `c${index}`,
+          label: words(`adjust.cut.${CUTS[index]!}`),
+          at: beside(share),
+          square: true,
+        }));
   return (
     <View className="gap-3">
       {mode === 'end' ? <Say weight="medium">{words('adjust.hint-end')}</Say> : null}
-      <PictureBoard url={url} world={{ left: overlay.leftMm, top: overlay.topMm, width: overlay.widthMm, height: overlay.heightMm }} label={words('adjust.picture', { n: insect.n })} handles={handles} onMove={move} onTap={mode === 'end' ? (at) => move(`n${TAIL}`, at, true) : undefined} step={STEP_MM}>
+      <PictureBoard
+        url={url}
+        world={{ left: overlay.leftMm, top: overlay.topMm, width: overlay.widthMm, height: overlay.heightMm }}
+        label={words('adjust.picture', { n: insect.n })}
+        handles={handles}
+        onMove={move}
+        onTap={mode === 'end' ? (at) => move(`n${TAIL}`, at, true) : undefined}
+        step={STEP_MM}
+      >
         {(place) => (
           <>
-            {regions ? [[trace.cuts[0], trace.cuts[1]], [trace.cuts[2], trace.cuts[3]]].map(([from, to], index) => (
-              <Path key={index} d={`${pathThrough(outlineOf(line, widths, from!, to!).map(place))}Z`} stroke={ink.region} strokeWidth={mode === 'regions' ? 2.5 : 1.5} strokeDasharray={index === 0 ? '6 4' : undefined} fill="none" opacity={mode === 'regions' ? 1 : 0.7} />
-            )) : null}
+            {regions
+              ? [
+                  [trace.cuts[0], trace.cuts[1]],
+                  [trace.cuts[2], trace.cuts[3]],
+                ].map(([from, to], index) => (
+                  <Path
+                    key={index}
+                    d={`${pathThrough(outlineOf(line, widths, from!, to!).map(place))}Z`}
+                    stroke={ink.region}
+                    strokeWidth={mode === 'regions' ? 2.5 : 1.5}
+                    strokeDasharray={index === 0 ? '6 4' : undefined}
+                    fill="none"
+                    opacity={mode === 'regions' ? 1 : 0.7}
+                  />
+                ))
+              : null}
             <Path d={pathThrough(line.map(place))} stroke={ink.casing} strokeWidth={4.5} fill="none" opacity={0.7} />
             <Path d={pathThrough(line.map(place))} stroke={ink.line} strokeWidth={2} fill="none" />
-            {mode === 'regions' ? trace.cuts.map((share, index) => {
-              const [a, b] = [place(alongLine(line, share).at), place(beside(share))];
-              return <Line key={index} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke={ink.line} strokeWidth={1.5} />;
-            }) : null}
+            {mode === 'regions'
+              ? trace.cuts.map((share, index) => {
+                  const [a, b] = [place(alongLine(line, share).at), place(beside(share))];
+                  return (
+                    <Line key={index} x1={a[0]} y1={a[1]} x2={b[0]} y2={b[1]} stroke={ink.line} strokeWidth={1.5} />
+                  );
+                })
+              : null}
           </>
         )}
       </PictureBoard>
       <View aria-live="polite" className="flex-row flex-wrap items-baseline gap-x-3">
         <LengthWithRoom bodyMm={length.bodyMm} sdMm={length.sdMm} />
-        {moving || insect.hand ? <Say size="small" tone="soft">{words('adjust.found', { mm: speech.length(insect.bodyMm, true) })}</Say> : null}
+        {moving || insect.hand ? (
+          <Say size="small" tone="soft">
+            {words('adjust.found', { mm: speech.length(insect.bodyMm, true) })}
+          </Say>
+        ) : null}
       </View>
-      {regions ? <Chips compact label={words('adjust.what')} choices={MODES.map((id) => ({ id, label: words(`adjust.mode.${id}`) }))} value={mode} onChange={setMode} /> : null}
+      {regions ? (
+        <Chips
+          compact
+          label={words('adjust.what')}
+          choices={MODES.map((id) => ({ id, label: words(`adjust.mode.${id}`) }))}
+          value={mode}
+          onChange={setMode}
+        />
+      ) : null}
       <View className="flex-row flex-wrap gap-3">
         <Button kind="main" tall label={words('adjust.done')} onPress={onDone} />
         <Button tall label={words('adjust.turn')} onPress={() => keep(turnedRound(trace))} />
-        {insect.hand ? <Button kind="quiet" tall label={words('adjust.back')} onPress={() => {
-          setMoving(null);
-          onChange(null, null);
-        }} /> : null}
+        {insect.hand ? (
+          <Button
+            kind="quiet"
+            tall
+            label={words('adjust.back')}
+            onPress={() => {
+              setMoving(null);
+              onChange(null, null);
+            }}
+          />
+        ) : null}
       </View>
-      {mode === 'end' ? null : <Say size="small" tone="soft">{words('adjust.hint')}</Say>}
+      {mode === 'end' ? null : (
+        <Say size="small" tone="soft">
+          {words('adjust.hint')}
+        </Say>
+      )}
     </View>
   );
 }

@@ -13,11 +13,24 @@ export function ColourRow({ colours, onSwap }: { colours: Colours; onSwap: (regi
     <View className="gap-y-1">
       {Object.entries(colours).map(([region, colour]) => (
         <View key={region} className="min-h-8 flex-row flex-wrap items-center gap-2">
-          <View aria-hidden style={{ backgroundColor: hexOfLab(colour.lab) }} className="h-6 w-10 rounded-control border border-edge" />
+          <View
+            aria-hidden
+            style={{ backgroundColor: hexOfLab(colour.lab) }}
+            className="h-6 w-10 rounded-control border border-edge"
+          />
           <Say size="small">{speech.plain('regions', region)}</Say>
           {colour.second ? (
-            <Pressable role="button" aria-label={words('photo.second-take', { region: speech.plain('regions', region) })} onPress={() => onSwap(region as RegionId)} className="min-h-target flex-row items-center gap-2 rounded-control border border-edge px-3">
-              <View aria-hidden style={{ backgroundColor: hexOfLab(colour.second.lab) }} className="h-6 w-6 rounded-control border border-edge" />
+            <Pressable
+              role="button"
+              aria-label={words('photo.second-take', { region: speech.plain('regions', region) })}
+              onPress={() => onSwap(region as RegionId)}
+              className="min-h-target flex-row items-center gap-2 rounded-control border border-edge px-3"
+            >
+              <View
+                aria-hidden
+                style={{ backgroundColor: hexOfLab(colour.second.lab) }}
+                className="h-6 w-6 rounded-control border border-edge"
+              />
               <Say size="small" tone="river" weight="medium">
                 {words('photo.second', { percent: Math.round(100 * colour.second.share) })}
               </Say>
@@ -33,5 +46,8 @@ export function ColourRow({ colours, onSwap }: { colours: Colours; onSwap: (regi
 export function swapped(colours: Colours, region: RegionId): Colours {
   const colour = colours[region];
   if (!colour?.second) return colours;
-  return { ...colours, [region]: { ...colour, lab: colour.second.lab, second: { lab: colour.lab, share: 1 - colour.second.share } } };
+  return {
+    ...colours,
+    [region]: { ...colour, lab: colour.second.lab, second: { lab: colour.lab, share: 1 - colour.second.share } },
+  };
 }

@@ -11,7 +11,9 @@ export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number 
   const speech = useSpeech();
   return (
     <View className="flex-row items-baseline gap-1">
-      <Digits size="title" strong>{speech.digits(bodyMm, true)}</Digits>
+      <Digits size="title" strong>
+        {speech.digits(bodyMm, true)}
+      </Digits>
       <Digits tone="soft">{`±${speech.spread(Z95 * sdMm, true)}`}</Digits>
       <Say size="small" tone="soft">
         {speech.t(speech.unit === 'mm' ? 'unit.mm' : 'unit.in')}
@@ -21,7 +23,8 @@ export function LengthWithRoom({ bodyMm, sdMm }: { bodyMm: number; sdMm: number 
 }
 
 /** What of an insect is still asked for: a hand that moved it has said so. */
-export const askedOf = ({ bodyMm, error, hand }: OverlayInsect): ReturnType<typeof unsureOf> => (error !== undefined && hand === null ? unsureOf(bodyMm, error) : []);
+export const askedOf = ({ bodyMm, error, hand }: OverlayInsect): ReturnType<typeof unsureOf> =>
+  error !== undefined && hand === null ? unsureOf(bodyMm, error) : [];
 
 /** One measured insect: its length with ±, what was found before a hand moved it, widths, and the way to move it. */
 export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; many: boolean; onMove: () => void }) {
@@ -43,15 +46,33 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
             <LengthWithRoom bodyMm={bodyMm} sdMm={sdMm} />
           </View>
           <Say size="small" tone="soft">
-            {[insect.what === 'case' ? words('photo.a-case') : null, widest === null ? null : words('photo.wide', { width: speech.length(widest) }), insect.overallMm === null || insect.what === 'case' ? null : words('photo.overall', { overall: speech.length(insect.overallMm) }), insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null].filter(Boolean).join(' · ')}
+            {[
+              insect.what === 'case' ? words('photo.a-case') : null,
+              widest === null ? null : words('photo.wide', { width: speech.length(widest) }),
+              insect.overallMm === null || insect.what === 'case'
+                ? null
+                : words('photo.overall', { overall: speech.length(insect.overallMm) }),
+              insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null,
+            ]
+              .filter(Boolean)
+              .join(' · ')}
           </Say>
         </View>
-        {unsure ? null : <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />}
+        {unsure ? null : (
+          <Button label={words('adjust.open')} spoken={words('adjust.open-n', { n: insect.n })} onPress={onMove} />
+        )}
       </View>
       {unsure ? (
         <View className="items-start gap-2 pt-2">
-          <Say size="small" tone="straw">{speech.say(reason(unsure), 'reason')}</Say>
-          <Button kind="main" label={words('adjust.end')} spoken={words('adjust.end-n', { n: insect.n })} onPress={onMove} />
+          <Say size="small" tone="straw">
+            {speech.say(reason(unsure), 'reason')}
+          </Say>
+          <Button
+            kind="main"
+            label={words('adjust.end')}
+            spoken={words('adjust.end-n', { n: insect.n })}
+            onPress={onMove}
+          />
         </View>
       ) : null}
       {insect.error && !insect.hand ? <MadeOf error={insect.error} n={insect.n} many={many} /> : null}
@@ -67,10 +88,18 @@ function MadeOf({ error, n, many }: { error: LengthError; n: number; many: boole
   const words = useWords();
   const speech = useSpeech();
   const all = Math.hypot(...Object.values(error));
-  const parts = Object.entries(error).filter(([, sd]) => sd >= LEAST_PART * all).sort((a, b) => b[1] - a[1]);
+  const parts = Object.entries(error)
+    .filter(([, sd]) => sd >= LEAST_PART * all)
+    .sort((a, b) => b[1] - a[1]);
   return (
     <Fold title={words(many ? 'photo.made-of-n' : 'photo.made-of', { n })}>
-      <View>{parts.map(([part, sd]) => <Say key={part} size="small" tone="soft">{words('photo.made-part', { part: words(`photo.part.${part}`), mm: speech.length(Z95 * sd, true) })}</Say>)}</View>
+      <View>
+        {parts.map(([part, sd]) => (
+          <Say key={part} size="small" tone="soft">
+            {words('photo.made-part', { part: words(`photo.part.${part}`), mm: speech.length(Z95 * sd, true) })}
+          </Say>
+        ))}
+      </View>
     </Fold>
   );
 }

@@ -10,7 +10,15 @@ import { MeasuredPhoto } from './measured-photo';
 import { useKeepPhoto } from './use-keep-photo';
 
 /** Keeping the insect for the bench: a mark on Now, and its photographs whole until they are measured. */
-export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; sample: SampleRecord; stage: StageId | null }) {
+export function KeptPhotos({
+  sampleId,
+  sample,
+  stage,
+}: {
+  sampleId: string;
+  sample: SampleRecord;
+  stage: StageId | null;
+}) {
   const words = useWords();
   const act = useAct();
   const { keep, put, wrong } = useKeepPhoto();
@@ -20,19 +28,33 @@ export function KeptPhotos({ sampleId, sample, stage }: { sampleId: string; samp
   return (
     <View className="gap-3">
       <View className="flex-row flex-wrap gap-3">
-        <Toggle tall label={words(sample.kept ? 'photo.kept' : 'photo.keep')} on={sample.kept} onChange={(kept) => act(setSample, { sampleId, kept })} />
+        <Toggle
+          tall
+          label={words(sample.kept ? 'photo.kept' : 'photo.keep')}
+          on={sample.kept}
+          onChange={(kept) => act(setSample, { sampleId, kept })}
+        />
         <Button tall label={words('photo.take')} onPress={() => void keep(sampleId)} />
         {demo ? <SamplePhotos onChoose={(picture) => void put(sampleId, picture)} /> : null}
       </View>
       {wrong ? <PhotoFault wrong={wrong} /> : null}
       {sample.photos.map((id, index) => (
         <View key={id} className="gap-2">
-          {photos[id]?.overlay ? <MeasuredPhoto photoId={id} sampleId={sampleId} overlay={photos[id].overlay} /> : photos[id] ? <MeasurePanel photoId={id} sampleId={sampleId} stage={stage} label={words('photo.of', { n: index + 1 })} /> : null}
+          {photos[id]?.overlay ? (
+            <MeasuredPhoto photoId={id} sampleId={sampleId} overlay={photos[id].overlay} />
+          ) : photos[id] ? (
+            <MeasurePanel photoId={id} sampleId={sampleId} stage={stage} label={words('photo.of', { n: index + 1 })} />
+          ) : null}
           <View className="flex-row items-center justify-between gap-3">
             <Say size="small" tone="soft" className="min-w-0 flex-1">
               {photos[id]?.overlay ? words('photo.measured') : words('photo.waits', { count, most: PHOTOS_MOST })}
             </Say>
-            <Button kind="quiet" label={words('photo.let-go')} spoken={words('photo.let-go-what', { n: index + 1 })} onPress={() => act(letPhotoGo, { photoId: id, sampleId })} />
+            <Button
+              kind="quiet"
+              label={words('photo.let-go')}
+              spoken={words('photo.let-go-what', { n: index + 1 })}
+              onPress={() => act(letPhotoGo, { photoId: id, sampleId })}
+            />
           </View>
         </View>
       ))}

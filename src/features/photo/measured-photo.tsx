@@ -28,7 +28,16 @@ export function MeasuredPhoto({ photoId, sampleId, overlay }: { photoId: string;
   if (url === undefined) return <View className="h-44 rounded-control bg-line" />;
   if (url === null) return <Say tone="straw">{words('photo.gone')}</Say>;
   const insect = overlay.insects.find((item) => item.n === moving);
-  if (insect) return <AdjustPanel url={url} overlay={overlay} insect={insect} onChange={(hand, colours) => act(correctPhoto, { photoId, sampleId, n: insect.n, hand, colours })} onDone={() => setMoving(null)} />;
+  if (insect)
+    return (
+      <AdjustPanel
+        url={url}
+        overlay={overlay}
+        insect={insect}
+        onChange={(hand, colours) => act(correctPhoto, { photoId, sampleId, n: insect.n, hand, colours })}
+        onDone={() => setMoving(null)}
+      />
+    );
   return (
     <View className="gap-2">
       <MeasuredCrop url={url} overlay={overlay} />

@@ -15,8 +15,26 @@ export function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {
   if (!crop || !first) return null;
   const { leftMm, topMm, widthMm, heightMm } = crop;
   return {
-    leftMm, topMm, widthMm, heightMm, by: 'card', view: first.view,
-    insects: measure.insects.map((insect) => ({ n: insect.n, specimenId: null, what: insect.what, bodyMm: insect.bodyMm, sdMm: insect.sdMm, error: insect.error, midlineMm: insect.midlineMm.map(pair), veiled: insect.veiled, widthsMm: insect.widthsMm, overallMm: insect.overallMm, factor: insect.heightFactor * (measure.card?.printedScale ?? 1), hand: null })),
+    leftMm,
+    topMm,
+    widthMm,
+    heightMm,
+    by: 'card',
+    view: first.view,
+    insects: measure.insects.map((insect) => ({
+      n: insect.n,
+      specimenId: null,
+      what: insect.what,
+      bodyMm: insect.bodyMm,
+      sdMm: insect.sdMm,
+      error: insect.error,
+      midlineMm: insect.midlineMm.map(pair),
+      veiled: insect.veiled,
+      widthsMm: insect.widthsMm,
+      overallMm: insect.overallMm,
+      factor: insect.heightFactor * (measure.card?.printedScale ?? 1),
+      hand: null,
+    })),
   };
 }
 
@@ -36,5 +54,7 @@ export function faceOf(view: Overlay['view']): 'back' | 'belly' {
 /** Colours along a moved trace, without those of veiled regions as long as no region was put on a bare place. */
 export function coloursBare(colours: Colours, { veiled = [] }: OverlayInsect, { cuts }: Trace): Colours {
   const moved = cuts.some((share, index) => share !== USUAL_CUTS[index]);
-  return moved ? colours : Object.fromEntries(Object.entries(colours).filter(([region]) => !veiled.includes(region as RegionId)));
+  return moved
+    ? colours
+    : Object.fromEntries(Object.entries(colours).filter(([region]) => !veiled.includes(region as RegionId)));
 }

@@ -25,5 +25,12 @@ export function PhotoView({ id, label, height }: { id: string; label: string; he
   }, [id, ports]);
   if (read?.id !== id) return <View style={{ height }} className="rounded-control bg-line" />;
   if (read.uri === null) return <Say tone="straw">{words('photo.gone')}</Say>;
-  return <Image source={{ uri: read.uri }} aria-label={label} resizeMode="cover" style={[ink.through, { height, width: '100%', borderRadius: 6 }]} />;
+  return (
+    <Image
+      source={{ uri: read.uri }}
+      aria-label={label}
+      resizeMode="cover"
+      style={[ink.through, { height, width: '100%', borderRadius: 6 }]}
+    />
+  );
 }

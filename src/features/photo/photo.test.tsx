@@ -2,8 +2,29 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { Activity, useState } from 'react';
 import type { StageId } from '@/catalogue/ids';
 import { MatchScreen } from '@/features/match-frame';
-import { command, enter, EYE_ID, eyeSchema, lastSurface, matchSchema, PHOTOS_MOST, photoSchema, photosWaiting, sampleSchema, specimen } from '@/records';
-import { act as perform, readPicture, selectAnswered, selectDevice, selectEye, storePicture, undone, type Store } from '@/state';
+import {
+  command,
+  enter,
+  EYE_ID,
+  eyeSchema,
+  lastSurface,
+  matchSchema,
+  PHOTOS_MOST,
+  photoSchema,
+  photosWaiting,
+  sampleSchema,
+  specimen,
+} from '@/records';
+import {
+  act as perform,
+  readPicture,
+  selectAnswered,
+  selectDevice,
+  selectEye,
+  storePicture,
+  undone,
+  type Store,
+} from '@/state';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
 import { laidOut, openScreen } from '../__tests__/screen';
@@ -15,9 +36,38 @@ import { change } from '@/state/__tests__/change';
 jest.mock('@/workers', () => ({ run: jest.fn(), prepare: jest.fn() }));
 const worker = run as unknown as jest.Mock;
 
-const INSECT = { n: 1, view: 'belly', surface: 'dry', confidence: 0.9, midlineMm: [[30, 20], [34, 21], [38, 22]], bodyMm: 8.234, sdMm: 0.06, overallMm: 9.1, widthMm: 1.4, widthsMm: [0, 1.4, 0], turn: 0.2, heightFactor: 0.99, headLean: 1, what: 'body', warnings: [], regions: { 'abdomen-belly': { lab: [66, -2, 43], spread: 1, second: null }, 'thorax-belly': { lab: [48, 2, 30], spread: 1, second: null } } };
+const INSECT = {
+  n: 1,
+  view: 'belly',
+  surface: 'dry',
+  confidence: 0.9,
+  midlineMm: [
+    [30, 20],
+    [34, 21],
+    [38, 22],
+  ],
+  bodyMm: 8.234,
+  sdMm: 0.06,
+  overallMm: 9.1,
+  widthMm: 1.4,
+  widthsMm: [0, 1.4, 0],
+  turn: 0.2,
+  heightFactor: 0.99,
+  headLean: 1,
+  what: 'body',
+  warnings: [],
+  regions: {
+    'abdomen-belly': { lab: [66, -2, 43], spread: 1, second: null },
+    'thorax-belly': { lab: [48, 2, 30], spread: 1, second: null },
+  },
+};
 const answer = (insects: readonly object[] = [INSECT], refused: string | null = null): PhotoAnswer => ({
-  measure: { refused: refused ? { code: refused, params: {} } : null, card: null, light: null, insects } as unknown as PhotoAnswer['measure'],
+  measure: {
+    refused: refused ? { code: refused, params: {} } : null,
+    card: null,
+    light: null,
+    insects,
+  } as unknown as PhotoAnswer['measure'],
   crop: refused ? null : { url: 'data:image/jpeg;base64,AAAA', leftMm: 28, topMm: 18, widthMm: 12, heightMm: 6 },
 });
 const sample = (store: Store) => store.getState().records.entities.sample.s!;
@@ -30,7 +80,11 @@ function Place() {
     <>
       <button onClick={() => setSeen(!seen)}>another place</button>
       <button onClick={() => setThere(false)}>for good</button>
-      {there ? <Activity mode={seen ? 'visible' : 'hidden'}><MatchScreen id="m" step="natural" /></Activity> : null}
+      {there ? (
+        <Activity mode={seen ? 'visible' : 'hidden'}>
+          <MatchScreen id="m" step="natural" />
+        </Activity>
+      ) : null}
     </>
   );
 }
@@ -39,11 +93,26 @@ function Place() {
 async function waiting(stage: StageId | null = null, shown = <MatchScreen id="m" step="natural" />) {
   const opened = await openScreen(shown, 'clean');
   await storePicture(opened.store.ports, 'photo_a', 'data:image/png;base64,AAAA');
-  await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
-    draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', kept: true, photos: ['photo_a'] });
-    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: stage ?? 'mayfly/dun' }], leading: 'a1' });
-    draft.photo.photo_a = photoSchema.cast({ sampleId: 's', type: 'image/png', bytes: 4, taken: '2033-05-24T04:50' });
-  })));
+  await act(
+    async () =>
+      void opened.store.dispatch(
+        change('new-match', (draft) => {
+          draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', kept: true, photos: ['photo_a'] });
+          draft.match.m = matchSchema.cast({
+            opened: '2033-05-24T04:50',
+            sampleId: 's',
+            answers: [{ id: 'a1', stage: stage ?? 'mayfly/dun' }],
+            leading: 'a1',
+          });
+          draft.photo.photo_a = photoSchema.cast({
+            sampleId: 's',
+            type: 'image/png',
+            bytes: 4,
+            taken: '2033-05-24T04:50',
+          });
+        }),
+      ),
+  );
   await act(async () => undefined);
   return opened.store;
 }
@@ -57,7 +126,14 @@ describe('a photograph that waits', () => {
     fireEvent.click(screen.getByText('Back'));
     worker.mockResolvedValue(answer());
     await measure();
-    expect(worker).toHaveBeenCalledWith('photo', { file: expect.any(Blob), asked: { view: 'back', surface: 'dry', printedScale: 1, what: 'body', stretch: 0, winged: true } }, expect.anything());
+    expect(worker).toHaveBeenCalledWith(
+      'photo',
+      {
+        file: expect.any(Blob),
+        asked: { view: 'back', surface: 'dry', printedScale: 1, what: 'body', stretch: 0, winged: true },
+      },
+      expect.anything(),
+    );
     expect(screen.getByText('width 1.4 mm · overall 9.1 mm')).toBeInTheDocument();
     expect(sample(store).specimens).toEqual([]);
     expect(selectDevice(store.getState()).view).toBe('back');
@@ -67,7 +143,11 @@ describe('a photograph that waits', () => {
     worker.mockResolvedValue(answer());
     await measure();
     await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
-    expect(sample(store)).toMatchObject({ method: 'photo', kept: false, colours: { 'abdomen-belly': expect.stringMatching(/^#/), 'thorax-belly': expect.stringMatching(/^#/) } });
+    expect(sample(store)).toMatchObject({
+      method: 'photo',
+      kept: false,
+      colours: { 'abdomen-belly': expect.stringMatching(/^#/), 'thorax-belly': expect.stringMatching(/^#/) },
+    });
     expect(sample(store).specimens).toMatchObject([{ body: { mm: 8.23 }, halfMm: expect.closeTo(0.1176, 4) }]);
     expect(await readPicture(store.ports, 'photo_a')).toBe('data:image/jpeg;base64,AAAA');
     expect(photosWaiting(store.getState().records.entities).count).toBe(0);
@@ -96,7 +176,12 @@ describe('a photograph that waits', () => {
   });
   test('it can be stopped, and a picture that fails says so', async () => {
     await waiting();
-    worker.mockImplementation((_job: string, _input: object, { signal }: { signal: AbortSignal }) => new Promise((_, reject) => signal.addEventListener('abort', () => reject(new DOMException('cancelled', 'AbortError')))));
+    worker.mockImplementation(
+      (_job: string, _input: object, { signal }: { signal: AbortSignal }) =>
+        new Promise((_, reject) =>
+          signal.addEventListener('abort', () => reject(new DOMException('cancelled', 'AbortError'))),
+        ),
+    );
     await measure();
     expect(screen.getByRole('progressbar')).toBeInTheDocument();
     await act(async () => void fireEvent.click(screen.getByText('Stop')));
@@ -108,7 +193,9 @@ describe('a photograph that waits', () => {
   test('in a place that is only out of sight it goes on; left for good it is stopped', async () => {
     await waiting(null, <Place />);
     const signals: AbortSignal[] = [];
-    worker.mockImplementation((_job: string, _input: object, { signal }: { signal: AbortSignal }) => new Promise(() => signals.push(signal)));
+    worker.mockImplementation(
+      (_job: string, _input: object, { signal }: { signal: AbortSignal }) => new Promise(() => signals.push(signal)),
+    );
     await measure();
     fireEvent.click(screen.getByText('another place'));
     await laidOut();
@@ -138,20 +225,38 @@ describe('a photograph that waits', () => {
 
 test('a ± says on demand what it is made of, the largest part first, what hardly counts left out; moved by hand it does not', async () => {
   await waiting();
-  worker.mockResolvedValue(answer([{ ...INSECT, error: { ends: 0.03, blur: 0.001, posture: 0.05, card: 0.01, height: 0.02, root: 0.08, wing: 0.07, stretch: 0 } }]));
+  worker.mockResolvedValue(
+    answer([
+      {
+        ...INSECT,
+        error: { ends: 0.03, blur: 0.001, posture: 0.05, card: 0.01, height: 0.02, root: 0.08, wing: 0.07, stretch: 0 },
+      },
+    ]),
+  );
   await measure();
   expect(screen.queryByText(/where the body ends/)).toBeNull();
   fireEvent.click(screen.getByText('What is the ± made of?'));
-  expect(screen.getAllByText(/^± /).map((line) => line.textContent)).toEqual(['± 0.16 mm: where the abdomen leaves off at its tails', '± 0.14 mm: a wing over the end, or taken for the body', '± 0.10 mm: the line along a bent body', '± 0.06 mm: where the body ends', '± 0.04 mm: how high the body lies above the card', '± 0.02 mm: the card, how flat and true it lies']);
+  expect(screen.getAllByText(/^± /).map((line) => line.textContent)).toEqual([
+    '± 0.16 mm: where the abdomen leaves off at its tails',
+    '± 0.14 mm: a wing over the end, or taken for the body',
+    '± 0.10 mm: the line along a bent body',
+    '± 0.06 mm: where the body ends',
+    '± 0.04 mm: how high the body lies above the card',
+    '± 0.02 mm: the card, how flat and true it lies',
+  ]);
   fireEvent.click(screen.getByLabelText('Move what was found on insect 1'));
   await laidOut();
-  await act(async () => void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }));
+  await act(
+    async () =>
+      void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }),
+  );
   fireEvent.click(screen.getByText('Done'));
   expect(screen.queryByText('What is the ± made of?')).toBeNull();
 });
 
 describe('what was found can be moved', () => {
-  const key = async (name: string, arrow: string) => act(async () => void fireEvent.keyDown(screen.getByLabelText(name), { key: arrow, shiftKey: true }));
+  const key = async (name: string, arrow: string) =>
+    act(async () => void fireEvent.keyDown(screen.getByLabelText(name), { key: arrow, shiftKey: true }));
   async function moving() {
     const store = await waiting();
     worker.mockResolvedValue(answer());
@@ -226,16 +331,29 @@ describe('what is told beforehand and afterwards', () => {
   test('a case is measured as a case and becomes the case of the sample', async () => {
     const store = await waiting('caddis/cased-larva');
     fireEvent.click(screen.getByText('The case'));
-    worker.mockResolvedValue(answer([{ ...INSECT, what: 'case', regions: { case: { lab: [50, 2, 12], spread: 1, second: null } } }]));
+    worker.mockResolvedValue(
+      answer([{ ...INSECT, what: 'case', regions: { case: { lab: [50, 2, 12], spread: 1, second: null } } }]),
+    );
     await measure();
     expect(worker.mock.calls[0]![1].asked).toMatchObject({ what: 'case' });
     await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
-    expect(sample(store)).toMatchObject({ case: { mm: 8.23 }, specimens: [], colours: { case: expect.stringMatching(/^#/) } });
+    expect(sample(store)).toMatchObject({
+      case: { mm: 8.23 },
+      specimens: [],
+      colours: { case: expect.stringMatching(/^#/) },
+    });
   });
   test('of two tones a tap says which one counts', async () => {
     const store = await waiting();
-    const [dark, pale] = [[25, 6, 10], [62, 4, 32]];
-    worker.mockResolvedValue(answer([{ ...INSECT, regions: { 'abdomen-belly': { lab: dark, spread: 2, second: { lab: pale, share: 0.4 } } } }]));
+    const [dark, pale] = [
+      [25, 6, 10],
+      [62, 4, 32],
+    ];
+    worker.mockResolvedValue(
+      answer([
+        { ...INSECT, regions: { 'abdomen-belly': { lab: dark, spread: 2, second: { lab: pale, share: 0.4 } } } },
+      ]),
+    );
     await measure();
     fireEvent.click(screen.getByLabelText('belly: count the second tone instead'));
     expect(screen.getByText('60 % is this tone')).toBeInTheDocument();
@@ -244,10 +362,28 @@ describe('what is told beforehand and afterwards', () => {
   });
   test('a guess is compared once the numbers are there, and three make an eye', async () => {
     const store = await waiting();
-    await act(async () => void store.dispatch(perform(command<object>('guessed', (draft, _, around) => {
-      draft.eye[EYE_ID] = eyeSchema.cast({});
-      for (const [index, share] of [1.1, 1.12].entries()) enter(draft, { kind: 'eye', owner: EYE_ID, id: `g${index}`, event: { guessMm: 8 * share, trueMm: 8, at: `2033-05-2${index}T04:50` } }, around);
-    }), {})));
+    await act(
+      async () =>
+        void store.dispatch(
+          perform(
+            command<object>('guessed', (draft, _, around) => {
+              draft.eye[EYE_ID] = eyeSchema.cast({});
+              for (const [index, share] of [1.1, 1.12].entries())
+                enter(
+                  draft,
+                  {
+                    kind: 'eye',
+                    owner: EYE_ID,
+                    id: `g${index}`,
+                    event: { guessMm: 8 * share, trueMm: 8, at: `2033-05-2${index}T04:50` },
+                  },
+                  around,
+                );
+            }),
+            {},
+          ),
+        ),
+    );
     expect(selectEye(store.getState())).toBeNull();
     fireEvent.click(screen.getByText('Guess first'));
     const field = screen.getByLabelText('How long is it, by eye?');
@@ -260,17 +396,29 @@ describe('what is told beforehand and afterwards', () => {
     const eye = selectEye(store.getState())!;
     expect([eye.n, eye.bias]).toEqual([3, expect.closeTo(0.104, 2)]);
     // A length by eye now has the ± of this eye.
-    await act(async () => void store.dispatch(change('method', (draft) => {
-      draft.sample.s!.method = 'eye';
-      draft.sample.s!.specimens = [specimen('s1', 10)];
-    })));
+    await act(
+      async () =>
+        void store.dispatch(
+          change('method', (draft) => {
+            draft.sample.s!.method = 'eye';
+            draft.sample.s!.specimens = [specimen('s1', 10)];
+          }),
+        ),
+    );
     const byEye = selectAnswered(store.getState(), 'm', 'a1')!;
-    expect(byEye.status === 'answered' && byEye.answer.natural.length.seMm).toBeGreaterThan((eye.halfShare * 10) / 1.96);
+    expect(byEye.status === 'answered' && byEye.answer.natural.length.seMm).toBeGreaterThan(
+      (eye.halfShare * 10) / 1.96,
+    );
   });
   test('an end that is not plain is said beside its insect, whichever it is, and asked for first; a hand that moves it has said', async () => {
     await waiting();
     const error = { ends: 0.03, blur: 0, posture: 0, card: 0, height: 0, stretch: 0 };
-    worker.mockResolvedValue(answer([{ ...INSECT, error: { ...error, root: 0 } }, { ...INSECT, n: 2, error: { ...error, root: 0.5 } }]));
+    worker.mockResolvedValue(
+      answer([
+        { ...INSECT, error: { ...error, root: 0 } },
+        { ...INSECT, n: 2, error: { ...error, root: 0.5 } },
+      ]),
+    );
     await measure();
     expect(screen.getAllByText(/^where the body ends is not plain/)).toHaveLength(1);
     expect(screen.getByLabelText('Move what was found on insect 1')).toBeInTheDocument();
@@ -283,7 +431,8 @@ describe('what is told beforehand and afterwards', () => {
     frame.setPointerCapture = () => undefined;
     const ring = screen.getByLabelText('End of the abdomen');
     const [x, y] = [parseFloat(ring.style.left) + 24, parseFloat(ring.style.top) + 24];
-    for (const kind of ['pointerDown', 'pointerUp'] as const) await act(async () => void fireEvent[kind](frame, { clientX: x - 40, clientY: y, pointerId: 1 }));
+    for (const kind of ['pointerDown', 'pointerUp'] as const)
+      await act(async () => void fireEvent[kind](frame, { clientX: x - 40, clientY: y, pointerId: 1 }));
     expect(screen.getByText('found 8.23 mm')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Done'));
     expect(screen.getByText(/found 8.23 mm/)).toBeInTheDocument();
@@ -292,22 +441,44 @@ describe('what is told beforehand and afterwards', () => {
   });
   test('a contested colour is said until a hand has shown the body, a veiled one until its region was moved', async () => {
     await waiting();
-    const why = (code: string, region: string) => ({ code, params: { regions: { list: [{ kind: 'regions', id: region }] } }, steps: null, weight: null, evidence: null });
+    const why = (code: string, region: string) => ({
+      code,
+      params: { regions: { list: [{ kind: 'regions', id: region }] } },
+      steps: null,
+      weight: null,
+      evidence: null,
+    });
     const { 'abdomen-belly': _, ...regions } = INSECT.regions;
-    worker.mockResolvedValue(answer([{ ...INSECT, regions, veiled: ['abdomen-belly'], warnings: [why('photo-contested', 'thorax-belly'), why('photo-veiled', 'abdomen-belly')] }]));
+    worker.mockResolvedValue(
+      answer([
+        {
+          ...INSECT,
+          regions,
+          veiled: ['abdomen-belly'],
+          warnings: [why('photo-contested', 'thorax-belly'), why('photo-veiled', 'abdomen-belly')],
+        },
+      ]),
+    );
     await measure();
     expect(screen.getByText(/^thorax, belly: no colour is told until/)).toBeInTheDocument();
     expect(screen.getByText(/^belly veiled by a wing/)).toBeInTheDocument();
     fireEvent.click(screen.getByLabelText('Move what was found on insect 1'));
     await laidOut();
-    await act(async () => void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }));
+    await act(
+      async () =>
+        void fireEvent.keyDown(screen.getByLabelText('End of the abdomen'), { key: 'ArrowRight', shiftKey: true }),
+    );
     fireEvent.click(screen.getByText('Done'));
     expect(screen.queryByText(/no colour is told until/)).toBeNull();
     expect(screen.getByText(/^belly veiled by a wing/)).toBeInTheDocument();
   });
   test('what is not sure is said beside the number', async () => {
     await waiting();
-    worker.mockResolvedValue(answer([{ ...INSECT, warnings: [{ code: 'photo-head-unsure', params: {}, steps: null, weight: null, evidence: null }] }]));
+    worker.mockResolvedValue(
+      answer([
+        { ...INSECT, warnings: [{ code: 'photo-head-unsure', params: {}, steps: null, weight: null, evidence: null }] },
+      ]),
+    );
     await measure();
     expect(screen.getByText(/^head and tail look alike here/)).toBeInTheDocument();
   });
@@ -315,7 +486,16 @@ describe('what is told beforehand and afterwards', () => {
 
 describe('by hand', () => {
   /** A photograph of 400 by 300 in which all is of one colour. */
-  const PIXELS = { width: 400, height: 300, around: () => ({ width: 6, height: 6, rgba: Uint8ClampedArray.from({ length: 144 }, (_, at) => [120, 100, 60, 255][at % 4]!) }), cut: async () => 'data:image/jpeg;base64,CCCC' };
+  const PIXELS = {
+    width: 400,
+    height: 300,
+    around: () => ({
+      width: 6,
+      height: 6,
+      rgba: Uint8ClampedArray.from({ length: 144 }, (_, at) => [120, 100, 60, 255][at % 4]!),
+    }),
+    cut: async () => 'data:image/jpeg;base64,CCCC',
+  };
   const tap = async (x: number, y: number) => {
     const picture = screen.getByLabelText('The photograph, to be tapped').parentElement!.parentElement!;
     picture.setPointerCapture = () => undefined;
@@ -380,7 +560,14 @@ test('a crop that is not on this device says so', async () => {
   await measure();
   await act(async () => void fireEvent.click(screen.getByText('Take 8.2 mm')));
   await store.ports.storage.removeMany(['blob/photo_a']);
-  await openScreen(<MeasuredPhoto photoId="photo_a" sampleId="s" overlay={store.getState().records.entities.photo.photo_a!.overlay!} />, 'clean');
+  await openScreen(
+    <MeasuredPhoto
+      photoId="photo_a"
+      sampleId="s"
+      overlay={store.getState().records.entities.photo.photo_a!.overlay!}
+    />,
+    'clean',
+  );
   expect(screen.getByText('This photograph is not on this device.')).toBeInTheDocument();
 });
 
@@ -403,7 +590,11 @@ describe('the field card', () => {
     fireEvent.click(screen.getByText('Large, 150 × 100 mm'));
     fireEvent.click(screen.getByText('Letter'));
     await act(async () => void fireEvent.click(screen.getByText('Save PDF to print')));
-    expect(worker).toHaveBeenCalledWith('card-pdf', { size: 'large', page: 'letter', words: { title: 'Aubade field card', print: 'print at 100 %', check: '50 mm' } });
+    expect(worker).toHaveBeenCalledWith('card-pdf', {
+      size: 'large',
+      page: 'letter',
+      words: { title: 'Aubade field card', print: 'print at 100 %', check: '50 mm' },
+    });
     expect(screen.getByText('The PDF could not be made. Save the SVG and print that.')).toBeInTheDocument();
     expect(screen.getByRole('img', { name: 'The field card, 150 by 100 mm' })).toBeInTheDocument();
   });

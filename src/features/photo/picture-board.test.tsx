@@ -6,24 +6,43 @@ import { PictureBoard } from './picture-board';
 
 /** A picture of 195 by 100 units: two screen pixels a unit on a phone of 390. */
 const WORLD = { left: 10, top: 5, width: 195, height: 100 };
-const HANDLES = [{ id: 'n0', label: 'One end', at: [30, 30] as Spot }, { id: 'n1', label: 'Other end', at: [150, 60] as Spot }];
+const HANDLES = [
+  { id: 'n0', label: 'One end', at: [30, 30] as Spot },
+  { id: 'n1', label: 'Other end', at: [150, 60] as Spot },
+];
 
 async function board({ onTap, handles = HANDLES }: { onTap?: jest.Mock; handles?: typeof HANDLES } = {}) {
   const onMove = jest.fn();
   const seen = { scale: 0 };
   const opened = await openScreen(
-    <PictureBoard url="data:image/png;base64,AAAA" world={WORLD} label="A picture" handles={handles} onMove={onMove} onTap={onTap} step={0.5}>
+    <PictureBoard
+      url="data:image/png;base64,AAAA"
+      world={WORLD}
+      label="A picture"
+      handles={handles}
+      onMove={onMove}
+      onTap={onTap}
+      step={0.5}
+    >
       {(place, scale) => {
         seen.scale = scale;
         return <Circle cx={place([30, 30])[0]} cy={place([30, 30])[1]} r={2} />;
       }}
-    </PictureBoard>, 'clean');
+    </PictureBoard>,
+    'clean',
+  );
   const frame = screen.getByLabelText('A picture').parentElement!.parentElement!;
   frame.setPointerCapture = () => undefined;
-  const point = async (kind: 'pointerDown' | 'pointerMove' | 'pointerUp' | 'pointerCancel', x: number, y: number, pointerId = 1) => act(async () => void fireEvent[kind](frame, { clientX: x, clientY: y, pointerId }));
+  const point = async (
+    kind: 'pointerDown' | 'pointerMove' | 'pointerUp' | 'pointerCancel',
+    x: number,
+    y: number,
+    pointerId = 1,
+  ) => act(async () => void fireEvent[kind](frame, { clientX: x, clientY: y, pointerId }));
   return { onMove, seen, point, frame, opened };
 }
-const loupes = (frame: HTMLElement) => [...frame.children].filter((child) => (child as HTMLElement).style.borderTopLeftRadius === '66px');
+const loupes = (frame: HTMLElement) =>
+  [...frame.children].filter((child) => (child as HTMLElement).style.borderTopLeftRadius === '66px');
 
 test('the nearest handle is dragged, says where it is on the way and where it was let go', async () => {
   const { onMove, point } = await board();
@@ -55,7 +74,10 @@ test('arrow keys move the handle that has the focus, by more with Shift', async 
   fireEvent.keyDown(screen.getByLabelText('Other end'), { key: 'ArrowLeft' });
   fireEvent.keyDown(screen.getByLabelText('Other end'), { key: 'ArrowDown', shiftKey: true });
   fireEvent.keyDown(screen.getByLabelText('Other end'), { key: 'a' });
-  expect(onMove.mock.calls).toEqual([['n1', [149.5, 60], true], ['n1', [150, 62.5], true]]);
+  expect(onMove.mock.calls).toEqual([
+    ['n1', [149.5, 60], true],
+    ['n1', [150, 62.5], true],
+  ]);
 });
 
 test('where taps are asked for, a tap gives its place and how fine the screen is', async () => {

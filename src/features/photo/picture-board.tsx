@@ -46,7 +46,12 @@ const GRAB = 34;
 const GRAB_AMONG_TAPS = 15;
 const TARGET = 48;
 const MOST_ZOOM = 12;
-const ARROWS: Readonly<Record<string, Spot>> = { ArrowLeft: [-1, 0], ArrowRight: [1, 0], ArrowUp: [0, -1], ArrowDown: [0, 1] };
+const ARROWS: Readonly<Record<string, Spot>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
 const OVER = { position: 'absolute', left: 0, top: 0 } as const;
 
 interface Eye {
@@ -58,7 +63,17 @@ interface Eye {
 type Held = { kind: 'handle'; id: string; off: Spot } | { kind: 'tap' } | { kind: 'pan'; from: Spot; eye: Eye };
 
 /** A picture to zoom and to touch: handles that are dragged, taps, and a magnifier beside the finger that shows what lies under it. */
-export function PictureBoard({ url, world, label, most = 360, handles = [], onMove, onTap, step, children }: BoardProps) {
+export function PictureBoard({
+  url,
+  world,
+  label,
+  most = 360,
+  handles = [],
+  onMove,
+  onTap,
+  step,
+  children,
+}: BoardProps) {
   const words = useWords();
   const ink = usePictureInk();
   const [room, onLayout] = useWidth();
@@ -77,8 +92,15 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
   const look = ({ zoom, at }: Eye) => {
     const kept = Math.min(MOST_ZOOM, Math.max(1, zoom));
     const half = (size: number, side: number) => Math.min(side / 2, size / 2 / (fit * kept));
-    const inside = (value: number, from: number, side: number, reach: number) => Math.min(from + side - reach, Math.max(from + reach, value));
-    setEye({ zoom: kept, at: [inside(at[0], world.left, world.width, half(width, world.width)), inside(at[1], world.top, world.height, half(height, world.height))] });
+    const inside = (value: number, from: number, side: number, reach: number) =>
+      Math.min(from + side - reach, Math.max(from + reach, value));
+    setEye({
+      zoom: kept,
+      at: [
+        inside(at[0], world.left, world.width, half(width, world.width)),
+        inside(at[1], world.top, world.height, half(height, world.height)),
+      ],
+    });
   };
   const spotOf = (event: PointerEvent): Spot => {
     const box = (event.currentTarget as unknown as Element).getBoundingClientRect();
@@ -95,7 +117,9 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
       pinch.current = { gap: Math.hypot(two[1]![0] - two[0]![0], two[1]![1] - two[0]![1]), eye: now };
       return;
     }
-    const near = handles.map((handle) => ({ handle, off: Math.hypot(place(handle.at)[0] - at[0], place(handle.at)[1] - at[1]) })).sort((a, b) => a.off - b.off)[0];
+    const near = handles
+      .map((handle) => ({ handle, off: Math.hypot(place(handle.at)[0] - at[0], place(handle.at)[1] - at[1]) }))
+      .sort((a, b) => a.off - b.off)[0];
     if (near && near.off < (onTap ? GRAB_AMONG_TAPS : GRAB)) {
       const [hx, hy] = place(near.handle.at);
       held.current = { kind: 'handle', id: near.handle.id, off: [hx - at[0], hy - at[1]] };
@@ -120,7 +144,14 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
       setFinger(to);
       onMove?.(holding.id, back(to), false);
     } else if (holding?.kind === 'tap') setFinger(at);
-    else if (holding?.kind === 'pan') look({ ...holding.eye, at: [holding.eye.at[0] - (at[0] - holding.from[0]) / scale, holding.eye.at[1] - (at[1] - holding.from[1]) / scale] });
+    else if (holding?.kind === 'pan')
+      look({
+        ...holding.eye,
+        at: [
+          holding.eye.at[0] - (at[0] - holding.from[0]) / scale,
+          holding.eye.at[1] - (at[1] - holding.from[1]) / scale,
+        ],
+      });
   };
   const up = (event: PointerEvent) => {
     const at = spotOf(event);
@@ -130,7 +161,8 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
     pinch.current = null;
     setFinger(null);
     if (holding?.kind === 'handle') onMove?.(holding.id, back([at[0] + holding.off[0], at[1] + holding.off[1]]), true);
-    else if (holding?.kind === 'tap' && at[0] >= 0 && at[1] >= 0 && at[0] <= width && at[1] <= height) onTap?.(back(at), 1 / scale);
+    else if (holding?.kind === 'tap' && at[0] >= 0 && at[1] >= 0 && at[0] <= width && at[1] <= height)
+      onTap?.(back(at), 1 / scale);
   };
   const away = () => {
     fingers.current.clear();
@@ -153,7 +185,22 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
     node?.addEventListener('wheel', wheel, { passive: false });
     return () => node?.removeEventListener('wheel', wheel);
   }, [fit]);
-  const image = (by: number, [x, y]: Spot) => <Image source={{ uri: url }} aria-hidden style={[ink.through, { position: 'absolute', left: (world.left - x) * by, top: (world.top - y) * by, width: world.width * by, height: world.height * by }]} />;
+  const image = (by: number, [x, y]: Spot) => (
+    <Image
+      source={{ uri: url }}
+      aria-hidden
+      style={[
+        ink.through,
+        {
+          position: 'absolute',
+          left: (world.left - x) * by,
+          top: (world.top - y) * by,
+          width: world.width * by,
+          height: world.height * by,
+        },
+      ]}
+    />
+  );
   const loupe = finger ? back(finger) : null;
   return (
     <View className="gap-2" onLayout={onLayout}>
@@ -161,7 +208,10 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
         <View
           style={[{ width, height, overflow: 'hidden', borderRadius: 6, touchAction: 'none' } as object]}
           ref={board}
-          onPointerDown={down} onPointerMove={move} onPointerUp={up} onPointerCancel={away}
+          onPointerDown={down}
+          onPointerMove={move}
+          onPointerUp={up}
+          onPointerCancel={away}
         >
           {image(scale, corner)}
           <View style={OVER} pointerEvents="none">
@@ -173,28 +223,82 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
             const [x, y] = place(handle.at);
             return (
               <View
-                key={handle.id} role="button" aria-label={handle.label} tabIndex={0} pointerEvents="none"
-                {...{ onKeyDown: (event: { key: string; shiftKey: boolean; preventDefault(): void }) => {
-                  const by = ARROWS[event.key];
-                  if (!by) return;
-                  event.preventDefault();
-                  const far = event.shiftKey ? 5 * step : step;
-                  onMove?.(handle.id, [handle.at[0] + by[0] * far, handle.at[1] + by[1] * far], true);
-                } }}
-                style={{ position: 'absolute', left: x - TARGET / 2, top: y - TARGET / 2, width: TARGET, height: TARGET, alignItems: 'center', justifyContent: 'center' }}
+                key={handle.id}
+                role="button"
+                aria-label={handle.label}
+                tabIndex={0}
+                pointerEvents="none"
+                {...{
+                  onKeyDown: (event: { key: string; shiftKey: boolean; preventDefault(): void }) => {
+                    const by = ARROWS[event.key];
+                    if (!by) return;
+                    event.preventDefault();
+                    const far = event.shiftKey ? 5 * step : step;
+                    onMove?.(handle.id, [handle.at[0] + by[0] * far, handle.at[1] + by[1] * far], true);
+                  },
+                }}
+                style={{
+                  position: 'absolute',
+                  left: x - TARGET / 2,
+                  top: y - TARGET / 2,
+                  width: TARGET,
+                  height: TARGET,
+                  alignItems: 'center',
+                  justifyContent: 'center',
+                }}
               >
-                <View style={{ width: 20, height: 20, borderRadius: handle.square ? 4 : 10, borderWidth: 3, borderColor: ink.line, backgroundColor: `${ink.casing}66` }} />
+                <View
+                  style={{
+                    width: 20,
+                    height: 20,
+                    borderRadius: handle.square ? 4 : 10,
+                    borderWidth: 3,
+                    borderColor: ink.line,
+                    backgroundColor: `${ink.casing}66`,
+                  }}
+                />
               </View>
             );
           })}
           {loupe && finger ? (
-            <View aria-hidden pointerEvents="none" style={{ position: 'absolute', top: 6, [finger[0] < width / 2 ? 'right' : 'left']: 6, width: LOUPE, height: LOUPE, borderRadius: LOUPE / 2, borderWidth: 3, borderColor: ink.line, overflow: 'hidden', backgroundColor: token('ground') }}>
-              {image(scale * LOUPE_ZOOM, [loupe[0] - LOUPE / 2 / (scale * LOUPE_ZOOM), loupe[1] - LOUPE / 2 / (scale * LOUPE_ZOOM)])}
+            <View
+              aria-hidden
+              pointerEvents="none"
+              style={{
+                position: 'absolute',
+                top: 6,
+                [finger[0] < width / 2 ? 'right' : 'left']: 6,
+                width: LOUPE,
+                height: LOUPE,
+                borderRadius: LOUPE / 2,
+                borderWidth: 3,
+                borderColor: ink.line,
+                overflow: 'hidden',
+                backgroundColor: token('ground'),
+              }}
+            >
+              {image(scale * LOUPE_ZOOM, [
+                loupe[0] - LOUPE / 2 / (scale * LOUPE_ZOOM),
+                loupe[1] - LOUPE / 2 / (scale * LOUPE_ZOOM),
+              ])}
               <View style={OVER}>
                 <Drawing label="" width={LOUPE} height={LOUPE}>
-                  {[[0, 1], [1, 0]].map(([dx, dy]) => [-1, 1].map((sign) => (
-                    <Line key={`${dx}${sign}`} x1={LOUPE / 2 + sign * dx! * 5} y1={LOUPE / 2 + sign * dy! * 5} x2={LOUPE / 2 + sign * dx! * 26} y2={LOUPE / 2 + sign * dy! * 26} stroke={ink.line} strokeWidth={2} />
-                  )))}
+                  {[
+                    [0, 1],
+                    [1, 0],
+                  ].map(([dx, dy]) =>
+                    [-1, 1].map((sign) => (
+                      <Line
+                        key={`${dx}${sign}`}
+                        x1={LOUPE / 2 + sign * dx! * 5}
+                        y1={LOUPE / 2 + sign * dy! * 5}
+                        x2={LOUPE / 2 + sign * dx! * 26}
+                        y2={LOUPE / 2 + sign * dy! * 26}
+                        stroke={ink.line}
+                        strokeWidth={2}
+                      />
+                    )),
+                  )}
                 </Drawing>
               </View>
             </View>
@@ -203,7 +307,12 @@ export function PictureBoard({ url, world, label, most = 360, handles = [], onMo
       ) : null}
       <View className="flex-row flex-wrap gap-3">
         <Button label="+" spoken={words('board.closer')} onPress={() => look({ ...now, zoom: now.zoom * 1.6 })} />
-        <Button label="−" spoken={words('board.farther')} disabled={now.zoom <= 1} onPress={() => look({ ...now, zoom: now.zoom / 1.6 })} />
+        <Button
+          label="−"
+          spoken={words('board.farther')}
+          disabled={now.zoom <= 1}
+          onPress={() => look({ ...now, zoom: now.zoom / 1.6 })}
+        />
         {now.zoom > 1 ? <Button kind="quiet" label={words('board.whole')} onPress={() => setEye(null)} /> : null}
       </View>
     </View>

@@ -18,6 +18,14 @@ export interface PictureInk {
 /** A balanced picture is white in every light, so what is drawn on it keeps to dark inks; under the red lamp it is dimmed to red. */
 export function usePictureInk(): PictureInk {
   const red = useRedLamp();
-  if (red) return { line: token('dawn'), casing: token('ground'), region: token('river'), through: { filter: 'grayscale(1) contrast(1.35) brightness(0.75) sepia(1) hue-rotate(-50deg) saturate(7) brightness(0.7)' } };
+  if (red)
+    return {
+      line: token('dawn'),
+      casing: token('ground'),
+      region: token('river'),
+      through: {
+        filter: 'grayscale(1) contrast(1.35) brightness(0.75) sepia(1) hue-rotate(-50deg) saturate(7) brightness(0.7)',
+      },
+    };
   return { line: '#AE441F', casing: '#FBFDFC', region: '#1C5C69', through: {} };
 }

@@ -17,11 +17,21 @@ export async function blobOf(dataUrl: string): Promise<Blob> {
   return new Blob([bytes], { type: /data:([^;]+)/.exec(head)?.[1] ?? 'image/jpeg' });
 }
 
-function drawn(bitmap: ImageBitmap, left: number, top: number, width: number, height: number, toWidth = width, toHeight = height): HTMLCanvasElement {
+function drawn(
+  bitmap: ImageBitmap,
+  left: number,
+  top: number,
+  width: number,
+  height: number,
+  toWidth = width,
+  toHeight = height,
+): HTMLCanvasElement {
   const canvas = document.createElement('canvas');
   canvas.width = toWidth;
   canvas.height = toHeight;
-  canvas.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, left, top, width, height, 0, 0, toWidth, toHeight);
+  canvas
+    .getContext('2d', { willReadFrequently: true })!
+    .drawImage(bitmap, left, top, width, height, 0, 0, toWidth, toHeight);
   return canvas;
 }
 
@@ -33,12 +43,27 @@ async function decoded(dataUrl: string): Promise<Pixels> {
     height,
     around(x, y, radius) {
       const [left, top] = [Math.max(0, Math.floor(x - radius)), Math.max(0, Math.floor(y - radius))];
-      const [w, h] = [Math.max(1, Math.min(width, Math.ceil(x + radius)) - left), Math.max(1, Math.min(height, Math.ceil(y + radius)) - top)];
-      return { width: w, height: h, rgba: drawn(bitmap, left, top, w, h).getContext('2d')!.getImageData(0, 0, w, h).data };
+      const [w, h] = [
+        Math.max(1, Math.min(width, Math.ceil(x + radius)) - left),
+        Math.max(1, Math.min(height, Math.ceil(y + radius)) - top),
+      ];
+      return {
+        width: w,
+        height: h,
+        rgba: drawn(bitmap, left, top, w, h).getContext('2d')!.getImageData(0, 0, w, h).data,
+      };
     },
     async cut(left, top, w, h, widest, most) {
       const share = Math.min(1, widest / Math.max(w, h));
-      const canvas = drawn(bitmap, left, top, w, h, Math.max(1, Math.round(w * share)), Math.max(1, Math.round(h * share)));
+      const canvas = drawn(
+        bitmap,
+        left,
+        top,
+        w,
+        h,
+        Math.max(1, Math.round(w * share)),
+        Math.max(1, Math.round(h * share)),
+      );
       let url = '';
       for (const quality of [0.75, 0.5, 0.3, 0.15]) {
         url = canvas.toDataURL('image/jpeg', quality);
@@ -55,9 +80,12 @@ export function usePixels(dataUrl: string | null): Pixels | null {
   useEffect(() => {
     if (dataUrl === null) return;
     let left = false;
-    decoded(dataUrl).then((pixels) => {
-      if (!left) setRead({ url: dataUrl, pixels });
-    }, () => undefined);
+    decoded(dataUrl).then(
+      (pixels) => {
+        if (!left) setRead({ url: dataUrl, pixels });
+      },
+      () => undefined,
+    );
     return () => {
       left = true;
     };
@@ -67,6 +95,18 @@ export function usePixels(dataUrl: string | null): Pixels | null {
 
 /** The whole of a kept crop as pixels with the millimetres it covers. */
 export function cropOf(pixels: Pixels, at: { leftMm: number; topMm: number; widthMm: number; heightMm: number }): Crop {
-  const { rgba, width, height } = pixels.around(pixels.width / 2, pixels.height / 2, Math.max(pixels.width, pixels.height));
-  return { leftMm: at.leftMm, topMm: at.topMm, widthMm: at.widthMm, heightMm: at.heightMm, width, height, rgba: new Uint8ClampedArray(rgba) };
+  const { rgba, width, height } = pixels.around(
+    pixels.width / 2,
+    pixels.height / 2,
+    Math.max(pixels.width, pixels.height),
+  );
+  return {
+    leftMm: at.leftMm,
+    topMm: at.topMm,
+    widthMm: at.widthMm,
+    heightMm: at.heightMm,
+    width,
+    height,
+    rgba: new Uint8ClampedArray(rgba),
+  };
 }

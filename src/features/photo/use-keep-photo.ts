@@ -27,22 +27,28 @@ export function useKeepPhoto(): KeepPhoto {
   const act = useAct();
   const { ports, getState } = useStore() as unknown as Store;
   const [wrong, setWrong] = useState<KeepPhoto['wrong']>(null);
-  const put = useCallback(async (sampleId: string | null, file: Blob) => {
-    if (photosWaiting(getState().records.entities).count >= PHOTOS_MOST) return setWrong('full');
-    if (!file.type.startsWith('image/')) return setWrong('not-image');
-    const photoId = ports.newId('photo');
-    try {
-      await storePicture(ports, photoId, await dataUrlOf(file));
-    } catch {
-      return setWrong('no-room');
-    }
-    setWrong(null);
-    act(keepPhoto, { photoId, sampleId, type: file.type, bytes: file.size });
-  }, [act, getState, ports]);
-  const keep = useCallback(async (sampleId: string | null) => {
-    if (photosWaiting(getState().records.entities).count >= PHOTOS_MOST) return setWrong('full');
-    const file = await chooseFile('image/*', 'environment');
-    if (file) await put(sampleId, file);
-  }, [getState, put]);
+  const put = useCallback(
+    async (sampleId: string | null, file: Blob) => {
+      if (photosWaiting(getState().records.entities).count >= PHOTOS_MOST) return setWrong('full');
+      if (!file.type.startsWith('image/')) return setWrong('not-image');
+      const photoId = ports.newId('photo');
+      try {
+        await storePicture(ports, photoId, await dataUrlOf(file));
+      } catch {
+        return setWrong('no-room');
+      }
+      setWrong(null);
+      act(keepPhoto, { photoId, sampleId, type: file.type, bytes: file.size });
+    },
+    [act, getState, ports],
+  );
+  const keep = useCallback(
+    async (sampleId: string | null) => {
+      if (photosWaiting(getState().records.entities).count >= PHOTOS_MOST) return setWrong('full');
+      const file = await chooseFile('image/*', 'environment');
+      if (file) await put(sampleId, file);
+    },
+    [getState, put],
+  );
   return { keep, put, wrong };
 }

@@ -12,7 +12,13 @@ const SHOWN = 6;
 export function useForesee<I>(command: Command<I, unknown>, input: I | null): Reading | null {
   const { clocks, getState, ports } = useStore() as unknown as Store;
   const entities = useApp((state) => state.records.entities);
-  return useMemo(() => (input === null ? null : foresee(entities, clocks, { now: nowOf(getState(), ports), at: ports.now() }, command, input)), [clocks, command, entities, getState, input, ports]);
+  return useMemo(
+    () =>
+      input === null
+        ? null
+        : foresee(entities, clocks, { now: nowOf(getState(), ports), at: ports.now() }, command, input),
+    [clocks, command, entities, getState, input, ports],
+  );
 }
 
 /** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds. */
@@ -32,20 +38,37 @@ export function ReadingReport({ reading, held }: { reading: Reading; held: numbe
   const line = (record: ReadRecord) => {
     const { kind, fields } = record;
     const what = called(record) || words(`reading.kind.${kind}`);
-    return fields.length === 0 ? what : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`)).join(', ') });
+    return fields.length === 0
+      ? what
+      : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`)).join(', ') });
   };
-  const list = (label: string, records: readonly ReadRecord[]) => (records.length === 0 ? null : (
-    <View className="gap-1">
-      <Say size="small" weight="medium">{words(label, { count: records.length })}</Say>
-      {records.slice(0, SHOWN).map((record) => <Say key={`${record.kind}/${record.id}`} size="small">{line(record)}</Say>)}
-      {records.length > SHOWN ? <Say size="small" tone="soft">{words('reading.more', { count: records.length - SHOWN })}</Say> : null}
-    </View>
-  ));
+  const list = (label: string, records: readonly ReadRecord[]) =>
+    records.length === 0 ? null : (
+      <View className="gap-1">
+        <Say size="small" weight="medium">
+          {words(label, { count: records.length })}
+        </Say>
+        {records.slice(0, SHOWN).map((record) => (
+          <Say key={`${record.kind}/${record.id}`} size="small">
+            {line(record)}
+          </Say>
+        ))}
+        {records.length > SHOWN ? (
+          <Say size="small" tone="soft">
+            {words('reading.more', { count: records.length - SHOWN })}
+          </Say>
+        ) : null}
+      </View>
+    );
   return (
     <View role="group" aria-label={words('reading.title')} className="gap-2">
       {list('reading.adds', adds)}
       {list('reading.changed', changes)}
-      {same > 0 ? <Say size="small" tone="soft">{words('reading.same', { count: same })}</Say> : null}
+      {same > 0 ? (
+        <Say size="small" tone="soft">
+          {words('reading.same', { count: same })}
+        </Say>
+      ) : null}
       {adds.length + changes.length === 0 ? <Say size="small">{words('reading.nothing')}</Say> : null}
     </View>
   );

@@ -31,18 +31,38 @@ interface TakeFileProps<T, I> {
 type State<T> = { at: 'rest' } | { at: 'read'; value: T } | { at: 'said'; text: string; good: boolean };
 
 /** A file asked for, read, told of before it is taken, and taken or left. */
-export function TakeFile<T, I>({ label, quiet = false, read, prepare, command, input, held, about, take, refused = (why) => why, noRoom, done }: TakeFileProps<T, I>) {
+export function TakeFile<T, I>({
+  label,
+  quiet = false,
+  read,
+  prepare,
+  command,
+  input,
+  held,
+  about,
+  take,
+  refused = (why) => why,
+  noRoom,
+  done,
+}: TakeFileProps<T, I>) {
   const words = useWords();
   const speech = useSpeech();
   const [state, setState] = useState<State<T>>({ at: 'rest' });
   // What the command is given follows from the value alone.
   // eslint-disable-next-line react-hooks/exhaustive-deps
-  const reading = useForesee(command, useMemo(() => (state.at === 'read' ? input(state.value) : null), [state]));
+  const reading = useForesee(
+    command,
+    useMemo(() => (state.at === 'read' ? input(state.value) : null), [state]),
+  );
   const open = async () => {
     const text = await openText('.json,application/json');
     if (text === null) return;
     const result = read(text);
-    setState(result.ok ? { at: 'read', value: prepare ? await prepare(result.value) : result.value } : { at: 'said', text: refused(speech.say(result.fault, 'fault')), good: false });
+    setState(
+      result.ok
+        ? { at: 'read', value: prepare ? await prepare(result.value) : result.value }
+        : { at: 'said', text: refused(speech.say(result.fault, 'fault')), good: false },
+    );
   };
   const put = async (value: T) => {
     try {
@@ -54,8 +74,17 @@ export function TakeFile<T, I>({ label, quiet = false, read, prepare, command, i
   };
   return (
     <>
-      <Button kind={quiet ? 'quiet' : undefined} label={label} onPress={() => void open()} className={quiet ? '-ml-4 self-start' : 'self-start'} />
-      {state.at === 'said' ? <Say live size="small" tone={state.good ? 'sedge' : 'dawn'}>{state.text}</Say> : null}
+      <Button
+        kind={quiet ? 'quiet' : undefined}
+        label={label}
+        onPress={() => void open()}
+        className={quiet ? '-ml-4 self-start' : 'self-start'}
+      />
+      {state.at === 'said' ? (
+        <Say live size="small" tone={state.good ? 'sedge' : 'dawn'}>
+          {state.text}
+        </Say>
+      ) : null}
       {state.at === 'read' ? (
         <View aria-live="polite" className="gap-2 rounded-control border border-edge bg-plane p-3">
           {about(state.value)}

@@ -30,9 +30,18 @@ export function ScreenSizeSetting() {
       </View>
       <View className="flex-row flex-wrap gap-3">
         {STEPS.map((step) => (
-          <Button key={step} label={`${step > 0 ? '+' : '−'}${Math.abs(step)}`} spoken={words(step > 0 ? 'screen.wider' : 'screen.narrower', { px: Math.abs(step) })} onPress={() => setPx((now) => Math.max(60, now + step))} />
+          <Button
+            key={step}
+            label={`${step > 0 ? '+' : '−'}${Math.abs(step)}`}
+            spoken={words(step > 0 ? 'screen.wider' : 'screen.narrower', { px: Math.abs(step) })}
+            onPress={() => setPx((now) => Math.max(60, now + step))}
+          />
         ))}
-        <Button kind="main" label={words('screen.matches')} onPress={() => keep({ key: screenKey(), pxPerMm: px / CARD_SHORT_MM })} />
+        <Button
+          kind="main"
+          label={words('screen.matches')}
+          onPress={() => keep({ key: screenKey(), pxPerMm: px / CARD_SHORT_MM })}
+        />
         {screen ? <Button kind="quiet" label={words('screen.forget')} onPress={() => keep(null)} /> : null}
       </View>
       <Say size="small" tone={size.pxPerMm === null ? 'straw' : 'sedge'} live>

@@ -6,15 +6,31 @@ import { openScreen, DUN } from '../__tests__/screen';
 import { ScreenSizeSetting, screenKey } from './index';
 import { change, remember } from '@/state/__tests__/change';
 
-const known = (store: Store, more: Partial<{ key: string; pxPerMm: number }> = {}) => act(async () => void store.dispatch(remember((draft) => {
-  draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), screen: { key: screenKey(), pxPerMm: 5, ...more } };
-})));
+const known = (store: Store, more: Partial<{ key: string; pxPerMm: number }> = {}) =>
+  act(
+    async () =>
+      void store.dispatch(
+        remember((draft) => {
+          draft.device[DEVICE_ID] = { ...deviceSchema.cast({}), screen: { key: screenKey(), pxPerMm: 5, ...more } };
+        }),
+      ),
+  );
 async function natural() {
   const opened = await openScreen(<MatchScreen id="m" step="natural" />, 'clean');
-  await act(async () => void opened.store.dispatch(change('new-match', (draft) => {
-    draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50' });
-    draft.match.m = matchSchema.cast({ opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' });
-  })));
+  await act(
+    async () =>
+      void opened.store.dispatch(
+        change('new-match', (draft) => {
+          draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50' });
+          draft.match.m = matchSchema.cast({
+            opened: '2033-05-24T04:50',
+            sampleId: 's',
+            answers: [{ id: 'a1', stage: 'mayfly/dun' }],
+            leading: 'a1',
+          });
+        }),
+      ),
+  );
   return opened.store;
 }
 const rough = (store: Store) => store.getState().records.entities.sample.s!.rough;
@@ -70,7 +86,9 @@ describe('a length without a tool', () => {
     fireEvent.click(screen.getByText('Lay it on the screen'));
     await laidOut();
     for (let i = 0; i < 10; i++) fireEvent.click(screen.getByLabelText('1 mm longer'));
-    expect(Number(screen.getByLabelText('Length of the outline').getAttribute('aria-valuenow'))).toBeLessThanOrEqual((390 - 56 - 48) / 30 + 0.05);
+    expect(Number(screen.getByLabelText('Length of the outline').getAttribute('aria-valuenow'))).toBeLessThanOrEqual(
+      (390 - 56 - 48) / 30 + 0.05,
+    );
   });
   test('counted in fingers, once the finger is known', async () => {
     const store = await natural();

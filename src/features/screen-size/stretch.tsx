@@ -38,20 +38,47 @@ export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
     <View className="gap-3" onLayout={onLayout}>
       {width > 0 ? (
         <View style={{ height }}>
-          <Drawing label={words('screen.outline', { stage: stage ? speech.name('stages', stage) : words('matches.untitled'), mm: speech.length(mm) })} width={width} height={height}>
+          <Drawing
+            label={words('screen.outline', {
+              stage: stage ? speech.name('stages', stage) : words('matches.untitled'),
+              mm: speech.length(mm),
+            })}
+            width={width}
+            height={height}
+          >
             <Marks marks={drawing.marks} scale={pxPerMm} x={head} y={8 + drawing.bounds.top * pxPerMm} />
           </Drawing>
-          <View aria-hidden style={{ position: 'absolute', left: TAILS - 2, top: 0, height }} className="border-l-2 border-edge" />
           <View
-            role="slider" aria-label={words('screen.handle')} aria-valuenow={mm} aria-valuemin={LEAST_MM} aria-valuemax={Math.floor(most)} aria-valuetext={speech.length(mm)}
-            onPointerDown={grab} onPointerMove={(event) => (drag ? set(drag.mm + (event.nativeEvent.clientX - drag.x) / pxPerMm) : undefined)} onPointerUp={() => setDrag(null)} onPointerCancel={() => setDrag(null)}
-            style={[NO_SCROLL, { left: head, height }]} className="cursor-pointer border-l-2 border-dawn"
+            aria-hidden
+            style={{ position: 'absolute', left: TAILS - 2, top: 0, height }}
+            className="border-l-2 border-edge"
+          />
+          <View
+            role="slider"
+            aria-label={words('screen.handle')}
+            aria-valuenow={mm}
+            aria-valuemin={LEAST_MM}
+            aria-valuemax={Math.floor(most)}
+            aria-valuetext={speech.length(mm)}
+            onPointerDown={grab}
+            onPointerMove={(event) =>
+              drag ? set(drag.mm + (event.nativeEvent.clientX - drag.x) / pxPerMm) : undefined
+            }
+            onPointerUp={() => setDrag(null)}
+            onPointerCancel={() => setDrag(null)}
+            style={[NO_SCROLL, { left: head, height }]}
+            className="cursor-pointer border-l-2 border-dawn"
           />
         </View>
       ) : null}
       <View className="flex-row flex-wrap items-center gap-3">
         {NUDGES.map((by) => (
-          <Button key={by} label={`${by > 0 ? '+' : '−'}${Math.abs(by)}`} spoken={words(by > 0 ? 'screen.longer' : 'screen.shorter', { mm: Math.abs(by) })} onPress={() => set(mm + by)} />
+          <Button
+            key={by}
+            label={`${by > 0 ? '+' : '−'}${Math.abs(by)}`}
+            spoken={words(by > 0 ? 'screen.longer' : 'screen.shorter', { mm: Math.abs(by) })}
+            onPress={() => set(mm + by)}
+          />
         ))}
         <Digits size="lead">{speech.digits(mm)}</Digits>
         <Button kind="main" label={words('screen.take')} onPress={() => onLength(mm)} />

@@ -18,7 +18,10 @@ export function DeletedRecords() {
   useEffect(() => {
     if (!saved) return;
     let here = true;
-    void readDeleted(ports.storage).then((found) => here && setAll(found), () => here && setAll([]));
+    void readDeleted(ports.storage).then(
+      (found) => here && setAll(found),
+      () => here && setAll([]),
+    );
     return () => {
       here = false;
     };
@@ -26,24 +29,45 @@ export function DeletedRecords() {
   const called = ({ records }: Deleted) => {
     const named = records.map(({ kind, data }) => nameOf(data as object) || words(`reading.kind.${kind}`));
     const first = records.findIndex(({ data }) => nameOf(data as object) !== '');
-    return words('data.deleted-what', { what: named[Math.max(0, first)], kind: words(`reading.kind.${records[Math.max(0, first)]!.kind}`), count: records.length - 1 });
+    return words('data.deleted-what', {
+      what: named[Math.max(0, first)],
+      kind: words(`reading.kind.${records[Math.max(0, first)]!.kind}`),
+      count: records.length - 1,
+    });
   };
   if (all.length === 0) return <Say tone="soft">{words('data.deleted-none')}</Say>;
   return (
     <View className="gap-3">
-      <Say size="small" tone="soft">{words('data.deleted-hint')}</Say>
+      <Say size="small" tone="soft">
+        {words('data.deleted-hint')}
+      </Say>
       <View role="list">
         {all.map((item) => (
-          <View key={item.at} role="listitem" className="flex-row flex-wrap items-center gap-3 border-b border-line py-2">
+          <View
+            key={item.at}
+            role="listitem"
+            className="flex-row flex-wrap items-center gap-3 border-b border-line py-2"
+          >
             <View className="min-w-0 flex-1">
               <Say>{called(item)}</Say>
-              <Say size="small" tone="soft">{words('data.deleted-when', { when: speech.day(item.at, true) })}</Say>
+              <Say size="small" tone="soft">
+                {words('data.deleted-when', { when: speech.day(item.at, true) })}
+              </Say>
             </View>
-            <Button label={words('data.deleted-back')} spoken={words('data.deleted-back-what', { what: called(item) })} onPress={() => act(putBack, { records: item.records })} />
+            <Button
+              label={words('data.deleted-back')}
+              spoken={words('data.deleted-back-what', { what: called(item) })}
+              onPress={() => act(putBack, { records: item.records })}
+            />
           </View>
         ))}
       </View>
-      <Button kind="quiet" label={words('data.deleted-let-go')} onPress={() => void letGo(ports.storage, ports.locks).then(() => setGone(gone + 1))} className="self-start" />
+      <Button
+        kind="quiet"
+        label={words('data.deleted-let-go')}
+        onPress={() => void letGo(ports.storage, ports.locks).then(() => setGone(gone + 1))}
+        className="self-start"
+      />
     </View>
   );
 }

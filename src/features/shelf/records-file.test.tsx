@@ -13,7 +13,12 @@ jest.mock('@/features/files', () => ({
 }));
 
 const BOX = { demo: false, name: 'Auldry', rows: 4, columns: 6, carried: true };
-const file = (name: string, at: number) => JSON.stringify({ aubade: 'records', version: 2, items: [{ kind: 'box', id: 'b', v: 1, clocks: { '': 1, name: at }, data: { ...BOX, name } }] });
+const file = (name: string, at: number) =>
+  JSON.stringify({
+    aubade: 'records',
+    version: 2,
+    items: [{ kind: 'box', id: 'b', v: 1, clocks: { '': 1, name: at }, data: { ...BOX, name } }],
+  });
 const read = async (text: string) => {
   chosen.text = text;
   await act(async () => void fireEvent.click(screen.getByText('Read such a file')));
@@ -53,5 +58,8 @@ test('a file that is none is refused with why; what is written is read', async (
   await act(async () => void store.dispatch(change('box', (draft) => void (draft.box.b = BOX))));
   fireEvent.click(screen.getByText('Write it'));
   await waitFor(() => expect(saved.text).not.toBeNull());
-  expect(readRecords(saved.text!)).toMatchObject({ ok: true, carried: { records: expect.arrayContaining([expect.objectContaining({ kind: 'box', data: BOX })]) } });
+  expect(readRecords(saved.text!)).toMatchObject({
+    ok: true,
+    carried: { records: expect.arrayContaining([expect.objectContaining({ kind: 'box', data: BOX })]) },
+  });
 });

@@ -11,12 +11,27 @@ import { Button, Say } from '@/ui/primitives';
 export function RecordsFile() {
   const words = useWords();
   const store = useStore() as unknown as Store;
-  const any = useApp((state) => Object.values(state.records.entities).some((table) => Object.values(table).some((record) => !(record as { demo?: boolean }).demo && 'demo' in record)));
+  const any = useApp((state) =>
+    Object.values(state.records.entities).some((table) =>
+      Object.values(table).some((record) => !(record as { demo?: boolean }).demo && 'demo' in record),
+    ),
+  );
   return (
     <View className="gap-3">
-      <Say size="small" tone="soft">{words('data.file-hint')}</Say>
-      <Button label={words('data.file-write')} disabled={!any} onPress={() => void writeRecords(store, null).then((text) => saveFile('aubade-records.json', text))} className="self-start" />
-      {any ? null : <Say size="small" tone="soft">{words('data.file-none')}</Say>}
+      <Say size="small" tone="soft">
+        {words('data.file-hint')}
+      </Say>
+      <Button
+        label={words('data.file-write')}
+        disabled={!any}
+        onPress={() => void writeRecords(store, null).then((text) => saveFile('aubade-records.json', text))}
+        className="self-start"
+      />
+      {any ? null : (
+        <Say size="small" tone="soft">
+          {words('data.file-none')}
+        </Say>
+      )}
       <TakeFile
         label={words('data.file-read')}
         read={(text) => {
@@ -27,7 +42,9 @@ export function RecordsFile() {
         command={takeRecords}
         input={(carried) => ({ carried })}
         held={({ records }) => records.length}
-        about={({ records, events }) => <Say weight="medium">{words('data.file-holds', { records: records.length, entries: events.length })}</Say>}
+        about={({ records, events }) => (
+          <Say weight="medium">{words('data.file-holds', { records: records.length, entries: events.length })}</Say>
+        )}
         take={(carried) => takeCarriedRecords(store, carried)}
         refused={(why) => words('data.file-refused', { why })}
         noRoom={words('keeping.why.full')}

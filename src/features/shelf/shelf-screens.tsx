@@ -22,7 +22,11 @@ export function ShelfScreen() {
     <Page title={words('place.shelf')}>
       <View className="border-t border-line">
         {ROOMS.map((room) => (
-          <Link key={room} href={`/shelf/${room}`} className="flex min-h-16 flex-col justify-center border-b border-line px-5 py-3">
+          <Link
+            key={room}
+            href={`/shelf/${room}`}
+            className="flex min-h-16 flex-col justify-center border-b border-line px-5 py-3"
+          >
             <Say weight="strong" size="lead">
               {words(`shelf.${room}`)}
             </Say>
@@ -49,23 +53,75 @@ export function SettingsScreen() {
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.settings')}>
       <View className="gap-6 px-5">
         <Row title={words('settings.unit')}>
-          <Chips label={words('settings.unit')} choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))} value={settings.unit} onChange={(unit) => set({ unit })} />
+          <Chips
+            label={words('settings.unit')}
+            choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))}
+            value={settings.unit}
+            onChange={(unit) => set({ unit })}
+          />
         </Row>
         <Row title={words('settings.barb')}>
-          <Chips label={words('settings.barb')} choices={ids['barb-rules'].map((rule) => ({ id: rule.id as BarbRuleId, label: speech.name('barb-rules', rule.id) }))} value={settings.barbRule} onChange={(barbRule) => set({ barbRule })} />
+          <Chips
+            label={words('settings.barb')}
+            choices={ids['barb-rules'].map((rule) => ({
+              id: rule.id as BarbRuleId,
+              label: speech.name('barb-rules', rule.id),
+            }))}
+            value={settings.barbRule}
+            onChange={(barbRule) => set({ barbRule })}
+          />
         </Row>
         <Row title={words('settings.world')}>
-          <Chips compact label={words('settings.world')} choices={[{ id: '', label: words('guide.anywhere') }, ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) }))]} value={settings.fauna ?? ''} onChange={(id) => set({ fauna: id === '' ? null : (id as FaunaId), south: false })} />
-          <Chips compact label={words('settings.half')} choices={[{ id: 'north', label: words('settings.north') }, { id: 'south', label: words('settings.south') }]} value={settings.south ? 'south' : 'north'} onChange={(id) => set({ south: id === 'south', ...(id === 'south' ? { fauna: null } : {}) })} />
+          <Chips
+            compact
+            label={words('settings.world')}
+            choices={[
+              { id: '', label: words('guide.anywhere') },
+              ...ids.faunas.map((item) => ({ id: item.id, label: speech.name('faunas', item.id) })),
+            ]}
+            value={settings.fauna ?? ''}
+            onChange={(id) => set({ fauna: id === '' ? null : (id as FaunaId), south: false })}
+          />
+          <Chips
+            compact
+            label={words('settings.half')}
+            choices={[
+              { id: 'north', label: words('settings.north') },
+              { id: 'south', label: words('settings.south') },
+            ]}
+            value={settings.south ? 'south' : 'north'}
+            onChange={(id) => set({ south: id === 'south', ...(id === 'south' ? { fauna: null } : {}) })}
+          />
         </Row>
         <Row title={words('settings.theme')}>
-          <Chips label={words('settings.theme')} choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))} value={device.theme} onChange={(theme) => here({ theme })} />
+          <Chips
+            label={words('settings.theme')}
+            choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))}
+            value={device.theme}
+            onChange={(theme) => here({ theme })}
+          />
         </Row>
         <Row title={words('settings.hand')}>
-          <Chips label={words('settings.hand')} choices={[{ id: 'right', label: words('settings.right') }, { id: 'left', label: words('settings.left') }]} value={device.hand} onChange={(hand) => here({ hand: hand as 'right' | 'left' })} />
+          <Chips
+            label={words('settings.hand')}
+            choices={[
+              { id: 'right', label: words('settings.right') },
+              { id: 'left', label: words('settings.left') },
+            ]}
+            value={device.hand}
+            onChange={(hand) => here({ hand: hand as 'right' | 'left' })}
+          />
         </Row>
         <Row title={words('settings.thumb')}>
-          <Chips label={words('settings.thumb')} choices={[{ id: 'right', label: words('settings.right') }, { id: 'left', label: words('settings.left') }]} value={device.thumb} onChange={(thumb) => here({ thumb: thumb as 'right' | 'left' })} />
+          <Chips
+            label={words('settings.thumb')}
+            choices={[
+              { id: 'right', label: words('settings.right') },
+              { id: 'left', label: words('settings.left') },
+            ]}
+            value={device.thumb}
+            onChange={(thumb) => here({ thumb: thumb as 'right' | 'left' })}
+          />
           <Say size="small" tone="soft">
             {words('settings.thumb-hint')}
           </Say>
@@ -75,11 +131,26 @@ export function SettingsScreen() {
         </Row>
         <Row title={words('fingers.setting')}>
           <View className="max-w-96">
-            <LengthField hideLabel label={words('fingers.setting')} hint={words('fingers.hint')} mm={settings.fingerMm ?? null} rangeMm={FINGER_RANGE_MM} onChange={(fingerMm) => set({ fingerMm })} />
+            <LengthField
+              hideLabel
+              label={words('fingers.setting')}
+              hint={words('fingers.hint')}
+              mm={settings.fingerMm ?? null}
+              rangeMm={FINGER_RANGE_MM}
+              onChange={(fingerMm) => set({ fingerMm })}
+            />
           </View>
         </Row>
         <Row title={words('settings.keys')}>
-          <Chips label={words('settings.keys')} choices={[{ id: 'on', label: words('settings.on') }, { id: 'off', label: words('settings.off') }]} value={settings.letterKeys ? 'on' : 'off'} onChange={(id) => set({ letterKeys: id === 'on' })} />
+          <Chips
+            label={words('settings.keys')}
+            choices={[
+              { id: 'on', label: words('settings.on') },
+              { id: 'off', label: words('settings.off') },
+            ]}
+            value={settings.letterKeys ? 'on' : 'off'}
+            onChange={(id) => set({ letterKeys: id === 'on' })}
+          />
           <Say size="small" tone="soft">
             {words('settings.keys-hint')}
           </Say>
@@ -132,12 +203,18 @@ export function DataScreen() {
   const aside = useApp((state) => state.records.aside);
   const demo = hasDemo(entities);
   const left = useApp((state) => state.records.past.some((item) => item.label === 'leave-demo'));
-  const kinds = (Object.keys(entities) as (keyof Entities)[]).map((kind) => ({ kind, count: Object.keys(entities[kind]).length })).filter((item) => item.count > 0 && !HOUSEKEEPING.has(item.kind));
+  const kinds = (Object.keys(entities) as (keyof Entities)[])
+    .map((kind) => ({ kind, count: Object.keys(entities[kind]).length }))
+    .filter((item) => item.count > 0 && !HOUSEKEEPING.has(item.kind));
   return (
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.data')} lead={words('data.lead')}>
       <View className="gap-8 px-5">
         <Row title={words('data.stored')}>
-          {kinds.length === 0 ? <Say tone="soft">{words('data.none')}</Say> : kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)}
+          {kinds.length === 0 ? (
+            <Say tone="soft">{words('data.none')}</Say>
+          ) : (
+            kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)
+          )}
         </Row>
         <Row title={words('data.file')}>
           <RecordsFile />
@@ -146,12 +223,32 @@ export function DataScreen() {
           <DeletedRecords />
         </Row>
         <Row title={words('data.aside')}>
-          {aside.length === 0 ? <Say tone="soft">{words('data.aside-none')}</Say> : aside.map((item) => <Say key={item.key}>{words('data.aside-line', { key: item.key, why: words(`data.aside-why.${item.reason}`), detail: item.detail })}</Say>)}
-          {aside.length > 0 ? <Button label={words('data.aside-export')} onPress={() => saveFile('aubade-set-aside.json', asideFile(aside))} className="self-start" /> : null}
+          {aside.length === 0 ? (
+            <Say tone="soft">{words('data.aside-none')}</Say>
+          ) : (
+            aside.map((item) => (
+              <Say key={item.key}>
+                {words('data.aside-line', {
+                  key: item.key,
+                  why: words(`data.aside-why.${item.reason}`),
+                  detail: item.detail,
+                })}
+              </Say>
+            ))
+          )}
+          {aside.length > 0 ? (
+            <Button
+              label={words('data.aside-export')}
+              onPress={() => saveFile('aubade-set-aside.json', asideFile(aside))}
+              className="self-start"
+            />
+          ) : null}
         </Row>
         <Row title={words('data.demo')}>
           <Say tone="soft">{words(demo ? 'now.demo' : left ? 'data.demo-gone' : 'data.demo-none')}</Say>
-          {demo ? <Button label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} className="self-start" /> : null}
+          {demo ? (
+            <Button label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} className="self-start" />
+          ) : null}
         </Row>
       </View>
     </Page>
@@ -163,7 +260,11 @@ export function CautionsScreen() {
   const speech = useSpeech();
   const { ids } = speech;
   return (
-    <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.cautions')} lead={words('cautions.lead')}>
+    <Page
+      back={{ href: '/shelf', label: words('place.shelf') }}
+      title={words('shelf.cautions')}
+      lead={words('cautions.lead')}
+    >
       <View className="gap-5 px-5">
         {ids.cautions.map((caution) => (
           <View key={caution.id} className="gap-1 border-l-4 border-straw pl-4">

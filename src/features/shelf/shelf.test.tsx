@@ -8,7 +8,13 @@ import { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf
 
 test('the shelf leads to its rooms', async () => {
   await openScreen(<ShelfScreen />);
-  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual(['/shelf/naturals', '/shelf/field-card', '/shelf/settings', '/shelf/data', '/shelf/cautions']);
+  expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual([
+    '/shelf/naturals',
+    '/shelf/field-card',
+    '/shelf/settings',
+    '/shelf/data',
+    '/shelf/cautions',
+  ]);
 });
 
 describe('settings', () => {
@@ -73,9 +79,21 @@ describe('data', () => {
     const { store } = await openScreen(<DataScreen />);
     const { entities } = store.getState().records;
     const made: Blob[] = [];
-    Object.assign(URL, { createObjectURL: (blob: Blob) => `blob:${made.push(blob)}`, revokeObjectURL: () => undefined });
+    Object.assign(URL, {
+      createObjectURL: (blob: Blob) => `blob:${made.push(blob)}`,
+      revokeObjectURL: () => undefined,
+    });
     HTMLAnchorElement.prototype.click = () => undefined;
-    act(() => void store.dispatch(loaded({ entities, aside: [{ key: 'match/m9', reason: 'newer', detail: '7', text: '{"v":7}' }], history: { past: [], future: [] } })));
+    act(
+      () =>
+        void store.dispatch(
+          loaded({
+            entities,
+            aside: [{ key: 'match/m9', reason: 'newer', detail: '7', text: '{"v":7}' }],
+            history: { past: [], future: [] },
+          }),
+        ),
+    );
     expect(await screen.findByText('match/m9: written by a newer version (7)')).toBeInTheDocument();
     fireEvent.click(screen.getByText('Export what was set aside'));
     expect(made).toHaveLength(1);

@@ -14,13 +14,23 @@ import { SpeechProvider } from './speech-context';
 function startOf(address: string): { start: string | null; clock: string | null } {
   const query = new URLSearchParams(address);
   const clock = query.get('clock');
-  return { start: query.get('start'), clock: clock !== null && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(clock) ? clock : null };
+  return {
+    start: query.get('start'),
+    clock: clock !== null && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(clock) ? clock : null,
+  };
 }
 
 /** Opens the records and the faces, then shows the app; writes what is pending when the page is hidden, and looks what is stored when it is seen again. */
 export function AppRoot({ children }: { children: ReactNode }) {
   const [store, setStore] = useState<Store | null>(null);
-  const [faces] = useFonts({ DMMono_400Regular, DMMono_500Medium, InstrumentSans_400Regular, InstrumentSans_500Medium, InstrumentSans_600SemiBold, YoungSerif_400Regular });
+  const [faces] = useFonts({
+    DMMono_400Regular,
+    DMMono_500Medium,
+    InstrumentSans_400Regular,
+    InstrumentSans_500Medium,
+    InstrumentSans_600SemiBold,
+    YoungSerif_400Regular,
+  });
   useEffect(() => {
     const made = createStore(browserPorts());
     let keeper: Awaited<ReturnType<typeof openStore>> | null = null;

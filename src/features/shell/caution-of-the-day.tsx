@@ -33,7 +33,10 @@ export function CautionOfTheDay({ ids }: { ids: readonly CautionId[] }) {
       <Say size="small" className="min-w-0 flex-1">
         {`${due.ids.map((id) => speech.t(`caution-line.${id}`)).join(' ')} ${speech.t('caution.ending')}`}
       </Say>
-      <Link href="/shelf/cautions" className="min-h-touch min-w-touch py-4 text-center font-medium text-small text-river">
+      <Link
+        href="/shelf/cautions"
+        className="min-h-touch min-w-touch py-4 text-center font-medium text-small text-river"
+      >
         {words('cautions.read')}
       </Link>
     </View>

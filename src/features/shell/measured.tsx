@@ -24,14 +24,28 @@ interface MeasuredProps {
 }
 
 /** A measured or modelled number, used everywhere one is shown: "about" where it is not a measurement, and where it comes from when asked. */
-export function Measured({ quantity, what, as = 'length', size = 'body', tone = 'ink', strong = false, unit = true, showSd = false, bare = false }: MeasuredProps) {
+export function Measured({
+  quantity,
+  what,
+  as = 'length',
+  size = 'body',
+  tone = 'ink',
+  strong = false,
+  unit = true,
+  showSd = false,
+  bare = false,
+}: MeasuredProps) {
   const speech = useSpeech();
   const words = useWords();
   const [open, setOpen] = useState(false);
   const fine = as === 'fine-length';
-  const text = typeof as === 'object' ? { digits: speech.number(quantity.value, as.decimals), unit: null } : formatLength(quantity.value, speech.unit, fine);
+  const text =
+    typeof as === 'object'
+      ? { digits: speech.number(quantity.value, as.decimals), unit: null }
+      : formatLength(quantity.value, speech.unit, fine);
   const spread = quantity.sd === null ? null : Z95 * quantity.sd;
-  const half = spread === null ? null : typeof as === 'object' ? speech.number(spread, as.decimals) : speech.length(spread, true);
+  const half =
+    spread === null ? null : typeof as === 'object' ? speech.number(spread, as.decimals) : speech.length(spread, true);
   const digits = spread === null ? null : typeof as === 'object' ? half : speech.spread(spread, true);
   const about = isAbout(quantity.source);
   const source = speech.plain('sources', quantity.source);
@@ -40,7 +54,13 @@ export function Measured({ quantity, what, as = 'length', size = 'body', tone = 
   const minor = size === 'bench' || size === 'display' || size === 'title' ? 'lead' : 'small';
   return (
     <View className="items-start">
-      <Pressable role="button" aria-expanded={open} aria-label={`${spoken}. ${words('source.why', { what })}`} onPress={() => setOpen(!open)} className={`min-h-7 flex-row gap-1 ${bare ? 'items-center' : 'items-baseline'}`}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${spoken}. ${words('source.why', { what })}`}
+        onPress={() => setOpen(!open)}
+        className={`min-h-7 flex-row gap-1 ${bare ? 'items-center' : 'items-baseline'}`}
+      >
         {about && !bare ? (
           <Say size={minor} tone="soft">
             {speech.t('about')}

@@ -5,7 +5,13 @@ import { Page } from './page';
 import { useWords } from './speech-context';
 
 /** A deep link to something that is not there: says so and offers the list. */
-export function Missing({ what, list }: { what: 'match' | 'dressing' | 'model' | 'group' | 'box' | 'page'; list: Href }) {
+export function Missing({
+  what,
+  list,
+}: {
+  what: 'match' | 'dressing' | 'model' | 'group' | 'box' | 'page';
+  list: Href;
+}) {
   const words = useWords();
   return (
     <Page title={words('missing.title')}>

@@ -24,7 +24,10 @@ export function Page({ title, back, over, lead, children, aside, column = 'read'
   const words = useWords();
   useTitle(title);
   return (
-    <ScrollView className="flex-1 bg-ground" contentContainerClassName={`w-full self-center pb-10 ${column === 'list' ? 'max-w-[1080px]' : 'max-w-[760px]'}`}>
+    <ScrollView
+      className="flex-1 bg-ground"
+      contentContainerClassName={`w-full self-center pb-10 ${column === 'list' ? 'max-w-[1080px]' : 'max-w-[760px]'}`}
+    >
       <View className={`flex-row flex-wrap items-end justify-between gap-3 px-5 pb-3 ${back ? 'pt-1' : 'pt-5'}`}>
         <View className={`flex-1 ${aside ? 'min-w-[55%]' : 'min-w-0'}`}>
           {back ? (
@@ -69,7 +72,13 @@ export function PageHeading({ children, size = 'display' }: { children: string; 
     }, []),
   );
   return (
-    <Text ref={heading} role="heading" aria-level={1} {...FOCUSABLE} className={`${size === 'display' ? 'text-display' : 'text-title'} font-serif text-ink`}>
+    <Text
+      ref={heading}
+      role="heading"
+      aria-level={1}
+      {...FOCUSABLE}
+      className={`${size === 'display' ? 'text-display' : 'text-title'} font-serif text-ink`}
+    >
       {children}
     </Text>
   );

@@ -13,7 +13,8 @@ jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 const key = (name: string, more: object = {}) => act(() => void fireEvent.keyDown(window, { key: name, ...more }));
 
 describe('a number and where it comes from', () => {
-  const shown = (source: 'measured' | 'model' | 'label', as: 'length' | 'fine-length' = 'length') => openScreen(<Measured what="shank" quantity={{ value: 7.25, sd: 0.1, source }} as={as} />);
+  const shown = (source: 'measured' | 'model' | 'label', as: 'length' | 'fine-length' = 'length') =>
+    openScreen(<Measured what="shank" quantity={{ value: 7.25, sd: 0.1, source }} as={as} />);
   test('a measurement is plain, a model is about', async () => {
     const { unmount } = await shown('measured');
     expect(screen.getByRole('button')).toHaveAccessibleName('shank: 7.3 mm. Where shank comes from');
@@ -79,21 +80,32 @@ describe('the shell', () => {
     expect(line.getByText('2 records are not kept yet.')).toBeInTheDocument();
     expect(line.getByText(/no room left/)).toBeInTheDocument();
     await act(async () => void fireEvent.click(line.getByRole('button', { name: 'Save it to a file' })));
-    expect(JSON.parse(saved.at(-1)!.text)).toMatchObject({ aubade: 'records', items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 4 }] });
+    expect(JSON.parse(saved.at(-1)!.text)).toMatchObject({
+      aubade: 'records',
+      items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 4 }],
+    });
     const look = jest.spyOn(store.keeper.current!, 'look');
     fireEvent.click(line.getByRole('button', { name: 'Try again' }));
     expect(look).toHaveBeenCalledTimes(1);
   });
   test('a browser that keeps nothing is told, and the tier’s own records go to a file', async () => {
     const { store } = await openScreen(<Shell />);
-    act(() => void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))));
+    act(
+      () =>
+        void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))),
+    );
     act(() => void store.dispatch(keptInMemory()));
     await act(async () => void fireEvent.click(screen.getByRole('button', { name: 'Save it to a file' })));
-    expect((JSON.parse(saved.at(-1)!.text) as { items: { kind: string }[] }).items.map((item) => item.kind).sort()).toEqual(['device', 'sample', 'settings']);
+    expect(
+      (JSON.parse(saved.at(-1)!.text) as { items: { kind: string }[] }).items.map((item) => item.kind).sort(),
+    ).toEqual(['device', 'sample', 'settings']);
   });
   test('what is taken back, and made again, is spoken', async () => {
     const { store } = await openScreen(<Shell />);
-    act(() => void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))));
+    act(
+      () =>
+        void store.dispatch(change('title', (draft) => void (draft.sample['sample_demo-auldry-dun']!.place = 'weir'))),
+    );
     expect(screen.queryByText(/^Taken back/)).toBeNull();
     fireEvent.click(screen.getByRole('button', { name: /^Undo: / }));
     expect(screen.getByText(/^Taken back: /).closest('[aria-live=polite]')).not.toBeNull();

@@ -53,9 +53,18 @@ interface PlaceProps extends ComponentProps<typeof Pressable> {
   hidden?: boolean;
 }
 
-const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocused, style, hidden = false, ...rest }, ref) {
+const Place = forwardRef<View, PlaceProps>(function Place(
+  { label, wide, isFocused, style, hidden = false, ...rest },
+  ref,
+) {
   return (
-    <Pressable ref={ref} {...rest} aria-current={isFocused ? 'page' : undefined} style={[style as object, wide ? PLACE_WIDE : PLACE, hidden ? HIDDEN : null]} className={`${wide ? 'border-l-4' : 'border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}>
+    <Pressable
+      ref={ref}
+      {...rest}
+      aria-current={isFocused ? 'page' : undefined}
+      style={[style as object, wide ? PLACE_WIDE : PLACE, hidden ? HIDDEN : null]}
+      className={`${wide ? 'border-l-4' : 'border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}
+    >
       <Say size="small" weight={isFocused ? 'strong' : 'medium'} tone={isFocused ? 'river' : 'soft'}>
         {label}
       </Say>
@@ -63,9 +72,25 @@ const Place = forwardRef<View, PlaceProps>(function Place({ label, wide, isFocus
   );
 });
 
-function IconButton({ label, onPress, disabled, icon: Icon }: { label: string; onPress: () => void; disabled?: boolean; icon: typeof Sun }) {
+function IconButton({
+  label,
+  onPress,
+  disabled,
+  icon: Icon,
+}: {
+  label: string;
+  onPress: () => void;
+  disabled?: boolean;
+  icon: typeof Sun;
+}) {
   return (
-    <Pressable role="button" aria-label={label} disabled={disabled} onPress={onPress} className={`h-touch w-touch items-center justify-center rounded-control ${disabled ? 'opacity-40' : ''}`}>
+    <Pressable
+      role="button"
+      aria-label={label}
+      disabled={disabled}
+      onPress={onPress}
+      className={`h-touch w-touch items-center justify-center rounded-control ${disabled ? 'opacity-40' : ''}`}
+    >
       <Icon size={22} color={token('ink')} aria-hidden />
     </Pressable>
   );
@@ -85,7 +110,10 @@ function Header({ wide }: { wide: boolean }) {
   const thumb = useThumb();
   const next = THEMES[(THEMES.indexOf(theme) + 1) % THEMES.length]!;
   return (
-    <View role="banner" className={`min-h-14 items-center justify-between border-b border-line bg-plane ${wide || thumb === 'right' ? 'flex-row pl-4 pr-0' : 'flex-row-reverse pl-0 pr-4'}`}>
+    <View
+      role="banner"
+      className={`min-h-14 items-center justify-between border-b border-line bg-plane ${wide || thumb === 'right' ? 'flex-row pl-4 pr-0' : 'flex-row-reverse pl-0 pr-4'}`}
+    >
       {wide ? (
         <Say size="small" tone="soft">
           {time ?? ''}
@@ -96,10 +124,21 @@ function Header({ wide }: { wide: boolean }) {
         </Say>
       )}
       <View className={thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}>
-        <IconButton label={last ? words('undo-what', { what: words(`change.${last}`) }) : words('undo')} disabled={!last} onPress={() => dispatch(undone())} icon={Undo} />
+        <IconButton
+          label={last ? words('undo-what', { what: words(`change.${last}`) }) : words('undo')}
+          disabled={!last}
+          onPress={() => dispatch(undone())}
+          icon={Undo}
+        />
         <IconButton label={words('redo')} disabled={!undoneLeft} onPress={() => dispatch(redone())} icon={Redo} />
-        <IconButton label={words('theme', { theme: speech.name('themes', theme) })} onPress={() => act(setDevice, { theme: next })} icon={THEME_ICON[theme]} />
-        {wide ? null : <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />}
+        <IconButton
+          label={words('theme', { theme: speech.name('themes', theme) })}
+          onPress={() => act(setDevice, { theme: next })}
+          icon={THEME_ICON[theme]}
+        />
+        {wide ? null : (
+          <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />
+        )}
       </View>
     </View>
   );
@@ -186,7 +225,12 @@ export function Shell() {
   const bare = /\/tie$/.test(path);
   const list = (
     <TabList key="list" asChild>
-      <View role="navigation" aria-label={words('nav')} style={wide ? COLUMN : ROW} className={`bg-plane ${bare ? 'hidden' : ''} ${wide ? 'w-28 flex-col gap-1 border-r border-line pt-4' : 'flex-row border-t border-line'}`}>
+      <View
+        role="navigation"
+        aria-label={words('nav')}
+        style={wide ? COLUMN : ROW}
+        className={`bg-plane ${bare ? 'hidden' : ''} ${wide ? 'w-28 flex-col gap-1 border-r border-line pt-4' : 'flex-row border-t border-line'}`}
+      >
         {wide ? (
           <Say size="lead" weight="serif" tone="river" className="pb-4 pl-4">
             {words('app')}
@@ -235,8 +279,22 @@ export function Shell() {
 
 /** The triggers lay their children out in a row of their own; these win over it. */
 /** At large text the bar takes a second row rather than let names run into each other. */
-const PLACE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'center', flexGrow: 1, flexBasis: 'auto', paddingHorizontal: 4, minHeight: 64 } as const;
-const PLACE_WIDE = { flexDirection: 'column', justifyContent: 'center', alignItems: 'flex-start', minHeight: 48, paddingHorizontal: 12 } as const;
+const PLACE = {
+  flexDirection: 'column',
+  justifyContent: 'center',
+  alignItems: 'center',
+  flexGrow: 1,
+  flexBasis: 'auto',
+  paddingHorizontal: 4,
+  minHeight: 64,
+} as const;
+const PLACE_WIDE = {
+  flexDirection: 'column',
+  justifyContent: 'center',
+  alignItems: 'flex-start',
+  minHeight: 48,
+  paddingHorizontal: 12,
+} as const;
 const ROW = { flexDirection: 'row', justifyContent: 'flex-start', flexWrap: 'wrap' } as const;
 const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as const;
 /** The frame takes no class: it must fill the window itself, or a page without a bar has no height. */

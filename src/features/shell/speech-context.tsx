@@ -6,7 +6,13 @@ const english = createI18n();
 const Context = createContext<Speech>(createSpeech(english, 'mm'));
 
 /** Words in the unit of the settings and in one language, for everything below. */
-export function SpeechProvider({ i18n = english, children }: { i18n?: ReturnType<typeof createI18n>; children: ReactNode }) {
+export function SpeechProvider({
+  i18n = english,
+  children,
+}: {
+  i18n?: ReturnType<typeof createI18n>;
+  children: ReactNode;
+}) {
   const { unit } = useApp(selectSettings);
   const speech = useMemo(() => createSpeech(i18n, unit), [i18n, unit]);
   return <Context.Provider value={speech}>{children}</Context.Provider>;

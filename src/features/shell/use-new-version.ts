@@ -11,11 +11,14 @@ export function useNewVersion(): { offered: boolean; take: () => void } {
   useEffect(() => {
     if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
     const made = new Workbox('/sw.js');
-    void navigator.serviceWorker.getRegistration().then((registration) => {
-      setOffered(registration?.waiting !== null && registration?.waiting !== undefined);
-      setWorker(made);
-      return made.register();
-    }).catch(() => undefined); // Where workers are not allowed the app works with a network only.
+    void navigator.serviceWorker
+      .getRegistration()
+      .then((registration) => {
+        setOffered(registration?.waiting !== null && registration?.waiting !== undefined);
+        setWorker(made);
+        return made.register();
+      })
+      .catch(() => undefined); // Where workers are not allowed the app works with a network only.
   }, []);
   const take = useCallback(() => {
     worker?.addEventListener('controlling', () => window.location.reload());

@@ -9,18 +9,39 @@ import { InView, Say } from '@/ui/primitives';
 const TILE = { width: 72, height: 38 };
 
 /** Orders as pictures with their names, one of them chosen: in rows, or in one row that scrolls to what is chosen. */
-export function OrderTiles({ label, orders, value, onChange, strip = false }: { label: string; orders: readonly OrderId[]; value: OrderId | null; onChange: (order: OrderId) => void; strip?: boolean }) {
+export function OrderTiles({
+  label,
+  orders,
+  value,
+  onChange,
+  strip = false,
+}: {
+  label: string;
+  orders: readonly OrderId[];
+  value: OrderId | null;
+  onChange: (order: OrderId) => void;
+  strip?: boolean;
+}) {
   const speech = useSpeech();
   const chosen = useRef<View>(null);
   useEffect(() => {
-    if (strip) (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
+    if (strip)
+      (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
   }, [strip, value]);
   const tiles = (
     <View role="radiogroup" aria-label={label} className={`flex-row ${strip ? '' : 'flex-wrap'}`}>
       {orders.map((order) => {
         const on = order === value;
         return (
-          <Pressable key={order} ref={on ? chosen : undefined} role="radio" aria-checked={on} onPress={() => onChange(order)} className={`items-center gap-1 border-b-4 px-1 pb-1 pt-2 ${on ? 'border-river' : 'border-transparent'}`} style={strip ? { minWidth: 84 } : { width: 104 }}>
+          <Pressable
+            key={order}
+            ref={on ? chosen : undefined}
+            role="radio"
+            aria-checked={on}
+            onPress={() => onChange(order)}
+            className={`items-center gap-1 border-b-4 px-1 pb-1 pt-2 ${on ? 'border-river' : 'border-transparent'}`}
+            style={strip ? { minWidth: 84 } : { width: 104 }}
+          >
             <InView {...TILE}>
               <NaturalThumb stage={faceOf(order)} colours={{}} {...TILE} />
             </InView>
@@ -32,5 +53,11 @@ export function OrderTiles({ label, orders, value, onChange, strip = false }: { 
       })}
     </View>
   );
-  return strip ? <ScrollView horizontal showsHorizontalScrollIndicator={false}>{tiles}</ScrollView> : tiles;
+  return strip ? (
+    <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+      {tiles}
+    </ScrollView>
+  ) : (
+    tiles
+  );
 }

@@ -17,7 +17,9 @@ export function StagePicker({ value, onChange }: { value: StageId | null; onChan
   const [all, setAll] = useState(false);
   const order = picked ?? ((value?.split('/')[0] ?? null) as OrderId | null);
   const showAll = all || (order !== null && !FIRST.includes(order));
-  const stages = ids.stages.filter((stage) => stage.order === order).map((stage) => ({ id: stage.id as StageId, label: short(speech.name('stages', stage.id), order!) }));
+  const stages = ids.stages
+    .filter((stage) => stage.order === order)
+    .map((stage) => ({ id: stage.id as StageId, label: short(speech.name('stages', stage.id), order!) }));
   const pick = (id: OrderId) => {
     setPicked(id);
     const own = ids.stages.filter((stage) => stage.order === id);
@@ -29,17 +31,33 @@ export function StagePicker({ value, onChange }: { value: StageId | null; onChan
         {showAll ? (
           LIVES.map((life) => (
             <View key={life} className="gap-1">
-              <Say size="small" tone="soft">{words(`natural.life-${life}`)}</Say>
-              <OrderTiles label={words(`natural.life-${life}`)} orders={ids.orders.filter((item) => item.life === life).map((item) => item.id as OrderId)} value={order} onChange={pick} />
+              <Say size="small" tone="soft">
+                {words(`natural.life-${life}`)}
+              </Say>
+              <OrderTiles
+                label={words(`natural.life-${life}`)}
+                orders={ids.orders.filter((item) => item.life === life).map((item) => item.id as OrderId)}
+                value={order}
+                onChange={pick}
+              />
             </View>
           ))
         ) : (
           <>
-            <Say size="small" tone="soft">{words('natural.order')}</Say>
+            <Say size="small" tone="soft">
+              {words('natural.order')}
+            </Say>
             <OrderTiles strip label={words('natural.order')} orders={FIRST} value={order} onChange={pick} />
           </>
         )}
-        {showAll ? null : <Button kind="quiet" label={words('natural.more-orders')} onPress={() => setAll(true)} className="self-start" />}
+        {showAll ? null : (
+          <Button
+            kind="quiet"
+            label={words('natural.more-orders')}
+            onPress={() => setAll(true)}
+            className="self-start"
+          />
+        )}
       </View>
       {order !== null && stages.length > 1 ? (
         <View className="gap-2">

@@ -5,5 +5,13 @@ import type { EventOp } from '../ledger';
 export function around(now = '2033-05-24T04:50'): Around & { entered: EventOp[] } {
   let next = 0;
   const entered: EventOp[] = [];
-  return { now, at: 1_000_000, clocksOf: () => undefined, clocked: () => undefined, newId: (kind) => `${kind}_${++next}`, enter: (op) => void entered.push(op), entered };
+  return {
+    now,
+    at: 1_000_000,
+    clocksOf: () => undefined,
+    clocked: () => undefined,
+    newId: (kind) => `${kind}_${++next}`,
+    enter: (op) => void entered.push(op),
+    entered,
+  };
 }

@@ -4,16 +4,25 @@ import { boxSchema, type BoxRecord } from './schema';
 /** Rows and columns of a box of which nothing was said. */
 const USUAL = { rows: 4, columns: 6 } as const;
 
-export const newBox = command<{ name: string }, string>('new-box', (draft, { name }, { newId }) => {
-  const id = newId('box');
-  draft.box[id] = boxSchema.cast({ name, ...USUAL });
-  return id;
-}, { label: 'box' });
+export const newBox = command<{ name: string }, string>(
+  'new-box',
+  (draft, { name }, { newId }) => {
+    const id = newId('box');
+    draft.box[id] = boxSchema.cast({ name, ...USUAL });
+    return id;
+  },
+  { label: 'box' },
+);
 
-export const setBox = command<{ boxId: string } & Partial<Pick<BoxRecord, 'name' | 'rows' | 'columns' | 'carried'>>>('box', (draft, { boxId, ...fields }) => void Object.assign(found(draft.box, boxId), fields), { field: ({ boxId, name }) => (name === undefined ? null : `${boxId}/name`) });
+export const setBox = command<{ boxId: string } & Partial<Pick<BoxRecord, 'name' | 'rows' | 'columns' | 'carried'>>>(
+  'box',
+  (draft, { boxId, ...fields }) => void Object.assign(found(draft.box, boxId), fields),
+  { field: ({ boxId, name }) => (name === undefined ? null : `${boxId}/name`) },
+);
 
 /** A box that goes takes the flies that lie only in it. */
 export const deleteBox = command<{ boxId: string }>('delete-box', (draft, { boxId }) => {
   delete draft.box[boxId];
-  for (const [flyId, fly] of Object.entries(draft.fly)) if (fly.tally.places.every((place) => place.boxId === boxId)) delete draft.fly[flyId];
+  for (const [flyId, fly] of Object.entries(draft.fly))
+    if (fly.tally.places.every((place) => place.boxId === boxId)) delete draft.fly[flyId];
 });

@@ -9,7 +9,14 @@ function put({ device }: Entities, fields: (own: DeviceRecord) => Partial<Device
 }
 
 /** What only this device remembers. */
-export const setDevice = command<Partial<DeviceRecord>>('device', (draft, fields) => put(draft, () => fields), { here: true });
+export const setDevice = command<Partial<DeviceRecord>>('device', (draft, fields) => put(draft, () => fields), {
+  here: true,
+});
 
 /** Cautions that were shown on a day (`2033-05-24`) and need not be shown on it again. */
-export const noteCautions = command<{ ids: readonly CautionId[]; day: string }>('cautions', (draft, { ids, day }) => put(draft, ({ cautioned }) => ({ cautioned: { ...cautioned, ...Object.fromEntries(ids.map((id) => [id, day])) } })), { here: true });
+export const noteCautions = command<{ ids: readonly CautionId[]; day: string }>(
+  'cautions',
+  (draft, { ids, day }) =>
+    put(draft, ({ cautioned }) => ({ cautioned: { ...cautioned, ...Object.fromEntries(ids.map((id) => [id, day])) } })),
+  { here: true },
+);

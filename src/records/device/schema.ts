@@ -14,7 +14,9 @@ export const deviceSchema = object({
   cautioned: mixed<Partial<Record<CautionId, string>>>().default({}),
   lastRoute: text(),
   /** CSS pixels of a millimetre, for the screen it was measured on. */
-  screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() }).nullable().default(null),
+  screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() })
+    .nullable()
+    .default(null),
 });
 
 /** The one device record. */

@@ -5,5 +5,9 @@ import { deviceV2 } from './v2';
 /** How a stored device of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
   { from: 1, name: 'size-of-the-screen', up: (data) => ({ ...deviceV1.validateSync(data), screen: null }) },
-  { from: 2, name: 'thumb-and-cautions', up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }) },
+  {
+    from: 2,
+    name: 'thumb-and-cautions',
+    up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }),
+  },
 ];

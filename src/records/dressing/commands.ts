@@ -15,8 +15,15 @@ const keyOf = (id: string) => `dressing_${id}`;
 /** A dressing of the tier's own in its place; a revision that a fly was tied by is kept by number, and this is the next. */
 function put(draft: Entities, dressing: Dressing): void {
   const before = draft.dressing[keyOf(dressing.id)];
-  const tied = before !== undefined && Object.values(draft.fly).some((fly) => fly.dressingId === before.id && fly.dressingRev === before.rev);
-  draft.dressing[keyOf(dressing.id)] = { ...structuredClone(dressing), demo: before?.demo ?? false, base: null, rev: tied ? before.rev + 1 : dressing.rev } as DressingRecord;
+  const tied =
+    before !== undefined &&
+    Object.values(draft.fly).some((fly) => fly.dressingId === before.id && fly.dressingRev === before.rev);
+  draft.dressing[keyOf(dressing.id)] = {
+    ...structuredClone(dressing),
+    demo: before?.demo ?? false,
+    base: null,
+    rev: tied ? before.rev + 1 : dressing.rev,
+  } as DressingRecord;
 }
 
 export const putDressing = command<{ dressing: Dressing }>('dressing', (draft, { dressing }) => put(draft, dressing));
@@ -29,7 +36,10 @@ export const makeDressing = command<{ dressing: Dressing }, string>('derive', (d
 });
 
 /** A dressing of the tier's own taken out; what was tied by it keeps its id. */
-export const deleteDressing = command<{ id: string }>('delete-dressing', (draft, { id }) => void delete draft.dressing[keyOf(id)]);
+export const deleteDressing = command<{ id: string }>(
+  'delete-dressing',
+  (draft, { id }) => void delete draft.dressing[keyOf(id)],
+);
 
 /** Whether two say the same of how a fly is tied, whatever they are called by. */
 function sameFly(one: Dressing, other: Dressing): boolean {
@@ -37,10 +47,16 @@ function sameFly(one: Dressing, other: Dressing): boolean {
 }
 
 /** Dressings of a file with their materials. A shipped one is never written over: it comes in beside it, as made from it, each under an id of its own, and only once however often it is read. */
-export const takeDressings = command<{ dressings: readonly Dressing[]; materials: readonly Material[] }>('dressings-in', (draft, { dressings, materials }, { newId }) => {
-  for (const material of materials) putMaterial(draft, material);
-  for (const dressing of dressings) {
-    if (!DRESSINGS.some((item) => item.id === dressing.id)) put(draft, dressing);
-    else if (!Object.values(draft.dressing).some((own) => own.parent === dressing.id && sameFly(dressingOf(own), dressing))) put(draft, { ...dressing, id: ownId('dressing', dressing.id, newId), parent: dressing.id });
-  }
-});
+export const takeDressings = command<{ dressings: readonly Dressing[]; materials: readonly Material[] }>(
+  'dressings-in',
+  (draft, { dressings, materials }, { newId }) => {
+    for (const material of materials) putMaterial(draft, material);
+    for (const dressing of dressings) {
+      if (!DRESSINGS.some((item) => item.id === dressing.id)) put(draft, dressing);
+      else if (
+        !Object.values(draft.dressing).some((own) => own.parent === dressing.id && sameFly(dressingOf(own), dressing))
+      )
+        put(draft, { ...dressing, id: ownId('dressing', dressing.id, newId), parent: dressing.id });
+    }
+  },
+);

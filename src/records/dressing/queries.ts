@@ -9,5 +9,7 @@ export function dressingOf({ demo: _demo, base: _base, ...dressing }: DressingRe
 
 /** The tier's own dressings, by name. */
 export function ownDressings(records: Entities['dressing']): Dressing[] {
-  return Object.values(records).map(dressingOf).sort((a, b) => a.name.localeCompare(b.name));
+  return Object.values(records)
+    .map(dressingOf)
+    .sort((a, b) => a.name.localeCompare(b.name));
 }

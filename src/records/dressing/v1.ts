@@ -22,8 +22,19 @@ export const dressingV1 = object({
   threads: array(mixed()).required(),
   weights: array(mixed()).default([]),
   layers: array(mixed()).default([]),
-  parts: array(object({ id: string().required(), part: string().required(), base: string().required(), optional: boolean().required() })).min(1).required(),
-  steps: array(object({ do: string().required() })).min(1).required(),
+  parts: array(
+    object({
+      id: string().required(),
+      part: string().required(),
+      base: string().required(),
+      optional: boolean().required(),
+    }),
+  )
+    .min(1)
+    .required(),
+  steps: array(object({ do: string().required() }))
+    .min(1)
+    .required(),
   cautions: array(string().required()).required(),
   parent: text(),
 });

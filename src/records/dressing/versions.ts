@@ -9,7 +9,12 @@ export const versions: readonly Version[] = [
     up(data) {
       const old = dressingV1.validateSync(data);
       // A part that may be left out is a switch of its own now.
-      return { ...old, switches: old.parts.filter((part) => part.optional).map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, attracts: false, why: part.id })) };
+      return {
+        ...old,
+        switches: old.parts
+          .filter((part) => part.optional)
+          .map((part) => ({ id: part.id, name: part.id, parts: [part.id], on: true, attracts: false, why: part.id })),
+      };
     },
   },
 ];

@@ -10,37 +10,66 @@ interface Place {
   slot: string | null;
 }
 
-function move(draft: Entities, flyId: string, { boxId, slot, count, why }: Place & { count: number; why: MoveId }, around: Around): void {
-  enter(draft, { kind: 'fly', owner: flyId, id: around.newId('move'), event: { at: around.now, boxId, slot, count, why } }, around);
+function move(
+  draft: Entities,
+  flyId: string,
+  { boxId, slot, count, why }: Place & { count: number; why: MoveId },
+  around: Around,
+): void {
+  enter(
+    draft,
+    { kind: 'fly', owner: flyId, id: around.newId('move'), event: { at: around.now, boxId, slot, count, why } },
+    around,
+  );
 }
 
 /** Flies put into a box; the same fly in the same box is topped up. */
-function putFly(draft: Entities, { kind, boxId, slot, count, why }: Place & { kind: FlyKind; count: number; why: MoveId }, around: Around): void {
-  const known = Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind) && fly.tally.places.some((place) => place.boxId === boxId));
+function putFly(
+  draft: Entities,
+  { kind, boxId, slot, count, why }: Place & { kind: FlyKind; count: number; why: MoveId },
+  around: Around,
+): void {
+  const known = Object.entries(draft.fly).find(
+    ([, fly]) => sameKind(fly, kind) && fly.tally.places.some((place) => place.boxId === boxId),
+  );
   const id = known?.[0] ?? around.newId('fly');
   if (!known) draft.fly[id] = flySchema.cast({ ...kind });
   move(draft, id, { boxId, slot, count, why }, around);
 }
 
 /** One entry for a fly that is in a box: lost, given, tied, counted. */
-export const enterFly = command<Place & { flyId: string; count: number; why: MoveId }>('move', (draft, { flyId, ...entry }, around) => move(draft, flyId, entry, around), { label: ({ why }) => `move-${why}` });
+export const enterFly = command<Place & { flyId: string; count: number; why: MoveId }>(
+  'move',
+  (draft, { flyId, ...entry }, around) => move(draft, flyId, entry, around),
+  { label: ({ why }) => `move-${why}` },
+);
 
 /** From one compartment of a box to another. */
-export const shiftFly = command<{ flyId: string; boxId: string; from: string | null; to: string; count: number }>('move-shifted', (draft, { flyId, boxId, from, to, count }, around) => {
-  move(draft, flyId, { boxId, slot: from, count: -count, why: 'shifted' }, around);
-  move(draft, flyId, { boxId, slot: to, count, why: 'shifted' }, around);
-});
+export const shiftFly = command<{ flyId: string; boxId: string; from: string | null; to: string; count: number }>(
+  'move-shifted',
+  (draft, { flyId, boxId, from, to, count }, around) => {
+    move(draft, flyId, { boxId, slot: from, count: -count, why: 'shifted' }, around);
+    move(draft, flyId, { boxId, slot: to, count, why: 'shifted' }, around);
+  },
+);
 
 /** Flies into a box, each kind with its count. */
-export const putIn = command<{ boxId: string; flies: readonly { kind: FlyKind; slot: string | null; count: number }[]; why: MoveId }>('put-in', (draft, { boxId, flies, why }, around) => {
+export const putIn = command<{
+  boxId: string;
+  flies: readonly { kind: FlyKind; slot: string | null; count: number }[];
+  why: MoveId;
+}>('put-in', (draft, { boxId, flies, why }, around) => {
   for (const fly of flies) putFly(draft, { ...fly, boxId, why }, around);
 });
 
 /** Flies off the vise: into a box where one is named, and as many hooks out of their packets as are there. */
-export const noteTied = command<{ kind: FlyKind; boxId: string | null; count: number }>('tied', (draft, { kind, boxId, count }, around) => {
-  if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied' }, around);
-  if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count }, around);
-});
+export const noteTied = command<{ kind: FlyKind; boxId: string | null; count: number }>(
+  'tied',
+  (draft, { kind, boxId, count }, around) => {
+    if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied' }, around);
+    if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count }, around);
+  },
+);
 
 /** A fly taken out of every box, with its ledger. */
 export const takeOut = command<{ flyId: string }>('take-out', (draft, { flyId }) => void delete draft.fly[flyId]);

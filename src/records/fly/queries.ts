@@ -8,19 +8,48 @@ export function heldOf(fly: FlyRecord): Held[] {
 }
 
 /** What a fly is: a dressing on a hook, or one not tied here. */
-export type FlyKind = Pick<FlyRecord, 'name' | 'dressingId' | 'dressingRev' | 'hookId' | 'stage' | 'lengthMm' | 'shade' | 'ride'>;
+export type FlyKind = Pick<
+  FlyRecord,
+  'name' | 'dressingId' | 'dressingRev' | 'hookId' | 'stage' | 'lengthMm' | 'shade' | 'ride'
+>;
 
 /** A kind of which nothing is known. */
-export const NO_KIND: FlyKind = { name: '', dressingId: null, dressingRev: null, hookId: null, stage: null, lengthMm: null, shade: null, ride: null };
+export const NO_KIND: FlyKind = {
+  name: '',
+  dressingId: null,
+  dressingRev: null,
+  hookId: null,
+  stage: null,
+  lengthMm: null,
+  shade: null,
+  ride: null,
+};
 
 /** Whether a fly of the box is of this kind, so that more of it are the same fly. */
 export function sameKind(fly: FlyRecord, kind: FlyKind): boolean {
-  return fly.name === kind.name && fly.dressingId === kind.dressingId && fly.hookId === kind.hookId && fly.stage === kind.stage && fly.lengthMm === kind.lengthMm && fly.shade === kind.shade && fly.ride === kind.ride;
+  return (
+    fly.name === kind.name &&
+    fly.dressingId === kind.dressingId &&
+    fly.hookId === kind.hookId &&
+    fly.stage === kind.stage &&
+    fly.lengthMm === kind.lengthMm &&
+    fly.shade === kind.shade &&
+    fly.ride === kind.ride
+  );
 }
 
 /** Where more of a kind go in a box: where it lies already, else the first free compartment; null when the box is full. */
 export function slotFor({ fly, box }: Pick<Entities, 'fly' | 'box'>, boxId: string, kind: FlyKind): string | null {
-  const places = Object.values(fly).flatMap((own) => heldOf(own).filter((held) => held.boxId === boxId).map((held) => ({ own, held })));
+  const places = Object.values(fly).flatMap((own) =>
+    heldOf(own)
+      .filter((held) => held.boxId === boxId)
+      .map((held) => ({ own, held })),
+  );
   const there = places.find(({ own, held }) => sameKind(own, kind) && held.slot !== null);
-  return there ? there.held.slot : freeSlot(box[boxId]!, places.filter(({ held }) => held.left > 0).map(({ held }) => held.slot));
+  return there
+    ? there.held.slot
+    : freeSlot(
+        box[boxId]!,
+        places.filter(({ held }) => held.left > 0).map(({ held }) => held.slot),
+      );
 }

@@ -4,7 +4,17 @@ import type { RideId } from '@/catalogue/ids';
 import { demo, maybe, mm, stage, text, words } from '../fields';
 import { LEDGERS, type Tallies } from '../ledger';
 
-const tally = () => mixed<Tallies['fly']>().default(() => LEDGERS.fly.none).test('tally', 'tally', (value) => Array.isArray(value?.places) && value.places.every((place) => typeof place.boxId === 'string' && Number.isInteger(place.count)) && Array.isArray(value.latest));
+const tally = () =>
+  mixed<Tallies['fly']>()
+    .default(() => LEDGERS.fly.none)
+    .test(
+      'tally',
+      'tally',
+      (value) =>
+        Array.isArray(value?.places) &&
+        value.places.every((place) => typeof place.boxId === 'string' && Number.isInteger(place.count)) &&
+        Array.isArray(value.latest),
+    );
 
 /** A fly of a box: a dressing's revision on a hook, or one not tied here and what is noted of it. How many are left is the sum of its moves. */
 export const flySchema = object({

@@ -9,5 +9,8 @@ export const groupShape: Shape = { stages: { items: 'stage' } };
 export function mendGroup(group: GroupRecord): GroupRecord {
   const own = group.stages.filter(({ stage }) => stage.startsWith(`${group.order}/`));
   const [first] = KNOWN.stages.filter((stage) => stage.startsWith(`${group.order}/`));
-  return { ...group, stages: own.length > 0 ? own : [{ stage: first!, leastMm: null, usualMm: null, mostMm: null, shades: [] }] };
+  return {
+    ...group,
+    stages: own.length > 0 ? own : [{ stage: first!, leastMm: null, usualMm: null, mostMm: null, shades: [] }],
+  };
 }

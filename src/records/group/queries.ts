@@ -12,14 +12,36 @@ const PREFIX = 'group_';
 
 /** Groups from a file, as records by id: one that is there already is changed, not doubled. */
 export function groupRecords(groups: readonly OwnGroup[]): Record<string, GroupRecord> {
-  return Object.fromEntries(groups.map(({ id, stages, ...group }) => [`${PREFIX}${id}`, groupSchema.cast({ ...group, stages: stages.map(({ stage, length_mm, shades }) => ({ stage, shades, leastMm: length_mm?.[0] ?? null, usualMm: length_mm?.[1] ?? null, mostMm: length_mm?.[2] ?? null })) })]));
+  return Object.fromEntries(
+    groups.map(({ id, stages, ...group }) => [
+      `${PREFIX}${id}`,
+      groupSchema.cast({
+        ...group,
+        stages: stages.map(({ stage, length_mm, shades }) => ({
+          stage,
+          shades,
+          leastMm: length_mm?.[0] ?? null,
+          usualMm: length_mm?.[1] ?? null,
+          mostMm: length_mm?.[2] ?? null,
+        })),
+      }),
+    ]),
+  );
 }
 
 /** The tier's groups as a file carries them. */
 export function ownGroups(records: Readonly<Record<string, GroupRecord>>): OwnGroup[] {
   return Object.entries(records).map(([id, record]) => ({
-    id: id.replace(PREFIX, ''), order: record.order, name: record.name, scientific: record.scientific, regions: record.regions, waters: record.waters, months: record.months,
-    stages: record.stages.map((entry) => ({ stage: entry.stage, length_mm: spanOf(entry), shades: entry.shades })), note: record.note ?? null, evidence: record.evidence,
+    id: id.replace(PREFIX, ''),
+    order: record.order,
+    name: record.name,
+    scientific: record.scientific,
+    regions: record.regions,
+    waters: record.waters,
+    months: record.months,
+    stages: record.stages.map((entry) => ({ stage: entry.stage, length_mm: spanOf(entry), shades: entry.shades })),
+    note: record.note ?? null,
+    evidence: record.evidence,
   }));
 }
 

@@ -15,7 +15,17 @@ export const groupSchema = object({
   waters: array(string<WaterId>().oneOf(KNOWN.waters).required()).default([]),
   months: array(month()).default([]),
   /** Lengths count once all three are given, in order. */
-  stages: array(object({ stage: stage().required(), leastMm: mm(), usualMm: mm(), mostMm: mm(), shades: array(string().required()).default([]) })).min(1).required(),
+  stages: array(
+    object({
+      stage: stage().required(),
+      leastMm: mm(),
+      usualMm: mm(),
+      mostMm: mm(),
+      shades: array(string().required()).default([]),
+    }),
+  )
+    .min(1)
+    .required(),
   note: text(),
   evidence: string<Evidence>().oneOf(KNOWN.evidence).default('seen'),
 });

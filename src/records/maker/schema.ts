@@ -2,6 +2,12 @@ import { boolean, object, string, type InferType } from 'yup';
 import type { XLabelSchool } from '@/core/hooks';
 import { demo } from '../fields';
 
-export const makerSchema = object({ demo: demo(), name: string().required(), xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'), habit: string().defined().default(''), retired: boolean().default(false) });
+export const makerSchema = object({
+  demo: demo(),
+  name: string().required(),
+  xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'),
+  habit: string().defined().default(''),
+  retired: boolean().default(false),
+});
 
 export type MakerRecord = InferType<typeof makerSchema>;

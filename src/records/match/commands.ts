@@ -29,27 +29,73 @@ interface Begun {
 }
 
 /** A sample and its match; their ids. */
-export function beginMatch(draft: Entities, { sample = {}, stage = null, parentId = null, when }: Begun, { now, newId }: Around): { matchId: string; sampleId: string } {
+export function beginMatch(
+  draft: Entities,
+  { sample = {}, stage = null, parentId = null, when }: Begun,
+  { now, newId }: Around,
+): { matchId: string; sampleId: string } {
   const [sampleId, matchId] = [newId('sample'), newId('match')];
   const at = when ?? now;
   draft.sample[sampleId] = sampleSchema.cast({ ...sample, when: at });
-  draft.match[matchId] = matchSchema.cast({ opened: at, sampleId, answers: [{ id: FIRST_ANSWER, stage }], leading: FIRST_ANSWER, parentId });
+  draft.match[matchId] = matchSchema.cast({
+    opened: at,
+    sampleId,
+    answers: [{ id: FIRST_ANSWER, stage }],
+    leading: FIRST_ANSWER,
+    parentId,
+  });
   return { matchId, sampleId };
 }
 
-export const newMatch = command<object, { matchId: string; sampleId: string }>('new-match', (draft, _, around) => beginMatch(draft, {}, around));
+export const newMatch = command<object, { matchId: string; sampleId: string }>('new-match', (draft, _, around) =>
+  beginMatch(draft, {}, around),
+);
 
 /** A match for what this insect will be, or was: its length is reckoned, with the ± of the range and of the mean it is reckoned from. */
-export const followMatch = command<OfMatch & { stage: StageId; lowMm: number; usualMm: number; highMm: number; seMm: number; shades: Partial<Record<RegionId, string>> }, string>('follow-match', (draft, { matchId, stage, lowMm, usualMm, highMm, seMm, shades }, around) => {
-  const from = found(draft.sample, found(draft.match, matchId).sampleId);
-  const [least, most] = LENGTH_RANGE_MM;
-  const rough = { mm: Math.min(most, Math.max(least, usualMm)), halfMm: Math.hypot((highMm - lowMm) / 2, Z95 * seMm), how: 'grown' as const };
-  return beginMatch(draft, { sample: { place: from.place, water: from.water, rough, shades: shades as Record<string, string> }, stage, parentId: matchId, when: from.when }, around).matchId;
-}, { label: 'new-match' });
+export const followMatch = command<
+  OfMatch & {
+    stage: StageId;
+    lowMm: number;
+    usualMm: number;
+    highMm: number;
+    seMm: number;
+    shades: Partial<Record<RegionId, string>>;
+  },
+  string
+>(
+  'follow-match',
+  (draft, { matchId, stage, lowMm, usualMm, highMm, seMm, shades }, around) => {
+    const from = found(draft.sample, found(draft.match, matchId).sampleId);
+    const [least, most] = LENGTH_RANGE_MM;
+    const rough = {
+      mm: Math.min(most, Math.max(least, usualMm)),
+      halfMm: Math.hypot((highMm - lowMm) / 2, Z95 * seMm),
+      how: 'grown' as const,
+    };
+    return beginMatch(
+      draft,
+      {
+        sample: { place: from.place, water: from.water, rough, shades: shades as Record<string, string> },
+        stage,
+        parentId: matchId,
+        when: from.when,
+      },
+      around,
+    ).matchId;
+  },
+  { label: 'new-match' },
+);
 
-export const nameMatch = command<OfMatch & { title: string }>('title', ({ match }, { matchId, title }) => void (found(match, matchId).title = title), { field: ({ matchId }) => `${matchId}/title` });
+export const nameMatch = command<OfMatch & { title: string }>(
+  'title',
+  ({ match }, { matchId, title }) => void (found(match, matchId).title = title),
+  { field: ({ matchId }) => `${matchId}/title` },
+);
 
-export const setStage = command<OfAnswer & { stage: StageId }>('stage', (draft, { stage, ...of }) => void (answerOf(draft, of).stage = stage));
+export const setStage = command<OfAnswer & { stage: StageId }>(
+  'stage',
+  (draft, { stage, ...of }) => void (answerOf(draft, of).stage = stage),
+);
 
 /** A second answer beside the one that leads; its id is its own, whatever was dropped before. */
 function addAnswer(match: MatchRecord, stage: StageId, { newId }: Around): void {
@@ -57,46 +103,94 @@ function addAnswer(match: MatchRecord, stage: StageId, { newId }: Around): void 
 }
 
 /** A second stage kept while the tier is not sure. */
-export const keepSecond = command<OfMatch & { stage: StageId }>('second', ({ match }, { matchId, stage }, around) => addAnswer(found(match, matchId), stage, around), { label: 'answer' });
+export const keepSecond = command<OfMatch & { stage: StageId }>(
+  'second',
+  ({ match }, { matchId, stage }, around) => addAnswer(found(match, matchId), stage, around),
+  { label: 'answer' },
+);
 
 /** The two likeliest stages kept: one leads, the other is the only one beside it. */
-export const keepBoth = command<OfMatch & { first: StageId; second: StageId }>('keep-both', ({ match }, { matchId, first, second }, around) => {
-  const own = found(match, matchId);
-  own.answers = own.answers.filter((answer) => answer.id === own.leading);
-  own.answers[0]!.stage = first;
-  addAnswer(own, second, around);
-}, { label: 'answer' });
+export const keepBoth = command<OfMatch & { first: StageId; second: StageId }>(
+  'keep-both',
+  ({ match }, { matchId, first, second }, around) => {
+    const own = found(match, matchId);
+    own.answers = own.answers.filter((answer) => answer.id === own.leading);
+    own.answers[0]!.stage = first;
+    addAnswer(own, second, around);
+  },
+  { label: 'answer' },
+);
 
 /** An answer dropped; the one that leads stays. */
-export const dropAnswer = command<OfAnswer>('drop-answer', ({ match }, { matchId, answerId }) => {
-  const own = found(match, matchId);
-  if (answerId !== own.leading) own.answers = own.answers.filter((answer) => answer.id !== answerId);
-}, { label: 'answer' });
+export const dropAnswer = command<OfAnswer>(
+  'drop-answer',
+  ({ match }, { matchId, answerId }) => {
+    const own = found(match, matchId);
+    if (answerId !== own.leading) own.answers = own.answers.filter((answer) => answer.id !== answerId);
+  },
+  { label: 'answer' },
+);
 
 export const letLead = command<OfAnswer>('lead', (draft, of) => {
   answerOf(draft, of);
   found(draft.match, of.matchId).leading = of.answerId;
 });
 
-export const pinHook = command<OfAnswer & { hookId: string | null }>('pin-hook', (draft, { hookId, ...of }) => void (answerOf(draft, of).hookId = hookId), { label: ({ hookId }) => (hookId ? 'pin-hook' : 'unpin-hook') });
+export const pinHook = command<OfAnswer & { hookId: string | null }>(
+  'pin-hook',
+  (draft, { hookId, ...of }) => void (answerOf(draft, of).hookId = hookId),
+  { label: ({ hookId }) => (hookId ? 'pin-hook' : 'unpin-hook') },
+);
 
-export const pinDressing = command<OfAnswer & { dressingId: string | null }>('pin-dressing', (draft, { dressingId, ...of }) => void (answerOf(draft, of).dressingId = dressingId), { label: ({ dressingId }) => (dressingId ? 'pin-dressing' : 'unpin-dressing') });
+export const pinDressing = command<OfAnswer & { dressingId: string | null }>(
+  'pin-dressing',
+  (draft, { dressingId, ...of }) => void (answerOf(draft, of).dressingId = dressingId),
+  { label: ({ dressingId }) => (dressingId ? 'pin-dressing' : 'unpin-dressing') },
+);
 
 /** A size on purpose; without an intent it says what it is. */
-export const setOffset = command<OfAnswer & { sizes: number; intent?: IntentId | null }>('offset', (draft, { sizes, intent = null, ...of }) => void (answerOf(draft, of).offset = { sizes, intent: intent ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller') }));
+export const setOffset = command<OfAnswer & { sizes: number; intent?: IntentId | null }>(
+  'offset',
+  (draft, { sizes, intent = null, ...of }) =>
+    void (answerOf(draft, of).offset = {
+      sizes,
+      intent: intent ?? (sizes === 0 ? 'exact' : sizes > 0 ? 'bigger' : 'smaller'),
+    }),
+);
 
 /** What the fly is to be on purpose; a larger or smaller one is so by one size at least, an exact one by none. */
-export const setIntent = command<OfAnswer & { intent: IntentId }>('intent', (draft, { intent, ...of }) => {
-  const answer = answerOf(draft, of);
-  const { sizes } = answer.offset;
-  answer.offset = { sizes: intent === 'bigger' ? Math.max(1, sizes) : intent === 'smaller' ? Math.min(-1, sizes) : intent === 'exact' ? 0 : sizes, intent };
-}, { label: 'offset' });
+export const setIntent = command<OfAnswer & { intent: IntentId }>(
+  'intent',
+  (draft, { intent, ...of }) => {
+    const answer = answerOf(draft, of);
+    const { sizes } = answer.offset;
+    answer.offset = {
+      sizes:
+        intent === 'bigger'
+          ? Math.max(1, sizes)
+          : intent === 'smaller'
+            ? Math.min(-1, sizes)
+            : intent === 'exact'
+              ? 0
+              : sizes,
+      intent,
+    };
+  },
+  { label: 'offset' },
+);
 
 /** Schools for this card alone. */
-export const setCardSchools = command<OfAnswer & { schools: Record<string, string> }>('card-schools', (draft, { schools, ...of }) => void (answerOf(draft, of).schools = schools), { label: 'schools' });
+export const setCardSchools = command<OfAnswer & { schools: Record<string, string> }>(
+  'card-schools',
+  (draft, { schools, ...of }) => void (answerOf(draft, of).schools = schools),
+  { label: 'schools' },
+);
 
 /** Parts left out and parts put in, by hand. */
-export const setSwitches = command<OfAnswer & { without: string[]; added: string[] }>('part', (draft, { without, added, ...of }) => void Object.assign(answerOf(draft, of), { without, added }));
+export const setSwitches = command<OfAnswer & { without: string[]; added: string[] }>(
+  'part',
+  (draft, { without, added, ...of }) => void Object.assign(answerOf(draft, of), { without, added }),
+);
 
 /** A match with its natural and its photographs, unless another match is of the same natural. */
 export const deleteMatch = command<OfMatch>('delete-match', (draft, { matchId }) => {

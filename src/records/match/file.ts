@@ -27,11 +27,17 @@ export interface Bundle {
 }
 
 /** A match with its sample, its photographs and their pictures (data URLs by photo id) as one file (docs/formats/bundle.md); null when there is no such match. `clocks` are those of every record by key. */
-export function matchFile({ match, sample, photo }: Entities, clocks: ReadonlyMap<string, Clocks>, matchId: string, pictures: Readonly<Record<string, string>>): string | null {
+export function matchFile(
+  { match, sample, photo }: Entities,
+  clocks: ReadonlyMap<string, Clocks>,
+  matchId: string,
+  pictures: Readonly<Record<string, string>>,
+): string | null {
   const own = match[matchId];
   const taken = own && sample[own.sampleId];
   if (!own || !taken) return null;
-  const item = (kind: CarriedKind, id: string, record: object) => recordItem(kind, id, record, clocks.get(`${kind}/${id}`));
+  const item = (kind: CarriedKind, id: string, record: object) =>
+    recordItem(kind, id, record, clocks.get(`${kind}/${id}`));
   const items: Item[] = [item('match', matchId, { ...own, parentId: null }), item('sample', own.sampleId, taken)];
   for (const id of taken.photos) {
     const record = photo[id];
@@ -53,7 +59,8 @@ export function readBundle(text: string): BundleRead {
   for (const item of file.items as Partial<Item>[]) {
     if (typeof item?.id !== 'string') return refused('bundle-broken', { what: '?' });
     if (item.kind === 'picture') {
-      if (typeof item.data !== 'string' || !item.data.startsWith('data:image/')) return refused('bundle-broken', { what: item.id });
+      if (typeof item.data !== 'string' || !item.data.startsWith('data:image/'))
+        return refused('bundle-broken', { what: item.id });
       bundle.pictures[item.id] = item.data;
       continue;
     }
@@ -72,6 +79,13 @@ export function readBundle(text: string): BundleRead {
 
 /** Puts a match from a file among the records: what is here already is joined with it, and individuals, photographs and answers of neither are lost. */
 export const takeMatch = command<{ bundle: Bundle }>('bundle-in', (draft, { bundle }, around) => {
-  const records = CARRIED.flatMap((kind) => Object.entries(bundle[kind]).map(([id, data]) => ({ kind, id, data: data as object, clocks: bundle.clocks[`${kind}/${id}`] ?? null })));
+  const records = CARRIED.flatMap((kind) =>
+    Object.entries(bundle[kind]).map(([id, data]) => ({
+      kind,
+      id,
+      data: data as object,
+      clocks: bundle.clocks[`${kind}/${id}`] ?? null,
+    })),
+  );
   takeCarried(draft, { records, events: [] }, around);
 });

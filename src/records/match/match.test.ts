@@ -19,7 +19,11 @@ test('two answers of one match never have one id: kept, led with, dropped and ke
   command.dropAnswer.run(draft, { matchId, answerId: first }, here);
   command.keepSecond.run(draft, { matchId, stage: 'mayfly/emerger' }, here);
   expect(new Set(match().answers.map((answer) => answer.id)).size).toBe(2);
-  command.dropAnswer.run(draft, { matchId, answerId: match().answers.find((answer) => answer.id !== second)!.id }, here);
+  command.dropAnswer.run(
+    draft,
+    { matchId, answerId: match().answers.find((answer) => answer.id !== second)!.id },
+    here,
+  );
   expect(match().answers.map((answer) => answer.stage)).toEqual(['mayfly/spinner']);
 });
 
@@ -38,7 +42,15 @@ test('of two likely stages the likelier leads, and nothing else stays beside it'
 });
 
 test.each([
-  [0, 'exact', 0], [2, 'bigger', 2], [-2, 'bigger', 1], [0, 'bigger', 1], [0, 'smaller', -1], [1, 'smaller', -1], [-3, 'smaller', -3], [2, 'exact', 0], [2, 'easier-prey', 2],
+  [0, 'exact', 0],
+  [2, 'bigger', 2],
+  [-2, 'bigger', 1],
+  [0, 'bigger', 1],
+  [0, 'smaller', -1],
+  [1, 'smaller', -1],
+  [-3, 'smaller', -3],
+  [2, 'exact', 0],
+  [2, 'easier-prey', 2],
 ] as const)('from %i sizes, on purpose %s is %i', (sizes, intent, after) => {
   const { draft, here, of, match } = begun();
   command.setOffset.run(draft, { ...of, sizes }, here);
@@ -58,11 +70,24 @@ test('sizes without an intent say what they are', () => {
 test('a match that follows another has a length reckoned from it, with the ± of both, within what bodies can be', () => {
   const { draft, here, matchId, sampleId } = begun();
   Object.assign(draft.sample[sampleId]!, { place: 'below the weir', water: 'fast' });
-  const grown = { stage: 'mayfly/dun' as const, lowMm: 8, usualMm: 9, highMm: 10, seMm: 0.5, shades: { 'abdomen-belly': 'dark-olive' } as const };
+  const grown = {
+    stage: 'mayfly/dun' as const,
+    lowMm: 8,
+    usualMm: 9,
+    highMm: 10,
+    seMm: 0.5,
+    shades: { 'abdomen-belly': 'dark-olive' } as const,
+  };
   const id = command.followMatch.run(draft, { matchId, ...grown }, here);
   const made = draft.sample[draft.match[id]!.sampleId]!;
   expect(draft.match[id]).toMatchObject({ parentId: matchId, answers: [{ stage: 'mayfly/dun' }] });
-  expect(made).toMatchObject({ place: 'below the weir', water: 'fast', when: draft.sample[sampleId]!.when, rough: { mm: 9, how: 'grown' }, shades: { 'abdomen-belly': 'dark-olive' } });
+  expect(made).toMatchObject({
+    place: 'below the weir',
+    water: 'fast',
+    when: draft.sample[sampleId]!.when,
+    rough: { mm: 9, how: 'grown' },
+    shades: { 'abdomen-belly': 'dark-olive' },
+  });
   expect(made.rough!.halfMm).toBeCloseTo(Math.hypot(1, 1.95996 * 0.5), 3);
   const tiny = command.followMatch.run(draft, { matchId, ...grown, usualMm: 0.1 }, here);
   expect(draft.sample[draft.match[tiny]!.sampleId]!.rough!.mm).toBe(0.5);
@@ -75,13 +100,19 @@ test('deleted with its natural and photographs, unless another match is of the s
   draft.photo.p = { demo: false, sampleId: match.sampleId, type: 'image/png', bytes: 1, taken: 'x', overlay: null };
   draft.match.other = structuredClone(match);
   command.deleteMatch.run(draft, { matchId: id }, around());
-  expect([draft.match[id], draft.sample[match.sampleId] === undefined, draft.photo.p === undefined]).toEqual([undefined, false, false]);
+  expect([draft.match[id], draft.sample[match.sampleId] === undefined, draft.photo.p === undefined]).toEqual([
+    undefined,
+    false,
+    false,
+  ]);
   command.deleteMatch.run(draft, { matchId: 'other' }, around());
   expect([draft.sample[match.sampleId], draft.photo.p]).toEqual([undefined, undefined]);
 });
 
 test('about a match or an answer that is gone nothing is done', () => {
   const { draft, here, matchId } = begun();
-  expect(() => command.setStage.run(draft, { matchId: 'none', answerId: 'a1', stage: 'mayfly/dun' }, here)).toThrow(Gone);
+  expect(() => command.setStage.run(draft, { matchId: 'none', answerId: 'a1', stage: 'mayfly/dun' }, here)).toThrow(
+    Gone,
+  );
   expect(() => command.letLead.run(draft, { matchId, answerId: 'none' }, here)).toThrow(Gone);
 });

@@ -6,7 +6,10 @@ import { demo, stage, text, words } from '../fields';
 export const answerSchema = object({
   id: string().required(),
   stage: stage().nullable().defined().default(null),
-  offset: object({ sizes: number().min(-3).max(3).default(0), intent: string<IntentId>().oneOf(KNOWN.intents).default('exact') }),
+  offset: object({
+    sizes: number().min(-3).max(3).default(0),
+    intent: string<IntentId>().oneOf(KNOWN.intents).default('exact'),
+  }),
   hookId: text(),
   dressingId: text(),
   schools: words(),

@@ -6,15 +6,20 @@ export const matchV1 = object({
   title: string().defined().default(''),
   opened: string().required(),
   sampleId: string().required(),
-  answers: array(object({
-    id: string().required(),
-    stage: string().nullable().defined().default(null),
-    offset: object({ sizes: number().default(0), intent: string().default('exact') }),
-    hookId: string().nullable().defined().default(null),
-    dressingId: string().nullable().defined().default(null),
-    schools: mixed().default({}),
-    without: array(string().required()).default([]),
-    settled: string().nullable().defined().default(null),
-  })).min(1).max(4).required(),
+  answers: array(
+    object({
+      id: string().required(),
+      stage: string().nullable().defined().default(null),
+      offset: object({ sizes: number().default(0), intent: string().default('exact') }),
+      hookId: string().nullable().defined().default(null),
+      dressingId: string().nullable().defined().default(null),
+      schools: mixed().default({}),
+      without: array(string().required()).default([]),
+      settled: string().nullable().defined().default(null),
+    }),
+  )
+    .min(1)
+    .max(4)
+    .required(),
   leading: string().required(),
 });

@@ -12,12 +12,21 @@ export function putMaterial(draft: Entities, { id, name, hex, like, functions }:
 }
 
 /** A material that was just made: put in under an id of its own, which is given back. */
-export const makeMaterial = command<{ material: Omit<Material, 'id'> }, string>('material', (draft, { material }, { newId }) => {
-  const id = ownId('own', `own ${material.name}`, newId);
-  putMaterial(draft, { ...material, id });
-  return id;
-});
+export const makeMaterial = command<{ material: Omit<Material, 'id'> }, string>(
+  'material',
+  (draft, { material }, { newId }) => {
+    const id = ownId('own', `own ${material.name}`, newId);
+    putMaterial(draft, { ...material, id });
+    return id;
+  },
+);
 
-export const keepMaterial = command<{ material: Material }>('material', (draft, { material }) => putMaterial(draft, material));
+export const keepMaterial = command<{ material: Material }>('material', (draft, { material }) =>
+  putMaterial(draft, material),
+);
 
-export const forgetMaterial = command<{ id: string }>('forget-material', (draft, { id }) => void delete draft.material[keyOf(id)], { label: 'material' });
+export const forgetMaterial = command<{ id: string }>(
+  'forget-material',
+  (draft, { id }) => void delete draft.material[keyOf(id)],
+  { label: 'material' },
+);

@@ -3,6 +3,15 @@ import { KNOWN } from '@/catalogue';
 import { demo, text } from '../fields';
 
 /** A material of the tier's own: `like` is the shipped one that it behaves like. */
-export const materialSchema = object({ demo: demo(), base: text(), name: string().required(), functions: array(string().oneOf(KNOWN.functions).required()).default([]), like: text(), hex: string().matches(/^#[0-9a-f]{6}$/).required() });
+export const materialSchema = object({
+  demo: demo(),
+  base: text(),
+  name: string().required(),
+  functions: array(string().oneOf(KNOWN.functions).required()).default([]),
+  like: text(),
+  hex: string()
+    .matches(/^#[0-9a-f]{6}$/)
+    .required(),
+});
 
 export type MaterialRecord = InferType<typeof materialSchema>;

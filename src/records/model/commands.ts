@@ -17,7 +17,16 @@ export interface NewModel {
 export function madeModel(draft: Entities, id: string, { makerName, modelName, bend, xLong }: NewModel): void {
   const [makerId, slug] = id.split(':') as [string, string];
   draft.maker[makerId] ??= makerSchema.cast({ name: makerName });
-  draft.model[id] ??= modelSchema.cast({ makerId, slug, name: modelName, bend, eye: bend === 'jig' ? 'jig-60' : 'down', point: 'straight', barb: bend === 'jig' ? 'none' : 'barbed', xLong });
+  draft.model[id] ??= modelSchema.cast({
+    makerId,
+    slug,
+    name: modelName,
+    bend,
+    eye: bend === 'jig' ? 'jig-60' : 'down',
+    point: 'straight',
+    barb: bend === 'jig' ? 'none' : 'barbed',
+    xLong,
+  });
 }
 
 interface OfModel {
@@ -25,16 +34,35 @@ interface OfModel {
 }
 const named = (id: string, fields: object) => `${id}/${Object.keys(fields).join()}`;
 
-export const setModel = command<OfModel & { fields: Partial<Omit<ModelRecord, 'demo' | 'makerId' | 'slug' | 'sizes' | 'tally'>> }>('model', (draft, { modelId, fields }) => void Object.assign(found(draft.model, modelId), fields), { field: ({ modelId, fields }) => named(modelId, fields) });
+export const setModel = command<
+  OfModel & { fields: Partial<Omit<ModelRecord, 'demo' | 'makerId' | 'slug' | 'sizes' | 'tally'>> }
+>('model', (draft, { modelId, fields }) => void Object.assign(found(draft.model, modelId), fields), {
+  field: ({ modelId, fields }) => named(modelId, fields),
+});
 
-export const setMaker = command<{ makerId: string; fields: Partial<Omit<MakerRecord, 'demo'>> }>('maker', (draft, { makerId, fields }) => void Object.assign(found(draft.maker, makerId), fields), { field: ({ makerId, fields }) => named(makerId, fields) });
+export const setMaker = command<{ makerId: string; fields: Partial<Omit<MakerRecord, 'demo'>> }>(
+  'maker',
+  (draft, { makerId, fields }) => void Object.assign(found(draft.maker, makerId), fields),
+  { field: ({ makerId, fields }) => named(makerId, fields) },
+);
 
-export const setSize = command<OfModel & { size: string; fields: Partial<SizeRecord> }>('size', (draft, { modelId, size, fields }) => void Object.assign(found(found(draft.model, modelId).sizes, size), fields), { field: ({ modelId, size, fields }) => named(`${modelId}/${size}`, fields) });
+export const setSize = command<OfModel & { size: string; fields: Partial<SizeRecord> }>(
+  'size',
+  (draft, { modelId, size, fields }) => void Object.assign(found(found(draft.model, modelId).sizes, size), fields),
+  { field: ({ modelId, size, fields }) => named(`${modelId}/${size}`, fields) },
+);
 
 /** A size by its label alone; one that is there stays as it is. */
-export const addSize = command<OfModel & { size: string }>('add-size', (draft, { modelId, size }) => void (found(draft.model, modelId).sizes[size] ??= sizeRecord({ source: 'label' })), { label: 'size' });
+export const addSize = command<OfModel & { size: string }>(
+  'add-size',
+  (draft, { modelId, size }) => void (found(draft.model, modelId).sizes[size] ??= sizeRecord({ source: 'label' })),
+  { label: 'size' },
+);
 
-export const deleteSize = command<OfModel & { size: string }>('delete-size', (draft, { modelId, size }) => void delete found(draft.model, modelId).sizes[size]);
+export const deleteSize = command<OfModel & { size: string }>(
+  'delete-size',
+  (draft, { modelId, size }) => void delete found(draft.model, modelId).sizes[size],
+);
 
 /** A model, and its maker with the last one. */
 export const deleteModel = command<OfModel>('delete-model', (draft, { modelId }) => {
@@ -44,15 +72,39 @@ export const deleteModel = command<OfModel>('delete-model', (draft, { modelId })
 });
 
 /** One hook that was measured. */
-export const tapeHook = command<OfModel & { taping: Omit<TapingRecord, 'at'> }>('tape', (draft, { modelId, taping }, around) => void enter(draft, { kind: 'model', owner: modelId, id: around.newId('taping'), event: { at: around.now, ...taping } }, around));
+export const tapeHook = command<OfModel & { taping: Omit<TapingRecord, 'at'> }>(
+  'tape',
+  (draft, { modelId, taping }, around) =>
+    void enter(
+      draft,
+      { kind: 'model', owner: modelId, id: around.newId('taping'), event: { at: around.now, ...taping } },
+      around,
+    ),
+);
 
-export const untapeHook = command<OfModel & { tapingId: string }>('untape', (draft, { modelId, tapingId }, around) => void enter(draft, { kind: 'model', owner: modelId, id: tapingId, event: found(found(draft.model, modelId).tally, tapingId), on: false }, around));
+export const untapeHook = command<OfModel & { tapingId: string }>(
+  'untape',
+  (draft, { modelId, tapingId }, around) =>
+    void enter(
+      draft,
+      {
+        kind: 'model',
+        owner: modelId,
+        id: tapingId,
+        event: found(found(draft.model, modelId).tally, tapingId),
+        on: false,
+      },
+      around,
+    ),
+);
 
 const DIMENSIONS = ['shankMm', 'gapeMm', 'biteMm', 'wireMm', 'eyeMm', 'massMg'] as const;
 
 /** A size as a row says it over what is known of it: what the row leaves empty stays as it was. */
 export function sizeAfter(known: SizeRecord | undefined, row: HookRow): SizeRecord {
-  const given = Object.fromEntries(DIMENSIONS.flatMap((name) => (row[name] === null || row[name] === undefined ? [] : [[name, row[name]]])));
+  const given = Object.fromEntries(
+    DIMENSIONS.flatMap((name) => (row[name] === null || row[name] === undefined ? [] : [[name, row[name]]])),
+  );
   // A row that gives no dimension says nothing of where those that are known come from.
   const source = known && Object.keys(given).length === 0 ? known.source : row.source;
   return sizeRecord({ ...known, ...given, source, retired: row.retired ?? known?.retired ?? false });
@@ -64,8 +116,26 @@ export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false
     const id = `${row.maker}:${row.model}`;
     draft.maker[row.maker] ??= makerSchema.cast({ demo, name: row.makerName });
     const model = draft.model[id];
-    const shape = { makerId: row.maker, slug: row.model, name: row.modelName, bend: row.bend, eye: row.eye, point: row.point, barb: row.barb, wire: row.wire ?? model?.wire ?? null, xLong: row.xLong, xHeavy: row.xHeavy, labels: row.labels };
-    if (model) Object.assign(model, Object.fromEntries(Object.entries(shape).filter(([field]) => !(row.unsaid as readonly string[] | undefined)?.includes(field))));
+    const shape = {
+      makerId: row.maker,
+      slug: row.model,
+      name: row.modelName,
+      bend: row.bend,
+      eye: row.eye,
+      point: row.point,
+      barb: row.barb,
+      wire: row.wire ?? model?.wire ?? null,
+      xLong: row.xLong,
+      xHeavy: row.xHeavy,
+      labels: row.labels,
+    };
+    if (model)
+      Object.assign(
+        model,
+        Object.fromEntries(
+          Object.entries(shape).filter(([field]) => !(row.unsaid as readonly string[] | undefined)?.includes(field)),
+        ),
+      );
     else draft.model[id] = modelSchema.cast({ demo, ...shape });
     const { sizes } = draft.model[id]!;
     sizes[row.size] = sizeAfter(sizes[row.size], row);
@@ -76,12 +146,16 @@ export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false
 function putTapings(draft: Entities, tapings: readonly GivenTaping[], around: Around): void {
   for (const { id, maker, model, ...taping } of tapings) {
     const record = draft.model[`${maker}:${model}`];
-    if (record && !record.tally[id]) enter(draft, { kind: 'model', owner: `${maker}:${model}`, id, event: taping }, around);
+    if (record && !record.tally[id])
+      enter(draft, { kind: 'model', owner: `${maker}:${model}`, id, event: taping }, around);
   }
 }
 
 /** Hooks of a file, and what was measured of them. */
-export const takeHooks = command<{ rows: readonly HookRow[]; tapings?: readonly GivenTaping[] }>('hooks-in', (draft, { rows, tapings = [] }, around) => {
-  putHooks(draft, rows);
-  putTapings(draft, tapings, around);
-});
+export const takeHooks = command<{ rows: readonly HookRow[]; tapings?: readonly GivenTaping[] }>(
+  'hooks-in',
+  (draft, { rows, tapings = [] }, around) => {
+    putHooks(draft, rows);
+    putTapings(draft, tapings, around);
+  },
+);

@@ -22,9 +22,27 @@ export function rowsOf(model: ModelRecord, maker: MakerRecord | undefined): Hook
   return sizesOf(model).map((size): HookRow => {
     const own = model.sizes[size]!;
     return {
-      maker: model.makerId, makerName: maker?.name ?? model.makerId, model: model.slug, modelName: model.name, size, bend: model.bend, eye: model.eye, point: model.point, barb: model.barb, wire: model.wire ?? null,
-      xLong: model.xLong, xHeavy: model.xHeavy, labels: model.labels, shankMm: own.shankMm ?? null, gapeMm: own.gapeMm ?? null, biteMm: own.biteMm ?? null, wireMm: own.wireMm ?? null, eyeMm: own.eyeMm ?? null, massMg: own.massMg ?? null,
-      source: own.source as Source, ...(model.retired || own.retired || maker?.retired ? { retired: true } : {}),
+      maker: model.makerId,
+      makerName: maker?.name ?? model.makerId,
+      model: model.slug,
+      modelName: model.name,
+      size,
+      bend: model.bend,
+      eye: model.eye,
+      point: model.point,
+      barb: model.barb,
+      wire: model.wire ?? null,
+      xLong: model.xLong,
+      xHeavy: model.xHeavy,
+      labels: model.labels,
+      shankMm: own.shankMm ?? null,
+      gapeMm: own.gapeMm ?? null,
+      biteMm: own.biteMm ?? null,
+      wireMm: own.wireMm ?? null,
+      eyeMm: own.eyeMm ?? null,
+      massMg: own.massMg ?? null,
+      source: own.source as Source,
+      ...(model.retired || own.retired || maker?.retired ? { retired: true } : {}),
     };
   });
 }
@@ -39,7 +57,19 @@ function withTapings(rows: HookRow[], model: ModelRecord, maker: MakerRecord | u
     const hook = bare.find((item) => item.size === row.size);
     if (own.length === 0) return row;
     const ends = hook ? { gapeMm: hook.gape.value, wireMm: hook.wireDiameter.value, eyeMm: hook.eyeOuter.value } : null;
-    return { ...row, taped: tapedOf(own.map((taping) => ({ how: taping.how, shankMm: taping.shankMm ?? null, gapeMm: taping.gapeMm ?? null, overallMm: taping.overallMm ?? null, wireMm: taping.wireMm ?? null })), ends) };
+    return {
+      ...row,
+      taped: tapedOf(
+        own.map((taping) => ({
+          how: taping.how,
+          shankMm: taping.shankMm ?? null,
+          gapeMm: taping.gapeMm ?? null,
+          overallMm: taping.overallMm ?? null,
+          wireMm: taping.wireMm ?? null,
+        })),
+        ends,
+      ),
+    };
   });
 }
 

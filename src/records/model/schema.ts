@@ -4,7 +4,16 @@ import type { BarbId, BendId, EyeId, PointId, Source } from '@/catalogue/ids';
 import type { LabelDirection, Taping } from '@/core/hooks';
 import { demo, maybe, dimension, mapOf } from '../fields';
 
-const sizeSchema = object({ shankMm: dimension(), gapeMm: dimension(), biteMm: dimension(), wireMm: dimension(), eyeMm: dimension(), massMg: dimension(), source: string<Source>().oneOf(KNOWN.sources).default('typed'), retired: boolean().default(false) });
+const sizeSchema = object({
+  shankMm: dimension(),
+  gapeMm: dimension(),
+  biteMm: dimension(),
+  wireMm: dimension(),
+  eyeMm: dimension(),
+  massMg: dimension(),
+  source: string<Source>().oneOf(KNOWN.sources).default('typed'),
+  retired: boolean().default(false),
+});
 
 /** One size of a model: what is known of it, mm and mg; empty dimensions follow from the model's law or its label. */
 export type SizeRecord = InferType<typeof sizeSchema>;
@@ -14,7 +23,15 @@ export function sizeRecord(more: Partial<SizeRecord> = {}): SizeRecord {
   return { ...sizeSchema.cast({}), ...more };
 }
 
-export const tapingSchema = object({ at: string().required(), size: string().required(), how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'), shankMm: dimension(), gapeMm: dimension(), overallMm: dimension(), wireMm: dimension() });
+export const tapingSchema = object({
+  at: string().required(),
+  size: string().required(),
+  how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'),
+  shankMm: dimension(),
+  gapeMm: dimension(),
+  overallMm: dimension(),
+  wireMm: dimension(),
+});
 
 /** One hook that was measured: its size on the packet and what was read, mm. Never changed once written, so that tabs and files join. */
 export type TapingRecord = InferType<typeof tapingSchema>;

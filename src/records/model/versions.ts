@@ -10,7 +10,12 @@ export const versions: readonly Version[] = [
     name: 'sizes-by-label',
     up(data) {
       const { sizes, ...rest } = modelV1.validateSync(data);
-      return { ...rest, retired: false, tapings: {}, sizes: Object.fromEntries(sizes.map(({ size, ...dimensions }) => [size, { ...dimensions, retired: false }])) };
+      return {
+        ...rest,
+        retired: false,
+        tapings: {},
+        sizes: Object.fromEntries(sizes.map(({ size, ...dimensions }) => [size, { ...dimensions, retired: false }])),
+      };
     },
   },
   ledgerApart({ from: 2, name: 'tapings-apart', kind: 'model', schema: modelV2, field: 'tapings' }),

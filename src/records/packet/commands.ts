@@ -48,28 +48,43 @@ function added(rows: readonly DrawerRowRead[]): DrawerRowRead[] {
   for (const row of rows) {
     const key = JSON.stringify([row.hookId, row.label ?? '']);
     const same = wanted.get(key);
-    wanted.set(key, same ? { ...same, count: same.count + row.count, low: row.low ?? same.low, note: row.note ?? same.note } : row);
+    wanted.set(
+      key,
+      same ? { ...same, count: same.count + row.count, low: row.low ?? same.low, note: row.note ?? same.note } : row,
+    );
   }
   return [...wanted.values()];
 }
 
 /** Packets of a drawer file: one that is there, by its hook and its label, is counted again to what the file says and keeps its ledger; another is added. What the file leaves empty stays. */
-export const takePackets = command<{ rows: readonly DrawerRowRead[] }>('drawer-file', (draft, { rows }, around) => {
-  for (const { hookId, count, low, label, note } of added(rows)) {
-    const known = Object.entries(draft.packet).find(([, packet]) => packet.hookId === hookId && packet.label === (label ?? ''))?.[0];
-    const id = known ?? around.newId('packet');
-    draft.packet[id] ??= packetSchema.cast({ hookId, label: label ?? '' });
-    const packet = draft.packet[id]!;
-    const by = count - leftInPacket(packet);
-    if (by !== 0) move(draft, id, by, known ? 'counted' : 'got', around);
-    packet.low = low ?? packet.low ?? null;
-    packet.note = note || packet.note;
-  }
-}, { label: 'packets-in' });
+export const takePackets = command<{ rows: readonly DrawerRowRead[] }>(
+  'drawer-file',
+  (draft, { rows }, around) => {
+    for (const { hookId, count, low, label, note } of added(rows)) {
+      const known = Object.entries(draft.packet).find(
+        ([, packet]) => packet.hookId === hookId && packet.label === (label ?? ''),
+      )?.[0];
+      const id = known ?? around.newId('packet');
+      draft.packet[id] ??= packetSchema.cast({ hookId, label: label ?? '' });
+      const packet = draft.packet[id]!;
+      const by = count - leftInPacket(packet);
+      if (by !== 0) move(draft, id, by, known ? 'counted' : 'got', around);
+      packet.low = low ?? packet.low ?? null;
+      packet.note = note || packet.note;
+    }
+  },
+  { label: 'packets-in' },
+);
 
 /** Takes hooks that were tied on out of their packets, the one that holds least first so that packets run out; how many were there. */
-export function takeFromPackets(draft: Entities, { hookId, count }: { hookId: string; count: number }, around: Around): number {
-  const packets = Object.entries(draft.packet).filter(([, packet]) => packet.hookId === hookId && leftInPacket(packet) > 0).sort(([, a], [, b]) => leftInPacket(a) - leftInPacket(b));
+export function takeFromPackets(
+  draft: Entities,
+  { hookId, count }: { hookId: string; count: number },
+  around: Around,
+): number {
+  const packets = Object.entries(draft.packet)
+    .filter(([, packet]) => packet.hookId === hookId && leftInPacket(packet) > 0)
+    .sort(([, a], [, b]) => leftInPacket(a) - leftInPacket(b));
   let open = count;
   for (const [id, packet] of packets) {
     const taken = Math.min(open, leftInPacket(packet));
@@ -80,8 +95,18 @@ export function takeFromPackets(draft: Entities, { hookId, count }: { hookId: st
   return count - open;
 }
 
-export const countPacket = command<{ packetId: string; by: number; why: MoveId }>('packet-count', (draft, { packetId, by, why }, around) => move(draft, packetId, by, why, around));
+export const countPacket = command<{ packetId: string; by: number; why: MoveId }>(
+  'packet-count',
+  (draft, { packetId, by, why }, around) => move(draft, packetId, by, why, around),
+);
 
-export const setPacket = command<{ packetId: string } & Partial<Pick<PacketRecord, 'label' | 'note' | 'low'>>>('packet', (draft, { packetId, ...fields }) => void Object.assign(found(draft.packet, packetId), fields), { field: ({ packetId, ...fields }) => `${packetId}/${Object.keys(fields).join()}` });
+export const setPacket = command<{ packetId: string } & Partial<Pick<PacketRecord, 'label' | 'note' | 'low'>>>(
+  'packet',
+  (draft, { packetId, ...fields }) => void Object.assign(found(draft.packet, packetId), fields),
+  { field: ({ packetId, ...fields }) => `${packetId}/${Object.keys(fields).join()}` },
+);
 
-export const deletePacket = command<{ packetId: string }>('delete-packet', (draft, { packetId }) => void delete draft.packet[packetId]);
+export const deletePacket = command<{ packetId: string }>(
+  'delete-packet',
+  (draft, { packetId }) => void delete draft.packet[packetId],
+);

@@ -3,7 +3,10 @@ import type { MoveId } from '@/catalogue/ids';
 import { demo } from '../fields';
 import { LEDGERS, type Tallies } from '../ledger';
 
-const tally = () => mixed<Tallies['packet']>().default(() => LEDGERS.packet.none).test('tally', 'tally', (value) => Number.isInteger(value?.count) && Array.isArray(value?.latest));
+const tally = () =>
+  mixed<Tallies['packet']>()
+    .default(() => LEDGERS.packet.none)
+    .test('tally', 'tally', (value) => Number.isInteger(value?.count) && Array.isArray(value?.latest));
 
 /** One entry of a packet's ledger: how many hooks came (+) or went (−), and why. */
 export interface PacketMove {

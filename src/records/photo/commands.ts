@@ -24,11 +24,14 @@ interface OfPhoto {
 }
 
 /** A photograph kept with a sample until it is measured; without one a match is begun that waits for the bench. Its picture is stored already. */
-export const keepPhoto = command<{ photoId: string; sampleId: string | null; type: string; bytes: number }>('photo', (draft, { photoId, sampleId, type, bytes }, around) => {
-  const own = sampleId ?? beginMatch(draft, { sample: { kept: true, surface: lastSurface(draft) } }, around).sampleId;
-  draft.photo[photoId] = photoSchema.cast({ sampleId: own, type, bytes, taken: around.now });
-  found(draft.sample, own).photos.push(photoId);
-});
+export const keepPhoto = command<{ photoId: string; sampleId: string | null; type: string; bytes: number }>(
+  'photo',
+  (draft, { photoId, sampleId, type, bytes }, around) => {
+    const own = sampleId ?? beginMatch(draft, { sample: { kept: true, surface: lastSurface(draft) } }, around).sampleId;
+    draft.photo[photoId] = photoSchema.cast({ sampleId: own, type, bytes, taken: around.now });
+    found(draft.sample, own).photos.push(photoId);
+  },
+);
 
 export const letPhotoGo = command<OfPhoto>('let-go', (draft, { photoId, sampleId }) => {
   delete draft.photo[photoId];
@@ -37,7 +40,9 @@ export const letPhotoGo = command<OfPhoto>('let-go', (draft, { photoId, sampleId
 });
 
 /** What was measured on a photograph taken into its sample: an individual a body, the case, the colours; and what was guessed before. `bytes` is what the kept crop weighs. */
-export const takeMeasured = command<OfPhoto & { overlay: Overlay; colours: Colours; bytes: number; guessMm: number | null }>('measured', (draft, { photoId, sampleId, overlay, colours, bytes, guessMm }, around) => {
+export const takeMeasured = command<
+  OfPhoto & { overlay: Overlay; colours: Colours; bytes: number; guessMm: number | null }
+>('measured', (draft, { photoId, sampleId, overlay, colours, bytes, guessMm }, around) => {
   const sample = found(draft.sample, sampleId);
   const photo = found(draft.photo, photoId);
   sample.method = 'photo';
@@ -57,19 +62,35 @@ export const takeMeasured = command<OfPhoto & { overlay: Overlay; colours: Colou
   const first = overlay.insects[0];
   if (guessMm === null || first?.what !== 'body') return;
   draft.eye[EYE_ID] ??= eyeSchema.cast({});
-  enter(draft, { kind: 'eye', owner: EYE_ID, id: around.newId('guess'), event: { guessMm, trueMm: lengthNow(first).bodyMm, at: photo.taken } }, around);
+  enter(
+    draft,
+    {
+      kind: 'eye',
+      owner: EYE_ID,
+      id: around.newId('guess'),
+      event: { guessMm, trueMm: lengthNow(first).bodyMm, at: photo.taken },
+    },
+    around,
+  );
 });
 
 /** One insect of a measured photograph moved by hand: its length follows, and the colours when it is the first. */
-export const correctPhoto = command<OfPhoto & { n: number; hand: OverlayInsect['hand']; colours: Colours | null }>('corrected', (draft, { photoId, sampleId, n, hand, colours }) => {
-  const photo = found(draft.photo, photoId);
-  const insect = photo.overlay?.insects.find((item) => item.n === n);
-  if (!photo.overlay || !insect) return;
-  photo.overlay = { ...photo.overlay, insects: photo.overlay.insects.map((item) => (item.n === n ? { ...item, hand } : item)) };
-  const sample = found(draft.sample, sampleId);
-  const { bodyMm, sdMm } = lengthNow({ ...insect, hand });
-  if (insect.what === 'case') sample.case = { mm: kept(bodyMm), typed: null };
-  const own = sample.specimens.find((item) => item.id === insect.specimenId);
-  if (own) Object.assign(own, { body: { mm: kept(bodyMm), typed: null }, halfMm: Z95 * sdMm });
-  if (colours && n === photo.overlay.insects[0]!.n) colour(sample, colours);
-}, { field: ({ photoId }) => `trace-${photoId}` });
+export const correctPhoto = command<OfPhoto & { n: number; hand: OverlayInsect['hand']; colours: Colours | null }>(
+  'corrected',
+  (draft, { photoId, sampleId, n, hand, colours }) => {
+    const photo = found(draft.photo, photoId);
+    const insect = photo.overlay?.insects.find((item) => item.n === n);
+    if (!photo.overlay || !insect) return;
+    photo.overlay = {
+      ...photo.overlay,
+      insects: photo.overlay.insects.map((item) => (item.n === n ? { ...item, hand } : item)),
+    };
+    const sample = found(draft.sample, sampleId);
+    const { bodyMm, sdMm } = lengthNow({ ...insect, hand });
+    if (insect.what === 'case') sample.case = { mm: kept(bodyMm), typed: null };
+    const own = sample.specimens.find((item) => item.id === insect.specimenId);
+    if (own) Object.assign(own, { body: { mm: kept(bodyMm), typed: null }, halfMm: Z95 * sdMm });
+    if (colours && n === photo.overlay.insects[0]!.n) colour(sample, colours);
+  },
+  { field: ({ photoId }) => `trace-${photoId}` },
+);

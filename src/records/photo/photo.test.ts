@@ -5,30 +5,60 @@ import { sampleSchema } from '../sample/schema';
 import { lastSurface, photosWaiting } from './queries';
 import { photoSchema } from './schema';
 
-const OVERLAY = { leftMm: 0, topMm: 0, widthMm: 10, heightMm: 8, by: 'card' as const, view: 'belly' as const, insects: [] };
+const OVERLAY = {
+  leftMm: 0,
+  topMm: 0,
+  widthMm: 10,
+  heightMm: 8,
+  by: 'card' as const,
+  view: 'belly' as const,
+  insects: [],
+};
 
 /** Samples with a photograph each: dry or wet, when it was taken, and whether it waits. */
 async function withPhotos(...photos: [surface: 'dry' | 'wet', taken: string, waits: boolean][]): Promise<Store> {
   const store = createStore(memoryPorts());
   await openStore(store, { start: 'clean', clock: '2033-05-24T04:50' });
-  store.dispatch(change('photo', (draft) => {
-    for (const [index, [surface, taken, waits]] of photos.entries()) {
-      draft.sample[`s${index}`] = sampleSchema.cast({ when: taken, surface, photos: [`p${index}`] });
-      draft.photo[`p${index}`] = photoSchema.cast({ sampleId: `s${index}`, type: 'image/jpeg', bytes: 1000 + index, taken, overlay: waits ? null : OVERLAY });
-    }
-  }));
+  store.dispatch(
+    change('photo', (draft) => {
+      for (const [index, [surface, taken, waits]] of photos.entries()) {
+        draft.sample[`s${index}`] = sampleSchema.cast({ when: taken, surface, photos: [`p${index}`] });
+        draft.photo[`p${index}`] = photoSchema.cast({
+          sampleId: `s${index}`,
+          type: 'image/jpeg',
+          bytes: 1000 + index,
+          taken,
+          overlay: waits ? null : OVERLAY,
+        });
+      }
+    }),
+  );
   return store;
 }
 
 test('only photographs that wait count, with their bytes', async () => {
-  const store = await withPhotos(['dry', '2033-05-24T04:50', true], ['wet', '2033-05-24T05:10', false], ['dry', '2033-05-24T05:30', true]);
+  const store = await withPhotos(
+    ['dry', '2033-05-24T04:50', true],
+    ['wet', '2033-05-24T05:10', false],
+    ['dry', '2033-05-24T05:30', true],
+  );
   expect(photosWaiting(store.getState().records.entities)).toEqual({ count: 2, bytes: 2002 });
 });
 
 test('the surface of the insect photographed last begins the next one, whatever the order they were stored in', async () => {
   expect(lastSurface((await withPhotos()).getState().records.entities)).toBe('dry');
-  expect(lastSurface((await withPhotos(['wet', '2033-05-24T06:00', true], ['dry', '2033-05-24T05:00', true])).getState().records.entities)).toBe('wet');
-  expect(lastSurface((await withPhotos(['wet', '2033-05-23T06:00', false], ['dry', '2033-05-24T05:00', true])).getState().records.entities)).toBe('dry');
+  expect(
+    lastSurface(
+      (await withPhotos(['wet', '2033-05-24T06:00', true], ['dry', '2033-05-24T05:00', true])).getState().records
+        .entities,
+    ),
+  ).toBe('wet');
+  expect(
+    lastSurface(
+      (await withPhotos(['wet', '2033-05-23T06:00', false], ['dry', '2033-05-24T05:00', true])).getState().records
+        .entities,
+    ),
+  ).toBe('dry');
 });
 
 test('a photograph whose sample is gone says nothing of the surface', async () => {

@@ -11,6 +11,8 @@ export function photosWaiting({ photo }: Pick<Entities, 'photo'>): { count: numb
 
 /** Dry or wet as it was said of the insect photographed last; dry before there was one. */
 export function lastSurface({ photo, sample }: Pick<Entities, 'photo' | 'sample'>): 'dry' | 'wet' {
-  const [last] = Object.values(photo).filter((item) => item.sampleId in sample).sort((a, b) => b.taken.localeCompare(a.taken));
+  const [last] = Object.values(photo)
+    .filter((item) => item.sampleId in sample)
+    .sort((a, b) => b.taken.localeCompare(a.taken));
   return last ? sample[last.sampleId]!.surface : 'dry';
 }

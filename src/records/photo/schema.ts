@@ -43,7 +43,15 @@ export const photoSchema = object({
   type: string().required(),
   bytes: number().min(0).required(),
   taken: string().required(),
-  overlay: mixed<Overlay>().nullable().defined().default(null).test('overlay', 'overlay', (value) => value == null || (typeof value === 'object' && Array.isArray((value as Overlay).insects))),
+  overlay: mixed<Overlay>()
+    .nullable()
+    .defined()
+    .default(null)
+    .test(
+      'overlay',
+      'overlay',
+      (value) => value == null || (typeof value === 'object' && Array.isArray((value as Overlay).insects)),
+    ),
 });
 
 export type PhotoRecord = InferType<typeof photoSchema>;

@@ -7,5 +7,14 @@ export const photoV1 = object({
   type: string().required(),
   bytes: number().min(0).required(),
   taken: string().required(),
-  overlay: mixed<{ leftMm: number; topMm: number; widthMm: number; heightMm: number; insects: { n: number; bodyMm: number; midlineMm: [number, number][] }[] }>().nullable().defined().default(null),
+  overlay: mixed<{
+    leftMm: number;
+    topMm: number;
+    widthMm: number;
+    heightMm: number;
+    insects: { n: number; bodyMm: number; midlineMm: [number, number][] }[];
+  }>()
+    .nullable()
+    .defined()
+    .default(null),
 });

@@ -9,7 +9,26 @@ export const versions: readonly Version[] = [
     up(data) {
       const { overlay, ...rest } = photoV1.validateSync(data);
       // Widths and the height of the body were not kept then; the ± of its length is its own reading's.
-      return { ...rest, overlay: overlay ? { ...overlay, by: 'card', view: 'belly', insects: overlay.insects.map((insect) => ({ ...insect, specimenId: null, what: 'body', sdMm: 0.01 * insect.bodyMm, widthsMm: [], overallMm: null, factor: 1, hand: null })) } : null };
+      return {
+        ...rest,
+        overlay: overlay
+          ? {
+              ...overlay,
+              by: 'card',
+              view: 'belly',
+              insects: overlay.insects.map((insect) => ({
+                ...insect,
+                specimenId: null,
+                what: 'body',
+                sdMm: 0.01 * insect.bodyMm,
+                widthsMm: [],
+                overallMm: null,
+                factor: 1,
+                hand: null,
+              })),
+            }
+          : null,
+      };
     },
   },
 ];

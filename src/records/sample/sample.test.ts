@@ -30,13 +30,23 @@ test('taken back, what was only said goes; what is measured or on the clock stay
   command.setSample.run(draft, { sampleId, rough: { mm: 8, halfMm: 1, how: 'chip' }, water: 'fast' }, here);
   command.saySeen.run(draft, { sampleId, seen: 'duns', on: true }, here);
   command.sayShade.run(draft, { sampleId, region: BELLY, shade: 'dark-olive' }, here);
-  back('length'); back('water'); back('seen', 'duns'); back('belly'); back('month'); back('month');
+  back('length');
+  back('water');
+  back('seen', 'duns');
+  back('belly');
+  back('month');
+  back('month');
   expect(sample()).toMatchObject({ rough: null, water: null, seen: [], shades: {}, leftOut: ['month'] });
   const id = command.addSpecimen.run(draft, { sampleId }, here);
   command.typeMeasure.run(draft, { sampleId, of: { specimenId: id }, measure: { mm: 8, typed: null } }, here);
   command.typeColour.run(draft, { sampleId, region: BELLY, text: '#8a7f3c' }, here);
-  back('length'); back('belly');
-  expect(sample()).toMatchObject({ leftOut: ['month', 'length', 'belly'], colours: { [BELLY]: '#8a7f3c' }, specimens: [{ body: { mm: 8 } }] });
+  back('length');
+  back('belly');
+  expect(sample()).toMatchObject({
+    leftOut: ['month', 'length', 'belly'],
+    colours: { [BELLY]: '#8a7f3c' },
+    specimens: [{ body: { mm: 8 } }],
+  });
   command.weighAgain.run(draft, { sampleId, what: 'length' }, here);
   expect(sample().leftOut).toEqual(['month', 'belly']);
 });
@@ -47,10 +57,19 @@ test('a body typed anew loses the ± of its photograph; overall and case are the
   sample().specimens[0]!.halfMm = 0.2;
   command.typeMeasure.run(draft, { sampleId, of: { specimenId: id }, measure: { mm: null, typed: 'long' } }, here);
   command.typeMeasure.run(draft, { sampleId, of: 'case', measure: { mm: 12, typed: null } }, here);
-  expect(sample()).toMatchObject({ specimens: [{ body: { mm: null, typed: 'long' }, halfMm: null }], case: { mm: 12 }, overall: { mm: null } });
+  expect(sample()).toMatchObject({
+    specimens: [{ body: { mm: null, typed: 'long' }, halfMm: null }],
+    case: { mm: 12 },
+    overall: { mm: null },
+  });
 });
 
-test.each([[8, 0.1, 8.1], [0.5, -0.1, 0.5], [120, 0.1, 120], [7.999, 0.1, 8.1]])('%f nudged by %f is %f', (mm, byMm, after) => {
+test.each([
+  [8, 0.1, 8.1],
+  [0.5, -0.1, 0.5],
+  [120, 0.1, 120],
+  [7.999, 0.1, 8.1],
+])('%f nudged by %f is %f', (mm, byMm, after) => {
   const { draft, here, sampleId, sample } = begun();
   const specimenId = command.addSpecimen.run(draft, { sampleId }, here);
   sample().specimens[0]!.body = { mm, typed: 'x' };
@@ -58,7 +77,11 @@ test.each([[8, 0.1, 8.1], [0.5, -0.1, 0.5], [120, 0.1, 120], [7.999, 0.1, 8.1]])
   expect(sample().specimens[0]!.body).toEqual({ mm: after, typed: null });
 });
 
-test.each([['mayfly', 'female'], ['midge', 'male'], ['beetle', 'female']])('of two heaps of a %s the longer are %s', (order, longer) => {
+test.each([
+  ['mayfly', 'female'],
+  ['midge', 'male'],
+  ['beetle', 'female'],
+])('of two heaps of a %s the longer are %s', (order, longer) => {
   const { draft, here, sampleId, sample } = begun();
   const [a, b, c] = [1, 2, 3].map(() => command.addSpecimen.run(draft, { sampleId }, here)) as [string, string, string];
   command.tellSexesApart.run(draft, { sampleId, among: [a, b], longer: [b], order }, here);
@@ -78,6 +101,14 @@ test('a colour that cannot be read is kept as typed, and goes when it can be', (
 
 test('undo calls a field by what it is', () => {
   const called = (fields: object) => command.setSample.label({ sampleId: 's', ...fields });
-  expect([called({ water: 'fast' }), called({ kept: true }), called({ place: 'x' }), called({ rise: null })]).toEqual(['water', 'keep', 'title', 'sign']);
-  expect([command.setSample.field({ sampleId: 's', place: 'x' }), command.setSample.field({ sampleId: 's', water: null })]).toEqual(['s/place', null]);
+  expect([called({ water: 'fast' }), called({ kept: true }), called({ place: 'x' }), called({ rise: null })]).toEqual([
+    'water',
+    'keep',
+    'title',
+    'sign',
+  ]);
+  expect([
+    command.setSample.field({ sampleId: 's', place: 'x' }),
+    command.setSample.field({ sampleId: 's', water: null }),
+  ]).toEqual(['s/place', null]);
 });

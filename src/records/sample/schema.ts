@@ -3,7 +3,19 @@ import { KNOWN } from '@/catalogue';
 import type { Method, RegionId, RiseFormId, SeenId, SexId, WaterId } from '@/catalogue/ids';
 import { demo, maybe, mm, text, words, length } from '../fields';
 
-const hexes = () => mixed<Partial<Record<RegionId, string>>>().default({}).test('colours', 'colours', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([region, hex]) => KNOWN.regions.includes(region as RegionId) && /^#[0-9a-f]{6}$/.test(String(hex))));
+const hexes = () =>
+  mixed<Partial<Record<RegionId, string>>>()
+    .default({})
+    .test(
+      'colours',
+      'colours',
+      (value) =>
+        value !== null &&
+        typeof value === 'object' &&
+        Object.entries(value).every(
+          ([region, hex]) => KNOWN.regions.includes(region as RegionId) && /^#[0-9a-f]{6}$/.test(String(hex)),
+        ),
+    );
 
 /** One length: the last good value, and what was typed while that cannot be read. */
 export const measureSchema = object({ mm: mm(), typed: text() });
@@ -53,7 +65,13 @@ export const sampleSchema = object({
   seen: array(string<SeenId>().oneOf(KNOWN.seen).required()).default([]),
   rise: maybe<RiseFormId>(KNOWN.riseForms),
   /** A length without a tool, used until one is measured: how it was had, and its half-width at 95 %. */
-  rough: object({ mm: length().required(), halfMm: number().positive().required(), how: string<'chip' | 'stretch' | 'fingers' | 'grown'>().oneOf(['chip', 'stretch', 'fingers', 'grown']).required() }).nullable().default(null),
+  rough: object({
+    mm: length().required(),
+    halfMm: number().positive().required(),
+    how: string<'chip' | 'stretch' | 'fingers' | 'grown'>().oneOf(['chip', 'stretch', 'fingers', 'grown']).required(),
+  })
+    .nullable()
+    .default(null),
   /** Colours in words, `tone-hue`, used until a colour is given. */
   shades: words(),
 });

@@ -1,6 +1,9 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 
-const measure = object({ mm: number().nullable().defined().default(null), typed: string().nullable().defined().default(null) });
+const measure = object({
+  mm: number().nullable().defined().default(null),
+  typed: string().nullable().defined().default(null),
+});
 
 /** Frozen: samples with specimens, before signs of the key were kept. Read by the migration `signs-of-the-natural` only. */
 export const sampleV2 = object({

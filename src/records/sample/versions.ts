@@ -10,20 +10,40 @@ export const versions: readonly Version[] = [
     name: 'lengths-become-specimens',
     up(data) {
       const { lengths, overallMm, caseMm, ...rest } = sampleV1.validateSync(data);
-      return { ...rest, specimens: lengths.map((mm, index) => ({ id: `s${index + 1}`, body: { mm, typed: null } })), overall: { mm: overallMm, typed: null }, case: { mm: caseMm, typed: null }, unread: {}, photos: [] };
+      return {
+        ...rest,
+        specimens: lengths.map((mm, index) => ({ id: `s${index + 1}`, body: { mm, typed: null } })),
+        overall: { mm: overallMm, typed: null },
+        case: { mm: caseMm, typed: null },
+        unread: {},
+        photos: [],
+      };
     },
   },
   {
     from: 2,
     name: 'signs-of-the-natural',
-    up: (data) => ({ ...sampleV2.validateSync(data), signs: {}, skipped: [], seen: [], rise: null, rough: null, shades: {} }),
+    up: (data) => ({
+      ...sampleV2.validateSync(data),
+      signs: {},
+      skipped: [],
+      seen: [],
+      rise: null,
+      rough: null,
+      shades: {},
+    }),
   },
   {
     from: 3,
     name: 'kept-for-the-bench',
     up(data) {
       const old = sampleV3.validateSync(data);
-      return { ...old, specimens: old.specimens.map((specimen) => ({ ...specimen, sex: null, out: null, halfMm: null })), preserved: false, kept: false };
+      return {
+        ...old,
+        specimens: old.specimens.map((specimen) => ({ ...specimen, sex: null, out: null, halfMm: null })),
+        preserved: false,
+        kept: false,
+      };
     },
   },
 ];

@@ -9,11 +9,32 @@ function put({ settings }: Entities, fields: (own: SettingsRecord) => Partial<Se
 
 /** What undo calls a change of each field. */
 const CALLED: Readonly<Record<keyof SettingsRecord, string>> = {
-  unit: 'unit', barbRule: 'barb', letterKeys: 'keys', schools: 'schools', south: 'world', fauna: 'world', fingerMm: 'finger', onlyOwned: 'only-owned', convertBy: 'convert-by', smallest: 'smallest', skill: 'bench', minutes: 'bench', tools: 'bench', dressingSchools: 'schools', pickWeights: 'weights',
+  unit: 'unit',
+  barbRule: 'barb',
+  letterKeys: 'keys',
+  schools: 'schools',
+  south: 'world',
+  fauna: 'world',
+  fingerMm: 'finger',
+  onlyOwned: 'only-owned',
+  convertBy: 'convert-by',
+  smallest: 'smallest',
+  skill: 'bench',
+  minutes: 'bench',
+  tools: 'bench',
+  dressingSchools: 'schools',
+  pickWeights: 'weights',
 };
 
 /** How the app is set, one field or several that go together. */
-export const setSettings = command<Partial<SettingsRecord>>('settings', (draft, fields) => put(draft, () => fields), { label: (fields) => CALLED[Object.keys(fields)[0] as keyof SettingsRecord] });
+export const setSettings = command<Partial<SettingsRecord>>('settings', (draft, fields) => put(draft, () => fields), {
+  label: (fields) => CALLED[Object.keys(fields)[0] as keyof SettingsRecord],
+});
 
 /** Schools kept for one dressing, over the tier's own. */
-export const setDressingSchools = command<{ dressingId: string; schools: Record<string, string> }>('dressing-schools', (draft, { dressingId, schools }) => put(draft, (own) => ({ dressingSchools: { ...own.dressingSchools, [dressingId]: schools } })), { label: 'schools' });
+export const setDressingSchools = command<{ dressingId: string; schools: Record<string, string> }>(
+  'dressing-schools',
+  (draft, { dressingId, schools }) =>
+    put(draft, (own) => ({ dressingSchools: { ...own.dressingSchools, [dressingId]: schools } })),
+  { label: 'schools' },
+);

@@ -22,14 +22,39 @@ export const settingsSchema = object({
   /** Smallest reading worth tying, as a size number; null for any. */
   smallest: number().integer().min(0).max(32).nullable().defined().default(null),
   /** How practised the tier is, 1 to 3, and the most minutes one fly may take; null for any. */
-  skill: number<1 | 2 | 3>().oneOf([1, 2, 3, null as never]).nullable().defined().default(null),
+  skill: number<1 | 2 | 3>()
+    .oneOf([1, 2, 3, null as never])
+    .nullable()
+    .defined()
+    .default(null),
   minutes: number().min(1).max(120).nullable().defined().default(null),
   /** Tools on the bench; null until they were ticked once. */
   tools: array(string().required()).nullable().defined().default(null),
   /** Schools kept for one dressing, by its id: over the tier's own. */
-  dressingSchools: mixed<Record<string, Record<string, string>>>().default({}).test('schools', 'schools', (value) => value !== null && typeof value === 'object' && Object.values(value).every((item) => item !== null && typeof item === 'object')),
+  dressingSchools: mixed<Record<string, Record<string, string>>>()
+    .default({})
+    .test(
+      'schools',
+      'schools',
+      (value) =>
+        value !== null &&
+        typeof value === 'object' &&
+        Object.values(value).every((item) => item !== null && typeof item === 'object'),
+    ),
   /** What each criterion of the choice counts: 1 as a rule, 0 leaves it out, 2 counts it twice. */
-  pickWeights: mixed<Partial<Record<Criterion, number>>>().default({}).test('weights', 'weights', (value) => value !== null && typeof value === 'object' && Object.entries(value).every(([name, weight]) => (CRITERIA as readonly string[]).includes(name) && Number(weight) >= 0 && Number(weight) <= 3)),
+  pickWeights: mixed<Partial<Record<Criterion, number>>>()
+    .default({})
+    .test(
+      'weights',
+      'weights',
+      (value) =>
+        value !== null &&
+        typeof value === 'object' &&
+        Object.entries(value).every(
+          ([name, weight]) =>
+            (CRITERIA as readonly string[]).includes(name) && Number(weight) >= 0 && Number(weight) <= 3,
+        ),
+    ),
 });
 
 /** The one settings record. */

@@ -10,6 +10,21 @@ export const versions: readonly Version[] = [
     name: 'part-of-the-world',
     up: (data) => ({ ...settingsV1.validateSync(data), south: false, fauna: null, fingerMm: null }),
   },
-  { from: 2, name: 'hooks-of-ones-own', up: (data) => ({ ...settingsV2.validateSync(data), onlyOwned: false, convertBy: 'length', smallest: null }) },
-  { from: 3, name: 'the-tier-at-the-bench', up: (data) => ({ ...settingsV3.validateSync(data), skill: null, minutes: null, tools: null, pickWeights: {}, dressingSchools: {} }) },
+  {
+    from: 2,
+    name: 'hooks-of-ones-own',
+    up: (data) => ({ ...settingsV2.validateSync(data), onlyOwned: false, convertBy: 'length', smallest: null }),
+  },
+  {
+    from: 3,
+    name: 'the-tier-at-the-bench',
+    up: (data) => ({
+      ...settingsV3.validateSync(data),
+      skill: null,
+      minutes: null,
+      tools: null,
+      pickWeights: {},
+      dressingSchools: {},
+    }),
+  },
 ];

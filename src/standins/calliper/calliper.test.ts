@@ -23,4 +23,5 @@ test('over many closings it reads true, as well as formulas §2 say of a callipe
   expect(1.96 * sd).toBeLessThan(0.08);
 });
 
-test('in inches it shows as many digits as one that reads them', () => expect(mm(calliper(1, 'in').close(8.2), 'in')).toBeCloseTo(8.2, 0));
+test('in inches it shows as many digits as one that reads them', () =>
+  expect(mm(calliper(1, 'in').close(8.2), 'in')).toBeCloseTo(8.2, 0));

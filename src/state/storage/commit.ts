@@ -1,4 +1,18 @@
-import { entriesOf, KINDS, lives, mendedBy, mergeCopies, migrate, withoutTally, type Clocks, type Copy, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
+import {
+  entriesOf,
+  KINDS,
+  lives,
+  mendedBy,
+  mergeCopies,
+  migrate,
+  withoutTally,
+  type Clocks,
+  type Copy,
+  type EventOp,
+  type Kind,
+  type OwnerKind,
+  type Tally,
+} from '@/records';
 import type { KeyStore, Locks } from '../ports';
 import { clocksOf, keyOf, readEnvelope, splitKey, SUM, type Envelope } from './envelope';
 import { entering, ownerOf, readSum, sumsAlone, type Summed } from './events';
@@ -47,7 +61,10 @@ export class NewerStored extends Error {
 function copyOf(key: string, envelope: Envelope, before?: number): { copy: Copy; events: readonly EventOp[] } {
   const { kind, id } = splitKey(key);
   const read = envelope.data === null ? null : migrate(kind, envelope.v, envelope.data, id);
-  return { copy: { data: read?.ok ? withoutTally(read.data as object) : null, clocks: clocksOf(envelope, before) }, events: read?.ok ? read.events : [] };
+  return {
+    copy: { data: read?.ok ? withoutTally(read.data as object) : null, clocks: clocksOf(envelope, before) },
+    events: read?.ok ? read.events : [],
+  };
 }
 
 /**
@@ -55,7 +72,12 @@ function copyOf(key: string, envelope: Envelope, before?: number): { copy: Copy;
  * of it in one transaction. A deleted record leaves a tombstone that keeps what it was. Gives records and sums as they are stored now.
  * Throws what storage throws, and `NewerStored`; then nothing was written.
  */
-export async function commit(storage: KeyStore, locks: Locks, { records, events, sums }: Wanted, now: number): Promise<{ written: Written[]; sums: Summed[] }> {
+export async function commit(
+  storage: KeyStore,
+  locks: Locks,
+  { records, events, sums }: Wanted,
+  now: number,
+): Promise<{ written: Written[]; sums: Summed[] }> {
   if (records.length + events.length + sums.length === 0) return { written: [], sums: [] };
   return locks.request(LOCK, async () => {
     const texts = await storage.getMany(records.map(({ kind, id }) => keyOf(kind, id)));
@@ -72,7 +94,15 @@ export async function commit(storage: KeyStore, locks: Locks, { records, events,
       const here = lives(merged) ? mendedBy(kind, merged.data!) : null;
       const rev = (envelope?.rev ?? 0) + 1;
       const was = merged.data as { demo?: boolean } | null;
-      entries[key] = JSON.stringify({ v: KINDS[kind].version, id, rev, at: now, clocks: merged.clocks, ...(here ? {} : { gone: true as const }), data: here ?? (was?.demo ? null : was) } satisfies Envelope);
+      entries[key] = JSON.stringify({
+        v: KINDS[kind].version,
+        id,
+        rev,
+        at: now,
+        clocks: merged.clocks,
+        ...(here ? {} : { gone: true as const }),
+        data: here ?? (was?.demo ? null : was),
+      } satisfies Envelope);
       return { kind, id, rev, base: rev - 1, data: here, clocks: merged.clocks, unclocked: false };
     });
     const entered = await entering(storage, [...before, ...events], now);
@@ -82,7 +112,10 @@ export async function commit(storage: KeyStore, locks: Locks, { records, events,
 }
 
 /** Records and sums as they are stored now, by key; one that is not there, or cannot be read, is left out. `events` are what older versions kept inside their records. */
-export async function readStored(storage: KeyStore, keys: readonly string[]): Promise<{ records: Written[]; sums: Summed[]; events: EventOp[] }> {
+export async function readStored(
+  storage: KeyStore,
+  keys: readonly string[],
+): Promise<{ records: Written[]; sums: Summed[]; events: EventOp[] }> {
   const texts = await storage.getMany([...keys]);
   const found = { records: [] as Written[], sums: [] as Summed[], events: [] as EventOp[] };
   for (const key of keys) {
@@ -95,7 +128,16 @@ export async function readStored(storage: KeyStore, keys: readonly string[]): Pr
     found.events.push(...(entriesOf(kind, envelope.data, id) ?? []));
     const { copy, events } = copyOf(key, envelope);
     found.events.push(...events);
-    if (envelope.gone || copy.data) found.records.push({ kind: kind as Kind, id, rev: envelope.rev, base: envelope.rev, data: envelope.gone ? null : copy.data, clocks: copy.clocks, unclocked: !envelope.clocks });
+    if (envelope.gone || copy.data)
+      found.records.push({
+        kind: kind as Kind,
+        id,
+        rev: envelope.rev,
+        base: envelope.rev,
+        data: envelope.gone ? null : copy.data,
+        clocks: copy.clocks,
+        unclocked: !envelope.clocks,
+      });
   }
   return found;
 }

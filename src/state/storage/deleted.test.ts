@@ -7,7 +7,10 @@ import { load } from './load';
 const WHEN = '2033-05-24T04:50';
 const start: Entities = {
   ...noEntities(),
-  sample: { s: sampleSchema.cast({ when: WHEN, place: 'long riffle' }), d: sampleSchema.cast({ when: WHEN, demo: true }) },
+  sample: {
+    s: sampleSchema.cast({ when: WHEN, place: 'long riffle' }),
+    d: sampleSchema.cast({ when: WHEN, demo: true }),
+  },
   match: { m: matchSchema.cast({ opened: WHEN, sampleId: 's', answers: [{ id: 'a1', stage: null }], leading: 'a1' }) },
 };
 const DAY_MS = 24 * 3600 * 1000;
@@ -27,7 +30,9 @@ async function deleted() {
 test('what one change deleted comes back together, as it was; what the demo held does not', async () => {
   const storage = await deleted();
   const all = await readDeleted(storage);
-  expect(all.map(({ at, records }) => [at, records.map(({ kind, id }) => `${kind}/${id}`).sort()])).toEqual([[5, ['match/m', 'sample/s']]]);
+  expect(all.map(({ at, records }) => [at, records.map(({ kind, id }) => `${kind}/${id}`).sort()])).toEqual([
+    [5, ['match/m', 'sample/s']],
+  ]);
   expect(all[0]!.records.find(({ kind }) => kind === 'sample')!.data).toEqual(start.sample.s);
   expect((await load(storage, locks, 7)).entities.sample).toEqual({});
 });

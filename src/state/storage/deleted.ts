@@ -24,13 +24,20 @@ async function tombstones(storage: KeyStore): Promise<{ key: string; envelope: E
 export async function readDeleted(storage: KeyStore): Promise<Deleted[]> {
   const found = new Map<number, Deleted>();
   const all = await tombstones(storage);
-  const sums = await storage.getMany(all.map(({ key }) => splitKey(key)).filter(({ kind }) => isOwner(kind)).map(({ kind, id }) => sumKey(kind, id)));
+  const sums = await storage.getMany(
+    all
+      .map(({ key }) => splitKey(key))
+      .filter(({ kind }) => isOwner(kind))
+      .map(({ kind, id }) => sumKey(kind, id)),
+  );
   for (const { key, envelope } of all) {
     const { kind, id } = splitKey(key);
     const read = migrate(kind, envelope.v, envelope.data, id);
     if (!read.ok) continue;
     const together = found.get(envelope.at) ?? { at: envelope.at, records: [] };
-    const data = isOwner(kind) ? { ...(read.data as object), [TALLY]: readSum(sums[sumKey(kind, id)])?.tally ?? LEDGERS[kind].none } : read.data;
+    const data = isOwner(kind)
+      ? { ...(read.data as object), [TALLY]: readSum(sums[sumKey(kind, id)])?.tally ?? LEDGERS[kind].none }
+      : read.data;
     together.records.push({ kind: kind as Kind, id, data });
     found.set(envelope.at, together);
   }
@@ -41,6 +48,9 @@ export async function readDeleted(storage: KeyStore): Promise<Deleted[]> {
 export async function letGo(storage: KeyStore, locks: Locks): Promise<void> {
   await locks.request(LOCK, async () => {
     const all = await tombstones(storage);
-    if (all.length > 0) await storage.setMany(Object.fromEntries(all.map(({ key, envelope }) => [key, JSON.stringify({ ...envelope, data: null })])));
+    if (all.length > 0)
+      await storage.setMany(
+        Object.fromEntries(all.map(({ key, envelope }) => [key, JSON.stringify({ ...envelope, data: null })])),
+      );
   });
 }

@@ -48,7 +48,13 @@ export function clocksOf({ clocks, at, gone }: Envelope, before = Infinity): Clo
 export function readEnvelope(text: string): Envelope | null {
   try {
     const value = JSON.parse(text) as Partial<Envelope> | null;
-    return value !== null && typeof value === 'object' && typeof value.v === 'number' && typeof value.id === 'string' && typeof value.rev === 'number' ? ({ at: 0, data: null, ...value } as Envelope) : null;
+    return value !== null &&
+      typeof value === 'object' &&
+      typeof value.v === 'number' &&
+      typeof value.id === 'string' &&
+      typeof value.rev === 'number'
+      ? ({ at: 0, data: null, ...value } as Envelope)
+      : null;
   } catch {
     return null;
   }

@@ -1,4 +1,16 @@
-import { enterFly, flySchema, KINDS, leftInPacket, heldOf, putPackets, shiftFly, tapeHook, untapeHook, type EventOp, type FlyRecord } from '@/records';
+import {
+  enterFly,
+  flySchema,
+  KINDS,
+  leftInPacket,
+  heldOf,
+  putPackets,
+  shiftFly,
+  tapeHook,
+  untapeHook,
+  type EventOp,
+  type FlyRecord,
+} from '@/records';
 import { memoryPorts, memoryStore, queue, tabs, type MemoryStore } from '../__tests__/ports';
 import { change } from '../__tests__/change';
 import { noWait as locks } from '../__tests__/writes';
@@ -21,15 +33,41 @@ async function open(storage: MemoryStore, more: Parameters<typeof memoryPorts>[0
 async function withFly(storage = memoryStore(), more: Parameters<typeof memoryPorts>[0] = {}) {
   const tab = await open(storage, more);
   tab.store.dispatch(change('put-in', (draft) => void (draft.fly.f = flySchema.cast({ name: 'bought' }))));
-  const move = (count: number, slot = 'a1') => tab.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot, count, why: count > 0 ? 'got' : 'lost' }));
+  const move = (count: number, slot = 'a1') =>
+    tab.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot, count, why: count > 0 ? 'got' : 'lost' }));
   move(5);
   await tab.keeper.flush();
   return { ...tab, storage, move, left: () => heldOf(tab.entities().fly.f!) };
 }
-const eventsOf = (storage: MemoryStore, owner = 'f') => readEvents(storage, [{ kind: 'fly', owner }]).then((found) => Object.values(found.get(`fly/${owner}`)!));
+const eventsOf = (storage: MemoryStore, owner = 'f') =>
+  readEvents(storage, [{ kind: 'fly', owner }]).then((found) => Object.values(found.get(`fly/${owner}`)!));
 
 /** A fly as version 2 stored it, its moves inside. */
-const oldFly = (moves: number, name = 'old') => JSON.stringify({ v: 2, id: name, rev: 3, at: 50, data: { demo: false, name, dressingId: null, dressingRev: null, hookId: null, choices: {}, stage: null, lengthMm: null, shade: null, ride: null, moves: Object.fromEntries(Array.from({ length: moves }, (_, n) => [`move_${n}`, { at: `20${23 + (n % 10)}-05-24T04:50`, boxId: 'b', slot: 'a1', count: 1, why: 'tied' }])) } });
+const oldFly = (moves: number, name = 'old') =>
+  JSON.stringify({
+    v: 2,
+    id: name,
+    rev: 3,
+    at: 50,
+    data: {
+      demo: false,
+      name,
+      dressingId: null,
+      dressingRev: null,
+      hookId: null,
+      choices: {},
+      stage: null,
+      lengthMm: null,
+      shade: null,
+      ride: null,
+      moves: Object.fromEntries(
+        Array.from({ length: moves }, (_, n) => [
+          `move_${n}`,
+          { at: `20${23 + (n % 10)}-05-24T04:50`, boxId: 'b', slot: 'a1', count: 1, why: 'tied' },
+        ]),
+      ),
+    },
+  });
 
 describe('events lie apart from their owner', () => {
   test('the record is not written again for a move, and an opening reads the sum and not the moves', async () => {
@@ -49,12 +87,39 @@ describe('events lie apart from their owner', () => {
   });
   test('a year of one owner is one key, so that a move writes no more than its year', async () => {
     const { storage } = await withFly();
-    await commit(storage, locks, { records: [], sums: [], events: ['2031-04-01T05:00', '2032-04-01T05:00', '2032-06-01T05:00'].map((at, n): EventOp => ({ kind: 'fly', owner: 'f', id: `e${n}`, on: true, event: { at, boxId: 'b', slot: null, count: 1, why: 'tied' } })) }, 9);
-    expect(Object.keys(storage.texts).filter((key) => key.startsWith('events/')).sort()).toEqual(['events/fly/f/2031', 'events/fly/f/2032', 'events/fly/f/2033']);
+    await commit(
+      storage,
+      locks,
+      {
+        records: [],
+        sums: [],
+        events: ['2031-04-01T05:00', '2032-04-01T05:00', '2032-06-01T05:00'].map((at, n): EventOp => ({
+          kind: 'fly',
+          owner: 'f',
+          id: `e${n}`,
+          on: true,
+          event: { at, boxId: 'b', slot: null, count: 1, why: 'tied' },
+        })),
+      },
+      9,
+    );
+    expect(
+      Object.keys(storage.texts)
+        .filter((key) => key.startsWith('events/'))
+        .sort(),
+    ).toEqual(['events/fly/f/2031', 'events/fly/f/2032', 'events/fly/f/2033']);
   });
   test('a move entered twice counts once', async () => {
     const { storage } = await withFly();
-    const events: EventOp[] = [{ kind: 'fly', owner: 'f', id: 'same', on: true, event: { at: WHEN, boxId: 'b', slot: 'a1', count: 2, why: 'tied' } }];
+    const events: EventOp[] = [
+      {
+        kind: 'fly',
+        owner: 'f',
+        id: 'same',
+        on: true,
+        event: { at: WHEN, boxId: 'b', slot: 'a1', count: 2, why: 'tied' },
+      },
+    ];
     await commit(storage, locks, { records: [], sums: [], events }, 9);
     const { sums } = await commit(storage, locks, { records: [], sums: [], events }, 10);
     expect(sums[0]!.tally).toMatchObject({ places: [{ count: 7 }] });
@@ -63,7 +128,24 @@ describe('events lie apart from their owner', () => {
     const { storage, move, keeper, left, store } = await withFly();
     move(-1);
     await keeper.flush();
-    await commit(storage, locks, { records: [], sums: [], events: [{ kind: 'fly', owner: 'f', id: 'other', on: true, event: { at: WHEN, boxId: 'b', slot: 'a1', count: 10, why: 'tied' } }] }, 9);
+    await commit(
+      storage,
+      locks,
+      {
+        records: [],
+        sums: [],
+        events: [
+          {
+            kind: 'fly',
+            owner: 'f',
+            id: 'other',
+            on: true,
+            event: { at: WHEN, boxId: 'b', slot: 'a1', count: 10, why: 'tied' },
+          },
+        ],
+      },
+      9,
+    );
     store.dispatch(undone());
     expect(left()[0]!.left).toBe(5);
     await keeper.flush();
@@ -82,7 +164,20 @@ describe('events lie apart from their owner', () => {
   });
   test('a packet that is put in with its first entry comes again by redo with that entry once', async () => {
     const { store, keeper, entities } = await open(memoryStore());
-    store.dispatch(act(putPackets, { packets: [{ modelId: 'osmere:lark', made: null, sizes: [{ size: '14', count: 25 }, { size: '16', count: 10 }] }] }));
+    store.dispatch(
+      act(putPackets, {
+        packets: [
+          {
+            modelId: 'osmere:lark',
+            made: null,
+            sizes: [
+              { size: '14', count: 25 },
+              { size: '16', count: 10 },
+            ],
+          },
+        ],
+      }),
+    );
     store.dispatch(undone());
     store.dispatch(redone());
     expect(Object.values(entities().packet).map(leftInPacket).sort()).toEqual([10, 25]);
@@ -103,14 +198,27 @@ describe('events lie apart from their owner', () => {
     const { store, keeper, left, storage } = await withFly();
     store.dispatch(act(shiftFly, { flyId: 'f', boxId: 'b', from: 'a1', to: 'c2', count: 2 }));
     await keeper.flush();
-    expect(left()).toEqual([{ boxId: 'b', slot: 'a1', left: 3 }, { boxId: 'b', slot: 'c2', left: 2 }]);
-    expect((await load(storage, locks, 5)).entities.fly.f!.tally).toMatchObject({ places: [{ slot: 'a1', count: 3 }, { slot: 'c2', count: 2 }] });
+    expect(left()).toEqual([
+      { boxId: 'b', slot: 'a1', left: 3 },
+      { boxId: 'b', slot: 'c2', left: 2 },
+    ]);
+    expect((await load(storage, locks, 5)).entities.fly.f!.tally).toMatchObject({
+      places: [
+        { slot: 'a1', count: 3 },
+        { slot: 'c2', count: 2 },
+      ],
+    });
   });
   test('a hook taped and taken back is out of the ledger', async () => {
     const storage = memoryStore();
     const store = createStore(memoryPorts({ storage }));
     const keeper = await openStore(store, { start: 'demo', clock: WHEN });
-    store.dispatch(act(tapeHook, { modelId: MODEL, taping: { size: '12', how: 'calliper', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null } }));
+    store.dispatch(
+      act(tapeHook, {
+        modelId: MODEL,
+        taping: { size: '12', how: 'calliper', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null },
+      }),
+    );
     await keeper.flush();
     const { tally } = store.getState().records.entities.model[MODEL]!;
     const [id] = Object.keys(tally);
@@ -123,7 +231,24 @@ describe('events lie apart from their owner', () => {
     const { store, move, left, keeper } = await withFly();
     store.dispatch(change('name', (draft) => void (draft.fly.f = { ...draft.fly.f!, name: 'renamed' })));
     await keeper.flush();
-    await commit(store.ports.storage, locks, { records: [], sums: [], events: [{ kind: 'fly', owner: 'f', id: 'other', on: true, event: { at: WHEN, boxId: 'b', slot: 'a1', count: 10, why: 'tied' } }] }, 9);
+    await commit(
+      store.ports.storage,
+      locks,
+      {
+        records: [],
+        sums: [],
+        events: [
+          {
+            kind: 'fly',
+            owner: 'f',
+            id: 'other',
+            on: true,
+            event: { at: WHEN, boxId: 'b', slot: 'a1', count: 10, why: 'tied' },
+          },
+        ],
+      },
+      9,
+    );
     move(1);
     await keeper.flush();
     expect(left()[0]!.left).toBe(16);
@@ -156,7 +281,11 @@ describe('sums', () => {
   test('hold what two tabs entered at once, on both screens and in storage', async () => {
     const [storage, locked, channel] = [memoryStore(), queue(), tabs()];
     const first = await withFly(storage, { locks: locked, channel: channel() });
-    const second = await open(storage, { locks: locked, channel: channel(), newId: (kind) => `${kind}_second-${++made}` });
+    const second = await open(storage, {
+      locks: locked,
+      channel: channel(),
+      newId: (kind) => `${kind}_second-${++made}`,
+    });
     first.move(-1);
     second.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count: -1, why: 'lost' }));
     await Promise.all([first.keeper.flush(), second.keeper.flush()]);
@@ -176,22 +305,72 @@ describe('sums', () => {
 describe('stores of before', () => {
   test('2,000 matches and 5,000 moves, tapings and guesses: nothing is lost, and a second opening changes nothing', async () => {
     const storage = memoryStore();
-    const put = (key: string, v: number, data: object) => void (storage.texts[key] = JSON.stringify({ v, id: key.split('/')[1], rev: 1, at: 50, data }));
+    const put = (key: string, v: number, data: object) =>
+      void (storage.texts[key] = JSON.stringify({ v, id: key.split('/')[1], rev: 1, at: 50, data }));
     for (let n = 0; n < 2000; n++) {
-      put(`sample/s${n}`, 4, { when: WHEN, place: `place ${n}`, surface: 'dry', method: 'typed', specimens: [], signs: {}, skipped: [], leftOut: [], seen: [], photos: [], colours: {}, unread: {}, shades: {} });
-      put(`match/m${n}`, 3, { title: '', opened: WHEN, sampleId: `s${n}`, answers: [{ id: 'a1', stage: null, offset: { sizes: 0, intent: 'exact' }, schools: {}, without: [], added: [] }], leading: 'a1' });
+      put(`sample/s${n}`, 4, {
+        when: WHEN,
+        place: `place ${n}`,
+        surface: 'dry',
+        method: 'typed',
+        specimens: [],
+        signs: {},
+        skipped: [],
+        leftOut: [],
+        seen: [],
+        photos: [],
+        colours: {},
+        unread: {},
+        shades: {},
+      });
+      put(`match/m${n}`, 3, {
+        title: '',
+        opened: WHEN,
+        sampleId: `s${n}`,
+        answers: [
+          { id: 'a1', stage: null, offset: { sizes: 0, intent: 'exact' }, schools: {}, without: [], added: [] },
+        ],
+        leading: 'a1',
+      });
     }
     for (let n = 0; n < 100; n++) storage.texts[`fly/f${n}`] = oldFly(50, `f${n}`);
-    put('packet/p', 1, { hookId: 'osmere:lark:14', label: '', note: 'tin', low: 5, moves: { m1: { at: WHEN, count: 25, why: 'got' }, m2: { at: WHEN, count: -3, why: 'tied' } } });
-    put('model/m:x', 2, { makerId: 'm', slug: 'x', name: 'X', bend: 'round', eye: 'down', point: 'straight', barb: 'none', sizes: { 12: {} }, tapings: { t1: { at: WHEN, size: '12', how: 'glass', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null } } });
+    put('packet/p', 1, {
+      hookId: 'osmere:lark:14',
+      label: '',
+      note: 'tin',
+      low: 5,
+      moves: { m1: { at: WHEN, count: 25, why: 'got' }, m2: { at: WHEN, count: -3, why: 'tied' } },
+    });
+    put('model/m:x', 2, {
+      makerId: 'm',
+      slug: 'x',
+      name: 'X',
+      bend: 'round',
+      eye: 'down',
+      point: 'straight',
+      barb: 'none',
+      sizes: { 12: {} },
+      tapings: {
+        t1: { at: WHEN, size: '12', how: 'glass', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null },
+      },
+    });
     for (let n = 0; n < 5; n++) put(`guess/g${n}`, 1, { guessMm: 8 + n, trueMm: 8, taken: `2033-05-2${n}T04:50` });
     const first = await load(storage, locks, 60);
-    expect([Object.keys(first.entities.match).length, Object.keys(first.entities.sample).length, first.aside]).toEqual([2000, 2000, []]);
+    expect([Object.keys(first.entities.match).length, Object.keys(first.entities.sample).length, first.aside]).toEqual([
+      2000,
+      2000,
+      [],
+    ]);
     expect(Object.values(first.entities.fly).map((fly) => heldOf(fly)[0]!.left)).toEqual(Array(100).fill(50));
     expect(leftInPacket(first.entities.packet.p!)).toBe(22);
     expect(first.entities.model['m:x']!.tally).toMatchObject({ t1: { shankMm: 9.4 } });
     expect(first.entities.eye.mine!.tally.latest.map(({ event }) => event.guessMm)).toEqual([12, 11, 10, 9, 8]);
-    expect(await readEvents(storage, Array.from({ length: 100 }, (_, n) => ({ kind: 'fly' as const, owner: `f${n}` }))).then((found) => [...found.values()].reduce((sum, own) => sum + Object.keys(own).length, 0))).toBe(5000);
+    expect(
+      await readEvents(
+        storage,
+        Array.from({ length: 100 }, (_, n) => ({ kind: 'fly' as const, owner: `f${n}` })),
+      ).then((found) => [...found.values()].reduce((sum, own) => sum + Object.keys(own).length, 0)),
+    ).toBe(5000);
     expect(Object.keys(storage.texts).filter((key) => key.startsWith('guess/'))).toEqual([]);
     const after = { ...storage.texts };
     const second = await load(storage, locks, 70);

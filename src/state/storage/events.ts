@@ -1,4 +1,13 @@
-import { folded, foldAll, isOwner, LEDGERS, type EventOp, type EventTypes, type OwnerKind, type Tally } from '@/records';
+import {
+  folded,
+  foldAll,
+  isOwner,
+  LEDGERS,
+  type EventOp,
+  type EventTypes,
+  type OwnerKind,
+  type Tally,
+} from '@/records';
 import type { KeyStore } from '../ports';
 import { EVENTS, keyOf, readEnvelope, SUM, type Envelope } from './envelope';
 
@@ -26,12 +35,15 @@ interface Sum {
 
 export const sumKey = (kind: string, owner: string) => `${SUM}${keyOf(kind, owner)}`;
 const yearsOf = (kind: string, owner: string) => `${EVENTS}${keyOf(kind, owner)}/`;
-const chunkKey = ({ kind, owner, event }: EventOp) => `${yearsOf(kind, owner)}${/^\d{4}/.exec(event.at)?.[0] ?? '0000'}`;
+const chunkKey = ({ kind, owner, event }: EventOp) =>
+  `${yearsOf(kind, owner)}${/^\d{4}/.exec(event.at)?.[0] ?? '0000'}`;
 
 /** Kind and id of the owner whose events or sum a key holds; null for another key. */
 export function ownerOf(key: string): { kind: OwnerKind; owner: string } | null {
   const [prefix, kind, ...rest] = key.split('/');
-  const owner = (prefix === EVENTS.slice(0, -1) ? rest.slice(0, -1) : prefix === SUM.slice(0, -1) ? rest : []).join('/');
+  const owner = (prefix === EVENTS.slice(0, -1) ? rest.slice(0, -1) : prefix === SUM.slice(0, -1) ? rest : []).join(
+    '/',
+  );
   return kind !== undefined && isOwner(kind) && owner !== '' ? { kind, owner } : null;
 }
 
@@ -46,10 +58,14 @@ export function readSum(text: string | null | undefined): { tally: Tally; rev: n
   return sum && { tally: sum.data.tally, rev: sum.rev };
 }
 
-const written = (id: string, rev: number, at: number, data: unknown) => JSON.stringify({ v: VERSION, id, rev, at, data } satisfies Envelope);
+const written = (id: string, rev: number, at: number, data: unknown) =>
+  JSON.stringify({ v: VERSION, id, rev, at, data } satisfies Envelope);
 
 /** Every event of some owners, by id; one that was taken out again is left out. */
-export async function readEvents(storage: KeyStore, owners: readonly { kind: OwnerKind; owner: string }[]): Promise<Map<string, Record<string, EventTypes[OwnerKind]>>> {
+export async function readEvents(
+  storage: KeyStore,
+  owners: readonly { kind: OwnerKind; owner: string }[],
+): Promise<Map<string, Record<string, EventTypes[OwnerKind]>>> {
   const wanted = new Set(owners.map(({ kind, owner }) => keyOf(kind, owner)));
   const found = new Map<string, Record<string, EventTypes[OwnerKind]>>([...wanted].map((key) => [key, {}]));
   if (wanted.size === 0) return found;
@@ -61,15 +77,23 @@ export async function readEvents(storage: KeyStore, owners: readonly { kind: Own
   for (const key of keys) {
     const { kind, owner } = ownerOf(key)!;
     const chunk = read<Chunk>(texts[key]);
-    for (const [id, event] of Object.entries(chunk?.data ?? {})) if (event !== null) found.get(keyOf(kind, owner))![id] = event;
+    for (const [id, event] of Object.entries(chunk?.data ?? {}))
+      if (event !== null) found.get(keyOf(kind, owner))![id] = event;
   }
   return found;
 }
 
 /** Every entry of the ledgers of some owners as it was made; one that was taken out again is left out. */
-export async function readOps(storage: KeyStore, owners: readonly { kind: OwnerKind; owner: string }[]): Promise<EventOp[]> {
+export async function readOps(
+  storage: KeyStore,
+  owners: readonly { kind: OwnerKind; owner: string }[],
+): Promise<EventOp[]> {
   const found = await readEvents(storage, owners);
-  return owners.flatMap(({ kind, owner }) => Object.entries(found.get(keyOf(kind, owner)) ?? {}).map(([id, event]) => ({ kind, owner, id, on: true, event }) as EventOp));
+  return owners.flatMap(({ kind, owner }) =>
+    Object.entries(found.get(keyOf(kind, owner)) ?? {}).map(
+      ([id, event]) => ({ kind, owner, id, on: true, event }) as EventOp,
+    ),
+  );
 }
 
 /** Of entries that a file has, those that change a ledger: what was taken out of it stays out. */
@@ -83,12 +107,23 @@ export async function unentered(storage: KeyStore, ops: readonly EventOp[]): Pro
 }
 
 /** What entering some events would store, and what the ledgers come to then: one that is there is not entered twice. To be written under the lock it is asked under. */
-export async function entering(storage: KeyStore, ops: readonly EventOp[], now: number): Promise<{ entries: Record<string, string>; sums: Summed[] }> {
+export async function entering(
+  storage: KeyStore,
+  ops: readonly EventOp[],
+  now: number,
+): Promise<{ entries: Record<string, string>; sums: Summed[] }> {
   const owners = [...new Map(ops.map(({ kind, owner }) => [keyOf(kind, owner), { kind, owner }])).values()];
-  const texts = await storage.getMany([...new Set([...ops.map(chunkKey), ...owners.map(({ kind, owner }) => sumKey(kind, owner))])]);
+  const texts = await storage.getMany([
+    ...new Set([...ops.map(chunkKey), ...owners.map(({ kind, owner }) => sumKey(kind, owner))]),
+  ]);
   const chunks = new Map<string, { data: Chunk; rev: number }>();
   const sums = new Map(owners.map(({ kind, owner }) => [keyOf(kind, owner), read<Sum>(texts[sumKey(kind, owner)])]));
-  const tallies = new Map<string, Tally>(owners.map(({ kind, owner }) => [keyOf(kind, owner), sums.get(keyOf(kind, owner))?.data.tally ?? LEDGERS[kind].none]));
+  const tallies = new Map<string, Tally>(
+    owners.map(({ kind, owner }) => [
+      keyOf(kind, owner),
+      sums.get(keyOf(kind, owner))?.data.tally ?? LEDGERS[kind].none,
+    ]),
+  );
   const anew = new Set<string>();
   for (const op of ops) {
     const key = chunkKey(op);
@@ -102,19 +137,33 @@ export async function entering(storage: KeyStore, ops: readonly EventOp[], now: 
     else anew.add(owner);
   }
   // What a tally was before its latest entry only the ledger knows.
-  const whole = await readEvents(storage, owners.filter(({ kind, owner }) => anew.has(keyOf(kind, owner))));
+  const whole = await readEvents(
+    storage,
+    owners.filter(({ kind, owner }) => anew.has(keyOf(kind, owner))),
+  );
   for (const [owner, events] of whole) {
     const { kind } = owners.find((item) => keyOf(item.kind, item.owner) === owner)!;
     for (const [key, chunk] of chunks) {
       const own = ownerOf(key)!;
-      if (keyOf(own.kind, own.owner) === owner) for (const [id, event] of Object.entries(chunk.data)) if (event === null) delete events[id]; else events[id] = event;
+      if (keyOf(own.kind, own.owner) === owner)
+        for (const [id, event] of Object.entries(chunk.data))
+          if (event === null) delete events[id];
+          else events[id] = event;
     }
     tallies.set(owner, foldAll(kind, events, sums.get(owner)?.data.from));
   }
   const entries: Record<string, string> = {};
   for (const [key, chunk] of chunks) entries[key] = written(key, chunk.rev + 1, now, chunk.data);
   return {
-    entries: Object.assign(entries, ...owners.map(({ kind, owner }) => ({ [sumKey(kind, owner)]: written(owner, (sums.get(keyOf(kind, owner))?.rev ?? 0) + 1, now, { from: sums.get(keyOf(kind, owner))?.data.from ?? null, tally: tallies.get(keyOf(kind, owner)) }) }))),
+    entries: Object.assign(
+      entries,
+      ...owners.map(({ kind, owner }) => ({
+        [sumKey(kind, owner)]: written(owner, (sums.get(keyOf(kind, owner))?.rev ?? 0) + 1, now, {
+          from: sums.get(keyOf(kind, owner))?.data.from ?? null,
+          tally: tallies.get(keyOf(kind, owner)),
+        }),
+      })),
+    ),
     sums: owners.map(({ kind, owner }) => {
       const base = sums.get(keyOf(kind, owner))?.rev ?? 0;
       return { kind, owner, tally: tallies.get(keyOf(kind, owner))!, rev: base + 1, base };
@@ -123,13 +172,36 @@ export async function entering(storage: KeyStore, ops: readonly EventOp[], now: 
 }
 
 /** What storing sums would write whose events were lost with the store: what they came to is where they go on from. */
-export function sumsAlone(sums: readonly { kind: OwnerKind; owner: string; tally: Tally }[], now: number): Record<string, string> {
-  return Object.fromEntries(sums.map(({ kind, owner, tally }) => [sumKey(kind, owner), written(owner, 1, now, { from: tally, tally } satisfies Sum)]));
+export function sumsAlone(
+  sums: readonly { kind: OwnerKind; owner: string; tally: Tally }[],
+  now: number,
+): Record<string, string> {
+  return Object.fromEntries(
+    sums.map(({ kind, owner, tally }) => [
+      sumKey(kind, owner),
+      written(owner, 1, now, { from: tally, tally } satisfies Sum),
+    ]),
+  );
 }
 
 /** Works out anew what the ledgers of some owners come to, from their events. */
-export async function countAgain(storage: KeyStore, owners: readonly { kind: OwnerKind; owner: string }[], now: number): Promise<{ entries: Record<string, string>; sums: Summed[] }> {
+export async function countAgain(
+  storage: KeyStore,
+  owners: readonly { kind: OwnerKind; owner: string }[],
+  now: number,
+): Promise<{ entries: Record<string, string>; sums: Summed[] }> {
   const events = await readEvents(storage, owners);
-  const sums = owners.map(({ kind, owner }): Summed => ({ kind, owner, tally: foldAll(kind, events.get(keyOf(kind, owner)) ?? {}), rev: 1, base: 0 }));
-  return { entries: Object.fromEntries(sums.map(({ kind, owner, tally }) => [sumKey(kind, owner), written(owner, 1, now, { from: null, tally })])), sums };
+  const sums = owners.map(({ kind, owner }): Summed => ({
+    kind,
+    owner,
+    tally: foldAll(kind, events.get(keyOf(kind, owner)) ?? {}),
+    rev: 1,
+    base: 0,
+  }));
+  return {
+    entries: Object.fromEntries(
+      sums.map(({ kind, owner, tally }) => [sumKey(kind, owner), written(owner, 1, now, { from: null, tally })]),
+    ),
+    sums,
+  };
 }

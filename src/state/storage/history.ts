@@ -4,7 +4,9 @@ import { NO_HISTORY, type Change, type History } from '../undo';
 import { UNDO } from './envelope';
 
 /** Changes of other shapes of records are of no use: their patches would not fit. */
-const SHAPES = Object.values(KINDS).map(({ version }) => version).join('.');
+const SHAPES = Object.values(KINDS)
+  .map(({ version }) => version)
+  .join('.');
 
 /** Which stored changes a tab can take back and make again, by number. */
 interface Head {
@@ -26,11 +28,12 @@ export async function readHistory({ storage, tab }: Pick<Ports, 'storage' | 'tab
     const { shapes, past, future } = JSON.parse(text ?? '') as Head;
     if (shapes !== SHAPES) return NO_HISTORY;
     const texts = await storage.getMany([...past, ...future].map((n) => changeKey(tab, n)));
-    const changes = (list: number[]) => list.map((n) => {
-      const change = JSON.parse(texts[changeKey(tab, n)]!) as Change;
-      numbers.set(change, n);
-      return change;
-    });
+    const changes = (list: number[]) =>
+      list.map((n) => {
+        const change = JSON.parse(texts[changeKey(tab, n)]!) as Change;
+        numbers.set(change, n);
+        return change;
+      });
     return { past: changes(past), future: changes(future) };
   } catch {
     return NO_HISTORY;
@@ -38,20 +41,23 @@ export async function readHistory({ storage, tab }: Pick<Ports, 'storage' | 'tab
 }
 
 /** Stores what a tab can take back: each change once, and their order anew. */
-export function historyKeeper({ storage, tab }: Pick<Ports, 'storage' | 'tab'>): { keep(history: History): Promise<void> } {
+export function historyKeeper({ storage, tab }: Pick<Ports, 'storage' | 'tab'>): {
+  keep(history: History): Promise<void>;
+} {
   let kept: Head = { shapes: SHAPES, past: [], future: [] };
   let next = 0;
   let known: Pick<History, 'past' | 'future'> = NO_HISTORY;
-  const numbered = (changes: readonly Change[], entries: Record<string, string>) => changes.map((change) => {
-    const own = numbers.get(change);
-    if (own !== undefined) {
-      next = Math.max(next, own + 1);
-      return own;
-    }
-    numbers.set(change, next);
-    entries[changeKey(tab, next)] = JSON.stringify(change);
-    return next++;
-  });
+  const numbered = (changes: readonly Change[], entries: Record<string, string>) =>
+    changes.map((change) => {
+      const own = numbers.get(change);
+      if (own !== undefined) {
+        next = Math.max(next, own + 1);
+        return own;
+      }
+      numbers.set(change, next);
+      entries[changeKey(tab, next)] = JSON.stringify(change);
+      return next++;
+    });
   return {
     async keep({ past, future }) {
       if (past === known.past && future === known.future) return;
@@ -62,7 +68,9 @@ export function historyKeeper({ storage, tab }: Pick<Ports, 'storage' | 'tab'>):
       const left = new Set([...head.past, ...head.future]);
       try {
         await storage.setMany({ ...entries, [headKey(tab)]: JSON.stringify(head) });
-        await storage.removeMany([...kept.past, ...kept.future].filter((n) => !left.has(n)).map((n) => changeKey(tab, n)));
+        await storage.removeMany(
+          [...kept.past, ...kept.future].filter((n) => !left.has(n)).map((n) => changeKey(tab, n)),
+        );
         kept = head;
         known = { past, future };
       } catch {

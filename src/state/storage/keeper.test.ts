@@ -13,10 +13,14 @@ async function open(more: Parameters<typeof memoryPorts>[0] = {}, start = 'clean
   const session = () => store.getState().session;
   const entities = () => store.getState().records.entities;
   const type = (place: string) => store.dispatch(change('title', (draft) => void (draft.sample.s1!.place = place)));
-  const make = () => store.dispatch(change('new-match', (draft: Entities) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN }))));
+  const make = () =>
+    store.dispatch(
+      change('new-match', (draft: Entities) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN }))),
+    );
   return { ports, store, keeper, session, entities, type, make, storage: ports.storage as MemoryStore };
 }
-const placeStored = (storage: MemoryStore) => (readEnvelope(storage.texts['sample/s1']!)!.data as { place: string }).place;
+const placeStored = (storage: MemoryStore) =>
+  (readEnvelope(storage.texts['sample/s1']!)!.data as { place: string }).place;
 
 /** A store that refuses writes with an error while it is told to. */
 function refusing(name: string) {
@@ -104,7 +108,9 @@ test('a first start without room shows the valley, and says that it is not kept'
 
 test('without any store the app runs in memory and says so; pictures too', async () => {
   const storage = memoryStore();
-  storage.getAllKeys = async () => { throw Object.assign(new Error('denied'), { name: 'SecurityError' }); };
+  storage.getAllKeys = async () => {
+    throw Object.assign(new Error('denied'), { name: 'SecurityError' });
+  };
   const tab = await open({ storage });
   expect(tab.session()).toMatchObject({ ready: true, inMemory: true });
   tab.make();
@@ -121,7 +127,13 @@ describe('storage that was emptied under the open page', () => {
     tab.make();
     await tab.keeper.flush();
     for (const key of Object.keys(tab.storage.texts)) delete tab.storage.texts[key];
-    return { ...tab, keys: () => Object.keys(tab.storage.texts).filter((key) => !key.startsWith('undo/')).sort() };
+    return {
+      ...tab,
+      keys: () =>
+        Object.keys(tab.storage.texts)
+          .filter((key) => !key.startsWith('undo/'))
+          .sort(),
+    };
   }
   test('is filled again when the page is seen', async () => {
     const tab = await emptied();
@@ -142,7 +154,9 @@ describe('storage that was emptied under the open page', () => {
     const { getAllKeys } = tab.storage;
     tab.storage.getAllKeys = async () => {
       const keys = await getAllKeys();
-      return new Promise((done) => { answer = () => done(keys); });
+      return new Promise((done) => {
+        answer = () => done(keys);
+      });
     };
     const looked = tab.keeper.look();
     await Promise.resolve();
@@ -187,7 +201,11 @@ test('a tab of before this version tells patches: the records they are of are re
   tab.make();
   await tab.keeper.flush();
   const envelope = readEnvelope(storage.texts['sample/s1']!)!;
-  storage.texts['sample/s1'] = JSON.stringify({ ...envelope, rev: envelope.rev + 1, data: { ...(envelope.data as object), place: 'by the older tab' } });
+  storage.texts['sample/s1'] = JSON.stringify({
+    ...envelope,
+    rev: envelope.rev + 1,
+    data: { ...(envelope.data as object), place: 'by the older tab' },
+  });
   old.post([{ op: 'replace', path: ['sample', 's1', 'place'], value: 'by the older tab' }]);
   await new Promise((done) => setTimeout(done, 5));
   expect(tab.entities().sample.s1!.place).toBe('by the older tab');
@@ -207,7 +225,12 @@ describe('a tab of before that keeps no clocks', () => {
     /** What that tab stores: the record as it stands, changed, at a time. */
     const writes = (at: number, change: object) => {
       const { clocks: _, ...envelope } = readEnvelope(storage.texts['sample/s1']!)!;
-      storage.texts['sample/s1'] = JSON.stringify({ ...envelope, rev: envelope.rev + 1, at, data: { ...(envelope.data as object), ...change } });
+      storage.texts['sample/s1'] = JSON.stringify({
+        ...envelope,
+        rev: envelope.rev + 1,
+        at,
+        data: { ...(envelope.data as object), ...change },
+      });
     };
     const tells = async () => {
       old.post([{ op: 'replace', path: ['sample', 's1', 'place'], value: '' }]);
@@ -248,19 +271,34 @@ describe('two tabs', () => {
     const storage = memoryStore();
     const slow = () => new Promise<void>((done) => setTimeout(done, next(40)));
     const { getMany, setMany } = storage;
-    storage.getMany = async (keys) => { await slow(); return getMany(keys); };
-    storage.setMany = async (entries) => { await slow(); return setMany(entries); };
+    storage.getMany = async (keys) => {
+      await slow();
+      return getMany(keys);
+    };
+    storage.setMany = async (entries) => {
+      await slow();
+      return setMany(entries);
+    };
     const [locks, channel] = [queue(), tabs()];
     const late = () => {
       const own = channel();
       return { ...own, post: (message: unknown) => void setTimeout(() => own.post(message), next(60)) };
     };
-    const [first, second] = [memoryPorts({ storage, locks, channel: late() }), memoryPorts({ storage, locks, channel: late() })];
+    const [first, second] = [
+      memoryPorts({ storage, locks, channel: late() }),
+      memoryPorts({ storage, locks, channel: late() }),
+    ];
     const made = [createStore(first), createStore(second)];
     const opening = openStore(made[0]!, { start: 'clean', clock: null });
     await jest.advanceTimersByTimeAsync(300);
     const keepers = [await opening];
-    made[0]!.dispatch(change('new-match', (draft) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN, specimens: [specimen('a', 8), specimen('b', 9)] }))));
+    made[0]!.dispatch(
+      change(
+        'new-match',
+        (draft) =>
+          void (draft.sample.s1 = sampleSchema.cast({ when: WHEN, specimens: [specimen('a', 8), specimen('b', 9)] })),
+      ),
+    );
     await jest.advanceTimersByTimeAsync(600);
     const later = openStore(made[1]!, { start: 'clean', clock: null });
     await jest.advanceTimersByTimeAsync(300);
@@ -277,13 +315,15 @@ describe('two tabs', () => {
       for (let edit = 0, edits = 1 + next(4); edit < edits; edit++) {
         const tab = made[next(2)]!;
         const what = next(5);
-        tab.dispatch(change('edit', ({ sample }) => {
-          const own = sample.s1!;
-          if (what === 0) own.place = `place ${next(1000)}`;
-          else if (what === 1) own.colours['abdomen-belly'] = `#${String(next(900_000) + 100_000)}`;
-          else if (what === 2) own.water = next(2) === 0 ? 'fast' : 'still';
-          else own.specimens[what - 3]!.body.mm = 5 + next(80) / 10;
-        }));
+        tab.dispatch(
+          change('edit', ({ sample }) => {
+            const own = sample.s1!;
+            if (what === 0) own.place = `place ${next(1000)}`;
+            else if (what === 1) own.colours['abdomen-belly'] = `#${String(next(900_000) + 100_000)}`;
+            else if (what === 2) own.water = next(2) === 0 ? 'fast' : 'still';
+            else own.specimens[what - 3]!.body.mm = 5 + next(80) / 10;
+          }),
+        );
         if (next(6) === 0) tab.dispatch(undone());
         await jest.advanceTimersByTimeAsync(next(220));
       }

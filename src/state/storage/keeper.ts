@@ -1,5 +1,17 @@
 import equal from 'fast-deep-equal';
-import { folded, LEDGERS, lives, mendedBy, mergeCopies, TALLY, withoutTally, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
+import {
+  folded,
+  LEDGERS,
+  lives,
+  mendedBy,
+  mergeCopies,
+  TALLY,
+  withoutTally,
+  type EventOp,
+  type Kind,
+  type OwnerKind,
+  type Tally,
+} from '@/records';
 import type { Store } from '../store';
 import { notWritten, saving, type Unwritten } from '../session';
 import { commit, NewerStored, readStored, type Mine, type Written } from './commit';
@@ -41,7 +53,11 @@ const isEmpty = ({ records, events, sums }: Waiting) => records.size + events.le
 
 /** What waited first and what came since, as one. */
 function both(first: Waiting, later: Waiting): Waiting {
-  return { records: new Map([...later.records, ...first.records]), events: [...first.events, ...later.events], sums: new Map([...first.sums, ...later.sums]) };
+  return {
+    records: new Map([...later.records, ...first.records]),
+    events: [...first.events, ...later.events],
+    sums: new Map([...first.sums, ...later.sums]),
+  };
 }
 
 function whyOf(error: unknown): Unwritten {
@@ -52,7 +68,13 @@ function whyOf(error: unknown): Unwritten {
 
 /** Keys of the records that something waits for. */
 function keysOf({ records, events, sums }: Waiting): string[] {
-  return [...new Set([...records.keys(), ...events.map(({ kind, owner }) => keyOf(kind, owner)), ...[...sums.values()].map(({ kind, owner }) => keyOf(kind, owner))])];
+  return [
+    ...new Set([
+      ...records.keys(),
+      ...events.map(({ kind, owner }) => keyOf(kind, owner)),
+      ...[...sums.values()].map(({ kind, owner }) => keyOf(kind, owner)),
+    ]),
+  ];
 }
 
 /** Writes 150 ms after the last change and at most 500 ms after the first; what fails stays pending and is tried again. `revisions` are those of the opening. */
@@ -89,10 +111,19 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
       const own = recordOf(kind, id);
       // What a version without clocks wrote stands as it is, but for what is not written here yet.
       const alone = unclocked && !open.records.has(key);
-      const merged = alone ? { data, clocks: edited } : mergeCopies(kind, { data: own && withoutTally(own), clocks: clocks.get(key) ?? {} }, { data, clocks: edited });
+      const merged = alone
+        ? { data, clocks: edited }
+        : mergeCopies(
+            kind,
+            { data: own && withoutTally(own), clocks: clocks.get(key) ?? {} },
+            { data, clocks: edited },
+          );
       clocks.set(key, merged.clocks);
       const here = lives(merged) ? mendedBy(kind, merged.data!) : null;
-      const tally = kind in LEDGERS ? (said.get(key) ?? (own as { tally?: unknown } | null)?.tally ?? LEDGERS[kind as OwnerKind].none) : undefined;
+      const tally =
+        kind in LEDGERS
+          ? (said.get(key) ?? (own as { tally?: unknown } | null)?.tally ?? LEDGERS[kind as OwnerKind].none)
+          : undefined;
       said.delete(key);
       const next = here && tally !== undefined ? { ...here, [TALLY]: tally } : here;
       if (!equal(own, next)) changes.push({ kind, id, data: next });
@@ -100,15 +131,17 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
     for (const [key, tally] of said) {
       const { kind, id } = splitKey(key);
       const own = recordOf(kind, id);
-      if (own && !equal((own as { tally?: unknown }).tally, tally)) changes.push({ kind: kind as Kind, id, data: { ...own, [TALLY]: tally } });
+      if (own && !equal((own as { tally?: unknown }).tally, tally))
+        changes.push({ kind: kind as Kind, id, data: { ...own, [TALLY]: tally } });
     }
     if (changes.length > 0) store.dispatch(heard(changes));
   };
 
-  const mine = ({ records }: Waiting): Mine[] => [...records].map(([key, since]) => {
-    const { kind, id } = splitKey(key);
-    return { kind: kind as Kind, id, data: recordOf(kind, id), clocks: clocks.get(key) ?? {}, since };
-  });
+  const mine = ({ records }: Waiting): Mine[] =>
+    [...records].map(([key, since]) => {
+      const { kind, id } = splitKey(key);
+      return { kind: kind as Kind, id, data: recordOf(kind, id), clocks: clocks.get(key) ?? {}, since };
+    });
 
   const write = async (): Promise<void> => {
     if (isEmpty(pending)) return;
@@ -119,17 +152,29 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
         const tally = tallyOf(kind, owner);
         return tally ? [{ kind, owner, tally }] : [];
       });
-      const stored = await commit(ports.storage, ports.locks, { records: mine(flying), events: flying.events, sums }, ports.now());
+      const stored = await commit(
+        ports.storage,
+        ports.locks,
+        { records: mine(flying), events: flying.events, sums },
+        ports.now(),
+      );
       flying = nothing();
       failures = 0;
       const { unkept } = store.getState().session;
       if (unkept) store.dispatch(notWritten(null));
       // What another tab wrote in between is shown.
-      const emptied = stored.written.some(({ kind, id, base }) => base === 0 && (revisions.get(keyOf(kind, id)) ?? 0) > 0);
+      const emptied = stored.written.some(
+        ({ kind, id, base }) => base === 0 && (revisions.get(keyOf(kind, id)) ?? 0) > 0,
+      );
       show(stored.written, stored.sums);
       for (const { kind, id, rev } of stored.written) revisions.set(keyOf(kind, id), rev);
       for (const { kind, owner, rev } of stored.sums) revisions.set(sumKey(kind, owner), rev);
-      ports.channel.post({ written: [...stored.written.map(({ kind, id, rev }) => ({ key: keyOf(kind, id), rev })), ...stored.sums.map(({ kind, owner, rev }) => ({ key: sumKey(kind, owner), rev }))] } satisfies Told);
+      ports.channel.post({
+        written: [
+          ...stored.written.map(({ kind, id, rev }) => ({ key: keyOf(kind, id), rev })),
+          ...stored.sums.map(({ kind, owner, rev }) => ({ key: sumKey(kind, owner), rev })),
+        ],
+      } satisfies Told);
       if (isEmpty(pending)) store.dispatch(saving(true));
       // Storage was emptied under the open page: what it held is written again.
       if (emptied) await restore();
@@ -186,10 +231,14 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
 
   const hear = async (message: Told | { path: (string | number)[] }[]) => {
     // A tab of before this version tells the patches themselves: their records are read.
-    const written = Array.isArray(message) ? message.map(({ path }) => ({ key: keyOf(String(path[0]), String(path[1])), rev: Infinity })) : message.written;
+    const written = Array.isArray(message)
+      ? message.map(({ path }) => ({ key: keyOf(String(path[0]), String(path[1])), rev: Infinity }))
+      : message.written;
     const busy = new Set([...flying.records.keys(), ...flying.events.map(({ kind, owner }) => sumKey(kind, owner))]);
     // What this tab is writing just now it reads under the lock itself.
-    const news = written.filter(({ key, rev }) => rev > (revisions.get(key) ?? 0) && !busy.has(key)).map(({ key }) => key);
+    const news = written
+      .filter(({ key, rev }) => rev > (revisions.get(key) ?? 0) && !busy.has(key))
+      .map(({ key }) => key);
     if (news.length === 0) return;
     const read = await readStored(ports.storage, [...new Set(news)]);
     const isNewer = (key: string, rev: number) => rev > (revisions.get(key) ?? 0);
@@ -203,7 +252,13 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
   };
 
   const stopHearing = ports.channel.listen((message) => void hear(message as Told).catch(() => undefined));
-  const stopWatching = store.onWrite(({ touched, events }) => enqueue({ records: new Map(touched.map(({ kind, id }) => [keyOf(kind, id), ports.now()])), events: [...events], sums: new Map() }));
+  const stopWatching = store.onWrite(({ touched, events }) =>
+    enqueue({
+      records: new Map(touched.map(({ kind, id }) => [keyOf(kind, id), ports.now()])),
+      events: [...events],
+      sums: new Map(),
+    }),
+  );
   return {
     flush,
     look,

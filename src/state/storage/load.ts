@@ -1,7 +1,34 @@
-import { entriesOf, isOwner, KINDS, LEDGERS, migrate, noEntities, TALLY, withoutTally, type Clocks, type Entities, type EventOp, type Kind, type OwnerKind, type Tally } from '@/records';
+import {
+  entriesOf,
+  isOwner,
+  KINDS,
+  LEDGERS,
+  migrate,
+  noEntities,
+  TALLY,
+  withoutTally,
+  type Clocks,
+  type Entities,
+  type EventOp,
+  type Kind,
+  type OwnerKind,
+  type Tally,
+} from '@/records';
 import type { KeyStore, Locks } from '../ports';
 import { LOCK } from './commit';
-import { ASIDE, BLOB, clocksOf, EVENTS, isThing, keyOf, readEnvelope, splitKey, SUM, UNDO, type Envelope } from './envelope';
+import {
+  ASIDE,
+  BLOB,
+  clocksOf,
+  EVENTS,
+  isThing,
+  keyOf,
+  readEnvelope,
+  splitKey,
+  SUM,
+  UNDO,
+  type Envelope,
+} from './envelope';
 import { countAgain, entering, ownerOf, readSum, sumKey, type Summed } from './events';
 
 /** Tombstones are kept this long, so that a tab that slept still learns of a deletion. */
@@ -38,7 +65,18 @@ interface Found extends Loaded {
 }
 
 function open(keys: readonly string[], texts: Record<string, string | null>): Found {
-  const found: Found = { entities: noEntities(), clocks: new Map(), aside: [], empty: keys.length === 0, revisions: new Map(), events: [], old: [], sums: new Map(), texts, moved: {} };
+  const found: Found = {
+    entities: noEntities(),
+    clocks: new Map(),
+    aside: [],
+    empty: keys.length === 0,
+    revisions: new Map(),
+    events: [],
+    old: [],
+    sums: new Map(),
+    texts,
+    moved: {},
+  };
   for (const key of keys) {
     const text = texts[key];
     if (!text) continue;
@@ -62,10 +100,13 @@ function open(keys: readonly string[], texts: Record<string, string | null>): Fo
       found.old.push({ key, envelope, data: null });
       continue;
     }
-    const result = envelope ? migrate(kind, envelope.v, envelope.data, id) : ({ ok: false, reason: 'schema', detail: 'envelope' } as const);
+    const result = envelope
+      ? migrate(kind, envelope.v, envelope.data, id)
+      : ({ ok: false, reason: 'schema', detail: 'envelope' } as const);
     if (result.ok) {
       (found.entities[kind as Kind] as Record<string, unknown>)[id] = result.data;
-      if (result.events.length > 0) found.old.push({ key, envelope: envelope!, data: withoutTally(result.data as object) });
+      if (result.events.length > 0)
+        found.old.push({ key, envelope: envelope!, data: withoutTally(result.data as object) });
       found.events.push(...result.events);
     } else if (!texts[`${ASIDE}${key}`]) {
       const item: Aside = { key, reason: result.reason, detail: result.detail, text };
@@ -77,18 +118,52 @@ function open(keys: readonly string[], texts: Record<string, string | null>): Fo
 }
 
 /** Stores ledgers apart that lay inside their records, and works out sums that are not there; the sums that came of it. */
-async function takeApart(storage: KeyStore, { events, old, sums }: Found, stored: readonly string[], now: number): Promise<Summed[]> {
-  const owners = new Map(stored.flatMap((key) => {
-    const owner = key.startsWith(EVENTS) ? ownerOf(key) : null;
-    return owner && !sums.has(keyOf(owner.kind, owner.owner)) ? [[keyOf(owner.kind, owner.owner), owner] as const] : [];
-  }));
+async function takeApart(
+  storage: KeyStore,
+  { events, old, sums }: Found,
+  stored: readonly string[],
+  now: number,
+): Promise<Summed[]> {
+  const owners = new Map(
+    stored.flatMap((key) => {
+      const owner = key.startsWith(EVENTS) ? ownerOf(key) : null;
+      return owner && !sums.has(keyOf(owner.kind, owner.owner))
+        ? [[keyOf(owner.kind, owner.owner), owner] as const]
+        : [];
+    }),
+  );
   // Sums first: what is entered adds to them.
   const counted = owners.size > 0 ? await countAgain(storage, [...owners.values()], now) : { entries: {}, sums: [] };
   if (owners.size > 0) await storage.setMany(counted.entries);
   if (events.length === 0) return counted.sums;
   const entered = await entering(storage, events, now);
-  const anew = Object.fromEntries(old.filter(({ data }) => data !== null).map(({ key, envelope, data }) => [key, JSON.stringify({ ...envelope, v: KINDS[splitKey(key).kind as Kind].version, rev: envelope.rev + 1, clocks: clocksOf(envelope), data } satisfies Envelope)]));
-  const eyes = entered.sums.filter(({ kind }) => kind === 'eye').map(({ owner }) => [keyOf('eye', owner), JSON.stringify({ v: KINDS.eye.version, id: owner, rev: 1, at: now, clocks: { '': now }, data: { demo: false } } satisfies Envelope)]);
+  const anew = Object.fromEntries(
+    old
+      .filter(({ data }) => data !== null)
+      .map(({ key, envelope, data }) => [
+        key,
+        JSON.stringify({
+          ...envelope,
+          v: KINDS[splitKey(key).kind as Kind].version,
+          rev: envelope.rev + 1,
+          clocks: clocksOf(envelope),
+          data,
+        } satisfies Envelope),
+      ]),
+  );
+  const eyes = entered.sums
+    .filter(({ kind }) => kind === 'eye')
+    .map(({ owner }) => [
+      keyOf('eye', owner),
+      JSON.stringify({
+        v: KINDS.eye.version,
+        id: owner,
+        rev: 1,
+        at: now,
+        clocks: { '': now },
+        data: { demo: false },
+      } satisfies Envelope),
+    ]);
   const there = await storage.getMany(eyes.map(([key]) => key!));
   await storage.setMany({ ...entered.entries, ...anew, ...Object.fromEntries(eyes.filter(([key]) => !there[key!])) });
   const gone = old.filter(({ data }) => data === null).map(({ key }) => key);
@@ -111,7 +186,11 @@ export async function load(storage: KeyStore, locks: Locks, now: number): Promis
     for (const { key, envelope, data } of found.old) if (data) found.revisions.set(key, envelope.rev + 1);
     const { entities } = found;
     for (const kind of Object.keys(LEDGERS) as OwnerKind[]) {
-      for (const [id, record] of Object.entries(entities[kind])) (entities[kind] as Record<string, unknown>)[id] = { ...record, [TALLY]: found.sums.get(keyOf(kind, id)) ?? LEDGERS[kind].none };
+      for (const [id, record] of Object.entries(entities[kind]))
+        (entities[kind] as Record<string, unknown>)[id] = {
+          ...record,
+          [TALLY]: found.sums.get(keyOf(kind, id)) ?? LEDGERS[kind].none,
+        };
     }
     const old = [...sweepable(found.texts, stored, now), ...orphans(stored, found.texts, now)];
     if (old.length > 0) await storage.removeMany(old);
@@ -123,7 +202,8 @@ export async function load(storage: KeyStore, locks: Locks, now: number): Promis
 function asideOf(key: string, text: string): Aside {
   try {
     const item = JSON.parse(text) as Partial<Aside> | null;
-    if (item && [item.key, item.reason, item.detail, item.text].every((part) => typeof part === 'string')) return item as Aside;
+    if (item && [item.key, item.reason, item.detail, item.text].every((part) => typeof part === 'string'))
+      return item as Aside;
   } catch {
     // It is told below.
   }
@@ -132,10 +212,12 @@ function asideOf(key: string, text: string): Aside {
 
 /** Keys of tombstones older than 30 days, and of what their ledgers held. */
 function sweepable(texts: Record<string, string | null>, stored: readonly string[], now: number): string[] {
-  const old = new Set(Object.entries(texts).flatMap(([key, text]) => {
-    const envelope = text ? readEnvelope(text) : null;
-    return envelope?.gone && now - envelope.at > SWEEP_MS ? [key] : [];
-  }));
+  const old = new Set(
+    Object.entries(texts).flatMap(([key, text]) => {
+      const envelope = text ? readEnvelope(text) : null;
+      return envelope?.gone && now - envelope.at > SWEEP_MS ? [key] : [];
+    }),
+  );
   if (![...old].some((key) => isOwner(splitKey(key).kind))) return [...old];
   const ledgers = stored.filter((key) => {
     const owner = ownerOf(key);

@@ -22,7 +22,14 @@ export interface Changed {
 }
 
 function taken(state: RecordsState, way: 'back' | 'again', found: ReturnType<typeof back>): RecordsState {
-  return found ? { ...state, entities: stepped(state.entities, found.step), ...found.history, step: { way, label: found.label, n: (state.step?.n ?? 0) + 1 } } : state;
+  return found
+    ? {
+        ...state,
+        entities: stepped(state.entities, found.step),
+        ...found.history,
+        step: { way, label: found.label, n: (state.step?.n ?? 0) + 1 },
+      }
+    : state;
 }
 
 /** A record as it is now; null where it is not there any more. */
@@ -49,8 +56,14 @@ const NOTHING: RecordsState = { entities: noEntities(), aside: [], ...NO_HISTORY
 
 /** No toolkit's reducer: it would walk through every record of a table to freeze what a change put in. */
 export function recordsReducer(state: RecordsState = NOTHING, action: unknown): RecordsState {
-  if (loaded.match(action)) return { ...state, entities: action.payload.entities, aside: action.payload.aside, ...action.payload.history };
-  if (changed.match(action)) return { ...state, entities: action.payload.entities, ...(action.payload.change ? remembered(state, action.payload.change) : {}) };
+  if (loaded.match(action))
+    return { ...state, entities: action.payload.entities, aside: action.payload.aside, ...action.payload.history };
+  if (changed.match(action))
+    return {
+      ...state,
+      entities: action.payload.entities,
+      ...(action.payload.change ? remembered(state, action.payload.change) : {}),
+    };
   if (heard.match(action)) return withHeard(state, action.payload);
   if (undone.match(action)) return taken(state, 'back', back(state));
   if (redone.match(action)) return taken(state, 'again', again(state));

@@ -18,7 +18,11 @@ const finite = (d: string) => !/NaN|Infinity|undefined/.test(d);
 
 describe('curves', () => {
   test('a place along a curve, and straight on beyond its ends', () => {
-    const line = curveOf([[0, 0], [-4, 0], [-4, -3]]);
+    const line = curveOf([
+      [0, 0],
+      [-4, 0],
+      [-4, -3],
+    ]);
     expect(line.length).toBe(7);
     expect(at(line, 2).p).toEqual([-2, 0]);
     expect(at(line, 5.5).p[1]).toBeCloseTo(-1.5, 9);
@@ -26,7 +30,15 @@ describe('curves', () => {
     expect(at(line, -1).p[0]).toBeCloseTo(1, 9);
   });
   test('where a curve runs to the left its normal points up, away from the gape', () => {
-    expect(at(curveOf([[0, 0], [-4, 0]]), 1).n).toEqual([0, 1]);
+    expect(
+      at(
+        curveOf([
+          [0, 0],
+          [-4, 0],
+        ]),
+        1,
+      ).n,
+    ).toEqual([0, 1]);
   });
   test('a walk of half a turn comes back beside its start, a diameter away', () => {
     const arc = walk([0, 0], 0, [{ length: Math.PI * 2, turn: Math.PI }], 0.01);
@@ -35,28 +47,69 @@ describe('curves', () => {
     expect(end[1]).toBeCloseTo(4, 2);
   });
   test('a band keeps its half-width on both sides', () => {
-    const outline = band(curveOf([[0, 0], [-10, 0]]), 2, 8, () => 0.5, 4);
+    const outline = band(
+      curveOf([
+        [0, 0],
+        [-10, 0],
+      ]),
+      2,
+      8,
+      () => 0.5,
+      4,
+    );
     expect(outline).toHaveLength(10);
     expect(new Set(outline.map(([, y]) => Math.abs(y)))).toEqual(new Set([0.5]));
   });
   test('paths turn y downward and close when asked', () => {
-    expect(pathOf([[0, 1], [2, -3]])).toBe('M0 -1L2 3');
-    expect(pathOf([[0, 1], [2, -3]], true)).toMatch(/Z$/);
-    expect(smooth([[0, 0], [1, 0], [1, 1]])).toMatch(/^M0 0C.*Z$/);
+    expect(
+      pathOf([
+        [0, 1],
+        [2, -3],
+      ]),
+    ).toBe('M0 -1L2 3');
+    expect(
+      pathOf(
+        [
+          [0, 1],
+          [2, -3],
+        ],
+        true,
+      ),
+    ).toMatch(/Z$/);
+    expect(
+      smooth([
+        [0, 0],
+        [1, 0],
+        [1, 1],
+      ]),
+    ).toMatch(/^M0 0C.*Z$/);
   });
 });
 
 describe('a hook is drawn from its own dimensions', () => {
-  const dims = (bend: BendId, more = {}) => ({ bend, eye: 'down' as const, barb: 'barbed' as const, shankMm: 8, gapeMm: 4.8, biteMm: 4.3, wireMm: 0.45, eyeMm: 1.5, ...more });
-  test.each(ids.bends.map((bend) => bend.id as BendId))('%s: the straight from behind the eye to above the point is the shank', (bend) => {
-    const { curve } = hookMarks(dims(bend));
-    const point = curve.points[curve.points.length - 1]!;
-    const back = Math.min(...curve.points.map(([x]) => x));
-    expect(curve.points[0]).toEqual([0, 0]);
-    expect(back).toBeLessThan(-0.9 * 8);
-    expect(point[0]).toBeGreaterThan(back);
-    expect(point[1]).toBeLessThan(-0.5 * 4.8);
+  const dims = (bend: BendId, more = {}) => ({
+    bend,
+    eye: 'down' as const,
+    barb: 'barbed' as const,
+    shankMm: 8,
+    gapeMm: 4.8,
+    biteMm: 4.3,
+    wireMm: 0.45,
+    eyeMm: 1.5,
+    ...more,
   });
+  test.each(ids.bends.map((bend) => bend.id as BendId))(
+    '%s: the straight from behind the eye to above the point is the shank',
+    (bend) => {
+      const { curve } = hookMarks(dims(bend));
+      const point = curve.points[curve.points.length - 1]!;
+      const back = Math.min(...curve.points.map(([x]) => x));
+      expect(curve.points[0]).toEqual([0, 0]);
+      expect(back).toBeLessThan(-0.9 * 8);
+      expect(point[0]).toBeGreaterThan(back);
+      expect(point[1]).toBeLessThan(-0.5 * 4.8);
+    },
+  );
   test('on a round bend the point lies one gape under the shank', () => {
     const { curve } = hookMarks(dims('round'));
     const lowest = Math.min(...curve.points.map(([, y]) => y));
@@ -69,7 +122,9 @@ describe('a hook is drawn from its own dimensions', () => {
     expect((two.top - two.bottom) / (one.top - one.bottom)).toBeCloseTo(2, 1);
   });
   test('a barb is drawn on a barbed hook only', () => {
-    expect(hookMarks(dims('round')).marks.length).toBeGreaterThan(hookMarks(dims('round', { barb: 'none' })).marks.length);
+    expect(hookMarks(dims('round')).marks.length).toBeGreaterThan(
+      hookMarks(dims('round', { barb: 'none' })).marks.length,
+    );
   });
   test('the wire is as thick as it is', () => {
     expect(hookMarks(dims('round')).marks.some((mark) => mark.mm && Math.abs(mark.width! - 0.45) < 1e-9)).toBe(true);
@@ -77,34 +132,66 @@ describe('a hook is drawn from its own dimensions', () => {
 });
 
 describe('a fly is drawn from its card', () => {
-  const cards = SHIPPED.dressings.map((dressing) => answer(sampleOf(dressing.stages[0]!, { lengthsMm: [Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1])], water: dressing.waters[0]! }), { ...NO_CHOICES, dressingPin: dressing.id }, SHIPPED).card!);
-  test.each(cards.map((card) => [card.dressing.id, card] as const))('%s: every stroke is a number, and something of every dressing shows', (_, card) => {
-    const drawing = flyMarks(card);
-    expect(drawing.marks.every((mark) => finite(mark.d))).toBe(true);
-    expect(drawing.marks.length).toBeGreaterThan(drawing.hook.marks.length + 1);
-    expect(drawing.bounds.right - drawing.bounds.left).toBeGreaterThan(card.hook.shank_mm);
-  });
-  test.each(['biot', 'foam', 'glass', 'cord', 'straw', 'tips'] as const)('what looks like %s is drawn by its column, whatever it is called: one of the tier’s own too', (look) => {
-    const stroke = (card: (typeof cards)[number]) => flyMarks(card).marks.map(({ d, opacity }) => `${d} ${opacity ?? ''}`).join('\n');
-    const dressings = SHIPPED.dressings.filter((dressing) => dressing.parts.some((part) => SHIPPED.materials.find((item) => item.id === part.material)?.look === look));
-    const own = cards.filter((card) => dressings.some((dressing) => dressing.id === card.dressing.id));
-    const withMaterials = (card: (typeof cards)[number], change: object) => ({ ...card, parts: card.parts.map((part) => ({ ...part, material: part.material && { ...part.material, ...change } })) });
-    for (const card of own) expect(stroke(withMaterials(card, { id: 'own-thing-x1', name: 'Mine' }))).toBe(stroke(card));
-    expect(own.some((card) => stroke(withMaterials(card, { look: undefined })) !== stroke(card))).toBe(true);
-  });
+  const cards = SHIPPED.dressings.map(
+    (dressing) =>
+      answer(
+        sampleOf(dressing.stages[0]!, {
+          lengthsMm: [Math.sqrt(dressing.length_mm[0] * dressing.length_mm[1])],
+          water: dressing.waters[0]!,
+        }),
+        { ...NO_CHOICES, dressingPin: dressing.id },
+        SHIPPED,
+      ).card!,
+  );
+  test.each(cards.map((card) => [card.dressing.id, card] as const))(
+    '%s: every stroke is a number, and something of every dressing shows',
+    (_, card) => {
+      const drawing = flyMarks(card);
+      expect(drawing.marks.every((mark) => finite(mark.d))).toBe(true);
+      expect(drawing.marks.length).toBeGreaterThan(drawing.hook.marks.length + 1);
+      expect(drawing.bounds.right - drawing.bounds.left).toBeGreaterThan(card.hook.shank_mm);
+    },
+  );
+  test.each(['biot', 'foam', 'glass', 'cord', 'straw', 'tips'] as const)(
+    'what looks like %s is drawn by its column, whatever it is called: one of the tier’s own too',
+    (look) => {
+      const stroke = (card: (typeof cards)[number]) =>
+        flyMarks(card)
+          .marks.map(({ d, opacity }) => `${d} ${opacity ?? ''}`)
+          .join('\n');
+      const dressings = SHIPPED.dressings.filter((dressing) =>
+        dressing.parts.some((part) => SHIPPED.materials.find((item) => item.id === part.material)?.look === look),
+      );
+      const own = cards.filter((card) => dressings.some((dressing) => dressing.id === card.dressing.id));
+      const withMaterials = (card: (typeof cards)[number], change: object) => ({
+        ...card,
+        parts: card.parts.map((part) => ({ ...part, material: part.material && { ...part.material, ...change } })),
+      });
+      for (const card of own)
+        expect(stroke(withMaterials(card, { id: 'own-thing-x1', name: 'Mine' }))).toBe(stroke(card));
+      expect(own.some((card) => stroke(withMaterials(card, { look: undefined })) !== stroke(card))).toBe(true);
+    },
+  );
   test('dimension lines are as long as the parts they name', () => {
     const straight = cards.filter((card) => card.hook.bend === 'round');
     expect(straight.length).toBeGreaterThan(5);
     for (const card of straight) {
-      for (const line of flyMarks(card).dimensions.filter((item) => ['tail', 'abdomen', 'thorax'].includes(item.kind))) {
+      for (const line of flyMarks(card).dimensions.filter((item) =>
+        ['tail', 'abdomen', 'thorax'].includes(item.kind),
+      )) {
         const part = card.parts.find((item) => item.id === line.part)!;
-        expect([card.dressing.id, line.kind, distance(line.from, line.to) / part.mm!]).toEqual([card.dressing.id, line.kind, expect.closeTo(1, 1)]);
+        expect([card.dressing.id, line.kind, distance(line.from, line.to) / part.mm!]).toEqual([
+          card.dressing.id,
+          line.kind,
+          expect.closeTo(1, 1),
+        ]);
       }
     }
   });
   test('before the first part is bound only the hook is there; each step adds and the last is the fly', () => {
     const card = cards.find((item) => item.dressing.id === 'first-light-dun')!;
-    const there = (upTo: number) => card.parts.filter((part) => partStates(card, upTo)(part).there !== 'no').map((part) => part.id);
+    const there = (upTo: number) =>
+      card.parts.filter((part) => partStates(card, upTo)(part).there !== 'no').map((part) => part.id);
     const grown = card.steps.map((step) => there(step.n));
     expect(flyMarks(card, { upTo: 0 }).marks).toHaveLength(flyMarks(card).hook.marks.length);
     grown.slice(1).forEach((now, index) => expect(now).toEqual(expect.arrayContaining(grown[index]!)));
@@ -122,18 +209,25 @@ describe('a fly is drawn from its card', () => {
     const tallest = (upTo?: number) => flyMarks(card, { upTo }).bounds.top;
     expect(tallest(at('cut', 'post') - 1)).toBeGreaterThan(tallest() * 1.2);
   });
-  test.each(cards.map((card) => [card.dressing.id, card] as const))('%s from above is as wide on both sides, but for one wing', (_, card) => {
-    const { bounds, marks } = flyMarks(card, { view: 'top' });
-    expect(marks.every((mark) => finite(mark.d))).toBe(true);
-    if (card.dressing.id !== 'one-side-cripple') expect(bounds.top / -bounds.bottom).toBeCloseTo(1, 0);
-  });
+  test.each(cards.map((card) => [card.dressing.id, card] as const))(
+    '%s from above is as wide on both sides, but for one wing',
+    (_, card) => {
+      const { bounds, marks } = flyMarks(card, { view: 'top' });
+      expect(marks.every((mark) => finite(mark.d))).toBe(true);
+      if (card.dressing.id !== 'one-side-cripple') expect(bounds.top / -bounds.bottom).toBeCloseTo(1, 0);
+    },
+  );
   test('a plain drawing carries no colour of a material', () => {
     const card = cards[0]!;
-    const colours = (plain: boolean) => flyMarks(card, { plain }).marks.flatMap((mark) => [mark.fill, mark.stroke]).filter((value) => value?.startsWith('#'));
+    const colours = (plain: boolean) =>
+      flyMarks(card, { plain })
+        .marks.flatMap((mark) => [mark.fill, mark.stroke])
+        .filter((value) => value?.startsWith('#'));
     expect(colours(false).length).toBeGreaterThan(0);
     expect(colours(true)).toEqual([]);
   });
-  test('the same card is drawn the same twice', () => expect(flyMarks(cards[0]!).marks).toEqual(flyMarks(cards[0]!).marks));
+  test('the same card is drawn the same twice', () =>
+    expect(flyMarks(cards[0]!).marks).toEqual(flyMarks(cards[0]!).marks));
   test('the ring of a step lies on the wire at its millimetre', () => {
     const card = cards.find((item) => item.hook.bend === 'round')!;
     const point = flyMarks(card).pointAt(3);
@@ -160,13 +254,34 @@ describe('a natural is drawn to its length', () => {
     expect(used).toContain('#654321');
   });
   test('unlike insects have unlike outlines', () => {
-    const shapes = (['mayfly/dun', 'caddis/adult', 'stonefly/adult', 'midge/pupa', 'crane-fly/adult'] as StageId[]).map((stage) => naturalMarks(stage, 8, {}).marks.map((mark) => mark.d).join(''));
+    const shapes = (['mayfly/dun', 'caddis/adult', 'stonefly/adult', 'midge/pupa', 'crane-fly/adult'] as StageId[]).map(
+      (stage) =>
+        naturalMarks(stage, 8, {})
+          .marks.map((mark) => mark.d)
+          .join(''),
+    );
     expect(new Set(shapes).size).toBe(shapes.length);
   });
 });
 
 describe('a drawing as a file', () => {
-  const svg = svgPicture({ width: 100, height: 50, theme: 'dusk', title: 'a "b" <c>', placed: [{ marks: [{ d: 'M0 0L1 1', stroke: 'var(--ink)', width: 2 }, { d: 'M0 0L2 0', stroke: 'var(--ink)', width: 0.4, mm: true }], scale: 10, x: 5, y: 6 }] });
+  const svg = svgPicture({
+    width: 100,
+    height: 50,
+    theme: 'dusk',
+    title: 'a "b" <c>',
+    placed: [
+      {
+        marks: [
+          { d: 'M0 0L1 1', stroke: 'var(--ink)', width: 2 },
+          { d: 'M0 0L2 0', stroke: 'var(--ink)', width: 0.4, mm: true },
+        ],
+        scale: 10,
+        x: 5,
+        y: 6,
+      },
+    ],
+  });
   test('colours of the page are resolved and words are safe', () => {
     expect(svg).not.toMatch(/var\(/);
     expect(svg).toContain('#DEE9E7');
@@ -188,7 +303,11 @@ describe('a hackle as its turns lie', () => {
   const card = (id: string) => cardOnCommonHook(SHIPPED.dressings.find((dressing) => dressing.id === id)!);
   const of = (id: string, trim: 'full' | 'flat-below' | 'both', kind = 'hackle') => {
     const shown = card(id);
-    const trimmed = { ...shown, hackles: shown.hackles.map((item) => ({ ...item, trim })), parts: shown.parts.filter((part) => part.part === kind || part.thick_mm !== null) };
+    const trimmed = {
+      ...shown,
+      hackles: shown.hackles.map((item) => ({ ...item, trim })),
+      parts: shown.parts.filter((part) => part.part === kind || part.thick_mm !== null),
+    };
     const { marks } = flyMarks(trimmed);
     const bare = flyMarks({ ...trimmed, parts: trimmed.parts.filter((part) => part.part !== kind) }).marks;
     return boundsOf(marks.filter((mark) => !bare.some((other) => other.d === mark.d)));
@@ -233,11 +352,14 @@ test('through a clear body its thread is seen, dry and wet', () => {
 
 describe('naturals as they hold themselves', () => {
   const of = (stage: StageId) => naturalMarks(stage, 10, {});
-  test.each(['caddis/free-larva', 'caddis/pupa', 'midge/pupa', 'shrimp/adult'] as const)('%s curls down, its back the outside of the curve', (stage) => {
-    const body = of(stage).marks.filter((mark) => mark.fill !== undefined);
-    const { top } = boundsOf(body);
-    expect(top).toBeGreaterThan(-boundsOf(body).bottom);
-  });
+  test.each(['caddis/free-larva', 'caddis/pupa', 'midge/pupa', 'shrimp/adult'] as const)(
+    '%s curls down, its back the outside of the curve',
+    (stage) => {
+      const body = of(stage).marks.filter((mark) => mark.fill !== undefined);
+      const { top } = boundsOf(body);
+      expect(top).toBeGreaterThan(-boundsOf(body).bottom);
+    },
+  );
   test('a raft is several insects, wider than one and no larger each', () => {
     const [raft, adult] = [of('midge/cluster'), of('crane-fly/adult')];
     expect(raft.marks.length).toBeGreaterThan(2 * adult.marks.length);
@@ -245,11 +367,30 @@ describe('naturals as they hold themselves', () => {
     expect(raft.marks.every((mark) => finite(mark.d))).toBe(true);
   });
   test('no two orders have a stage of the same picture, and every mark lies within its bounds', () => {
-    const pictures = ids.stages.map(({ id }) => ({ order: id.split('/')[0], drawing: naturalMarks(id as StageId, 10, {}) }));
+    const pictures = ids.stages.map(({ id }) => ({
+      order: id.split('/')[0],
+      drawing: naturalMarks(id as StageId, 10, {}),
+    }));
     pictures.forEach(({ order, drawing }, at) => {
-      expect(pictures.slice(at + 1).filter((other) => other.order !== order && JSON.stringify(other.drawing.marks) === JSON.stringify(drawing.marks))).toEqual([]);
-      const points = drawing.marks.flatMap((mark) => [...mark.d.matchAll(/(-?[\d.]+(?:e-?\d+)?)[ ,](-?[\d.]+(?:e-?\d+)?)/g)].map(([, x, y]) => [Number(x), -Number(y)] as const));
-      const over = points.filter(([x, y]) => x < drawing.bounds.left - 0.35 || x > drawing.bounds.right + 0.35 || y > drawing.bounds.top + 0.35 || y < drawing.bounds.bottom - 0.35);
+      expect(
+        pictures
+          .slice(at + 1)
+          .filter(
+            (other) => other.order !== order && JSON.stringify(other.drawing.marks) === JSON.stringify(drawing.marks),
+          ),
+      ).toEqual([]);
+      const points = drawing.marks.flatMap((mark) =>
+        [...mark.d.matchAll(/(-?[\d.]+(?:e-?\d+)?)[ ,](-?[\d.]+(?:e-?\d+)?)/g)].map(
+          ([, x, y]) => [Number(x), -Number(y)] as const,
+        ),
+      );
+      const over = points.filter(
+        ([x, y]) =>
+          x < drawing.bounds.left - 0.35 ||
+          x > drawing.bounds.right + 0.35 ||
+          y > drawing.bounds.top + 0.35 ||
+          y < drawing.bounds.bottom - 0.35,
+      );
       expect([ids.stages[at]!.id, over]).toEqual([ids.stages[at]!.id, []]);
     });
   });
@@ -258,5 +399,6 @@ describe('naturals as they hold themselves', () => {
     expect([strong('grasshopper/adult'), strong('water-boatman/adult'), strong('caddis/adult')]).toEqual([1, 1, 0]);
     expect(of('leech/adult').marks.filter((mark) => mark.fill === 'var(--ink)')).toEqual([]);
   });
-  test('one that is spent has both wings spread, neither hanging below by its length', () => expect(-of('mayfly/spent').bounds.bottom).toBeLessThan(0.45 * 10));
+  test('one that is spent has both wings spread, neither hanging below by its length', () =>
+    expect(-of('mayfly/spent').bounds.bottom).toBeLessThan(0.45 * 10));
 });

@@ -21,7 +21,12 @@ export function FlyThumb({ card, width, height, plain }: FlyThumbProps) {
   return (
     <View aria-hidden style={{ width, height }}>
       <Svg width={width} height={height}>
-        <Marks marks={drawing.marks.map((mark) => ({ ...mark, width: mark.mm ? mark.width : (mark.width ?? 1) * 0.7 }))} scale={scale} x={width / 2 - ((left + right) / 2) * scale} y={height / 2 + ((top + bottom) / 2) * scale} />
+        <Marks
+          marks={drawing.marks.map((mark) => ({ ...mark, width: mark.mm ? mark.width : (mark.width ?? 1) * 0.7 }))}
+          scale={scale}
+          x={width / 2 - ((left + right) / 2) * scale}
+          y={height / 2 + ((top + bottom) / 2) * scale}
+        />
       </Svg>
     </View>
   );

@@ -10,6 +10,18 @@ export function cardInWater(card: Card): Card {
   return {
     ...card,
     layers: card.layers.map((layer) => ({ ...layer, dry: layer.wet })),
-    parts: card.parts.map((part) => (part.colour === null ? part : { ...part, colour: { ...part.colour, hex: part.colour.region ? wetHex(part.colour.hex) : (layered.get(part.id)?.wet.hex ?? wetHex(part.colour.hex, LOOSE)) } })),
+    parts: card.parts.map((part) =>
+      part.colour === null
+        ? part
+        : {
+            ...part,
+            colour: {
+              ...part.colour,
+              hex: part.colour.region
+                ? wetHex(part.colour.hex)
+                : (layered.get(part.id)?.wet.hex ?? wetHex(part.colour.hex, LOOSE)),
+            },
+          },
+    ),
   };
 }

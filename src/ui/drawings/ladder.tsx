@@ -69,17 +69,40 @@ function shownLabels(rungs: readonly (Rung & { x: number })[]): ReadonlySet<stri
 }
 
 /** One length axis, a rail for every model, its sizes as rungs at their true length; the natural lies across as a soft band. Only rails in view are drawn. */
-export function Ladder({ label, hint, width, count, railAt, band, domain, tick, unit, chosen, onRung, on = 'ground' }: LadderProps) {
+export function Ladder({
+  label,
+  hint,
+  width,
+  count,
+  railAt,
+  band,
+  domain,
+  tick,
+  unit,
+  chosen,
+  onRung,
+  on = 'ground',
+}: LadderProps) {
   const box = useRef<View>(null);
   const { span, handlers } = useZoom(box, domain, LEAST_SPAN_MM, width - 2 * SIDE, SIDE);
   const { list, rows } = useRowsInView(count, RAIL);
-  const x = scaleLinear().domain(span).range([SIDE, width - SIDE]);
+  const x = scaleLinear()
+    .domain(span)
+    .range([SIDE, width - SIDE]);
   return (
     <View ref={box} role="group" aria-label={hint} tabIndex={0} {...handlers} style={FINGERS}>
       <View style={STICKY} className={on === 'plane' ? 'bg-plane' : 'bg-ground'}>
         <Drawing label={label} width={width} height={HEAD + (band ? 22 : 0)}>
           {band && band.mm >= span[0] && band.mm <= span[1] ? (
-            <SvgText x={x(band.mm)} y={16} fontFamily={STRONG} fontSize={18} fill={token('dawn')} textAnchor="middle" letterSpacing={-0.6}>
+            <SvgText
+              x={x(band.mm)}
+              y={16}
+              fontFamily={STRONG}
+              fontSize={18}
+              fill={token('dawn')}
+              textAnchor="middle"
+              letterSpacing={-0.6}
+            >
               {band.digits}
             </SvgText>
           ) : null}
@@ -89,7 +112,15 @@ export function Ladder({ label, hint, width, count, railAt, band, domain, tick, 
       <View ref={list} style={{ height: count * RAIL }}>
         {rows.map((item) => (
           <View key={item.key} style={{ position: 'absolute', top: item.top, left: 0, height: RAIL }}>
-            <RailDrawing rail={railAt(item.index)} width={width} low={span[0]} high={span[1]} band={band} chosen={chosen ?? null} onRung={onRung} />
+            <RailDrawing
+              rail={railAt(item.index)}
+              width={width}
+              low={span[0]}
+              high={span[1]}
+              band={band}
+              chosen={chosen ?? null}
+              onRung={onRung}
+            />
           </View>
         ))}
       </View>
@@ -113,7 +144,9 @@ interface RailProps {
 }
 
 const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, chosen, onRung }: RailProps) {
-  const x = scaleLinear().domain([low, high]).range([SIDE, width - SIDE]);
+  const x = scaleLinear()
+    .domain([low, high])
+    .range([SIDE, width - SIDE]);
   const inside = rail.rungs.filter((rung) => rung.mm >= low && rung.mm <= high);
   const rungs = inside.map((rung) => ({ ...rung, x: x(rung.mm) }));
   const labels = shownLabels(rungs);
@@ -121,7 +154,11 @@ const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, ch
   const y = 40;
   const shade = `natural-band-${rail.id.replace(/[^\w-]/g, '-')}`;
   return (
-    <Drawing label={`${rail.maker} ${rail.model}: ${inside.map((rung) => rung.size).join(', ')}${rail.open ? `; ${rail.open.said}` : ''}`} width={width} height={RAIL}>
+    <Drawing
+      label={`${rail.maker} ${rail.model}: ${inside.map((rung) => rung.size).join(', ')}${rail.open ? `; ${rail.open.said}` : ''}`}
+      width={width}
+      height={RAIL}
+    >
       {band ? (
         <G>
           <Defs>
@@ -131,8 +168,22 @@ const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, ch
               <Stop offset="1" stopColor={token('dawn')} stopOpacity={0} />
             </LinearGradient>
           </Defs>
-          <Rect x={x(band.mm - band.half)} y={0} width={Math.max(4, x(band.mm + band.half) - x(band.mm - band.half))} height={RAIL} fill={`url(#${shade})`} />
-          <Line x1={x(band.mm)} x2={x(band.mm)} y1={0} y2={RAIL} stroke={token('dawn')} strokeWidth={1.5} strokeDasharray="2 4" />
+          <Rect
+            x={x(band.mm - band.half)}
+            y={0}
+            width={Math.max(4, x(band.mm + band.half) - x(band.mm - band.half))}
+            height={RAIL}
+            fill={`url(#${shade})`}
+          />
+          <Line
+            x1={x(band.mm)}
+            x2={x(band.mm)}
+            y1={0}
+            y2={RAIL}
+            stroke={token('dawn')}
+            strokeWidth={1.5}
+            strokeDasharray="2 4"
+          />
         </G>
       ) : null}
       <SvgText x={SIDE - 8} y={18} fontFamily="InstrumentSans_600SemiBold" fontSize={15} fill={token('ink')}>
@@ -140,21 +191,70 @@ const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, ch
         <TSpan fontFamily="InstrumentSans_400Regular" fill={token('soft')}>{`  ${rail.model}`}</TSpan>
       </SvgText>
       {best?.chance ? (
-        <SvgText x={width - SIDE + 8} y={18} fontFamily={STRONG} fontSize={15} fill={token('dawn')} textAnchor="end" letterSpacing={-0.5}>
+        <SvgText
+          x={width - SIDE + 8}
+          y={18}
+          fontFamily={STRONG}
+          fontSize={15}
+          fill={token('dawn')}
+          textAnchor="end"
+          letterSpacing={-0.5}
+        >
           {best.size}
-          <TSpan fontFamily="InstrumentSans_400Regular" dx={8}>{best.chance}</TSpan>
-          {rail.open ? <TSpan fontFamily="InstrumentSans_400Regular" dx={8} fill={token('straw')}>{rail.open.short}</TSpan> : null}
+          <TSpan fontFamily="InstrumentSans_400Regular" dx={8}>
+            {best.chance}
+          </TSpan>
+          {rail.open ? (
+            <TSpan fontFamily="InstrumentSans_400Regular" dx={8} fill={token('straw')}>
+              {rail.open.short}
+            </TSpan>
+          ) : null}
         </SvgText>
       ) : null}
       <Line x1={SIDE - 8} x2={width - SIDE + 8} y1={y} y2={y} stroke={token('line')} strokeWidth={1} />
       {rungs.map((rung) => (
         <G key={rung.id} onPress={onRung ? () => onRung(rung.id) : undefined}>
-          {rung.half !== null ? <Line x1={x(Math.max(low, rung.mm - rung.half))} x2={x(Math.min(high, rung.mm + rung.half))} y1={y} y2={y} stroke={rung.lit ? token('dawn') : token('edge')} strokeWidth={3} strokeLinecap="round" /> : null}
-          <Line x1={rung.x} x2={rung.x} y1={y - (rung.lit ? 13 : 9)} y2={y + (rung.lit ? 13 : 9)} stroke={rung.lit ? token('dawn') : token('ink')} strokeWidth={rung.id === chosen ? 3 : 2} strokeDasharray={rung.half !== null && !rung.lit ? '3 3' : undefined} />
-          {rung.lit ? <Circle cx={rung.x} cy={y} r={7.5} fill={rung.owned || rung.pinned ? token('dawn') : token('plane')} stroke={token('dawn')} strokeWidth={2.5} /> : null}
+          {rung.half !== null ? (
+            <Line
+              x1={x(Math.max(low, rung.mm - rung.half))}
+              x2={x(Math.min(high, rung.mm + rung.half))}
+              y1={y}
+              y2={y}
+              stroke={rung.lit ? token('dawn') : token('edge')}
+              strokeWidth={3}
+              strokeLinecap="round"
+            />
+          ) : null}
+          <Line
+            x1={rung.x}
+            x2={rung.x}
+            y1={y - (rung.lit ? 13 : 9)}
+            y2={y + (rung.lit ? 13 : 9)}
+            stroke={rung.lit ? token('dawn') : token('ink')}
+            strokeWidth={rung.id === chosen ? 3 : 2}
+            strokeDasharray={rung.half !== null && !rung.lit ? '3 3' : undefined}
+          />
+          {rung.lit ? (
+            <Circle
+              cx={rung.x}
+              cy={y}
+              r={7.5}
+              fill={rung.owned || rung.pinned ? token('dawn') : token('plane')}
+              stroke={token('dawn')}
+              strokeWidth={2.5}
+            />
+          ) : null}
           {rung.owned && !rung.lit ? <Circle cx={rung.x} cy={y} r={4.5} fill={token('ink')} /> : null}
           {labels.has(rung.id) ? (
-            <SvgText x={rung.x} y={y + 29} fontFamily={rung.lit ? STRONG : FACE} fontSize={rung.lit ? 17 : 15} fill={rung.lit ? token('ink') : token('soft')} textAnchor="middle" letterSpacing={-0.5}>
+            <SvgText
+              x={rung.x}
+              y={y + 29}
+              fontFamily={rung.lit ? STRONG : FACE}
+              fontSize={rung.lit ? 17 : 15}
+              fill={rung.lit ? token('ink') : token('soft')}
+              textAnchor="middle"
+              letterSpacing={-0.5}
+            >
               {rung.size}
             </SvgText>
           ) : null}
@@ -181,7 +281,15 @@ function Axis({ x, y, width, tick, unit }: AxisProps) {
       {x.ticks(Math.min(8, Math.max(3, Math.floor(width / 70)))).map((mm, index, all) => (
         <G key={mm}>
           <Line x1={x(mm)} x2={x(mm)} y1={y} y2={y + 6} stroke={token('edge')} strokeWidth={1} />
-          <SvgText x={x(mm)} y={y - 7} fontFamily={FACE} fontSize={15} fill={token('soft')} textAnchor="middle" letterSpacing={-0.5}>
+          <SvgText
+            x={x(mm)}
+            y={y - 7}
+            fontFamily={FACE}
+            fontSize={15}
+            fill={token('soft')}
+            textAnchor="middle"
+            letterSpacing={-0.5}
+          >
             {tick(mm)}
             {index === all.length - 1 ? <TSpan fontFamily="InstrumentSans_400Regular">{` ${unit}`}</TSpan> : null}
           </SvgText>

@@ -7,14 +7,34 @@ export function Marks({ marks, scale, x, y }: { marks: readonly Mark[]; scale: n
   return (
     <G transform={`translate(${x} ${y}) scale(${scale})`}>
       {marks.map((mark, index) => (
-        <Path key={index} d={mark.d} fill={mark.fill ?? 'none'} stroke={mark.stroke ?? 'none'} strokeWidth={mark.mm ? mark.width : (mark.width ?? 1) / scale} strokeLinecap="round" strokeLinejoin="round" opacity={mark.opacity} strokeDasharray={mark.dash} />
+        <Path
+          key={index}
+          d={mark.d}
+          fill={mark.fill ?? 'none'}
+          stroke={mark.stroke ?? 'none'}
+          strokeWidth={mark.mm ? mark.width : (mark.width ?? 1) / scale}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+          opacity={mark.opacity}
+          strokeDasharray={mark.dash}
+        />
       ))}
     </G>
   );
 }
 
 /** A drawing that says its finding: one image to a screen reader. */
-export function Drawing({ label, width, height, children }: { label: string; width: number; height: number; children: ReactNode }) {
+export function Drawing({
+  label,
+  width,
+  height,
+  children,
+}: {
+  label: string;
+  width: number;
+  height: number;
+  children: ReactNode;
+}) {
   return (
     <Svg role="img" aria-label={label} width={width} height={height} viewBox={`0 0 ${width} ${height}`}>
       {children}

@@ -27,24 +27,46 @@ const round = (value: number) => Number(value.toFixed(3));
 
 /** Colours of the page's variables in one theme: a file has no page. */
 export function inTheme(text: string, theme: ThemeName): string {
-  return text.replace(/var\(--([a-z-]+)\)/g, (_, name: string) => tokens.colours[theme][name as keyof (typeof tokens.colours)['morning']] ?? '#000000');
+  return text.replace(
+    /var\(--([a-z-]+)\)/g,
+    (_, name: string) => tokens.colours[theme][name as keyof (typeof tokens.colours)['morning']] ?? '#000000',
+  );
 }
 
 /** A drawing as an SVG file of its own: colours resolved, nothing referred to. */
 export function svgPicture({ width, height, theme, ground = true, title, placed, more = '' }: SvgPicture): string {
-  const paths = placed.map(({ marks, scale, x, y }) => {
-    const inner = marks.map((mark) => {
-      const strokeWidth = mark.mm ? mark.width : (mark.width ?? 1) / scale;
-      return `<path d="${mark.d}" fill="${mark.fill ?? 'none'}"${mark.stroke ? ` stroke="${mark.stroke}" stroke-width="${round(strokeWidth ?? 1)}"` : ''}${mark.opacity === undefined ? '' : ` opacity="${mark.opacity}"`}${mark.dash ? ` stroke-dasharray="${mark.dash}"` : ''}/>`;
-    }).join('');
-    return `<g transform="translate(${round(x)} ${round(y)}) scale(${round(scale)})" stroke-linecap="round" stroke-linejoin="round">${inner}</g>`;
-  }).join('');
+  const paths = placed
+    .map(({ marks, scale, x, y }) => {
+      const inner = marks
+        .map((mark) => {
+          const strokeWidth = mark.mm ? mark.width : (mark.width ?? 1) / scale;
+          return `<path d="${mark.d}" fill="${mark.fill ?? 'none'}"${mark.stroke ? ` stroke="${mark.stroke}" stroke-width="${round(strokeWidth ?? 1)}"` : ''}${mark.opacity === undefined ? '' : ` opacity="${mark.opacity}"`}${mark.dash ? ` stroke-dasharray="${mark.dash}"` : ''}/>`;
+        })
+        .join('');
+      return `<g transform="translate(${round(x)} ${round(y)}) scale(${round(scale)})" stroke-linecap="round" stroke-linejoin="round">${inner}</g>`;
+    })
+    .join('');
   const under = ground ? `<rect width="${width}" height="${height}" fill="var(--plane)"/>` : '';
-  return inTheme(`<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escape(title)}"><title>${escape(title)}</title>${under}${paths}${more}</svg>`, theme);
+  return inTheme(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escape(title)}"><title>${escape(title)}</title>${under}${paths}${more}</svg>`,
+    theme,
+  );
 }
 
 /** Scale and origin that fit bounds (mm, y up) into a box of pixels with a margin. */
-export function fitInto(bounds: { left: number; right: number; top: number; bottom: number }, width: number, height: number, margin: number): Omit<PlacedMarks, 'marks'> {
-  const scale = Math.min((width - 2 * margin) / Math.max(0.1, bounds.right - bounds.left), (height - 2 * margin) / Math.max(0.1, bounds.top - bounds.bottom));
-  return { scale, x: width / 2 - ((bounds.left + bounds.right) / 2) * scale, y: height / 2 + ((bounds.top + bounds.bottom) / 2) * scale };
+export function fitInto(
+  bounds: { left: number; right: number; top: number; bottom: number },
+  width: number,
+  height: number,
+  margin: number,
+): Omit<PlacedMarks, 'marks'> {
+  const scale = Math.min(
+    (width - 2 * margin) / Math.max(0.1, bounds.right - bounds.left),
+    (height - 2 * margin) / Math.max(0.1, bounds.top - bounds.bottom),
+  );
+  return {
+    scale,
+    x: width / 2 - ((bounds.left + bounds.right) / 2) * scale,
+    y: height / 2 + ((bounds.top + bounds.bottom) / 2) * scale,
+  };
 }

@@ -74,7 +74,14 @@ export function useZoom(box: RefObject<View | null>, whole: Span, least: number,
   }, [box]);
   const pan = (by: number) => set([span[0] + by * length, span[1] + by * length]);
   const middle = (span[0] + span[1]) / 2;
-  const KEYS: Record<string, () => void> = { '+': () => set(zoomed(span, middle, ZOOM)), '=': () => set(zoomed(span, middle, ZOOM)), '-': () => set(zoomed(span, middle, 1 / ZOOM)), '0': () => set(whole), ArrowLeft: () => pan(-PAN), ArrowRight: () => pan(PAN) };
+  const KEYS: Record<string, () => void> = {
+    '+': () => set(zoomed(span, middle, ZOOM)),
+    '=': () => set(zoomed(span, middle, ZOOM)),
+    '-': () => set(zoomed(span, middle, 1 / ZOOM)),
+    '0': () => set(whole),
+    ArrowLeft: () => pan(-PAN),
+    ArrowRight: () => pan(PAN),
+  };
   const up = (event: Finger) => {
     fingers.current.delete(event.nativeEvent.pointerId);
     start.current = null;

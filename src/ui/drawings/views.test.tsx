@@ -3,13 +3,47 @@ import { Ladder, type Rail } from './ladder';
 import { naturalMarks } from './natural-marks';
 import { apart, Plate } from './plate';
 
-const rung = (size: string, mm: number, more: Partial<Rail['rungs'][number]> = {}) => ({ id: `m:${size}`, size, mm, half: null, chance: null, lit: false, owned: false, pinned: false, ...more });
-const rail: Rail = { id: 'osmere:lark', maker: 'Osmere', model: 'Lark', rungs: [rung('12', 8.9), rung('14', 7.6, { lit: true, chance: '77 %' }), rung('16', 6.4, { half: 0.4 })] };
+const rung = (size: string, mm: number, more: Partial<Rail['rungs'][number]> = {}) => ({
+  id: `m:${size}`,
+  size,
+  mm,
+  half: null,
+  chance: null,
+  lit: false,
+  owned: false,
+  pinned: false,
+  ...more,
+});
+const rail: Rail = {
+  id: 'osmere:lark',
+  maker: 'Osmere',
+  model: 'Lark',
+  rungs: [rung('12', 8.9), rung('14', 7.6, { lit: true, chance: '77 %' }), rung('16', 6.4, { half: 0.4 })],
+};
 const ladder = (more: Partial<Parameters<typeof Ladder>[0]> = {}, rails: readonly Rail[] = [rail]) =>
-  render(<Ladder label="one model" hint="" width={390} count={rails.length} railAt={(index) => rails[index]!} band={null} domain={[5, 10]} tick={(mm) => String(mm)} unit="mm" {...more} />).container;
+  render(
+    <Ladder
+      label="one model"
+      hint=""
+      width={390}
+      count={rails.length}
+      railAt={(index) => rails[index]!}
+      band={null}
+      domain={[5, 10]}
+      tick={(mm) => String(mm)}
+      unit="mm"
+      {...more}
+    />,
+  ).container;
 const lines = (root: Element) => [...root.querySelectorAll('line')];
 /** Where the rungs stand: upright strokes of two pixels. */
-const rungsOf = (root: Element) => lines(root).filter((line) => line.getAttribute('x1') === line.getAttribute('x2') && ['2', '3'].includes(line.getAttribute('stroke-width')!)).map((line) => Number(line.getAttribute('x1')));
+const rungsOf = (root: Element) =>
+  lines(root)
+    .filter(
+      (line) =>
+        line.getAttribute('x1') === line.getAttribute('x2') && ['2', '3'].includes(line.getAttribute('stroke-width')!),
+    )
+    .map((line) => Number(line.getAttribute('x1')));
 
 describe('the ladder', () => {
   test('is one image with its finding as its name', () => {
@@ -35,12 +69,28 @@ describe('the ladder', () => {
     expect(lines(root).filter((line) => line.getAttribute('stroke-dasharray') === '3 3')).toHaveLength(1);
     const bar = lines(root).find((line) => line.getAttribute('stroke-linecap') === 'round')!;
     const [twelve, , sixteen] = rungsOf(root) as [number, number, number];
-    expect((Number(bar.getAttribute('x2')) - Number(bar.getAttribute('x1'))) / (twelve - sixteen)).toBeCloseTo(0.8 / (8.9 - 6.4), 6);
-    expect(ladder({}, [{ ...rail, rungs: [rung('14', 7.6, { lit: true, owned: true })] }]).querySelector('circle')!.getAttribute('fill')).toBe('var(--dawn)');
-    expect(ladder({}, [{ ...rail, rungs: [rung('14', 7.6, { owned: true })] }]).querySelector('circle')!.getAttribute('fill')).toBe('var(--ink)');
+    expect((Number(bar.getAttribute('x2')) - Number(bar.getAttribute('x1'))) / (twelve - sixteen)).toBeCloseTo(
+      0.8 / (8.9 - 6.4),
+      6,
+    );
+    expect(
+      ladder({}, [{ ...rail, rungs: [rung('14', 7.6, { lit: true, owned: true })] }])
+        .querySelector('circle')!
+        .getAttribute('fill'),
+    ).toBe('var(--dawn)');
+    expect(
+      ladder({}, [{ ...rail, rungs: [rung('14', 7.6, { owned: true })] }])
+        .querySelector('circle')!
+        .getAttribute('fill'),
+    ).toBe('var(--ink)');
   });
   test('the natural lies across as a band as wide as its ±', () => {
-    const band = (half: number) => Number(ladder({ band: { mm: 8, half, digits: '8.0' } }).querySelector('rect[fill^="url(#natural-band"]')!.getAttribute('width'));
+    const band = (half: number) =>
+      Number(
+        ladder({ band: { mm: 8, half, digits: '8.0' } })
+          .querySelector('rect[fill^="url(#natural-band"]')!
+          .getAttribute('width'),
+      );
     expect(band(0.6) / band(0.3)).toBeCloseTo(2, 6);
   });
   test('of thousands of rails no more than 40 are drawn', () => {
@@ -90,7 +140,10 @@ describe('the ladder', () => {
     expect((rungsOf(root)[0]! - rungsOf(root)[1]!) / before).toBeCloseTo(1.35, 2);
   });
   test('labels that would run into one another give way to the lit one', () => {
-    const crowded = { ...rail, rungs: Array.from({ length: 12 }, (_, index) => rung(String(index + 10), 7 + index * 0.05, { lit: index === 6 })) };
+    const crowded = {
+      ...rail,
+      rungs: Array.from({ length: 12 }, (_, index) => rung(String(index + 10), 7 + index * 0.05, { lit: index === 6 })),
+    };
     const labels = [...ladder({}, [crowded]).querySelectorAll('text')].map((text) => text.textContent);
     expect(labels).toContain('16');
     expect(labels).not.toContain('15');
@@ -102,12 +155,28 @@ describe('the ladder', () => {
 });
 
 describe('the plate', () => {
-  const plate = (mm: number) => render(<Plate label="plate" width={390} natural={naturalMarks('mayfly/dun', mm, {})} measuredMm={mm} fly={null} digits={(value) => value.toFixed(1)} maxHeight={300} />).container;
+  const plate = (mm: number) =>
+    render(
+      <Plate
+        label="plate"
+        width={390}
+        natural={naturalMarks('mayfly/dun', mm, {})}
+        measuredMm={mm}
+        fly={null}
+        digits={(value) => value.toFixed(1)}
+        maxHeight={300}
+      />,
+    ).container;
   test('the dimension over the ticks is as long as the natural, in the scale of the ticks', () => {
     const root = plate(8);
     const measure = lines(root).find((line) => line.getAttribute('stroke-width') === '3')!;
     const length = Math.abs(Number(measure.getAttribute('x2')) - Number(measure.getAttribute('x1')));
-    const ticks = lines(root).filter((line) => line.getAttribute('stroke-width') === '1' && line.getAttribute('x1') === line.getAttribute('x2')).map((line) => Number(line.getAttribute('x1'))).sort((a, b) => a - b);
+    const ticks = lines(root)
+      .filter(
+        (line) => line.getAttribute('stroke-width') === '1' && line.getAttribute('x1') === line.getAttribute('x2'),
+      )
+      .map((line) => Number(line.getAttribute('x1')))
+      .sort((a, b) => a - b);
     const step = ticks[1]! - ticks[0]!;
     expect([1, 2, 5].some((mm) => Math.abs(length / step - 8 / mm) < 0.01)).toBe(true);
   });
@@ -118,11 +187,59 @@ describe('the plate', () => {
 });
 
 describe('labels of one row', () => {
-  const at = (labels: [number, number][], width = 390) => [...apart(labels.map(([x, half], index) => ({ id: String(index), x, half })), width)].map(([, x]) => x);
-  test('stand where they belong while they have room', () => expect(at([[80, 30], [200, 40]])).toEqual([80, 200]));
+  const at = (labels: [number, number][], width = 390) =>
+    [
+      ...apart(
+        labels.map(([x, half], index) => ({ id: String(index), x, half })),
+        width,
+      ),
+    ].map(([, x]) => x);
+  test('stand where they belong while they have room', () =>
+    expect(
+      at([
+        [80, 30],
+        [200, 40],
+      ]),
+    ).toEqual([80, 200]));
   test('give way by half each, and never lie over one another or off the drawing', () => {
-    expect(at([[190, 30], [210, 50]])).toEqual([155, 245]);
-    for (const [labels, width] of [[[[10, 40], [30, 60]], 390], [[[370, 40], [380, 60]], 390], [[[180, 60], [190, 60], [200, 60]], 390], [[[350, 60], [360, 60], [380, 60]], 390]] as [[number, number][], number][]) {
+    expect(
+      at([
+        [190, 30],
+        [210, 50],
+      ]),
+    ).toEqual([155, 245]);
+    for (const [labels, width] of [
+      [
+        [
+          [10, 40],
+          [30, 60],
+        ],
+        390,
+      ],
+      [
+        [
+          [370, 40],
+          [380, 60],
+        ],
+        390,
+      ],
+      [
+        [
+          [180, 60],
+          [190, 60],
+          [200, 60],
+        ],
+        390,
+      ],
+      [
+        [
+          [350, 60],
+          [360, 60],
+          [380, 60],
+        ],
+        390,
+      ],
+    ] as [[number, number][], number][]) {
       const x = at(labels, width);
       x.forEach((centre, index) => {
         const half = labels[index]![1];

@@ -3,7 +3,17 @@ import { Button, Chips, Toggle } from './controls';
 
 test('chips are radios: the chosen one is checked, a tap chooses another', () => {
   const onChange = jest.fn();
-  render(<Chips label="Water" choices={[{ id: 'fast', label: 'Fast' }, { id: 'slow', label: 'Slow' }]} value="slow" onChange={onChange} />);
+  render(
+    <Chips
+      label="Water"
+      choices={[
+        { id: 'fast', label: 'Fast' },
+        { id: 'slow', label: 'Slow' },
+      ]}
+      value="slow"
+      onChange={onChange}
+    />,
+  );
   expect(screen.getByRole('radiogroup', { name: 'Water' })).toBeInTheDocument();
   expect(screen.getByRole('radio', { name: 'Slow' })).toHaveAttribute('aria-checked', 'true');
   expect(screen.getByRole('radio', { name: 'Fast' })).toHaveAttribute('aria-checked', 'false');

@@ -25,9 +25,24 @@ const BUTTON = {
 } as const;
 
 /** A button of at least 48 px. */
-export function Button({ label, onPress, kind = 'plain', children, spoken, disabled = false, tall = false, className = '' }: ButtonProps) {
+export function Button({
+  label,
+  onPress,
+  kind = 'plain',
+  children,
+  spoken,
+  disabled = false,
+  tall = false,
+  className = '',
+}: ButtonProps) {
   return (
-    <Pressable role="button" aria-label={spoken ?? (children ? label : undefined)} disabled={disabled} onPress={onPress} className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${disabled ? 'opacity-60' : ''} ${className}`}>
+    <Pressable
+      role="button"
+      aria-label={spoken ?? (children ? label : undefined)}
+      disabled={disabled}
+      onPress={onPress}
+      className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${disabled ? 'opacity-60' : ''} ${className}`}
+    >
       {children ?? (
         <Say weight="medium" tone={kind === 'main' ? 'on-river' : disabled ? 'soft' : 'river'}>
           {label}
@@ -43,13 +58,35 @@ export interface Choice<T extends string> {
 }
 
 /** One of a few: chips with radio semantics, the chosen one by fill, border and weight. A strip is one line, for a frame that scrolls. */
-export function Chips<T extends string>({ label, choices, value, onChange, compact = false, tall = false, strip = false }: { label: string; choices: readonly Choice<T>[]; value: T | null; onChange: (id: T) => void; compact?: boolean; tall?: boolean; strip?: boolean }) {
+export function Chips<T extends string>({
+  label,
+  choices,
+  value,
+  onChange,
+  compact = false,
+  tall = false,
+  strip = false,
+}: {
+  label: string;
+  choices: readonly Choice<T>[];
+  value: T | null;
+  onChange: (id: T) => void;
+  compact?: boolean;
+  tall?: boolean;
+  strip?: boolean;
+}) {
   return (
     <View role="radiogroup" aria-label={label} className={`flex-row gap-2 ${strip ? '' : 'flex-wrap'}`}>
       {choices.map((choice) => {
         const on = choice.id === value;
         return (
-          <Pressable key={choice.id} role="radio" aria-checked={on} onPress={() => onChange(choice.id)} className={`${tall ? 'min-h-touch' : 'min-h-target'} justify-center rounded-control border ${compact ? 'px-3' : 'px-4'} ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+          <Pressable
+            key={choice.id}
+            role="radio"
+            aria-checked={on}
+            onPress={() => onChange(choice.id)}
+            className={`${tall ? 'min-h-touch' : 'min-h-target'} justify-center rounded-control border ${compact ? 'px-3' : 'px-4'} ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
+          >
             <Say weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
               {choice.label}
             </Say>
@@ -61,9 +98,27 @@ export function Chips<T extends string>({ label, choices, value, onChange, compa
 }
 
 /** A pin that stays down. */
-export function Toggle({ label, on, onChange, spoken, tall = false }: { label: string; on: boolean; onChange: (on: boolean) => void; spoken?: string; tall?: boolean }) {
+export function Toggle({
+  label,
+  on,
+  onChange,
+  spoken,
+  tall = false,
+}: {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+  spoken?: string;
+  tall?: boolean;
+}) {
   return (
-    <Pressable role="button" aria-pressed={on} aria-label={spoken} onPress={() => onChange(!on)} className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-3 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}>
+    <Pressable
+      role="button"
+      aria-pressed={on}
+      aria-label={spoken}
+      onPress={() => onChange(!on)}
+      className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-3 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
+    >
       <Say size="small" weight="medium" tone={on ? 'on-river' : 'river'}>
         {label}
       </Say>
@@ -87,7 +142,13 @@ export function Stepper({ label, value, low, high, onChange, shown = false }: St
     const next = value + by;
     const off = next < low || next > high;
     return (
-      <Pressable role="button" aria-label={`${label}: ${next}`} disabled={off} onPress={() => onChange(next)} className={`h-touch w-touch items-center justify-center rounded-control border border-edge bg-plane ${off ? 'opacity-40' : ''}`}>
+      <Pressable
+        role="button"
+        aria-label={`${label}: ${next}`}
+        disabled={off}
+        onPress={() => onChange(next)}
+        className={`h-touch w-touch items-center justify-center rounded-control border border-edge bg-plane ${off ? 'opacity-40' : ''}`}
+      >
         <Icon size={20} color={token('river')} aria-hidden />
       </Pressable>
     );

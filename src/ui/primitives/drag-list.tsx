@@ -1,4 +1,17 @@
-import { closestCenter, DndContext, KeyboardCode, KeyboardSensor, PointerSensor, useSensor, useSensors, type Announcements, type CollisionDetection, type DragEndEvent, type KeyboardCoordinateGetter, type UniqueIdentifier } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  KeyboardCode,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type Announcements,
+  type CollisionDetection,
+  type DragEndEvent,
+  type KeyboardCoordinateGetter,
+  type UniqueIdentifier,
+} from '@dnd-kit/core';
 import { SortableContext, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import GripVertical from 'lucide-react-native/icons/grip-vertical';
@@ -48,7 +61,10 @@ export function DragList({ ids, onMove, said, children }: DragListProps) {
     const aimed = aim.current === null ? undefined : args.droppableContainers.find(({ id }) => id === aim.current);
     return aimed ? [{ id: aimed.id, data: { droppableContainer: aimed, value: 0 } }] : closestCenter(args);
   };
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }), useSensor(KeyboardSensor, { coordinateGetter: oneOn, scrollBehavior: 'auto' }));
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: START_PX } }),
+    useSensor(KeyboardSensor, { coordinateGetter: oneOn, scrollBehavior: 'auto' }),
+  );
   const end = ({ active, over }: DragEndEvent) => {
     aim.current = null;
     const [from, to] = [ids.indexOf(String(active.id)), over ? ids.indexOf(String(over.id)) : -1];
@@ -62,17 +78,41 @@ export function DragList({ ids, onMove, said, children }: DragListProps) {
     onDragCancel: () => said.left,
   };
   return (
-    <DndContext sensors={sensors} collisionDetection={nearest} onDragStart={() => { aim.current = null; }} onDragCancel={() => { aim.current = null; }} onDragEnd={end} accessibility={{ announcements, screenReaderInstructions: { draggable: said.how } }}>
-      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>{children}</SortableContext>
+    <DndContext
+      sensors={sensors}
+      collisionDetection={nearest}
+      onDragStart={() => {
+        aim.current = null;
+      }}
+      onDragCancel={() => {
+        aim.current = null;
+      }}
+      onDragEnd={end}
+      accessibility={{ announcements, screenReaderInstructions: { draggable: said.how } }}
+    >
+      <SortableContext items={[...ids]} strategy={verticalListSortingStrategy}>
+        {children}
+      </SortableContext>
     </DndContext>
   );
 }
 
 /** One row of a drag list; its handle is a `DragHandle` somewhere in it. */
 export function DragRow({ id, children }: { id: string; children: ReactNode }) {
-  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({ id });
+  const { setNodeRef, setActivatorNodeRef, attributes, listeners, transform, transition, isDragging } = useSortable({
+    id,
+  });
   return (
-    <div ref={setNodeRef} style={{ transform: CSS.Translate.toString(transform), transition, position: 'relative', zIndex: isDragging ? 1 : undefined, opacity: isDragging ? 0.85 : undefined }}>
+    <div
+      ref={setNodeRef}
+      style={{
+        transform: CSS.Translate.toString(transform),
+        transition,
+        position: 'relative',
+        zIndex: isDragging ? 1 : undefined,
+        opacity: isDragging ? 0.85 : undefined,
+      }}
+    >
       <Handle.Provider value={{ take: setActivatorNodeRef, attributes, listeners }}>{children}</Handle.Provider>
     </div>
   );
@@ -84,7 +124,14 @@ export function DragHandle({ label }: { label: string }) {
   if (!handle) return null;
   const { take, attributes, listeners } = handle;
   return (
-    <div ref={take} {...attributes} {...listeners} aria-label={label} className="flex min-h-target min-w-target cursor-grab items-center justify-center" style={{ touchAction: 'none' }}>
+    <div
+      ref={take}
+      {...attributes}
+      {...listeners}
+      aria-label={label}
+      className="flex min-h-target min-w-target cursor-grab items-center justify-center"
+      style={{ touchAction: 'none' }}
+    >
       <GripVertical size={20} color={token('soft')} aria-hidden />
     </div>
   );

@@ -18,7 +18,19 @@ interface FieldProps {
 }
 
 /** A text field that never rewrites what is being typed; at rest it shows the stored value, and a wrong one stays as typed with its fault beside it. */
-export function Field({ label, value, onType, onEnter, error, hint, unit, numeric = false, big = false, hideLabel = false, autoFocus }: FieldProps) {
+export function Field({
+  label,
+  value,
+  onType,
+  onEnter,
+  error,
+  hint,
+  unit,
+  numeric = false,
+  big = false,
+  hideLabel = false,
+  autoFocus,
+}: FieldProps) {
   const id = useId();
   const [typing, setTyping] = useState<string | null>(null);
   const input = useRef<TextInput>(null);
@@ -29,7 +41,9 @@ export function Field({ label, value, onType, onEnter, error, hint, unit, numeri
           {label}
         </Say>
       )}
-      <View className={`min-h-target flex-row items-center rounded-control border bg-plane px-3 ${error ? 'border-dawn' : 'border-edge'}`}>
+      <View
+        className={`min-h-target flex-row items-center rounded-control border bg-plane px-3 ${error ? 'border-dawn' : 'border-edge'}`}
+      >
         <TextInput
           ref={input}
           aria-label={label}

@@ -24,10 +24,20 @@ export function Fold({ title, line = '', wide = false, open: held, onToggle, chi
   const Chevron = open ? ChevronUp : ChevronDown;
   return (
     <View className={`border-b border-line ${open && wide ? 'bg-plane' : ''}`}>
-      <Pressable role="button" aria-expanded={open} aria-label={line === '' ? title : `${title}: ${line}`} onPress={() => (onToggle ?? setOwn)(!open)} className={`min-h-touch flex-row items-center gap-3 py-2 ${wide ? 'px-5' : ''}`}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={line === '' ? title : `${title}: ${line}`}
+        onPress={() => (onToggle ?? setOwn)(!open)}
+        className={`min-h-touch flex-row items-center gap-3 py-2 ${wide ? 'px-5' : ''}`}
+      >
         <View className="min-w-0 flex-1">
           <Say weight="medium">{title}</Say>
-          {line === '' ? null : <Say size="small" tone="soft">{line}</Say>}
+          {line === '' ? null : (
+            <Say size="small" tone="soft">
+              {line}
+            </Say>
+          )}
         </View>
         <Chevron size={20} color={token('soft')} aria-hidden />
       </Pressable>

@@ -22,7 +22,11 @@ beforeEach(() => {
 afterAll(() => void (globalThis.IntersectionObserver = own));
 
 test('holds its place and draws once it comes near; then it stays drawn', () => {
-  const { container } = render(<InView width={80} height={40}><p>{'fly'}</p></InView>);
+  const { container } = render(
+    <InView width={80} height={40}>
+      <p>{'fly'}</p>
+    </InView>,
+  );
   expect(screen.queryByText('fly')).toBeNull();
   expect(container.firstElementChild).toHaveStyle({ width: '80px', height: '40px' });
   act(() => seen([{ isIntersecting: false }]));
@@ -34,6 +38,10 @@ test('holds its place and draws once it comes near; then it stays drawn', () => 
 
 test('where a browser cannot watch it draws at once', () => {
   globalThis.IntersectionObserver = undefined as unknown as typeof IntersectionObserver;
-  render(<InView width={80} height={40}><p>{'fly'}</p></InView>);
+  render(
+    <InView width={80} height={40}>
+      <p>{'fly'}</p>
+    </InView>,
+  );
   expect(screen.getByText('fly')).toBeInTheDocument();
 });

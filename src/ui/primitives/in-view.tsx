@@ -11,9 +11,12 @@ export function InView({ width, height, children }: { width: number; height: num
   useEffect(() => {
     const element = box.current as unknown as HTMLElement | null;
     if (near || !element) return;
-    const watch = new IntersectionObserver((entries) => {
-      if (entries.some((entry) => entry.isIntersecting)) setNear(true);
-    }, { rootMargin: AHEAD });
+    const watch = new IntersectionObserver(
+      (entries) => {
+        if (entries.some((entry) => entry.isIntersecting)) setNear(true);
+      },
+      { rootMargin: AHEAD },
+    );
     watch.observe(element);
     return () => watch.disconnect();
   }, [near]);

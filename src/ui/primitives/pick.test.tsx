@@ -4,7 +4,21 @@ import { DragHandle, DragList, DragRow, Pick } from '.';
 
 function Where({ onChange, none }: { onChange: (id: string | null) => void; none?: string }) {
   const [value, setValue] = useState<string | null>(null);
-  return <Pick label="Where" choices={[{ id: 'a', label: 'At the eye' }, { id: 'b', label: 'At the bend' }]} value={value} none={none} onChange={(id) => { setValue(id); onChange(id); }} />;
+  return (
+    <Pick
+      label="Where"
+      choices={[
+        { id: 'a', label: 'At the eye' },
+        { id: 'b', label: 'At the bend' },
+      ]}
+      value={value}
+      none={none}
+      onChange={(id) => {
+        setValue(id);
+        onChange(id);
+      }}
+    />
+  );
 }
 
 test('one of many is a list with its name, and none of them is a choice where it is called something', () => {
@@ -25,7 +39,15 @@ test('where there is always one, nothing else is offered', () => {
 
 test('a row of a list that is moved has a handle with a name, that says how', () => {
   const said = { how: 'space and arrows', taken: String, over: String, put: String, left: 'left' };
-  render(<DragList ids={['a', 'b']} said={said} onMove={() => undefined}>{['a', 'b'].map((id) => <DragRow key={id} id={id}><DragHandle label={`Move ${id}`} /></DragRow>)}</DragList>);
+  render(
+    <DragList ids={['a', 'b']} said={said} onMove={() => undefined}>
+      {['a', 'b'].map((id) => (
+        <DragRow key={id} id={id}>
+          <DragHandle label={`Move ${id}`} />
+        </DragRow>
+      ))}
+    </DragList>,
+  );
   const handle = screen.getByRole('button', { name: 'Move b' });
   expect(handle).toHaveAccessibleDescription('space and arrows');
   expect(handle).toHaveAttribute('tabindex', '0');

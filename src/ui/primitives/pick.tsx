@@ -26,9 +26,17 @@ export function Pick<T extends string>({ label, choices, value, none, onChange, 
       <Say size="small" tone="soft">
         {label}
       </Say>
-      <Picker aria-label={label} enabled={!disabled} selectedValue={value ?? NONE} onValueChange={(id: string) => onChange(id === NONE ? null : (id as T))} className={`min-h-target w-full min-w-0 rounded-control border border-edge bg-plane px-2 font-sans text-body text-ink ${disabled ? 'opacity-60' : ''}`}>
+      <Picker
+        aria-label={label}
+        enabled={!disabled}
+        selectedValue={value ?? NONE}
+        onValueChange={(id: string) => onChange(id === NONE ? null : (id as T))}
+        className={`min-h-target w-full min-w-0 rounded-control border border-edge bg-plane px-2 font-sans text-body text-ink ${disabled ? 'opacity-60' : ''}`}
+      >
         {none === undefined ? null : <Picker.Item label={none} value={NONE} />}
-        {choices.map((choice) => <Picker.Item key={choice.id} label={choice.label} value={choice.id} />)}
+        {choices.map((choice) => (
+          <Picker.Item key={choice.id} label={choice.label} value={choice.id} />
+        ))}
       </Picker>
     </View>
   );

@@ -4,7 +4,8 @@ import type { View } from 'react-native';
 
 /** The element that scrolls what a node lies in. */
 function scrollerOf(node: HTMLElement | null): HTMLElement | null {
-  for (let at = node?.parentElement ?? null; at; at = at.parentElement) if (/(auto|scroll)/.test(getComputedStyle(at).overflowY)) return at;
+  for (let at = node?.parentElement ?? null; at; at = at.parentElement)
+    if (/(auto|scroll)/.test(getComputedStyle(at).overflowY)) return at;
   return null;
 }
 
@@ -33,7 +34,8 @@ export function useRowsInView(count: number, tall: number): RowsInView {
     const node = list.current as unknown as HTMLElement | null;
     scroller.current = scrollerOf(node);
     if (!node || !scroller.current) return;
-    const top = node.getBoundingClientRect().top - scroller.current.getBoundingClientRect().top + scroller.current.scrollTop;
+    const top =
+      node.getBoundingClientRect().top - scroller.current.getBoundingClientRect().top + scroller.current.scrollTop;
     if (Math.abs(top - margin) > 1) setMargin(top);
   });
   // The scroller is found after the first paint: the list looks for it once more then.
@@ -41,6 +43,20 @@ export function useRowsInView(count: number, tall: number): RowsInView {
   useEffect(() => again(1), []);
   // Its rows are read in this render and handed on as plain values.
   // eslint-disable-next-line react-hooks/incompatible-library
-  const virtual = useVirtualizer({ count, getScrollElement: () => scroller.current, estimateSize: () => tall, overscan: OVERSCAN, scrollMargin: margin, initialRect: FIRST });
-  return { list, height: virtual.getTotalSize(), onHeight: (index, height) => (height > 0 ? virtual.resizeItem(index, height) : undefined), rows: virtual.getVirtualItems().map((item) => ({ key: String(item.key), index: item.index, top: item.start - margin })) };
+  const virtual = useVirtualizer({
+    count,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => tall,
+    overscan: OVERSCAN,
+    scrollMargin: margin,
+    initialRect: FIRST,
+  });
+  return {
+    list,
+    height: virtual.getTotalSize(),
+    onHeight: (index, height) => (height > 0 ? virtual.resizeItem(index, height) : undefined),
+    rows: virtual
+      .getVirtualItems()
+      .map((item) => ({ key: String(item.key), index: item.index, top: item.start - margin })),
+  };
 }

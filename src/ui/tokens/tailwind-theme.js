@@ -8,8 +8,23 @@ const names = Object.keys(tokens.colours.morning);
 /** Tailwind's theme, read from tokens.json: colours are CSS variables, so a theme change needs no new classes. */
 exports.tailwindTheme = {
   colors: { transparent: 'transparent', ...Object.fromEntries(names.map((name) => [name, `var(--${name})`])) },
-  fontSize: Object.fromEntries(Object.entries(tokens.text).map(([name, [size, line]]) => [name, [rem(size), { lineHeight: rem(line) }]])),
-  spacing: { ...Object.fromEntries(Array.from({ length: 101 }, (_, steps) => [String(steps), px(steps * tokens.step)])), px: '1px', target: px(tokens.target), touch: px(tokens.touch), column: px(tokens.column) },
-  fontFamily: { serif: ['YoungSerif_400Regular'], sans: ['InstrumentSans_400Regular'], medium: ['InstrumentSans_500Medium'], strong: ['InstrumentSans_600SemiBold'], mono: ['DMMono_400Regular'], 'mono-strong': ['DMMono_500Medium'] },
+  fontSize: Object.fromEntries(
+    Object.entries(tokens.text).map(([name, [size, line]]) => [name, [rem(size), { lineHeight: rem(line) }]]),
+  ),
+  spacing: {
+    ...Object.fromEntries(Array.from({ length: 101 }, (_, steps) => [String(steps), px(steps * tokens.step)])),
+    px: '1px',
+    target: px(tokens.target),
+    touch: px(tokens.touch),
+    column: px(tokens.column),
+  },
+  fontFamily: {
+    serif: ['YoungSerif_400Regular'],
+    sans: ['InstrumentSans_400Regular'],
+    medium: ['InstrumentSans_500Medium'],
+    strong: ['InstrumentSans_600SemiBold'],
+    mono: ['DMMono_400Regular'],
+    'mono-strong': ['DMMono_500Medium'],
+  },
   extend: { borderRadius: { control: '6px' } },
 };

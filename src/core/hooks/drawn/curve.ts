@@ -10,7 +10,8 @@ export interface Curve {
 
 export function curveOf(points: Point[]): Curve {
   const along = [0];
-  for (let i = 1; i < points.length; i++) along.push(along[i - 1]! + Math.hypot(points[i]![0] - points[i - 1]![0], points[i]![1] - points[i - 1]![1]));
+  for (let i = 1; i < points.length; i++)
+    along.push(along[i - 1]! + Math.hypot(points[i]![0] - points[i - 1]![0], points[i]![1] - points[i - 1]![1]));
   return { points, along, length: along[along.length - 1] ?? 0 };
 }
 
@@ -29,7 +30,12 @@ export function at(curve: Curve, s: number): { p: Point; t: Point; n: Point } {
 }
 
 /** Turtle walk: runs of a length with a total turning (radians, + to the left of travel). */
-export function walk(start: Point, heading: number, runs: readonly { length: number; turn: number }[], step: number): Curve {
+export function walk(
+  start: Point,
+  heading: number,
+  runs: readonly { length: number; turn: number }[],
+  step: number,
+): Curve {
   const points: Point[] = [start];
   let [x, y] = start;
   let angle = heading;

@@ -3,12 +3,28 @@ import { PDFDocument, PDFRawStream } from 'pdf-lib';
 import { chartPages, chartSvg, type ChartHook } from './hook-chart';
 import { chartPdf } from './hook-chart-pdf';
 
-const hook = (shankMm: number, more: Partial<ChartHook> = {}): ChartHook => ({ bend: 'round', eye: 'ring', barb: 'none', shankMm, gapeMm: 0.6 * shankMm, biteMm: 0.54 * shankMm, wireMm: 0.4, eyeMm: 1.4, lines: ['Lark 14', 'reads 13.0'], ...more });
-const WORDS = { title: 'Hooks of the drawer', check: 'this line is 50 mm', page: (page: number, of: number) => `${page} of ${of}` };
+const hook = (shankMm: number, more: Partial<ChartHook> = {}): ChartHook => ({
+  bend: 'round',
+  eye: 'ring',
+  barb: 'none',
+  shankMm,
+  gapeMm: 0.6 * shankMm,
+  biteMm: 0.54 * shankMm,
+  wireMm: 0.4,
+  eyeMm: 1.4,
+  lines: ['Lark 14', 'reads 13.0'],
+  ...more,
+});
+const WORDS = {
+  title: 'Hooks of the drawer',
+  check: 'this line is 50 mm',
+  page: (page: number, of: number) => `${page} of ${of}`,
+};
 const PT = 72 / 25.4;
 
 /** Points that a path goes through, in its own units. */
-const points = (d: string) => [...d.matchAll(/[ML]\s*(-?[\d.]+)[ ,](-?[\d.]+)/g)].map((match) => [Number(match[1]), Number(match[2])] as const);
+const points = (d: string) =>
+  [...d.matchAll(/[ML]\s*(-?[\d.]+)[ ,](-?[\d.]+)/g)].map((match) => [Number(match[1]), Number(match[2])] as const);
 
 /** Everything the pages of a PDF draw, as text. */
 async function drawn(bytes: Uint8Array): Promise<string[]> {
@@ -16,14 +32,16 @@ async function drawn(bytes: Uint8Array): Promise<string[]> {
   return document.getPages().map((page) => {
     const contents = page.node.Contents()!;
     const streams = 'asArray' in contents ? contents.asArray().map((ref) => document.context.lookup(ref)) : [contents];
-    return streams.map((stream) => {
-      const raw = (stream as PDFRawStream).contents;
-      try {
-        return inflateSync(raw).toString('latin1');
-      } catch {
-        return Buffer.from(raw).toString('latin1');
-      }
-    }).join('\n');
+    return streams
+      .map((stream) => {
+        const raw = (stream as PDFRawStream).contents;
+        try {
+          return inflateSync(raw).toString('latin1');
+        } catch {
+          return Buffer.from(raw).toString('latin1');
+        }
+      })
+      .join('\n');
   });
 }
 
@@ -42,7 +60,10 @@ describe('as SVG', () => {
     expect(Number(/h([\d.]+)"/.exec(svg)![1]) * 0.97).toBeCloseTo(50, 2);
     expect(Number(/scale\(([\d.]+)\)/.exec(svg)![1]) * 0.97).toBeCloseTo(1, 9);
   });
-  test('words are escaped', () => expect(chartSvg(chartPages([hook(7, { lines: ['Fine & <wide>'] })], 'a4', 1), 0, 'a4', 1, WORDS)).toContain('Fine &amp; &lt;wide>'));
+  test('words are escaped', () =>
+    expect(chartSvg(chartPages([hook(7, { lines: ['Fine & <wide>'] })], 'a4', 1), 0, 'a4', 1, WORDS)).toContain(
+      'Fine &amp; &lt;wide>',
+    ));
 });
 
 describe('on pages', () => {
@@ -51,20 +72,29 @@ describe('on pages', () => {
   test('every hook stands once, inside its page', () => {
     expect(pages.length).toBeGreaterThan(1);
     expect(pages.reduce((sum, page) => sum + page.hooks.length, 0)).toBe(120);
-    for (const { hooks } of pages) for (const { x, y, textY } of hooks) {
-      expect(x).toBeGreaterThan(12);
-      expect(x).toBeLessThan(198);
-      expect(y).toBeGreaterThan(30);
-      expect(textY).toBeLessThan(297 - 10);
-    }
+    for (const { hooks } of pages)
+      for (const { x, y, textY } of hooks) {
+        expect(x).toBeGreaterThan(12);
+        expect(x).toBeLessThan(198);
+        expect(y).toBeGreaterThan(30);
+        expect(textY).toBeLessThan(297 - 10);
+      }
   });
-  test('in the order they were given', () => expect(chartPages([hook(5, { lines: ['a'] }), hook(6, { lines: ['b'] })], 'a4', 1)[0]!.hooks.map((item) => item.lines[0])).toEqual(['a', 'b']));
+  test('in the order they were given', () =>
+    expect(
+      chartPages([hook(5, { lines: ['a'] }), hook(6, { lines: ['b'] })], 'a4', 1)[0]!.hooks.map(
+        (item) => item.lines[0],
+      ),
+    ).toEqual(['a', 'b']));
   test('no hooks, no page', () => expect(chartPages([], 'a4', 1)).toEqual([]));
 });
 
 describe('as PDF', () => {
-  test('the page and the rule are true in the PDF\'s own units, to 0.2 mm, with the printer\'s correction', async () => {
-    for (const [page, [width, height]] of [['a4', [210, 297]], ['letter', [215.9, 279.4]]] as const) {
+  test("the page and the rule are true in the PDF's own units, to 0.2 mm, with the printer's correction", async () => {
+    for (const [page, [width, height]] of [
+      ['a4', [210, 297]],
+      ['letter', [215.9, 279.4]],
+    ] as const) {
       const bytes = await chartPdf(chartPages([hook(7.6)], page, 1 / 0.97), page, 0.97, WORDS);
       const [sheet] = (await PDFDocument.load(bytes)).getPages();
       expect(sheet!.getWidth() / PT).toBeCloseTo(width, 1);
@@ -78,11 +108,22 @@ describe('as PDF', () => {
     const [content] = await drawn(await chartPdf(chartPages([hook(12)], 'a4', 1), 'a4', 1, WORDS));
     const [, matrix, drawing] = /([\d.]+ 0 0 -[\d.]+ 0 0) cm([^]*?)\n[SBf]\b/.exec(content!)!;
     const scale = Number(matrix!.split(' ')[0]) / PT;
-    const span = (list: readonly (readonly [number, number])[]) => Math.max(...list.map(([x]) => x)) - Math.min(...list.map(([x]) => x));
-    const onPaper = span([...drawing!.matchAll(/(-?[\d.]+) (-?[\d.]+) [ml]\b/g)].map((match) => [Number(match[1]), Number(match[2])] as const)) * scale;
-    expect(Math.abs(onPaper - span(points(chartPages([hook(12)], 'a4', 1)[0]!.hooks[0]!.marks[0]!.d)))).toBeLessThan(0.01);
+    const span = (list: readonly (readonly [number, number])[]) =>
+      Math.max(...list.map(([x]) => x)) - Math.min(...list.map(([x]) => x));
+    const onPaper =
+      span(
+        [...drawing!.matchAll(/(-?[\d.]+) (-?[\d.]+) [ml]\b/g)].map(
+          (match) => [Number(match[1]), Number(match[2])] as const,
+        ),
+      ) * scale;
+    expect(Math.abs(onPaper - span(points(chartPages([hook(12)], 'a4', 1)[0]!.hooks[0]!.marks[0]!.d)))).toBeLessThan(
+      0.01,
+    );
     // Behind the eye to the outside of the bend but for the wire itself: shank and half the gape.
     expect(Math.abs(onPaper - (12 + 3.6))).toBeLessThan(0.2);
   });
-  test('letters that the face lacks do not stop it', async () => expect((await chartPdf(chartPages([hook(7, { lines: ['Φ −1'] })], 'a4', 1), 'a4', 1, WORDS)).length).toBeGreaterThan(500));
+  test('letters that the face lacks do not stop it', async () =>
+    expect(
+      (await chartPdf(chartPages([hook(7, { lines: ['Φ −1'] })], 'a4', 1), 'a4', 1, WORDS)).length,
+    ).toBeGreaterThan(500));
 });

@@ -63,7 +63,8 @@ export function chartPages(hooks: readonly ChartHook[], page: PrintPage, scale: 
       pages.push({ hooks: [], number: pages.length + 1 });
       y = MARGIN + HEAD;
     }
-    for (const { top: _top, bottom: _bottom, ...item } of row) pageNow().hooks.push({ ...item, y: y + top, textY: y + top + below + 2 + TEXT });
+    for (const { top: _top, bottom: _bottom, ...item } of row)
+      pageNow().hooks.push({ ...item, y: y + top, textY: y + top + below + 2 + TEXT });
     y += tall + ROW_GAP;
     row = [];
     x = MARGIN;
@@ -74,7 +75,16 @@ export function chartPages(hooks: readonly ChartHook[], page: PrintPage, scale: 
     const wide = Math.max((bounds.right - bounds.left) * scale, text);
     if (x + wide > width - MARGIN) close();
     const left = x + (wide - (bounds.right - bounds.left) * scale) / 2;
-    row.push({ marks, x: left - bounds.left * scale, y: 0, lines: hook.lines, textX: x + wide / 2, textY: 0, top: bounds.top * scale, bottom: -bounds.bottom * scale });
+    row.push({
+      marks,
+      x: left - bounds.left * scale,
+      y: 0,
+      lines: hook.lines,
+      textX: x + wide / 2,
+      textY: 0,
+      top: bounds.top * scale,
+      bottom: -bounds.bottom * scale,
+    });
     x += wide + GAP;
   }
   close();
@@ -95,22 +105,34 @@ export function ruleOf(page: PrintPage, scale: number): { x: number; y: number; 
  * One page of the chart as SVG, user units of 1 mm. `printed` is what a millimetre of this printer really is, over 1 mm (the card's own
  * correction): the drawing is made larger by as much as the printer makes it smaller.
  */
-export function chartSvg(pages: readonly ChartPage[], index: number, page: PrintPage, printed: number, words: ChartWords): string {
+export function chartSvg(
+  pages: readonly ChartPage[],
+  index: number,
+  page: PrintPage,
+  printed: number,
+  words: ChartWords,
+): string {
   const [width, height] = PRINT_PAGES[page];
   const scale = 1 / printed;
   const rule = ruleOf(page, scale);
-  const text = (x: number, y: number, size: number, value: string, anchor = 'start') => `<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}">${escape(value)}</text>`;
-  const tick = (x: number) => `<path d="M${x.toFixed(3)} ${rule.y - 1.5}V${rule.y + 1.5}" stroke="${INK}" stroke-width="${WIRE}" fill="none"/>`;
+  const text = (x: number, y: number, size: number, value: string, anchor = 'start') =>
+    `<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}">${escape(value)}</text>`;
+  const tick = (x: number) =>
+    `<path d="M${x.toFixed(3)} ${rule.y - 1.5}V${rule.y + 1.5}" stroke="${INK}" stroke-width="${WIRE}" fill="none"/>`;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" data-check-mm="${RULE}" data-scale="${scale}">`,
     text(MARGIN, MARGIN + TITLE, TITLE, words.title),
     text(MARGIN, MARGIN + TITLE + 5, TEXT, words.page(index + 1, pages.length)),
     `<path d="M${rule.x.toFixed(3)} ${rule.y}h${rule.length.toFixed(3)}" stroke="${INK}" stroke-width="${WIRE}" fill="none"/>`,
-    tick(rule.x), tick(rule.x + rule.length),
+    tick(rule.x),
+    tick(rule.x + rule.length),
     text(rule.x + rule.length, rule.y + 5, TEXT, words.check, 'end'),
     ...pages[index]!.hooks.flatMap((hook) => [
       `<g transform="translate(${hook.x.toFixed(3)} ${hook.y.toFixed(3)}) scale(${scale})" stroke-linecap="round" stroke-linejoin="round">`,
-      ...hook.marks.map((mark) => `<path d="${mark.d}" fill="${mark.fill ?? 'none'}"${mark.stroke ? ` stroke="${mark.stroke}" stroke-width="${mark.width}"` : ''}/>`),
+      ...hook.marks.map(
+        (mark) =>
+          `<path d="${mark.d}" fill="${mark.fill ?? 'none'}"${mark.stroke ? ` stroke="${mark.stroke}" stroke-width="${mark.width}"` : ''}/>`,
+      ),
       '</g>',
       ...hook.lines.map((line, at) => text(hook.textX, hook.textY + at * LINE, TEXT, line, 'middle')),
     ]),

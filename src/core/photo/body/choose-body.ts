@@ -80,15 +80,26 @@ function smaller(regions: Regions, width: number, height: number, legs = false):
   const [w, h] = [Math.ceil(width / factor), Math.ceil(height / factor)];
   const of = new Int16Array(w * h);
   const middle = factor >> 1;
-  for (let y = 0; y < h; y++) for (let x = 0; x < w; x++) {
-    const at = Math.min(height - 1, y * factor + middle) * width + Math.min(width - 1, x * factor + middle);
-    of[y * w + x] = legs || regions.solid[at] !== 0 ? regions.of[at]! : 0;
-  }
+  for (let y = 0; y < h; y++)
+    for (let x = 0; x < w; x++) {
+      const at = Math.min(height - 1, y * factor + middle) * width + Math.min(width - 1, x * factor + middle);
+      of[y * w + x] = legs || regions.solid[at] !== 0 ? regions.of[at]! : 0;
+    }
   return { of, width: w, height: h, factor };
 }
 
 /** What each sign of a body weighs, log odds: fitted to drawn insects whose length is known (docs/accuracy.md). */
-const WEIGHTS: Signs = { uncovered: 6.2, onward: 6.2, hung: 5, tails: 1.35, stripe: 3.7, turn: 3.4, slender: 4.3, dark: 5, area: 0.9 };
+const WEIGHTS: Signs = {
+  uncovered: 6.2,
+  onward: 6.2,
+  hung: 5,
+  tails: 1.35,
+  stripe: 3.7,
+  turn: 3.4,
+  slender: 4.3,
+  dark: 5,
+  area: 0.9,
+};
 
 /** A band across what lies over a body between two of its pieces, px. */
 export interface Span {
@@ -98,7 +109,14 @@ export interface Span {
 }
 
 /** The band between two pieces that lie in one line with a region of something else between them; null when they do not. */
-function spanOf(labels: Int32Array, depth: Float32Array, of: Int16Array, width: number, one: Blob, two: Blob): Span | null {
+function spanOf(
+  labels: Int32Array,
+  depth: Float32Array,
+  of: Int16Array,
+  width: number,
+  one: Blob,
+  two: Blob,
+): Span | null {
   const pick = (blob: Blob) => {
     const pixels = pixelsOf(labels, width, blob);
     return { ...axisOf(pixels), pixels, deep: Math.max(...pixels.map(([x, y]) => depth[y * width + x]!)) };
@@ -117,7 +135,10 @@ function spanOf(labels: Int32Array, depth: Float32Array, of: Int16Array, width: 
   const [from, to] = [at(along(last) - along(a.middle) - 2), at(along(first) - along(a.middle) + 2)];
   let bare = 0;
   for (let step = 0; step <= SPAN_STEPS; step++) {
-    const [x, y] = [from[0] + ((to[0] - from[0]) * step) / SPAN_STEPS, from[1] + ((to[1] - from[1]) * step) / SPAN_STEPS];
+    const [x, y] = [
+      from[0] + ((to[0] - from[0]) * step) / SPAN_STEPS,
+      from[1] + ((to[1] - from[1]) * step) / SPAN_STEPS,
+    ];
     if (of[Math.floor(y) * width + Math.floor(x)] === 0) bare++;
   }
   if (bare > MOST_BARE) return null;
@@ -151,7 +172,8 @@ function trunkOf(own: readonly boolean[], { of, width, height }: Small): Trunk |
   const { labels, blobs } = blobsOf(opened(seen, width, height, Math.max(0.6, 0.2 * radius), depthSeen), width, height);
   const [main, second] = [...blobs].sort((one, two) => two.area - one.area);
   if (!main) return null;
-  const span = second && second.area > LEAST_PIECE * main.area ? spanOf(labels, depthSeen, of, width, main, second) : null;
+  const span =
+    second && second.area > LEAST_PIECE * main.area ? spanOf(labels, depthSeen, of, width, main, second) : null;
   const mask = Uint8Array.from(labels, (label) => (label === main.label || (span && label === second!.label) ? 1 : 0));
   if (span) bridge(mask, width, height, span.from, span.to, span.half, 0);
   const [taken, total] = [own.map(() => 0), own.map(() => 0)];
@@ -165,18 +187,34 @@ function trunkOf(own: readonly boolean[], { of, width, height }: Small): Trunk |
   if (!line) return null;
   const deep = line.map(([x, y]) => {
     let most = 0;
-    for (let dy = -1; dy <= 1; dy++) for (let dx = -1; dx <= 1; dx++) most = Math.max(most, depth[(Math.floor(y) + dy) * width + Math.floor(x) + dx] ?? 0);
+    for (let dy = -1; dy <= 1; dy++)
+      for (let dx = -1; dx <= 1; dx++)
+        most = Math.max(most, depth[(Math.floor(y) + dy) * width + Math.floor(x) + dx] ?? 0);
     return most + 0.5;
   });
   const n = line.length - 1;
   const [fx, fy] = tangentAt(line, 0, 4);
-  const ends: End[] = [{ at: line[0]!, out: [-fx, -fy], half: Math.max(...deep.slice(0, Math.ceil(0.3 * n) + 1)) }, { at: line[n]!, out: tangentAt(line, n, 4), half: Math.max(...deep.slice(Math.floor(0.7 * n))) }];
-  return { mask, line, length: lengthOf(line) + 2 * Math.min(1.1 * radius, lengthOf(line) / 2), radius, deep, ends, span };
+  const ends: End[] = [
+    { at: line[0]!, out: [-fx, -fy], half: Math.max(...deep.slice(0, Math.ceil(0.3 * n) + 1)) },
+    { at: line[n]!, out: tangentAt(line, n, 4), half: Math.max(...deep.slice(Math.floor(0.7 * n))) },
+  ];
+  return {
+    mask,
+    line,
+    length: lengthOf(line) + 2 * Math.min(1.1 * radius, lengthOf(line) / 2),
+    radius,
+    deep,
+    ends,
+    span,
+  };
 }
 
 /** Where a spot lies from an end: beyond it along its direction, and aside of that. */
 function fromEnd({ at, out }: End, x: number, y: number): { along: number; across: number } {
-  return { along: (x - at[0]) * out[0] + (y - at[1]) * out[1], across: Math.abs((x - at[0]) * out[1] - (y - at[1]) * out[0]) };
+  return {
+    along: (x - at[0]) * out[0] + (y - at[1]) * out[1],
+    across: Math.abs((x - at[0]) * out[1] - (y - at[1]) * out[0]),
+  };
 }
 
 /** Which end a spot lies straight on from, by number; -1 for neither. */
@@ -188,7 +226,11 @@ function onwardFrom(ends: readonly End[], x: number, y: number): number {
 }
 
 /** Share of a trunk that lies beside its line, and what is left out though it goes straight on, against the trunk; and which regions those are. */
-function outlineSigns(own: readonly boolean[], { of, width }: Small, { mask, line, deep, ends, radius }: Trunk): { signs: Pick<Signs, 'uncovered' | 'onward' | 'area'>; straight: boolean[] } {
+function outlineSigns(
+  own: readonly boolean[],
+  { of, width }: Small,
+  { mask, line, deep, ends, radius }: Trunk,
+): { signs: Pick<Signs, 'uncovered' | 'onward' | 'area'>; straight: boolean[] } {
   const [total, beyond] = [own.map(() => 0), own.map(() => 0)];
   let [area, uncovered] = [0, 0];
   for (let at = 0; at < of.length; at++) {
@@ -200,7 +242,8 @@ function outlineSigns(own: readonly boolean[], { of, width }: Small, { mask, lin
     if (mask[at] !== 0) {
       area++;
       let slack = Math.min(...ends.map((end) => Math.hypot(end.at[0] - x, end.at[1] - y) - 1.1 * radius));
-      for (let index = 0; index < line.length; index += 2) slack = Math.min(slack, Math.hypot(line[index]![0] - x, line[index]![1] - y) - deep[index]!);
+      for (let index = 0; index < line.length; index += 2)
+        slack = Math.min(slack, Math.hypot(line[index]![0] - x, line[index]![1] - y) - deep[index]!);
       if (slack > 1) uncovered++;
     } else if (!own[region] && onwardFrom(ends, x, y) >= 0) beyond[region]!++;
   }
@@ -221,20 +264,36 @@ function pastEnd(straight: readonly boolean[], { of, width }: Small, { mask, end
     const step = Math.floor(fromEnd(ends[from]!, x, y).along);
     widths[from]!.set(step, (widths[from]!.get(step) ?? 0) + 1);
   }
-  const far = widths.flatMap((own, at) => [...own].flatMap(([step, wide]) => (wide > STILL_WIDE * 2 * ends[at]!.half ? [step + 1 - 1.1 * radius] : [])));
+  const far = widths.flatMap((own, at) =>
+    [...own].flatMap(([step, wide]) => (wide > STILL_WIDE * 2 * ends[at]!.half ? [step + 1 - 1.1 * radius] : [])),
+  );
   return Math.max(0, ...far);
 }
 
 /** What hangs on a trunk, and what of it leaves its ends. */
-function strandSigns(own: readonly boolean[], factor: number, strands: readonly Strand[], { ends, length }: Trunk): Pick<Signs, 'hung' | 'tails'> {
+function strandSigns(
+  own: readonly boolean[],
+  factor: number,
+  strands: readonly Strand[],
+  { ends, length }: Trunk,
+): Pick<Signs, 'hung' | 'tails'> {
   const isTail = (end: End, { root, out }: Strand) => {
     const { along, across } = fromEnd(end, root[0] / factor, root[1] / factor);
-    return along > -0.6 * end.half && along < 0.6 * length && across < 1.5 * end.half + 0.2 * Math.max(0, along) && out[0] * end.out[0] + out[1] * end.out[1] > 0.7;
+    return (
+      along > -0.6 * end.half &&
+      along < 0.6 * length &&
+      across < 1.5 * end.half + 0.2 * Math.max(0, along) &&
+      out[0] * end.out[0] + out[1] * end.out[1] > 0.7
+    );
   };
   const hanging = strands.filter(({ region }) => region > 0);
   const tails = ends.map((end) => strands.filter((strand) => isTail(end, strand)).length);
   return {
-    hung: hanging.length > 0 ? hanging.filter((strand) => own[strand.region] || ends.some((end) => isTail(end, strand))).length / hanging.length : 0,
+    hung:
+      hanging.length > 0
+        ? hanging.filter((strand) => own[strand.region] || ends.some((end) => isTail(end, strand))).length /
+          hanging.length
+        : 0,
     tails: Math.min(1, 0.6 * Math.max(...tails)) + Math.min(0.4, 0.2 * Math.min(...tails)),
   };
 }
@@ -268,7 +327,12 @@ function darker(own: readonly boolean[], { of }: Small, levels: readonly number[
   return (inside - outside) / Math.max(inside, outside);
 }
 
-function guessOf(own: readonly boolean[], small: Small, strands: readonly Strand[], levels: readonly number[]): Guess | null {
+function guessOf(
+  own: readonly boolean[],
+  small: Small,
+  strands: readonly Strand[],
+  levels: readonly number[],
+): Guess | null {
   const trunk = trunkOf(own, small);
   if (!trunk) return null;
   const { line, length, radius, deep, span } = trunk;
@@ -276,7 +340,8 @@ function guessOf(own: readonly boolean[], small: Small, strands: readonly Strand
   const [stout, thin] = USUAL_SLENDER;
   const outline = outlineSigns(own, small, trunk);
   const signs: Signs = {
-    ...outline.signs, ...strandSigns(own, small.factor, strands, trunk),
+    ...outline.signs,
+    ...strandSigns(own, small.factor, strands, trunk),
     stripe: -stripedShare(own, small, trunk),
     turn: -Math.max(0, sharpestTurn(line, radius) - USUAL_TURN),
     slender: -Math.max(0, (stout - slender) / stout, (slender - thin) / thin),
@@ -284,7 +349,18 @@ function guessOf(own: readonly boolean[], small: Small, strands: readonly Strand
   };
   const score = (Object.keys(signs) as (keyof Signs)[]).reduce((sum, key) => sum + WEIGHTS[key] * signs[key], 0);
   const { factor } = small;
-  return { own, score, length: length * factor, span: span && { from: [span.from[0] * factor, span.from[1] * factor], to: [span.to[0] * factor, span.to[1] * factor], half: span.half * factor }, past: -signs.onward > LEAST_ONWARD ? pastEnd(outline.straight, small, trunk) * factor : 0, signs };
+  return {
+    own,
+    score,
+    length: length * factor,
+    span: span && {
+      from: [span.from[0] * factor, span.from[1] * factor],
+      to: [span.to[0] * factor, span.to[1] * factor],
+      half: span.half * factor,
+    },
+    past: -signs.onward > LEAST_ONWARD ? pastEnd(outline.straight, small, trunk) * factor : 0,
+    signs,
+  };
 }
 
 /** What the whole of it has for it before anything is looked at, log odds: most insects are all body. */
@@ -293,12 +369,23 @@ const WHOLE = 0.3;
 const MOST_ONWARD = 0.2;
 
 /** Every set of regions that hangs together, the likeliest body first; none where too few legs hang on it to tell. */
-export function guessesOf(regions: Regions, strands: readonly Strand[], tones: Tones, width: number, height: number): Guess[] {
+export function guessesOf(
+  regions: Regions,
+  strands: readonly Strand[],
+  tones: Tones,
+  width: number,
+  height: number,
+): Guess[] {
   if (strands.length < FEW_STRANDS) return [];
   const sums = regions.areas.map(() => 0);
   for (let at = 0; at < regions.of.length; at++) sums[regions.of[at]!]! += tones.off[at]!;
   const levels = sums.map((sum, region) => sum / Math.max(1, regions.areas[region]!));
-  const all = guessOf(regions.areas.map((_, region) => region > 0), smaller(regions, width, height, true), strands, levels);
+  const all = guessOf(
+    regions.areas.map((_, region) => region > 0),
+    smaller(regions, width, height, true),
+    strands,
+    levels,
+  );
   const small = smaller(regions, width, height);
   const guesses: Guess[] = [];
   if (all) guesses.push({ ...all, score: all.score + WHOLE });
@@ -320,5 +407,12 @@ const RIVAL_LONG = 0.6;
 /** The likeliest of some guesses, with its rivals. */
 export function likeliest<T extends Pick<Guess, 'score' | 'length'>>(guesses: readonly T[]): T[] {
   const [best, ...others] = guesses;
-  return best ? [best, ...others.filter(({ score, length }) => score > best.score - RIVAL && length > RIVAL_LONG * best.length).slice(0, MOST_RIVALS)] : [];
+  return best
+    ? [
+        best,
+        ...others
+          .filter(({ score, length }) => score > best.score - RIVAL && length > RIVAL_LONG * best.length)
+          .slice(0, MOST_RIVALS),
+      ]
+    : [];
 }

@@ -22,7 +22,14 @@ function frameOf(mask: Uint8Array, width: number, height: number, rim: number): 
       bottom = y;
     }
   }
-  return right < 0 ? null : { left: Math.max(0, left - rim), top: Math.max(0, top - rim), right: Math.min(width, right + 1 + rim), bottom: Math.min(height, bottom + 1 + rim) };
+  return right < 0
+    ? null
+    : {
+        left: Math.max(0, left - rim),
+        top: Math.max(0, top - rim),
+        right: Math.min(width, right + 1 + rim),
+        bottom: Math.min(height, bottom + 1 + rim),
+      };
 }
 
 /** Distance of every pixel in a frame to the nearest one where `mask` equals `zero`, px; outside the frame counts as paper. Pixels outside it stay `elsewhere`. */
@@ -40,7 +47,8 @@ function distanceTo(mask: Uint8Array, fullWidth: number, frame: Frame, zero: 0 |
   // The rim: paper, which is a zero only when paper is what is sought.
   if (zero === 1) {
     for (let x = 0; x < w; x++) for (let row = 0; row < BORDER; row++) d[row * w + x] = d[(h - 1 - row) * w + x] = far;
-    for (let y = 0; y < h; y++) for (let column = 0; column < BORDER; column++) d[y * w + column] = d[y * w + w - 1 - column] = far;
+    for (let y = 0; y < h; y++)
+      for (let column = 0; column < BORDER; column++) d[y * w + column] = d[y * w + w - 1 - column] = far;
   }
   for (let y = BORDER; y < h - BORDER; y++) {
     for (let x = BORDER; x < w - BORDER; x++) {
@@ -96,7 +104,11 @@ function distanceTo(mask: Uint8Array, fullWidth: number, frame: Frame, zero: 0 |
   }
   const out = new Float32Array(mask.length);
   if (elsewhere !== 0) out.fill(elsewhere);
-  for (let y = 0; y < height; y++) out.set(d.subarray((y + BORDER) * w + BORDER, (y + BORDER) * w + BORDER + width), (frame.top + y) * fullWidth + frame.left);
+  for (let y = 0; y < height; y++)
+    out.set(
+      d.subarray((y + BORDER) * w + BORDER, (y + BORDER) * w + BORDER + width),
+      (frame.top + y) * fullWidth + frame.left,
+    );
   return out;
 }
 
@@ -110,7 +122,13 @@ export function depthOf(mask: Uint8Array, width: number, height: number): Float3
 }
 
 /** What is left of a mask where a disc of this radius fits: thin parts go, thick ones keep their outline. `depth` is the mask's own, where it is known. */
-export function opened(mask: Uint8Array, width: number, height: number, radius: number, depth: Float32Array = depthOf(mask, width, height)): Uint8Array {
+export function opened(
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  radius: number,
+  depth: Float32Array = depthOf(mask, width, height),
+): Uint8Array {
   const core = new Uint8Array(mask.length);
   for (let at = 0; at < mask.length; at++) core[at] = depth[at]! > radius ? 1 : 0;
   const within = frameOf(core, width, height, Math.ceil(radius) + 2);

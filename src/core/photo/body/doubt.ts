@@ -36,7 +36,11 @@ export function behindStep(profile: readonly number[]): number {
   const last = profile.length - 1;
   for (let at = STEP.from; at <= last - 2; at++) {
     const after = profile.slice(at, last);
-    if (mean(after) < STEP.narrower * mean(profile.slice(at - STEP.before, at)) && Math.max(...after) < STEP.even * Math.min(...after)) return (last - at + 0.75) / last;
+    if (
+      mean(after) < STEP.narrower * mean(profile.slice(at - STEP.before, at)) &&
+      Math.max(...after) < STEP.even * Math.min(...after)
+    )
+      return (last - at + 0.75) / last;
   }
   return 0;
 }

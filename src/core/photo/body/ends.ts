@@ -22,7 +22,10 @@ function sample(values: Float32Array, width: number, height: number, x: number, 
   const [ix, iy] = [fx | 0, fy | 0];
   const [tx, ty] = [fx - ix, fy - iy];
   const at = iy * width + ix;
-  return (values[at]! * (1 - tx) + values[at + 1]! * tx) * (1 - ty) + (values[at + width]! * (1 - tx) + values[at + width + 1]! * tx) * ty;
+  return (
+    (values[at]! * (1 - tx) + values[at + 1]! * tx) * (1 - ty) +
+    (values[at + width]! * (1 - tx) + values[at + width + 1]! * tx) * ty
+  );
 }
 
 /**
@@ -37,11 +40,21 @@ function beyond(line: Line, view: EndView): { out: number; direction: Spot } {
   const from = line[n]!;
   const left = reachIn(trunk, width, height, from, direction, 4 * radius);
   const [nx, ny]: Spot = [-direction[1], direction[0]];
-  const halfWidth = Math.min(reachIn(trunk, width, height, from, [nx, ny], radius), reachIn(trunk, width, height, from, [-nx, -ny], radius));
+  const halfWidth = Math.min(
+    reachIn(trunk, width, height, from, [nx, ny], radius),
+    reachIn(trunk, width, height, from, [-nx, -ny], radius),
+  );
   const lateral = Math.max(0.4, ACROSS * halfWidth);
   const across = new Float32Array(2 * SIDE + 1);
   const strip = (t: number) => {
-    for (let k = -SIDE; k <= SIDE; k++) across[k + SIDE] = sample(off, width, height, from[0] + direction[0] * t + (nx * lateral * k) / SIDE, from[1] + direction[1] * t + (ny * lateral * k) / SIDE);
+    for (let k = -SIDE; k <= SIDE; k++)
+      across[k + SIDE] = sample(
+        off,
+        width,
+        height,
+        from[0] + direction[0] * t + (nx * lateral * k) / SIDE,
+        from[1] + direction[1] * t + (ny * lateral * k) / SIDE,
+      );
     // The middle one of them: roots of tails beside the axis do not carry the body on.
     return across.sort()[SIDE]!;
   };

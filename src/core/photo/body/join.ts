@@ -16,13 +16,14 @@ const AS_THICK = 0.55;
 /** Middle of the pixels of a piece that lie within `most`: the middle of an edge and not its corner. */
 function middleOfNear(labels: Int32Array, away: Float32Array, width: number, piece: Blob, most: number): Spot {
   let [n, sx, sy] = [0, 0, 0];
-  for (let y = piece.top; y <= piece.bottom; y++) for (let x = piece.left; x <= piece.right; x++) {
-    const at = y * width + x;
-    if (labels[at] !== piece.label || away[at]! > most) continue;
-    n++;
-    sx += x;
-    sy += y;
-  }
+  for (let y = piece.top; y <= piece.bottom; y++)
+    for (let x = piece.left; x <= piece.right; x++) {
+      const at = y * width + x;
+      if (labels[at] !== piece.label || away[at]! > most) continue;
+      n++;
+      sx += x;
+      sy += y;
+    }
   return [Math.round(sx / n), Math.round(sy / n)];
 }
 
@@ -51,7 +52,8 @@ export function axisOf(pixels: Iterable<Spot>): Near {
 /** The pixels of a piece. */
 export function pixelsOf(labels: Int32Array, width: number, blob: Blob): Spot[] {
   const out: Spot[] = [];
-  for (let y = blob.top; y <= blob.bottom; y++) for (let x = blob.left; x <= blob.right; x++) if (labels[y * width + x] === blob.label) out.push([x, y]);
+  for (let y = blob.top; y <= blob.bottom; y++)
+    for (let x = blob.left; x <= blob.right; x++) if (labels[y * width + x] === blob.label) out.push([x, y]);
   return out;
 }
 
@@ -70,10 +72,18 @@ const dot = (a: Spot, b: Spot) => a[0] * b[0] + a[1] * b[1];
  * The largest piece of what is left without thin parts inside a body, with the pieces that carry it on: a highlight across a thin
  * abdomen parts it, but the rest lies close, straight on and is about as thick. What leaves its side is a leg.
  */
-export function joined(thick: Uint8Array, body: Uint8Array, likely: Uint8Array, width: number, height: number, radius: number): Uint8Array {
+export function joined(
+  thick: Uint8Array,
+  body: Uint8Array,
+  likely: Uint8Array,
+  width: number,
+  height: number,
+  radius: number,
+): Uint8Array {
   const { labels, blobs } = blobsOf(thick, width, height);
   const inBody = new Map(blobs.map((blob) => [blob.label, 0]));
-  for (let at = 0; at < thick.length; at++) if (labels[at] !== 0 && body[at] !== 0) inBody.set(labels[at]!, inBody.get(labels[at]!)! + 1);
+  for (let at = 0; at < thick.length; at++)
+    if (labels[at] !== 0 && body[at] !== 0) inBody.set(labels[at]!, inBody.get(labels[at]!)! + 1);
   const sorted = [...blobs].sort((a, b) => inBody.get(b.label)! - inBody.get(a.label)! || b.area - a.area);
   const main = sorted[0];
   const out = new Uint8Array(thick.length);
@@ -91,15 +101,20 @@ export function joined(thick: Uint8Array, body: Uint8Array, likely: Uint8Array, 
       if (taken.has(piece.label)) continue;
       let near = -1;
       let deepest = 0;
-      for (let y = piece.top; y <= piece.bottom; y++) for (let x = piece.left; x <= piece.right; x++) {
-        const at = y * width + x;
-        if (labels[at] !== piece.label) continue;
-        if (near < 0 || away[at]! < away[near]!) near = at;
-        deepest = Math.max(deepest, depth[at]!);
-      }
+      for (let y = piece.top; y <= piece.bottom; y++)
+        for (let x = piece.left; x <= piece.right; x++) {
+          const at = y * width + x;
+          if (labels[at] !== piece.label) continue;
+          if (near < 0 || away[at]! < away[near]!) near = at;
+          deepest = Math.max(deepest, depth[at]!);
+        }
       if (near < 0 || away[near]! > GAP * radius + 2 || deepest < LEAST_SHARE * radius) continue;
       const p = middleOfNear(labels, away, width, piece, away[near]! + 1.5);
-      const owner = blobs.filter((blob) => taken.has(blob.label)).map((blob) => ({ blob, q: closest(labels, width, blob, p, GAP * radius + 4) })).filter((item) => item.q !== null).sort((a, b) => Math.hypot(a.q![0] - p[0], a.q![1] - p[1]) - Math.hypot(b.q![0] - p[0], b.q![1] - p[1]))[0];
+      const owner = blobs
+        .filter((blob) => taken.has(blob.label))
+        .map((blob) => ({ blob, q: closest(labels, width, blob, p, GAP * radius + 4) }))
+        .filter((item) => item.q !== null)
+        .sort((a, b) => Math.hypot(a.q![0] - p[0], a.q![1] - p[1]) - Math.hypot(b.q![0] - p[0], b.q![1] - p[1]))[0];
       if (!owner) continue;
       const q = owner.q!;
       const reach = REACH * Math.max(deepest, LEAST_SHARE * radius);
@@ -123,20 +138,35 @@ export function joined(thick: Uint8Array, body: Uint8Array, likely: Uint8Array, 
 
 function deepestNear(depth: Float32Array, width: number, height: number, [x0, y0]: Spot, reach: number): number {
   let deepest = 0;
-  for (let y = Math.max(0, Math.floor(y0 - reach)); y <= Math.min(height - 1, Math.ceil(y0 + reach)); y++) for (let x = Math.max(0, Math.floor(x0 - reach)); x <= Math.min(width - 1, Math.ceil(x0 + reach)); x++) deepest = Math.max(deepest, depth[y * width + x]!);
+  for (let y = Math.max(0, Math.floor(y0 - reach)); y <= Math.min(height - 1, Math.ceil(y0 + reach)); y++)
+    for (let x = Math.max(0, Math.floor(x0 - reach)); x <= Math.min(width - 1, Math.ceil(x0 + reach)); x++)
+      deepest = Math.max(deepest, depth[y * width + x]!);
   return deepest;
 }
 
 /** What lies between two places where the pieces themselves are left behind: the share that is body, and its least depth. */
-function neckOf(depth: Float32Array, pieces: Uint8Array, width: number, q: Spot, p: Spot): { body: number; thinnest: number } {
+function neckOf(
+  depth: Float32Array,
+  pieces: Uint8Array,
+  width: number,
+  q: Spot,
+  p: Spot,
+): { body: number; thinnest: number } {
   const steps = Math.max(4, Math.ceil(2 * Math.hypot(p[0] - q[0], p[1] - q[1])));
   let [n, of, thinnest] = [0, 0, Infinity];
   for (let step = 0; step <= steps; step++) {
-    const at = Math.round(q[1] + ((p[1] - q[1]) * step) / steps) * width + Math.round(q[0] + ((p[0] - q[0]) * step) / steps);
+    const at =
+      Math.round(q[1] + ((p[1] - q[1]) * step) / steps) * width + Math.round(q[0] + ((p[0] - q[0]) * step) / steps);
     if (pieces[at] !== 0) continue;
     of++;
     // The line need not run along the very middle.
-    const here = Math.max(depth[at]!, depth[at - 1] ?? 0, depth[at + 1] ?? 0, depth[at - width] ?? 0, depth[at + width] ?? 0);
+    const here = Math.max(
+      depth[at]!,
+      depth[at - 1] ?? 0,
+      depth[at + 1] ?? 0,
+      depth[at - width] ?? 0,
+      depth[at + width] ?? 0,
+    );
     thinnest = Math.min(thinnest, here);
     if (depth[at]! > 0) n++;
   }
@@ -156,13 +186,29 @@ function closest(labels: Int32Array, width: number, blob: Blob, [px, py]: Spot, 
 }
 
 /** Fills a band between two spots of pixels, carried on into both sides by `over`. */
-export function bridge(mask: Uint8Array, width: number, height: number, q: Spot, p: Spot, half: number, over = half): void {
+export function bridge(
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  q: Spot,
+  p: Spot,
+  half: number,
+  over = half,
+): void {
   const [dx, dy] = [p[0] - q[0], p[1] - q[1]];
   const length = Math.hypot(dx, dy) || 1;
   const [ux, uy] = [dx / length, dy / length];
   const reach = half + 1;
-  for (let y = Math.max(0, Math.floor(Math.min(q[1], p[1]) - reach)); y <= Math.min(height - 1, Math.ceil(Math.max(q[1], p[1]) + reach)); y++) {
-    for (let x = Math.max(0, Math.floor(Math.min(q[0], p[0]) - reach)); x <= Math.min(width - 1, Math.ceil(Math.max(q[0], p[0]) + reach)); x++) {
+  for (
+    let y = Math.max(0, Math.floor(Math.min(q[1], p[1]) - reach));
+    y <= Math.min(height - 1, Math.ceil(Math.max(q[1], p[1]) + reach));
+    y++
+  ) {
+    for (
+      let x = Math.max(0, Math.floor(Math.min(q[0], p[0]) - reach));
+      x <= Math.min(width - 1, Math.ceil(Math.max(q[0], p[0]) + reach));
+      x++
+    ) {
       const along = (x - q[0]) * ux + (y - q[1]) * uy;
       const across = Math.abs((x - q[0]) * uy - (y - q[1]) * ux);
       if (along >= -over && along <= length + over && across <= half) mask[y * width + x] = 1;

@@ -55,12 +55,30 @@ export interface MeasuredLength {
 }
 
 /** The parts of a length's ±, each by itself. Source: docs/accuracy.md. */
-export function lengthError({ bodyMm, mmPerPx, edgePx, radiusPx, turn, wander, sharp, residualMm, raisedMm, cameraMm, cameraSd, stretch, rootPx, wingPx }: MeasuredLength): Required<LengthError> {
+export function lengthError({
+  bodyMm,
+  mmPerPx,
+  edgePx,
+  radiusPx,
+  turn,
+  wander,
+  sharp,
+  residualMm,
+  raisedMm,
+  cameraMm,
+  cameraSd,
+  stretch,
+  rootPx,
+  wingPx,
+}: MeasuredLength): Required<LengthError> {
   const bothEnds = (px: number) => FITTED * Math.SQRT2 * px * mmPerPx;
   return {
     ends: bothEnds(Math.hypot(END_SD.px, END_SD.ofRadius * radiusPx)),
     blur: bothEnds(END_SD.ofBlur * edgePx),
-    posture: FITTED * bodyMm * (WAY_SD.straight + WAY_SD.perRadian * turn + WAY_SD.perWander * wander + (sharp ? WAY_SD.sharp : 0)),
+    posture:
+      FITTED *
+      bodyMm *
+      (WAY_SD.straight + WAY_SD.perRadian * turn + WAY_SD.perWander * wander + (sharp ? WAY_SD.sharp : 0)),
     card: (FITTED * bodyMm * residualMm) / CARD_SPAN_MM,
     height: FITTED * bodyMm * (raisedMm / cameraMm) * Math.hypot(MID_HEIGHT_SD, cameraSd),
     root: rootPx * mmPerPx,
@@ -84,9 +102,15 @@ export function confidenceOf(bodyMm: number, sdMm: number): number {
 const UNSURE = 0.04;
 
 /** What of a reading must be asked for, as codes of reasons: where the body ends, and its line, which turns more sharply than bodies do and may have gone astray. */
-export function unsureOf(bodyMm: number, { root, wing = 0, posture }: Pick<LengthError, 'root' | 'wing' | 'posture'>): ('photo-end-unsure' | 'photo-line-unsure')[] {
+export function unsureOf(
+  bodyMm: number,
+  { root, wing = 0, posture }: Pick<LengthError, 'root' | 'wing' | 'posture'>,
+): ('photo-end-unsure' | 'photo-line-unsure')[] {
   const far = (sd: number) => Z95 * sd > UNSURE * bodyMm;
-  return [...(far(Math.hypot(root, wing)) ? ['photo-end-unsure' as const] : []), ...(far(posture) ? ['photo-line-unsure' as const] : [])];
+  return [
+    ...(far(Math.hypot(root, wing)) ? ['photo-end-unsure' as const] : []),
+    ...(far(posture) ? ['photo-line-unsure' as const] : []),
+  ];
 }
 
 /** A rival length counts from this probability on. */

@@ -51,9 +51,12 @@ function widthAt(cut: Cut, depth: Float32Array, line: Line, index: number): numb
   const near = Math.ceil(0.3 * cut.radius);
   let deepest = 0;
   for (let py = Math.max(0, Math.floor(y) - near); py <= Math.min(cut.height - 1, Math.floor(y) + near); py++) {
-    for (let px = Math.max(0, Math.floor(x) - near); px <= Math.min(cut.width - 1, Math.floor(x) + near); px++) deepest = Math.max(deepest, depth[py * cut.width + px]!);
+    for (let px = Math.max(0, Math.floor(x) - near); px <= Math.min(cut.width - 1, Math.floor(x) + near); px++)
+      deepest = Math.max(deepest, depth[py * cut.width + px]!);
   }
-  const across = reachIn(cut.trunk, cut.width, cut.height, line[index]!, [-ty, tx], most) + reachIn(cut.trunk, cut.width, cut.height, line[index]!, [ty, -tx], most);
+  const across =
+    reachIn(cut.trunk, cut.width, cut.height, line[index]!, [-ty, tx], most) +
+    reachIn(cut.trunk, cut.width, cut.height, line[index]!, [ty, -tx], most);
   return Math.min(across, 2 * (deepest + 0.5) * DISC_ROOM);
 }
 
@@ -65,7 +68,11 @@ export function besideEnd(cut: Pick<Cut, 'all' | 'trunk' | 'width' | 'height' | 
   const points = spaced(line, lengthOf(line) / (STATIONS - 1));
   const at = Math.round(NEAR_END * (points.length - 1));
   const [tx, ty] = tangentAt(points, at);
-  const across = (mask: Uint8Array) => [-1, 1].reduce((sum, side) => sum + reachIn(mask, cut.width, cut.height, points[at]!, [-side * ty, side * tx], 4 * cut.radius), 0);
+  const across = (mask: Uint8Array) =>
+    [-1, 1].reduce(
+      (sum, side) => sum + reachIn(mask, cut.width, cut.height, points[at]!, [-side * ty, side * tx], 4 * cut.radius),
+      0,
+    );
   return across(cut.all) / Math.max(1, across(cut.trunk));
 }
 
@@ -86,16 +93,20 @@ export function turnOf(line: Line): { turn: number; wander: number } {
 function overhang(cut: Cut, line: Line): number {
   const thick = opened(cut.all, cut.width, cut.height, Math.max(1.3, 0.12 * cut.radius), cut.depthAll);
   const n = line.length - 1;
-  const ends = [{ at: line[0]!, out: tangentAt(line, 0).map((value) => -value) as unknown as Spot }, { at: line[n]!, out: tangentAt(line, n) }];
+  const ends = [
+    { at: line[0]!, out: tangentAt(line, 0).map((value) => -value) as unknown as Spot },
+    { at: line[n]!, out: tangentAt(line, n) },
+  ];
   let most = 0;
   for (const { at, out } of ends) {
     let far = 0;
-    for (let y = 0; y < cut.height; y++) for (let x = 0; x < cut.width; x++) {
-      if (thick[y * cut.width + x] === 0) continue;
-      const along = (x + 0.5 - at[0]) * out[0] + (y + 0.5 - at[1]) * out[1];
-      const across = Math.abs((x + 0.5 - at[0]) * out[1] - (y + 0.5 - at[1]) * out[0]);
-      if (along > far && across < 0.6 * along + 2 * cut.radius) far = along;
-    }
+    for (let y = 0; y < cut.height; y++)
+      for (let x = 0; x < cut.width; x++) {
+        if (thick[y * cut.width + x] === 0) continue;
+        const along = (x + 0.5 - at[0]) * out[0] + (y + 0.5 - at[1]) * out[1];
+        const across = Math.abs((x + 0.5 - at[0]) * out[1] - (y + 0.5 - at[1]) * out[0]);
+        if (along > far && across < 0.6 * along + 2 * cut.radius) far = along;
+      }
     most += far;
   }
   return most;
@@ -131,7 +142,8 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
   const hung = front + back > 0 ? (front - back) / (front + back) : 0;
   const enough = Math.min(1, (front + back) / (2 * cut.radius * cut.radius + 20));
   const total = profile.reduce((sum, width) => sum + width, 0) || 1;
-  const heavy = -profile.reduce((sum, width, index) => sum + width * (index - (STATIONS - 1) / 2), 0) / (total * (STATIONS - 1));
+  const heavy =
+    -profile.reduce((sum, width, index) => sum + width * (index - (STATIONS - 1) / 2), 0) / (total * (STATIONS - 1));
   return hung * enough * 0.5 + heavy * 4 + LEG * Math.max(-3, Math.min(3, legs));
 }
 
@@ -157,20 +169,32 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const edge = (card.edgePx / card.pxPerMm) * field.scale;
   const view = { trunk: cut.trunk, width: cut.width, height: cut.height, radius: cut.radius, off: tones.off };
   const stations = (along: Line) => spaced(along, lengthOf(along) / (STATIONS - 1));
-  const widths = (along: Line) => stations(along).map((_, index, all) => (index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, cut.depth, all, index)));
+  const widths = (along: Line) =>
+    stations(along).map((_, index, all) =>
+      index === 0 || index === STATIONS - 1 ? 0 : widthAt(cut, cut.depth, all, index),
+    );
   const whole = toEnds(cut.line, view);
   const found = widths(whole);
   const lean = headLean(cut, whole, found);
   const [own, inked] = lean < 0 ? [[...cut.line].reverse(), [...whole].reverse()] : [cut.line, whole];
-  const parting = !told.tailed ? null : partingOf(own, cut.strands, cut.radius) ?? (runsThin(lean < 0 ? [...found].reverse() : found) ? cut.radius : null);
+  const parting = !told.tailed
+    ? null
+    : (partingOf(own, cut.strands, cut.radius) ??
+      (runsThin(lean < 0 ? [...found].reverse() : found) ? cut.radius : null));
   const wings = told.winged && isWinged(cut);
-  const fall = parting !== null || wings ? rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting) : null;
-  const root = fall && notCarried(fall, lengthOf(inked) - lengthOf([inked[0]!, ...own]), cut.radius, besideEnd(cut, inked));
+  const fall =
+    parting !== null || wings
+      ? rootOf(own, { width: cut.width, height: cut.height, tones, ink: cut.ink, edgePx: edge }, cut.radius, parting)
+      : null;
+  const root =
+    fall && notCarried(fall, lengthOf(inked) - lengthOf([inked[0]!, ...own]), cut.radius, besideEnd(cut, inked));
   const line = root ? endedAt([inked[0]!, ...own], lengthOf([inked[0]!, ...own]) + root.out) : inked;
   const profile = widths(line);
   // What hangs in one piece with more than a body, or has tails, may have a wing taken for its body.
   const winged = told.winged && (cut.guess !== null || parting !== null || cut.strands.length > 0);
-  const doubt = winged ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge }) : { wing: 0, root: 0 };
+  const doubt = winged
+    ? doubtOf({ profile, wings, rootFound: root !== null || parting !== null, half: cut.radius, edgePx: edge })
+    : { wing: 0, root: 0 };
   const past = cut.guess?.past ?? 0;
   const leftOut = past > 0 ? Math.max(0, past + lengthOf(inked) - lengthOf(line)) : 0;
   const perPx = told.printedScale / field.scale;
@@ -181,11 +205,26 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
   const bodyMm = lengthOf(line) * perPx * heightFactor;
   const { turn, wander } = turnOf(line);
   const error = lengthError({
-    bodyMm, mmPerPx: perPx, edgePx: edge, radiusPx: cut.radius, turn, wander, sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN, residualMm: card.residualMm,
-    raisedMm: raised, cameraMm: height, cameraSd: camera.sdShare, stretch: told.stretch, rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)), wingPx: Math.max(doubt.wing * lengthOf(line), holding(leftOut)),
+    bodyMm,
+    mmPerPx: perPx,
+    edgePx: edge,
+    radiusPx: cut.radius,
+    turn,
+    wander,
+    sharp: sharpestTurn(cut.line, cut.radius) > SHARP_TURN,
+    residualMm: card.residualMm,
+    raisedMm: raised,
+    cameraMm: height,
+    cameraSd: camera.sdShare,
+    stretch: told.stretch,
+    rootPx: Math.max(root?.sd ?? 0, doubt.root * lengthOf(line)),
+    wingPx: Math.max(doubt.wing * lengthOf(line), holding(leftOut)),
   });
   return {
-    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [field.left + x / field.scale, field.top + y / field.scale]),
+    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [
+      field.left + x / field.scale,
+      field.top + y / field.scale,
+    ]),
     bodyMm,
     sdMm: sdOfError(error),
     error,

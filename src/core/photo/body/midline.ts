@@ -54,7 +54,14 @@ interface Ways {
 }
 
 /** Cheapest ways from one pixel to all others of a mask. */
-function ways(mask: Uint8Array, width: number, height: number, from: number, cost: Float32Array, depth: Float32Array): Ways {
+function ways(
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  from: number,
+  cost: Float32Array,
+  depth: Float32Array,
+): Ways {
   const reached = new Float64Array(mask.length).fill(Infinity);
   const mass = new Float64Array(mask.length);
   const before = new Int32Array(mask.length).fill(-1);
@@ -66,19 +73,20 @@ function ways(mask: Uint8Array, width: number, height: number, from: number, cos
     if (key > reached[at]!) continue;
     const x = at % width;
     const y = (at - x) / width;
-    for (let dy = -1; dy <= 1; dy++) for (let dx = -1; dx <= 1; dx++) {
-      if ((dx === 0 && dy === 0) || x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height) continue;
-      const to = at + dy * width + dx;
-      if (mask[to] === 0) continue;
-      const far = dx !== 0 && dy !== 0 ? Math.SQRT2 : 1;
-      const step = far * cost[to]!;
-      if (key + step < reached[to]!) {
-        mass[to] = mass[at]! + far * depth[to]!;
-        reached[to] = key + step;
-        before[to] = at;
-        heap.push(key + step, to);
+    for (let dy = -1; dy <= 1; dy++)
+      for (let dx = -1; dx <= 1; dx++) {
+        if ((dx === 0 && dy === 0) || x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height) continue;
+        const to = at + dy * width + dx;
+        if (mask[to] === 0) continue;
+        const far = dx !== 0 && dy !== 0 ? Math.SQRT2 : 1;
+        const step = far * cost[to]!;
+        if (key + step < reached[to]!) {
+          mass[to] = mass[at]! + far * depth[to]!;
+          reached[to] = key + step;
+          before[to] = at;
+          heap.push(key + step, to);
+        }
       }
-    }
   }
   return { before, mass };
 }
@@ -92,7 +100,8 @@ function farthest({ mass }: Ways): number {
 
 export function lengthOf(line: readonly Spot[]): number {
   let sum = 0;
-  for (let index = 1; index < line.length; index++) sum += Math.hypot(line[index]![0] - line[index - 1]![0], line[index]![1] - line[index - 1]![1]);
+  for (let index = 1; index < line.length; index++)
+    sum += Math.hypot(line[index]![0] - line[index - 1]![0], line[index]![1] - line[index - 1]![1]);
   return sum;
 }
 
@@ -182,12 +191,20 @@ export function sharpestTurn(line: readonly Spot[], radius: number): number {
 }
 
 /** How far one can go from a point in a direction without leaving a mask, px. */
-export function reachIn(mask: Uint8Array, width: number, height: number, [x, y]: Spot, [dx, dy]: Spot, most: number): number {
+export function reachIn(
+  mask: Uint8Array,
+  width: number,
+  height: number,
+  [x, y]: Spot,
+  [dx, dy]: Spot,
+  most: number,
+): number {
   const step = 0.25;
   for (let t = 0; t <= most; t += step) {
     const px = Math.floor(x + dx * t);
     const py = Math.floor(y + dy * t);
-    if (px < 0 || py < 0 || px >= width || py >= height || mask[py * width + px] === 0) return Math.max(0, t - step / 2);
+    if (px < 0 || py < 0 || px >= width || py >= height || mask[py * width + px] === 0)
+      return Math.max(0, t - step / 2);
   }
   return most;
 }
@@ -195,7 +212,13 @@ export function reachIn(mask: Uint8Array, width: number, height: number, [x, y]:
 const CENTRING_ROUNDS = 4;
 
 /** The midline of a trunk, from one end of it to the other, curved as it is; null when it has no length. `depth` is the trunk's own. */
-export function midlineOf(trunk: Uint8Array, width: number, height: number, radius: number, depth: Float32Array): Line | null {
+export function midlineOf(
+  trunk: Uint8Array,
+  width: number,
+  height: number,
+  radius: number,
+  depth: Float32Array,
+): Line | null {
   const first = trunk.indexOf(1);
   if (first < 0) return null;
   // Near the edge a step costs more, so that the way keeps to the middle.
@@ -220,7 +243,10 @@ export function midlineOf(trunk: Uint8Array, width: number, height: number, radi
       const up = reachIn(trunk, width, height, point, [-ty, tx], most);
       const down = reachIn(trunk, width, height, point, [ty, -tx], most);
       // A leg or wing root makes one side long: the narrower side leads.
-      const shift = Math.max(-0.5 * radius, Math.min(0.5 * radius, (Math.min(up, 1.3 * radius) - Math.min(down, 1.3 * radius)) / 2));
+      const shift = Math.max(
+        -0.5 * radius,
+        Math.min(0.5 * radius, (Math.min(up, 1.3 * radius) - Math.min(down, 1.3 * radius)) / 2),
+      );
       return [point[0] - ty * shift, point[1] + tx * shift];
     });
   }

@@ -43,7 +43,9 @@ const apart = (one: Lab, two: Lab) => Math.hypot(one[0] - two[0], one[1] - two[1
 /** Robust colour of pixels: glare left out, two tones told apart where both are large and far apart. */
 export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
   if (points.length < LEAST_PIXELS) return null;
-  const rough = middleOf(points.length > 3000 ? points.filter((_, index) => index % Math.ceil(points.length / 3000) === 0) : points);
+  const rough = middleOf(
+    points.length > 3000 ? points.filter((_, index) => index % Math.ceil(points.length / 3000) === 0) : points,
+  );
   // Wet glare is lighter than its surroundings and has lost their colour.
   const chroma = Math.hypot(rough[1], rough[2]);
   const all = points.filter(([l, a, b]) => !(l > rough[0] + GLARE_L && Math.hypot(a, b) < Math.max(4, 0.6 * chroma)));
@@ -67,8 +69,11 @@ export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
     [one, two] = [middleOf(first), middleOf(second)];
   }
   const share = second.length / clean.length;
-  if (share < TWO_TONES_SHARE || share > 1 - TWO_TONES_SHARE || deltaE(one, two) < TWO_TONES_DE) return { lab, spread, second: null };
-  return share <= 0.5 ? { lab: one, spread, second: { lab: two, share } } : { lab: two, spread, second: { lab: one, share: 1 - share } };
+  if (share < TWO_TONES_SHARE || share > 1 - TWO_TONES_SHARE || deltaE(one, two) < TWO_TONES_DE)
+    return { lab, spread, second: null };
+  return share <= 0.5
+    ? { lab: one, spread, second: { lab: two, share } }
+    : { lab: two, spread, second: { lab: one, share: 1 - share } };
 }
 
 /**
@@ -76,7 +81,9 @@ export function colourOfPixels(points: readonly Lab[]): RegionColour | null {
  * farthest from grey, if some of them agree and are a fair share. Null otherwise: all of it may be veiled.
  */
 function unveiled(cells: ReadonlyMap<number, Lab[]>, count: number): Lab[] | null {
-  const tones = [...cells.values()].filter((points) => points.length >= LEAST_PIXELS / 2).map((points) => ({ points, middle: middleOf(points) }));
+  const tones = [...cells.values()]
+    .filter((points) => points.length >= LEAST_PIXELS / 2)
+    .map((points) => ({ points, middle: middleOf(points) }));
   const fromGrey = ([l, a, b]: Lab) => Math.hypot(l - GREY_L, a, b);
   tones.sort((one, two) => fromGrey(two.middle) - fromGrey(one.middle));
   // The very first may be a leg.
@@ -97,7 +104,8 @@ export function caseColour(cut: Cut, tones: Tones, edgePx: number): RegionColour
   const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const points: Lab[] = [];
-  for (let at = 0; at < depth.length; at++) if (depth[at]! >= rim) points.push([tones.L[at]!, tones.a[at]!, tones.b[at]!]);
+  for (let at = 0; at < depth.length; at++)
+    if (depth[at]! >= rim) points.push([tones.L[at]!, tones.a[at]!, tones.b[at]!]);
   const colour = colourOfPixels(points);
   return { told: colour ? { case: colour } : {}, veiled: [] };
 }
@@ -108,7 +116,9 @@ function rimOf(cut: Cut, edgePx: number): number {
 }
 
 /** Thick parts beside a body, pixel by pixel, with those that touch it, and how large its trunk is. */
-export function wingsOf(cut: Pick<Cut, 'all' | 'body' | 'trunk' | 'away' | 'depthAll' | 'radius' | 'width' | 'height'>): { wings: number[]; beside: Uint8Array; trunk: number } {
+export function wingsOf(
+  cut: Pick<Cut, 'all' | 'body' | 'trunk' | 'away' | 'depthAll' | 'radius' | 'width' | 'height'>,
+): { wings: number[]; beside: Uint8Array; trunk: number } {
   const wing = opened(cut.all, cut.width, cut.height, Math.max(1.5, 0.3 * cut.radius), cut.depthAll);
   const body = widened(cut.body, cut.width, cut.height, Math.max(2, 0.25 * cut.radius));
   const close = 0.5 * cut.radius + 3;
@@ -138,7 +148,14 @@ export interface RegionColours {
 }
 
 /** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
-export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field, tones: Tones, view: 'back' | 'belly' | 'side', edgePx: number): RegionColours {
+export function regionColours(
+  cut: Cut,
+  midlineMm: readonly Spot[],
+  field: Field,
+  tones: Tones,
+  view: 'back' | 'belly' | 'side',
+  edgePx: number,
+): RegionColours {
   const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
@@ -146,7 +163,8 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
   const lab = (at: number): Lab => [tones.L[at]!, tones.a[at]!, tones.b[at]!];
   const { wings, beside, trunk } = wingsOf(cut);
   // Where a wing shows beside the body it may lie over it as far as the midline, and veil its colour.
-  const veiled = wings.length > WING_SHARE * trunk ? widened(beside, cut.width, cut.height, 1.4 * cut.radius + 2) : null;
+  const veiled =
+    wings.length > WING_SHARE * trunk ? widened(beside, cut.width, cut.height, 1.4 * cut.radius + 2) : null;
   // A few thousand pixels tell a colour as well as all of them.
   let deep = 0;
   for (const value of depth) if (value >= rim) deep++;
@@ -175,7 +193,8 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
   const wing = veiled ? colourOfPixels(wings.map(lab)) : null;
   const colours: RegionColours = { told: wing ? { wing } : {}, veiled: [] };
   for (const [region, { clear, veiled: under, cells }] of found) {
-    const bare = under.length === 0 || clear.length >= Math.max(3 * LEAST_PIXELS, CLEAR_SHARE * (clear.length + under.length));
+    const bare =
+      under.length === 0 || clear.length >= Math.max(3 * LEAST_PIXELS, CLEAR_SHARE * (clear.length + under.length));
     const own = bare ? clear : unveiled(cells, clear.length + under.length);
     const colour = own && colourOfPixels(own);
     if (colour && (bare || !wing || apart(colour.lab, wing.lab) > LIKE_WING)) colours.told[region] = colour;
@@ -188,9 +207,16 @@ export function regionColours(cut: Cut, midlineMm: readonly Spot[], field: Field
 const CONTESTED_DE = 6;
 
 /** Colours with those left out that would be others if a rival were the body; all of them where what was measured may be a wing. */
-export function withoutContested({ told, veiled }: RegionColours, rivals: readonly RegionColours[], mayBeWing = false): RegionColours & { contested: RegionId[] } {
-  const other = (region: RegionId, { lab }: RegionColour) => mayBeWing || rivals.some((rival) => rival.told[region] && deltaE(rival.told[region].lab, lab) > CONTESTED_DE);
+export function withoutContested(
+  { told, veiled }: RegionColours,
+  rivals: readonly RegionColours[],
+  mayBeWing = false,
+): RegionColours & { contested: RegionId[] } {
+  const other = (region: RegionId, { lab }: RegionColour) =>
+    mayBeWing || rivals.some((rival) => rival.told[region] && deltaE(rival.told[region].lab, lab) > CONTESTED_DE);
   const all = Object.entries(told) as [RegionId, RegionColour][];
-  const contested = all.filter(([region, colour]) => region !== 'wing' && other(region, colour)).map(([region]) => region);
+  const contested = all
+    .filter(([region, colour]) => region !== 'wing' && other(region, colour))
+    .map(([region]) => region);
   return { told: Object.fromEntries(all.filter(([region]) => !contested.includes(region))), veiled, contested };
 }

@@ -31,18 +31,21 @@ const LEAST_REGION = 0.035;
 const ROUNDS = 8;
 const SAMPLE = 2500;
 
-const apart = (one: readonly number[], two: readonly number[]) => Math.hypot(one[0]! - two[0]!, one[1]! - two[1]!, one[2]! - two[2]!);
+const apart = (one: readonly number[], two: readonly number[]) =>
+  Math.hypot(one[0]! - two[0]!, one[1]! - two[1]!, one[2]! - two[2]!);
 
 function nearest(tones: readonly Tone[], tone: readonly number[]): number {
   let best = 0;
-  for (let index = 1; index < tones.length; index++) if (apart(tones[index]!, tone) < apart(tones[best]!, tone)) best = index;
+  for (let index = 1; index < tones.length; index++)
+    if (apart(tones[index]!, tone) < apart(tones[best]!, tone)) best = index;
   return best;
 }
 
 /** The few tones that a sample is made of: farthest first, then settled; rare ones left out. */
 export function tonesIn(sample: readonly Tone[]): Tone[] {
   if (sample.length === 0) return [];
-  const mean = (own: readonly Tone[]): Tone => [0, 1, 2].map((axis) => own.reduce((sum, tone) => sum + tone[axis]!, 0) / own.length) as Tone;
+  const mean = (own: readonly Tone[]): Tone =>
+    [0, 1, 2].map((axis) => own.reduce((sum, tone) => sum + tone[axis]!, 0) / own.length) as Tone;
   let tones: Tone[] = [mean(sample)];
   const settle = () => {
     for (let round = 0; round < ROUNDS; round++) {
@@ -53,13 +56,21 @@ export function tonesIn(sample: readonly Tone[]): Tone[] {
   };
   while (tones.length < MOST_TONES) {
     // Not the very farthest: that is a pixel of glare or a hair.
-    const far = sample.map((tone) => ({ tone, off: apart(tones[nearest(tones, tone)]!, tone) })).sort((one, two) => two.off - one.off)[Math.floor(0.02 * sample.length)]!;
+    const far = sample
+      .map((tone) => ({ tone, off: apart(tones[nearest(tones, tone)]!, tone) }))
+      .sort((one, two) => two.off - one.off)[Math.floor(0.02 * sample.length)]!;
     if (far.off < APART) break;
     tones.push(far.tone);
     settle();
   }
-  const shares = tones.map((_, index) => sample.filter((tone) => nearest(tones, tone) === index).length / sample.length);
-  return tones.filter((tone, index) => shares[index]! >= LEAST_TONE && !tones.slice(0, index).some((other, before) => shares[before]! >= LEAST_TONE && apart(other, tone) < ONE_TONE));
+  const shares = tones.map(
+    (_, index) => sample.filter((tone) => nearest(tones, tone) === index).length / sample.length,
+  );
+  return tones.filter(
+    (tone, index) =>
+      shares[index]! >= LEAST_TONE &&
+      !tones.slice(0, index).some((other, before) => shares[before]! >= LEAST_TONE && apart(other, tone) < ONE_TONE),
+  );
 }
 
 /** Gives every pixel of a mask the label of the labelled one that is nearest along the mask. */
@@ -71,13 +82,14 @@ function spreadOver(mask: Uint8Array, width: number, height: number, labels: Int
     for (const at of front) {
       const x = at % width;
       const y = (at - x) / width;
-      for (let dy = -1; dy <= 1; dy++) for (let dx = -1; dx <= 1; dx++) {
-        if (x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height) continue;
-        const to = at + dy * width + dx;
-        if (mask[to] === 0 || labels[to] !== 0) continue;
-        labels[to] = labels[at]!;
-        next.push(to);
-      }
+      for (let dy = -1; dy <= 1; dy++)
+        for (let dx = -1; dx <= 1; dx++) {
+          if (x + dx < 0 || x + dx >= width || y + dy < 0 || y + dy >= height) continue;
+          const to = at + dy * width + dx;
+          if (mask[to] === 0 || labels[to] !== 0) continue;
+          labels[to] = labels[at]!;
+          next.push(to);
+        }
     }
     front = next;
   }
@@ -89,7 +101,11 @@ export function regionsOf(mask: Uint8Array, width: number, height: number, tones
   for (const value of mask) area += value;
   const solid = withoutStrands(mask, width, height, lengthByArea(area));
   const depth = depthOf(solid, width, height);
-  const [L, a, b] = [tones.L, tones.a, tones.b].map((values) => boxed(values, width, height, 1)) as [Float32Array, Float32Array, Float32Array];
+  const [L, a, b] = [tones.L, tones.a, tones.b].map((values) => boxed(values, width, height, 1)) as [
+    Float32Array,
+    Float32Array,
+    Float32Array,
+  ];
   const inner: number[] = [];
   for (let at = 0; at < mask.length; at++) if (depth[at]! >= RIM_PX) inner.push(at);
   const tone = (at: number): Tone => [L[at]!, a[at]!, b[at]!];
@@ -106,7 +122,9 @@ export function regionsOf(mask: Uint8Array, width: number, height: number, tones
     for (let at = 0; at < parts.length; at++) if (parts[at] !== 0) pixels.get(parts[at]!)!.push(at);
     patches.push(...pixels.values());
   }
-  const kept = patches.sort((one, two) => two.length - one.length).filter((patch, index) => index < MOST_REGIONS && patch.length >= LEAST_REGION * inner.length);
+  const kept = patches
+    .sort((one, two) => two.length - one.length)
+    .filter((patch, index) => index < MOST_REGIONS && patch.length >= LEAST_REGION * inner.length);
   kept.forEach((patch, index) => {
     for (const at of patch) seeds[at] = index + 1;
   });

@@ -65,15 +65,24 @@ interface Profile {
 const PARTING_SLOPE = 0.45;
 
 /** Across the line at every step: how much ink, and its tone. Where tails part, as wide as they do. */
-function profileOf(line: Line, { width, height, tones, ink }: RootView, from: number, on: number, half: number, parting: number): Profile {
+function profileOf(
+  line: Line,
+  { width, height, tones, ink }: RootView,
+  from: number,
+  on: number,
+  half: number,
+  parting: number,
+): Profile {
   const length = lengthOf(line);
   const points = spaced(line, STEP);
   const n = points.length - 1;
   const step = length / n;
   const [hx, hy] = tangentAt(points, n, Math.max(4, Math.round(half / STEP)));
   const centre: { spot: Spot; way: Spot; s: number }[] = [];
-  for (let index = Math.max(0, Math.floor(from / step)); index <= n; index++) centre.push({ spot: points[index]!, way: tangentAt(points, index, 6), s: index * step });
-  for (let t = STEP; t <= on; t += STEP) centre.push({ spot: [points[n]![0] + hx * t, points[n]![1] + hy * t], way: [hx, hy], s: length + t });
+  for (let index = Math.max(0, Math.floor(from / step)); index <= n; index++)
+    centre.push({ spot: points[index]!, way: tangentAt(points, index, 6), s: index * step });
+  for (let t = STEP; t <= on; t += STEP)
+    centre.push({ spot: [points[n]![0] + hx * t, points[n]![1] + hy * t], way: [hx, hy], s: length + t });
   const out: Profile = { at: [], ink: [], tone: [] };
   for (const { spot, way, s } of centre) {
     let sum = 0;
@@ -102,7 +111,11 @@ function profileOf(line: Line, { width, height, tones, ink }: RootView, from: nu
 }
 
 /** A line through some values by least squares: its value at a place, and how far they scatter about it. */
-function fitOf(values: readonly number[], from: number, to: number): { at: (index: number) => number; scatter: number } {
+function fitOf(
+  values: readonly number[],
+  from: number,
+  to: number,
+): { at: (index: number) => number; scatter: number } {
   const n = to - from + 1;
   const middle = (from + to) / 2;
   let [sy, sxx, sxy, syy] = [0, 0, 0, 0];
@@ -113,7 +126,10 @@ function fitOf(values: readonly number[], from: number, to: number): { at: (inde
     sxy += x * y;
     syy += y * y;
   }
-  return { at: (index) => sy / n + (sxy / sxx) * (index - middle), scatter: Math.sqrt(Math.max(0, syy - (sy * sy) / n - (sxy * sxy) / sxx) / (n - 2)) };
+  return {
+    at: (index) => sy / n + (sxy / sxx) * (index - middle),
+    scatter: Math.sqrt(Math.max(0, syy - (sy * sy) / n - (sxy * sxy) / sxx) / (n - 2)),
+  };
 }
 
 const meanOf = (values: readonly number[], from: number, to: number) => mean(values.slice(from, to + 1));
@@ -136,12 +152,18 @@ export function partingOf(line: Line, tails: readonly Pick<Strand, 'root' | 'out
     const along = (root[0] - x0) * ex + (root[1] - y0) * ey;
     if (along > 0) {
       const across = Math.abs((root[0] - x0) * ey - (root[1] - y0) * ex);
-      return along < FAR_PARTING * length && across < BESIDE_LINE.beyond * half + 0.15 * along && out[0] * ex + out[1] * ey > WAY.beyond ? [along] : [];
+      return along < FAR_PARTING * length &&
+        across < BESIDE_LINE.beyond * half + 0.15 * along &&
+        out[0] * ex + out[1] * ey > WAY.beyond
+        ? [along]
+        : [];
     }
     const best = nearestOn(line, root[0], root[1]);
     const least = Math.hypot(line[best]![0] - root[0], line[best]![1] - root[1]);
     const [tx, ty] = tangentAt(line, best, 3);
-    return best > (1 - RUNS_ON) * n && least < BESIDE_LINE.within * half && out[0] * tx + out[1] * ty > WAY.within ? [(best / n - 1) * length] : [];
+    return best > (1 - RUNS_ON) * n && least < BESIDE_LINE.within * half && out[0] * tx + out[1] * ty > WAY.within
+      ? [(best / n - 1) * length]
+      : [];
   });
   return found.length === 0 ? null : Math.max(...found);
 }
@@ -153,7 +175,14 @@ export function partingOf(line: Line, tails: readonly Pick<Strand, 'root' | 'out
 export function rootOf(line: Line, view: RootView, half: number, seen: number | null): Root | null {
   const length = lengthOf(line);
   const parting = seen ?? 0;
-  const { at, ink, tone } = profileOf(line, view, (1 - BACK) * length, Math.max(ON * length, parting + BEYOND_PARTING * length + half), half, parting);
+  const { at, ink, tone } = profileOf(
+    line,
+    view,
+    (1 - BACK) * length,
+    Math.max(ON * length, parting + BEYOND_PARTING * length + half),
+    half,
+    parting,
+  );
   const first = at[0]!;
   const step = at[1]! - first;
   const usual = median(ink.slice(0, Math.floor(ink.length * STILL)));
@@ -164,11 +193,15 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
   // How far the body scatters about lines of that length where no end is.
   const still = channels.map((values, channel) => {
     const found: number[] = [];
-    for (let index = 0; index + beside < Math.floor(values.length * STILL); index += 2) found.push(fitOf(values, index, index + beside).scatter);
+    for (let index = 0; index + beside < Math.floor(values.length * STILL); index += 2)
+      found.push(fitOf(values, index, index + beside).scatter);
     return Math.max(LEAST_SCATTER[channel === 0 ? 0 : 1], median(found));
   });
   const places: { s: number; plain: number }[] = [];
-  const [from, to] = [length + Math.min(parting - BEFORE_PARTING * length, -BEFORE_END * length), length + parting + BEYOND_PARTING * length + 2];
+  const [from, to] = [
+    length + Math.min(parting - BEFORE_PARTING * length, -BEFORE_END * length),
+    length + parting + BEYOND_PARTING * length + 2,
+  ];
   for (let index = beside + gap; index + gap + beside < at.length; index++) {
     const s = at[index]!;
     if (s < from || s > to) continue;
@@ -177,7 +210,10 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
     const short = Math.max(2, beside >> 1);
     // The fall at the place itself: the lines on either side are carried on to it.
     const plain = channels.reduce((sum, values, channel) => {
-      const fall = channel === 0 ? fitOf(values, a0, a1).at(index) - fitOf(values, b0, b1).at(index) : meanOf(values, a1 - short, a1) - meanOf(values, b0, b0 + short);
+      const fall =
+        channel === 0
+          ? fitOf(values, a0, a1).at(index) - fitOf(values, b0, b1).at(index)
+          : meanOf(values, a1 - short, a1) - meanOf(values, b0, b0 + short);
       return sum + (fall / still[channel]!) ** 2;
     }, 0);
     places.push({ s, plain: plain / 2 });
@@ -185,7 +221,13 @@ export function rootOf(line: Line, view: RootView, half: number, seen: number | 
   if (places.length === 0) return null;
   if (seen === null) {
     const slim = (s: number) => meanOf(ink, Math.round((s - first) / step), ink.length - 1) < TAIL_WIDE * usual;
-    const inner = places.filter(({ s, plain }, index) => s < length - INNER * length && plain > PLAIN && slim(s) && places.slice(Math.max(0, index - 4), index + 5).every((other) => other.plain <= plain));
+    const inner = places.filter(
+      ({ s, plain }, index) =>
+        s < length - INNER * length &&
+        plain > PLAIN &&
+        slim(s) &&
+        places.slice(Math.max(0, index - 4), index + 5).every((other) => other.plain <= plain),
+    );
     if (inner.length === 0) return null;
     const likeliest = inner.reduce((one, two) => (two.plain > one.plain ? two : one));
     return { out: likeliest.s - length, sd: (length + half - likeliest.s) / 2, plain: likeliest.plain };

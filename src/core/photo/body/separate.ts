@@ -96,18 +96,37 @@ export function notPaper(field: Field, tones: Tones): { mask: Uint8Array; thresh
 export function piecesOf(field: Field, tones: Tones): Pieces {
   const { mask, threshold } = notPaper(field, tones);
   const { labels, blobs } = blobsOf(mask, field.width, field.height);
-  return { labels, blobs: blobs.filter((blob) => blob.area > LEAST_AREA_MM2 * field.scale ** 2).sort((a, b) => b.area - a.area).slice(0, MOST_CUTS), threshold };
+  return {
+    labels,
+    blobs: blobs
+      .filter((blob) => blob.area > LEAST_AREA_MM2 * field.scale ** 2)
+      .sort((a, b) => b.area - a.area)
+      .slice(0, MOST_CUTS),
+    threshold,
+  };
 }
 
-const ALL_ROUND = [[0, 0], [1, 0], [-1, 0], [0, 1], [0, -1], [1, 1], [1, -1], [-1, 1], [-1, -1]] as const;
+const ALL_ROUND = [
+  [0, 0],
+  [1, 0],
+  [-1, 0],
+  [0, 1],
+  [0, -1],
+  [1, 1],
+  [1, -1],
+  [-1, 1],
+  [-1, -1],
+] as const;
 
 /** Pixels of a window that are not paper and lie on or beside one piece of the field. */
 function maskOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Uint8Array {
   const smooth = smoothOff(window, tones);
   const own = new Uint8Array(field.width * field.height);
-  for (let y = Math.max(1, blob.top); y <= Math.min(field.height - 2, blob.bottom); y++) for (let x = Math.max(1, blob.left); x <= Math.min(field.width - 2, blob.right); x++) {
-    if (pieces.labels[y * field.width + x] === blob.label) for (const [dx, dy] of ALL_ROUND) own[(y + dy) * field.width + x + dx] = 1;
-  }
+  for (let y = Math.max(1, blob.top); y <= Math.min(field.height - 2, blob.bottom); y++)
+    for (let x = Math.max(1, blob.left); x <= Math.min(field.width - 2, blob.right); x++) {
+      if (pieces.labels[y * field.width + x] === blob.label)
+        for (const [dx, dy] of ALL_ROUND) own[(y + dy) * field.width + x + dx] = 1;
+    }
   const mask = new Uint8Array(smooth.length);
   const share = field.scale / window.scale;
   const [left, top] = [(window.left - field.left) * field.scale, (window.top - field.top) * field.scale];
@@ -115,7 +134,8 @@ function maskOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
     const row = Math.min(field.height - 1, (top + (y + 0.5) * share) | 0) * field.width;
     for (let x = 0; x < window.width; x++) {
       const at = y * window.width + x;
-      if (smooth[at]! > pieces.threshold && own[row + Math.min(field.width - 1, (left + (x + 0.5) * share) | 0)] !== 0) mask[at] = 1;
+      if (smooth[at]! > pieces.threshold && own[row + Math.min(field.width - 1, (left + (x + 0.5) * share) | 0)] !== 0)
+        mask[at] = 1;
     }
   }
   return mask;
@@ -125,7 +145,8 @@ function maskOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
 function heaviest(mask: Uint8Array, width: number, height: number, weights: Float32Array): Uint8Array {
   const { labels, blobs } = blobsOf(mask, width, height);
   const sums = new Map(blobs.map((blob) => [blob.label, 0]));
-  for (let at = 0; at < mask.length; at++) if (labels[at] !== 0) sums.set(labels[at]!, sums.get(labels[at]!)! + weights[at]!);
+  for (let at = 0; at < mask.length; at++)
+    if (labels[at] !== 0) sums.set(labels[at]!, sums.get(labels[at]!)! + weights[at]!);
   let best = 0;
   let most = -1;
   for (const [label, sum] of sums) if (sum > most) [best, most] = [label, sum];
@@ -135,29 +156,39 @@ function heaviest(mask: Uint8Array, width: number, height: number, weights: Floa
 }
 
 /** Fills small holes; those without much of the thick body about them are told of, for between two legs that meet there is a hole too. */
-function fillGlare(mask: Uint8Array, thick: Uint8Array, width: number, height: number, most: number): { filled: number; doubtful: number[] } {
+function fillGlare(
+  mask: Uint8Array,
+  thick: Uint8Array,
+  width: number,
+  height: number,
+  most: number,
+): { filled: number; doubtful: number[] } {
   const paper = new Uint8Array(mask.length);
   for (let at = 0; at < mask.length; at++) paper[at] = mask[at] === 0 ? 1 : 0;
   const { labels, blobs } = blobsOf(paper, width, height);
   const doubtful: number[] = [];
-  const small = blobs.filter((blob) => blob.left > 0 && blob.top > 0 && blob.right < width - 1 && blob.bottom < height - 1 && blob.area < most);
+  const small = blobs.filter(
+    (blob) => blob.left > 0 && blob.top > 0 && blob.right < width - 1 && blob.bottom < height - 1 && blob.area < most,
+  );
   for (const hole of small) {
     let [rim, inThick] = [0, 0];
-    for (let y = hole.top; y <= hole.bottom; y++) for (let x = hole.left; x <= hole.right; x++) {
-      const at = y * width + x;
-      if (labels[at] !== hole.label) continue;
-      for (const by of [at - 1, at + 1, at - width, at + width]) {
-        if (labels[by] === hole.label) continue;
-        rim++;
-        inThick += thick[by]!;
+    for (let y = hole.top; y <= hole.bottom; y++)
+      for (let x = hole.left; x <= hole.right; x++) {
+        const at = y * width + x;
+        if (labels[at] !== hole.label) continue;
+        for (const by of [at - 1, at + 1, at - width, at + width]) {
+          if (labels[by] === hole.label) continue;
+          rim++;
+          inThick += thick[by]!;
+        }
       }
-    }
-    for (let y = hole.top; y <= hole.bottom; y++) for (let x = hole.left; x <= hole.right; x++) {
-      const at = y * width + x;
-      if (labels[at] !== hole.label) continue;
-      mask[at] = 1;
-      if (inThick < THICK_ROUND * rim) doubtful.push(at);
-    }
+    for (let y = hole.top; y <= hole.bottom; y++)
+      for (let x = hole.left; x <= hole.right; x++) {
+        const at = y * width + x;
+        if (labels[at] !== hole.label) continue;
+        mask[at] = 1;
+        if (inThick < THICK_ROUND * rim) doubtful.push(at);
+      }
   }
   return { filled: small.length, doubtful };
 }
@@ -198,16 +229,36 @@ function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
   for (let at = 0; at < n; at++) if (depth[at]! > 0.25 * deepest && met++ % stride === 0) inner.push(at);
   const levels = Float32Array.from(inner, (at) => soft[at]!).sort();
   const level = levels[Math.floor(levels.length * 0.85)] ?? 0;
-  const hue = median(Float32Array.from(inner.filter((at) => soft[at]! > 0.6 * level), (at) => softChroma[at]!));
+  const hue = median(
+    Float32Array.from(
+      inner.filter((at) => soft[at]! > 0.6 * level),
+      (at) => softChroma[at]!,
+    ),
+  );
   const half = Math.max(threshold, 0.5 * level);
   const coloured = Math.max(COLOURED, 0.42 * hue);
   const likely = new Uint8Array(n);
-  for (let at = 0; at < n; at++) likely[at] = all[at] !== 0 && (off[at]! > half || soft[at]! > OPAQUE || (softChroma[at]! > coloured && soft[at]! > 0.36 * level && soft[at]! > threshold)) ? 1 : 0;
+  for (let at = 0; at < n; at++)
+    likely[at] =
+      all[at] !== 0 &&
+      (off[at]! > half ||
+        soft[at]! > OPAQUE ||
+        (softChroma[at]! > coloured && soft[at]! > 0.36 * level && soft[at]! > threshold))
+        ? 1
+        : 0;
   const plain = new Uint8Array(n);
   for (let at = 0; at < n; at++) plain[at] = all[at] !== 0 && off[at]! > Math.max(threshold, PLAINLY * level) ? 1 : 0;
   const regions = regionsOf(likely, width, height, tones);
   const strands = strandsOn(plain, width, height, regions);
-  return { all, depthAll: depth, likely, level, strands, regions, guesses: winged && regions.count > 1 ? guessesOf(regions, strands, tones, width, height) : [] };
+  return {
+    all,
+    depthAll: depth,
+    likely,
+    level,
+    strands,
+    regions,
+    guesses: winged && regions.count > 1 ? guessesOf(regions, strands, tones, width, height) : [],
+  };
 }
 
 /**
@@ -224,7 +275,11 @@ export function cutsOf(field: Field, pieces: Pieces, blob: Blob, window: Field, 
 function deepestOf({ of, areas, solid }: Regions, width: number, height: number): number[] {
   return areas.map((_, region) => {
     if (region === 0) return 0;
-    const depth = depthOf(Uint8Array.from(of, (own, at) => (own === region && solid[at] !== 0 ? 1 : 0)), width, height);
+    const depth = depthOf(
+      Uint8Array.from(of, (own, at) => (own === region && solid[at] !== 0 ? 1 : 0)),
+      width,
+      height,
+    );
     return depth.reduce((most, value) => Math.max(most, value), 0);
   });
 }
@@ -240,7 +295,10 @@ function cutOf(field: Field, window: Field, tones: Tones, seen: Seen, guess: Gue
   if (guess && guess.own.includes(false, 1)) {
     const deep = deepestOf(regions, width, height);
     const own = Math.max(...deep.filter((_, region) => guess.own[region]));
-    const wing = deep.map((value, region) => !guess.own[region] && value > WING_DEEP * own && !strands.some((strand) => strand.region === region));
+    const wing = deep.map(
+      (value, region) =>
+        !guess.own[region] && value > WING_DEEP * own && !strands.some((strand) => strand.region === region),
+    );
     for (let at = 0; at < n; at++) {
       const region = regions.of[at]!;
       if (likely[at] !== 0 && !guess.own[region]) likely[at] = 0;
@@ -260,10 +318,17 @@ function cutOf(field: Field, window: Field, tones: Tones, seen: Seen, guess: Gue
   let trunk = filled > 0 ? trunkOf() : joined(thick, body, likely, width, height, radius);
   let line = lineOf(trunk);
   // A body does not turn as sharply as a leg turns off it: first without what was filled between legs, then with more of the thin taken off.
-  const tries = [...(doubtful.length > 0 ? [() => {
-    for (const at of doubtful) likely[at] = 0;
-    return trunkOf();
-  }] : []), () => trunkOf(1.5 * thin + 0.5)];
+  const tries = [
+    ...(doubtful.length > 0
+      ? [
+          () => {
+            for (const at of doubtful) likely[at] = 0;
+            return trunkOf();
+          },
+        ]
+      : []),
+    () => trunkOf(1.5 * thin + 0.5),
+  ];
   for (const again of tries) {
     const turn = line ? sharpestTurn(line, radius) : 0;
     if (turn <= SHARP_TURN) break;
@@ -278,7 +343,25 @@ function cutOf(field: Field, window: Field, tones: Tones, seen: Seen, guess: Gue
   let touchesEdge = false;
   for (let y = 0; y < height && !touchesEdge; y++) {
     const across = rim(window.top + (y + 0.5) / scale, field.top, bottom);
-    for (let x = 0; x < width; x++) if (trunk[y * width + x] !== 0 && (across || rim(window.left + (x + 0.5) / scale, field.left, right))) touchesEdge = true;
+    for (let x = 0; x < width; x++)
+      if (trunk[y * width + x] !== 0 && (across || rim(window.left + (x + 0.5) / scale, field.left, right)))
+        touchesEdge = true;
   }
-  return { width, height, all, body, ink, strands, trunk, line, radius, level, touchesEdge, guess, depthAll, depth: depthOf(trunk, width, height), away: awayFrom(trunk, width, height, 2 * radius + 4) };
+  return {
+    width,
+    height,
+    all,
+    body,
+    ink,
+    strands,
+    trunk,
+    line,
+    radius,
+    level,
+    touchesEdge,
+    guess,
+    depthAll,
+    depth: depthOf(trunk, width, height),
+    away: awayFrom(trunk, width, height, 2 * radius + 4),
+  };
 }

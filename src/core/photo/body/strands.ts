@@ -40,22 +40,30 @@ export function strandsOn(seen: Uint8Array, width: number, height: number, regio
     if (Math.hypot(blob.right - blob.left, blob.bottom - blob.top) < LEAST_STRAND * long) return [];
     const met = regions.areas.map(() => 0);
     let [n, x0, y0] = [0, 0, 0];
-    for (let y = blob.top; y <= blob.bottom; y++) for (let x = blob.left; x <= blob.right; x++) {
-      const at = y * width + x;
-      if (labels[at] !== blob.label || reach[at] === 0) continue;
-      n++;
-      x0 += x;
-      y0 += y;
-      for (let dy = -ROUND_ROOT; dy <= ROUND_ROOT; dy++) for (let dx = -ROUND_ROOT; dx <= ROUND_ROOT; dx++) {
-        const to = at + dy * width + dx;
-        if (to >= 0 && to < seen.length && thick[to] !== 0) met[regions.of[to]!]!++;
+    for (let y = blob.top; y <= blob.bottom; y++)
+      for (let x = blob.left; x <= blob.right; x++) {
+        const at = y * width + x;
+        if (labels[at] !== blob.label || reach[at] === 0) continue;
+        n++;
+        x0 += x;
+        y0 += y;
+        for (let dy = -ROUND_ROOT; dy <= ROUND_ROOT; dy++)
+          for (let dx = -ROUND_ROOT; dx <= ROUND_ROOT; dx++) {
+            const to = at + dy * width + dx;
+            if (to >= 0 && to < seen.length && thick[to] !== 0) met[regions.of[to]!]!++;
+          }
       }
-    }
     if (n === 0) return [];
     met[0] = 0;
     const most = Math.max(...met);
     const root: [number, number] = [x0 / n, y0 / n];
     const way = Math.hypot(blob.x - root[0], blob.y - root[1]) || 1;
-    return [{ root, out: [(blob.x - root[0]) / way, (blob.y - root[1]) / way] as [number, number], region: met.indexOf(most) }];
+    return [
+      {
+        root,
+        out: [(blob.x - root[0]) / way, (blob.y - root[1]) / way] as [number, number],
+        region: met.indexOf(most),
+      },
+    ];
   });
 }

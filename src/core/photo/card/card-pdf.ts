@@ -10,7 +10,12 @@ function inkOf(hex: string) {
 }
 
 /** The card as PDF, one page at its true size. */
-export async function fieldCardPdf(cards: FieldCards, size: CardSize, page: PageSize, words: CardWords): Promise<Uint8Array> {
+export async function fieldCardPdf(
+  cards: FieldCards,
+  size: CardSize,
+  page: PageSize,
+  words: CardWords,
+): Promise<Uint8Array> {
   const document = await PDFDocument.create();
   const [width, height] = PAGES_MM[page];
   const sheet = document.addPage([width * PT_PER_MM, height * PT_PER_MM]);
@@ -21,13 +26,36 @@ export async function fieldCardPdf(cards: FieldCards, size: CardSize, page: Page
   for (const shape of cardShapes(cards, size, words)) {
     if (shape.kind === 'rect') {
       const [left, top, w, h] = shape.rect;
-      sheet.drawRectangle({ x: across(left), y: down(top + h), width: w * PT_PER_MM, height: h * PT_PER_MM, ...(shape.fill ? { color: inkOf(shape.fill) } : { opacity: 0 }), ...(shape.stroke ? { borderColor: inkOf(shape.stroke), borderWidth: shape.width * PT_PER_MM } : {}) });
+      sheet.drawRectangle({
+        x: across(left),
+        y: down(top + h),
+        width: w * PT_PER_MM,
+        height: h * PT_PER_MM,
+        ...(shape.fill ? { color: inkOf(shape.fill) } : { opacity: 0 }),
+        ...(shape.stroke ? { borderColor: inkOf(shape.stroke), borderWidth: shape.width * PT_PER_MM } : {}),
+      });
     } else if (shape.kind === 'disc') {
-      sheet.drawCircle({ x: across(shape.at[0]), y: down(shape.at[1]), size: shape.radius * PT_PER_MM, color: inkOf(shape.fill) });
+      sheet.drawCircle({
+        x: across(shape.at[0]),
+        y: down(shape.at[1]),
+        size: shape.radius * PT_PER_MM,
+        color: inkOf(shape.fill),
+      });
     } else if (shape.kind === 'line') {
-      sheet.drawLine({ start: { x: across(shape.from[0]), y: down(shape.from[1]) }, end: { x: across(shape.to[0]), y: down(shape.to[1]) }, thickness: shape.width * PT_PER_MM, color: inkOf(shape.stroke) });
+      sheet.drawLine({
+        start: { x: across(shape.from[0]), y: down(shape.from[1]) },
+        end: { x: across(shape.to[0]), y: down(shape.to[1]) },
+        thickness: shape.width * PT_PER_MM,
+        color: inkOf(shape.stroke),
+      });
     } else {
-      sheet.drawText(shape.text, { x: across(shape.at[0]), y: down(shape.at[1]), size: shape.height * PT_PER_MM, font: face, color: inkOf(shape.fill) });
+      sheet.drawText(shape.text, {
+        x: across(shape.at[0]),
+        y: down(shape.at[1]),
+        size: shape.height * PT_PER_MM,
+        font: face,
+        color: inkOf(shape.fill),
+      });
     }
   }
   return document.save();

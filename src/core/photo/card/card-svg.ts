@@ -1,4 +1,12 @@
-import { cardShapes, type CardShape, type CardSize, type CardWords, type FieldCards, type PageSize, type Spot } from './geometry';
+import {
+  cardShapes,
+  type CardShape,
+  type CardSize,
+  type CardWords,
+  type FieldCards,
+  type PageSize,
+  type Spot,
+} from './geometry';
 
 /** Pages the cards are printed on, mm. */
 export const PAGES_MM: Readonly<Record<PageSize, Spot>> = { a4: [210, 297], letter: [215.9, 279.4] };
@@ -32,7 +40,12 @@ export function fieldCardSvg(cards: FieldCards, size: CardSize, page: PageSize, 
   const card = cards.cards[size];
   const [width, height] = PAGES_MM[page];
   const [x, y] = cornerOn(PAGES_MM[page], card.size_mm);
-  const cut = [-CUT_MARGIN_MM, -CUT_MARGIN_MM, card.size_mm[0] + 2 * CUT_MARGIN_MM, card.size_mm[1] + 2 * CUT_MARGIN_MM];
+  const cut = [
+    -CUT_MARGIN_MM,
+    -CUT_MARGIN_MM,
+    card.size_mm[0] + 2 * CUT_MARGIN_MM,
+    card.size_mm[1] + 2 * CUT_MARGIN_MM,
+  ];
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" data-field-card="${size}" data-corner-mm="${x} ${y}" data-card-mm="${card.size_mm.join(' ')}" data-field-mm="${card.field_mm.join(' ')}" data-check-mm="${card.check.length_mm}">`,
     `<g transform="translate(${x} ${y})">`,

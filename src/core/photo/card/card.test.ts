@@ -5,20 +5,39 @@ import { cardShapes, fieldCardSvg, PAGES_MM, type CardSize } from './index';
 
 const WORDS = { title: 'title', print: 'print', check: '50 mm' };
 const SIZES: CardSize[] = ['wallet', 'large'];
-const inside = ([x, y, w, h]: readonly [number, number, number, number], [W, H]: readonly [number, number]) => x >= 0 && y >= 0 && x + w <= W && y + h <= H;
+const inside = ([x, y, w, h]: readonly [number, number, number, number], [W, H]: readonly [number, number]) =>
+  x >= 0 && y >= 0 && x + w <= W && y + h <= H;
 
 describe.each(SIZES)('the %s card', (size) => {
   const card = FIELD_CARDS.cards[size];
   test('has its marks, patches and field on it, and nothing lies in the field', () => {
     expect(card.marks_mm).toHaveLength(6);
-    for (const [x, y] of card.marks_mm) expect(inside([x - card.mark_radius_mm, y - card.mark_radius_mm, 2 * card.mark_radius_mm, 2 * card.mark_radius_mm], card.size_mm)).toBe(true);
-    expect(card.patches.map((patch) => patch.ink)).toEqual(['white', 'light', 'dark', 'black', 'white', 'light', 'dark', 'black']);
+    for (const [x, y] of card.marks_mm)
+      expect(
+        inside(
+          [x - card.mark_radius_mm, y - card.mark_radius_mm, 2 * card.mark_radius_mm, 2 * card.mark_radius_mm],
+          card.size_mm,
+        ),
+      ).toBe(true);
+    expect(card.patches.map((patch) => patch.ink)).toEqual([
+      'white',
+      'light',
+      'dark',
+      'black',
+      'white',
+      'light',
+      'dark',
+      'black',
+    ]);
     const [fx, fy, fw, fh] = card.field_mm;
-    for (const { rect_mm: [x, y, w, h] } of card.patches) {
+    for (const {
+      rect_mm: [x, y, w, h],
+    } of card.patches) {
       expect(inside([x, y, w, h], card.size_mm)).toBe(true);
       expect(x + w < fx || x > fx + fw || y + h < fy || y > fy + fh).toBe(true);
     }
-    for (const [x, y] of card.marks_mm) expect(y + card.mark_radius_mm < fy || y - card.mark_radius_mm > fy + fh || x < fx || x > fx + fw).toBe(true);
+    for (const [x, y] of card.marks_mm)
+      expect(y + card.mark_radius_mm < fy || y - card.mark_radius_mm > fy + fh || x < fx || x > fx + fw).toBe(true);
     expect(card.rule.from_mm[1]).toBeGreaterThan(fy + fh);
     expect(card.check.length_mm).toBe(50);
   });

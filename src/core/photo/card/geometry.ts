@@ -54,22 +54,42 @@ export function cardShapes(cards: FieldCards, size: CardSize, words: CardWords):
   const { rule, check } = card;
   const [rx, ry] = rule.from_mm;
   const [cx, cy] = check.from_mm;
-  const line = (from: Spot, to: Spot, width = cards.tick_mm): CardShape => ({ kind: 'line', from, to, stroke: black, width });
+  const line = (from: Spot, to: Spot, width = cards.tick_mm): CardShape => ({
+    kind: 'line',
+    from,
+    to,
+    stroke: black,
+    width,
+  });
   return [
     { kind: 'rect', rect: [0, 0, ...card.size_mm], fill: white, stroke: null, width: 0 },
     { kind: 'rect', rect: [fx, fy, fw, fh], fill: null, stroke: dark, width: cards.frame_mm },
-    ...card.patches.map(({ ink, rect_mm: rect }): CardShape => ({ kind: 'rect', rect, fill: cards.inks[ink], stroke: ink === 'white' ? dark : null, width: OUTLINE_MM })),
+    ...card.patches.map(({ ink, rect_mm: rect }): CardShape => ({
+      kind: 'rect',
+      rect,
+      fill: cards.inks[ink],
+      stroke: ink === 'white' ? dark : null,
+      width: OUTLINE_MM,
+    })),
     ...card.marks_mm.flatMap((at): CardShape[] => [
       { kind: 'disc', at, radius: card.mark_radius_mm * cards.mark.ring[0], fill: black },
       { kind: 'disc', at, radius: card.mark_radius_mm * cards.mark.ring[1], fill: white },
       { kind: 'disc', at, radius: card.mark_radius_mm * cards.mark.dot, fill: black },
     ]),
-    ...Array.from({ length: rule.length_mm + 1 }, (_, mm) => line([rx + mm, ry], [rx + mm, ry + (mm % 10 === 0 ? LONG_TICK : mm % 5 === 0 ? FIVE_TICK : TICK)])),
+    ...Array.from({ length: rule.length_mm + 1 }, (_, mm) =>
+      line([rx + mm, ry], [rx + mm, ry + (mm % 10 === 0 ? LONG_TICK : mm % 5 === 0 ? FIVE_TICK : TICK)]),
+    ),
     line([cx, cy], [cx + check.length_mm, cy]),
     line([cx, cy - CHECK_TICK], [cx, cy + CHECK_TICK]),
     line([cx + check.length_mm, cy - CHECK_TICK], [cx + check.length_mm, cy + CHECK_TICK]),
     { kind: 'text', at: card.text.title_mm, height: card.text.height_mm, fill: black, text: words.title },
     { kind: 'text', at: card.text.print_mm, height: card.text.height_mm, fill: black, text: words.print },
-    { kind: 'text', at: [cx + check.length_mm + 1, cy + 0.6], height: card.text.height_mm * 0.7, fill: black, text: words.check },
+    {
+      kind: 'text',
+      at: [cx + check.length_mm + 1, cy + 0.6],
+      height: card.text.height_mm * 0.7,
+      fill: black,
+      text: words.check,
+    },
   ];
 }

@@ -33,7 +33,8 @@ function blocksOf({ width, height, scale, r, g, b }: Field): Block[] {
   for (let top = 0; top + size <= height; top += size) {
     for (let left = 0; left + size <= width; left += size) {
       let n = 0;
-      for (let y = top; y < top + size; y += step) for (let x = left; x < left + size; x += step) bright[n++] = g[y * width + x]!;
+      for (let y = top; y < top + size; y += step)
+        for (let x = left; x < left + size; x += step) bright[n++] = g[y * width + x]!;
       bright.sort();
       const [low, high] = [bright[Math.floor(n * 0.5)]!, bright[Math.floor(n * 0.9)]!];
       let [sr, sg, sb, count] = [0, 0, 0, 0];
@@ -47,7 +48,11 @@ function blocksOf({ width, height, scale, r, g, b }: Field): Block[] {
           count++;
         }
       }
-      blocks.push({ x: (left + size / 2) / width - 0.5, y: (top + size / 2) / height - 0.5, log: [sr, sg, sb].map((sum) => Math.log(Math.max(1e-4, sum / count))) as [number, number, number] });
+      blocks.push({
+        x: (left + size / 2) / width - 0.5,
+        y: (top + size / 2) / height - 0.5,
+        log: [sr, sg, sb].map((sum) => Math.log(Math.max(1e-4, sum / count))) as [number, number, number],
+      });
     }
   }
   return blocks;
@@ -107,7 +112,13 @@ export function lightOf(field: Field): Light {
     if (value > high) high = value;
   }
   const middle = (height >> 1) * width + (width >> 1);
-  return { r: planes[0]!, g: planes[1]!, b: planes[2]!, unevenness: high / low, white: [planes[0]![middle]!, planes[1]![middle]!, planes[2]![middle]!] };
+  return {
+    r: planes[0]!,
+    g: planes[1]!,
+    b: planes[2]!,
+    unevenness: high / low,
+    white: [planes[0]![middle]!, planes[1]![middle]!, planes[2]![middle]!],
+  };
 }
 
 /** A mask with what lies within a square of `mm` about it. */
@@ -137,7 +148,12 @@ export function refineLight(field: Field, light: Light, taken: Uint8Array, reach
   }
   const around = boxed(boxed(free, w, h, radius), w, h, radius);
   const planes = (['r', 'g', 'b'] as const).map((channel) => {
-    const sum = boxed(boxed(sharesOf(field[channel], light[channel], taken, width, height, step, w, h), w, h, radius), w, h, radius);
+    const sum = boxed(
+      boxed(sharesOf(field[channel], light[channel], taken, width, height, step, w, h), w, h, radius),
+      w,
+      h,
+      radius,
+    );
     for (let at = 0; at < sum.length; at++) sum[at] = around[at]! > 1e-6 ? sum[at]! / around[at]! : 1;
     const plane = finer(sum, w, h, step, width, height);
     const before = light[channel];
@@ -148,7 +164,16 @@ export function refineLight(field: Field, light: Light, taken: Uint8Array, reach
 }
 
 /** Light against the surface, added up over the free pixels of every cell. */
-function sharesOf(seen: Float32Array, lit: Float32Array, taken: Uint8Array, width: number, height: number, step: number, w: number, h: number): Float32Array {
+function sharesOf(
+  seen: Float32Array,
+  lit: Float32Array,
+  taken: Uint8Array,
+  width: number,
+  height: number,
+  step: number,
+  w: number,
+  h: number,
+): Float32Array {
   const sums = new Float32Array(w * h);
   for (let y = 0; y < height; y++) {
     const row = Math.floor(y / step) * w;
@@ -192,7 +217,10 @@ function planeWithin(coarse: Float32Array, field: Field, window: Field): Float32
   const out = new Float32Array(window.width * window.height);
   const share = field.scale / window.scale;
   const stride = field.width;
-  const place = (from: number, count: number, most: number) => Float32Array.from({ length: count }, (_, index) => Math.min(most - 1.001, Math.max(0, from * field.scale + (index + 0.5) * share - 0.5)));
+  const place = (from: number, count: number, most: number) =>
+    Float32Array.from({ length: count }, (_, index) =>
+      Math.min(most - 1.001, Math.max(0, from * field.scale + (index + 0.5) * share - 0.5)),
+    );
   const across = place(window.left - field.left, window.width, stride);
   const down = place(window.top - field.top, window.height, field.height);
   for (let y = 0; y < window.height; y++) {
@@ -212,7 +240,12 @@ function planeWithin(coarse: Float32Array, field: Field, window: Field): Float32
 
 /** The light of a field in a window of it that is seen more finely. */
 export function lightWithin(light: Light, field: Field, window: Field): Light {
-  return { ...light, r: planeWithin(light.r, field, window), g: planeWithin(light.g, field, window), b: planeWithin(light.b, field, window) };
+  return {
+    ...light,
+    r: planeWithin(light.r, field, window),
+    g: planeWithin(light.g, field, window),
+    b: planeWithin(light.b, field, window),
+  };
 }
 
 /** Mean over a square by running sums; edges count what lies inside. */

@@ -37,11 +37,18 @@ export function fieldBounds({ geometry }: FoundCard): Bounds {
 /** The part of a photograph that shows the clear field. */
 export function readField(photo: Photograph, card: FoundCard): Piece {
   const [x, y, width, height] = card.geometry.field_mm;
-  const spots = [0, 0.5, 1].flatMap((u) => [0, 0.5, 1].map((v) => project(card.toPicture, [x + u * width, y + v * height])));
+  const spots = [0, 0.5, 1].flatMap((u) =>
+    [0, 0.5, 1].map((v) => project(card.toPicture, [x + u * width, y + v * height])),
+  );
   const bow = 2 + card.pxPerMm * Math.hypot(...card.bow.upper, ...card.bow.lower);
   const [xs, ys] = [spots.map((spot) => spot[0]), spots.map((spot) => spot[1])];
   const kept = (value: number, most: number) => Math.round(Math.min(most, Math.max(0, value)));
-  return photo.read(kept(Math.min(...xs) - bow, photo.width - 2), kept(Math.min(...ys) - bow, photo.height - 2), kept(Math.max(...xs) + bow, photo.width), kept(Math.max(...ys) + bow, photo.height));
+  return photo.read(
+    kept(Math.min(...xs) - bow, photo.width - 2),
+    kept(Math.min(...ys) - bow, photo.height - 2),
+    kept(Math.max(...xs) + bow, photo.width),
+    kept(Math.max(...ys) + bow, photo.height),
+  );
 }
 
 /** Looks at a piece of the clear field from above, through the card's perspective and bow. Sampled by bilinear interpolation in linear light, at `scale` pixels of a millimetre. */
@@ -84,9 +91,21 @@ export function rectify(picture: Piece, card: FoundCard, { left, top, right, bot
       const w01 = (1 - tx) * ty;
       const w11 = tx * ty;
       const out = py * width + px;
-      r[out] = linear[rgba[at]!]! * w00 + linear[rgba[at + 4]!]! * w10 + linear[rgba[below]!]! * w01 + linear[rgba[below + 4]!]! * w11;
-      g[out] = linear[rgba[at + 1]!]! * w00 + linear[rgba[at + 5]!]! * w10 + linear[rgba[below + 1]!]! * w01 + linear[rgba[below + 5]!]! * w11;
-      b[out] = linear[rgba[at + 2]!]! * w00 + linear[rgba[at + 6]!]! * w10 + linear[rgba[below + 2]!]! * w01 + linear[rgba[below + 6]!]! * w11;
+      r[out] =
+        linear[rgba[at]!]! * w00 +
+        linear[rgba[at + 4]!]! * w10 +
+        linear[rgba[below]!]! * w01 +
+        linear[rgba[below + 4]!]! * w11;
+      g[out] =
+        linear[rgba[at + 1]!]! * w00 +
+        linear[rgba[at + 5]!]! * w10 +
+        linear[rgba[below + 1]!]! * w01 +
+        linear[rgba[below + 5]!]! * w11;
+      b[out] =
+        linear[rgba[at + 2]!]! * w00 +
+        linear[rgba[at + 6]!]! * w10 +
+        linear[rgba[below + 2]!]! * w01 +
+        linear[rgba[below + 6]!]! * w11;
       if (rgba[at]! === 255 || rgba[at + 1]! === 255 || rgba[at + 2]! === 255) clipped++;
     }
   }

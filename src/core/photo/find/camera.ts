@@ -20,7 +20,8 @@ const OWN_SD_AT_TEN = 0.22;
  */
 export function cameraOver(h: Homography, width: number, height: number): Camera {
   const c: Spot = [width / 2, height / 2];
-  const column = (index: number) => [h[index]! - c[0] * h[6 + index]!, h[3 + index]! - c[1] * h[6 + index]!, h[6 + index]!] as const;
+  const column = (index: number) =>
+    [h[index]! - c[0] * h[6 + index]!, h[3 + index]! - c[1] * h[6 + index]!, h[6 + index]!] as const;
   const [a, b, t] = [column(0), column(1), column(2)];
   const usual = USUAL_FOCAL * Math.max(width, height);
   const tiltFor = (f: number) => {
@@ -33,19 +34,28 @@ export function cameraOver(h: Homography, width: number, height: number): Camera
   const dot = a[2] * b[2];
   if (dot !== 0) squares.push({ f2: -(a[0] * b[0] + a[1] * b[1]) / dot, weight: Math.abs(dot) });
   const apart = b[2] ** 2 - a[2] ** 2;
-  if (apart !== 0) squares.push({ f2: (a[0] ** 2 + a[1] ** 2 - b[0] ** 2 - b[1] ** 2) / apart, weight: Math.abs(apart) / 2 });
+  if (apart !== 0)
+    squares.push({ f2: (a[0] ** 2 + a[1] ** 2 - b[0] ** 2 - b[1] ** 2) / apart, weight: Math.abs(apart) / 2 });
   const good = squares.filter(({ f2 }) => f2 > (0.35 * usual) ** 2 && f2 < (3 * usual) ** 2);
   const total = good.reduce((sum, { weight }) => sum + weight, 0);
   const own = total > 0 ? Math.sqrt(good.reduce((sum, { f2, weight }) => sum + f2 * weight, 0) / total) : null;
   const ownSd = own === null ? Infinity : OWN_SD_AT_TEN * (10 / Math.max(1, tiltFor(usual))) ** 2;
   const [wUsual, wOwn] = [1 / FOCAL_SD ** 2, own === null ? 0 : 1 / ownSd ** 2];
   const f = Math.exp((wUsual * Math.log(usual) + wOwn * Math.log(own ?? usual)) / (wUsual + wOwn));
-  const [u, v, w] = [a, b, t].map((item) => [item[0] / f, item[1] / f, item[2]] as const) as [readonly [number, number, number], readonly [number, number, number], readonly [number, number, number]];
+  const [u, v, w] = [a, b, t].map((item) => [item[0] / f, item[1] / f, item[2]] as const) as [
+    readonly [number, number, number],
+    readonly [number, number, number],
+    readonly [number, number, number],
+  ];
   const scale = 2 / (Math.hypot(...u) + Math.hypot(...v));
   const r1 = u.map((value) => value * scale);
   const r2 = v.map((value) => value * scale);
   const at = w.map((value) => value * scale);
   const r3 = [r1[1]! * r2[2]! - r1[2]! * r2[1]!, r1[2]! * r2[0]! - r1[0]! * r2[2]!, r1[0]! * r2[1]! - r1[1]! * r2[0]!];
   const along = (r: readonly number[]) => -(r[0]! * at[0]! + r[1]! * at[1]! + r[2]! * at[2]!);
-  return { above: [along(r1), along(r2), Math.abs(along(r3))], tiltDeg: tiltFor(f), sdShare: Math.sqrt(1 / (wUsual + wOwn)) };
+  return {
+    above: [along(r1), along(r2), Math.abs(along(r3))],
+    tiltDeg: tiltFor(f),
+    sdShare: Math.sqrt(1 / (wUsual + wOwn)),
+  };
 }

@@ -30,8 +30,11 @@ function cross(o: Spot, a: Spot, b: Spot): number {
 /** Four points in turn, clockwise as seen; null when one lies inside the others' triangle. */
 function ring(points: readonly Spot[]): Spot[] | null {
   const middle: Spot = [points.reduce((sum, p) => sum + p[0], 0) / 4, points.reduce((sum, p) => sum + p[1], 0) / 4];
-  const sorted = [...points].sort((a, b) => Math.atan2(a[1] - middle[1], a[0] - middle[0]) - Math.atan2(b[1] - middle[1], b[0] - middle[0]));
-  for (let index = 0; index < 4; index++) if (cross(sorted[index]!, sorted[(index + 1) % 4]!, sorted[(index + 2) % 4]!) <= 0) return null;
+  const sorted = [...points].sort(
+    (a, b) => Math.atan2(a[1] - middle[1], a[0] - middle[0]) - Math.atan2(b[1] - middle[1], b[0] - middle[0]),
+  );
+  for (let index = 0; index < 4; index++)
+    if (cross(sorted[index]!, sorted[(index + 1) % 4]!, sorted[(index + 2) % 4]!) <= 0) return null;
   return sorted;
 }
 
@@ -43,7 +46,11 @@ interface Fit {
 }
 
 /** Mean brightness over a patch, roughly linear. */
-function patchLight({ width, height, factor, values }: Grey, h: Homography, rect: readonly [number, number, number, number]): number {
+function patchLight(
+  { width, height, factor, values }: Grey,
+  h: Homography,
+  rect: readonly [number, number, number, number],
+): number {
   let sum = 0;
   let count = 0;
   for (let i = 1; i < 6; i++) {
@@ -71,7 +78,10 @@ function patchesAgree(grey: Grey, card: CardGeometry, h: Homography, both: boole
 /** Marks matched to the card's own places under a homography of four of them. */
 function matchUp(marks: readonly Mark[], card: CardGeometry, h: Homography): Fit['pairs'] {
   const pairs: Fit['pairs'] = [];
-  const across = Math.hypot(project(h, card.marks_mm[0]!)[0] - project(h, card.marks_mm[2]!)[0], project(h, card.marks_mm[0]!)[1] - project(h, card.marks_mm[2]!)[1]);
+  const across = Math.hypot(
+    project(h, card.marks_mm[0]!)[0] - project(h, card.marks_mm[2]!)[0],
+    project(h, card.marks_mm[0]!)[1] - project(h, card.marks_mm[2]!)[1],
+  );
   card.marks_mm.forEach((model, index) => {
     const [x, y] = project(h, model);
     let best: Mark | null = null;
@@ -89,32 +99,65 @@ const CORNERS: readonly number[] = [0, 2, 5, 3];
 /** What is said of the residual where no fifth mark tells it, mm. */
 const UNCHECKED_MM = 0.12;
 /** Four marks of the model that do not lie three in a line, the corners first. */
-const QUADS: readonly (readonly number[])[] = [CORNERS, [0, 1, 5, 3], [1, 2, 5, 3], [0, 2, 5, 4], [0, 2, 4, 3], [0, 1, 4, 3], [0, 1, 5, 4], [1, 2, 4, 3], [1, 2, 5, 4]];
+const QUADS: readonly (readonly number[])[] = [
+  CORNERS,
+  [0, 1, 5, 3],
+  [1, 2, 5, 3],
+  [0, 2, 5, 4],
+  [0, 2, 4, 3],
+  [0, 1, 4, 3],
+  [0, 1, 5, 4],
+  [1, 2, 4, 3],
+  [1, 2, 5, 4],
+];
 
 function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | null {
   let best = null as Fit | null;
   const n = marks.length;
   for (const quad of QUADS) {
-    for (let a = 0; a < n; a++) for (let b = a + 1; b < n; b++) for (let c = b + 1; c < n; c++) for (let d = c + 1; d < n; d++) {
-      const turned = ring([marks[a]!.at, marks[b]!.at, marks[c]!.at, marks[d]!.at]);
-      if (!turned) continue;
-      for (let start = 0; start < 4; start++) {
-        const points = [0, 1, 2, 3].map((index) => turned[(start + index) % 4]!);
-        for (const size of Object.keys(cards.cards) as CardSize[]) {
-          const card = cards.cards[size];
-          const h = homography(quad.map((index) => card.marks_mm[index]!), points);
-          if (!h) continue;
-          const pairs = matchUp(marks, card, h);
-          // Four corners are enough only where all else agrees.
-          if (pairs.length < 4 || (pairs.length === 4 && quad !== CORNERS) || (best && pairs.length < best.pairs.length)) continue;
-          const fine = homography(pairs.map((pair) => pair.model), pairs.map((pair) => pair.mark.at));
-          if (!fine || !lookedAt(fine, card) || !patchesAgree(grey, card, fine, pairs.length === 4)) continue;
-          const scale = pxPerMmAt(fine, card.size_mm[0] / 2, card.size_mm[1] / 2);
-          const offMm = Math.sqrt(pairs.reduce((sum, { model, mark }) => sum + Math.hypot(project(fine, model)[0] - mark.at[0], project(fine, model)[1] - mark.at[1]) ** 2, 0) / pairs.length) / scale;
-          if (!best || pairs.length > best.pairs.length || offMm < best.offMm) best = { size, toPicture: fine, pairs, offMm };
-        }
-      }
-    }
+    for (let a = 0; a < n; a++)
+      for (let b = a + 1; b < n; b++)
+        for (let c = b + 1; c < n; c++)
+          for (let d = c + 1; d < n; d++) {
+            const turned = ring([marks[a]!.at, marks[b]!.at, marks[c]!.at, marks[d]!.at]);
+            if (!turned) continue;
+            for (let start = 0; start < 4; start++) {
+              const points = [0, 1, 2, 3].map((index) => turned[(start + index) % 4]!);
+              for (const size of Object.keys(cards.cards) as CardSize[]) {
+                const card = cards.cards[size];
+                const h = homography(
+                  quad.map((index) => card.marks_mm[index]!),
+                  points,
+                );
+                if (!h) continue;
+                const pairs = matchUp(marks, card, h);
+                // Four corners are enough only where all else agrees.
+                if (
+                  pairs.length < 4 ||
+                  (pairs.length === 4 && quad !== CORNERS) ||
+                  (best && pairs.length < best.pairs.length)
+                )
+                  continue;
+                const fine = homography(
+                  pairs.map((pair) => pair.model),
+                  pairs.map((pair) => pair.mark.at),
+                );
+                if (!fine || !lookedAt(fine, card) || !patchesAgree(grey, card, fine, pairs.length === 4)) continue;
+                const scale = pxPerMmAt(fine, card.size_mm[0] / 2, card.size_mm[1] / 2);
+                const offMm =
+                  Math.sqrt(
+                    pairs.reduce(
+                      (sum, { model, mark }) =>
+                        sum +
+                        Math.hypot(project(fine, model)[0] - mark.at[0], project(fine, model)[1] - mark.at[1]) ** 2,
+                      0,
+                    ) / pairs.length,
+                  ) / scale;
+                if (!best || pairs.length > best.pairs.length || offMm < best.offMm)
+                  best = { size, toPicture: fine, pairs, offMm };
+              }
+            }
+          }
     if (best && best.pairs.length === 6) return best;
   }
   return best;
@@ -123,7 +166,10 @@ function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | n
 /** One millimetre along either side of the card at a spot of it, px. */
 function millimetresAt(h: Homography, x: number, y: number): [Spot, Spot] {
   const [at, right, down] = [project(h, [x, y]), project(h, [x + 1, y]), project(h, [x, y + 1])];
-  return [[right[0] - at[0], right[1] - at[1]], [down[0] - at[0], down[1] - at[1]]];
+  return [
+    [right[0] - at[0], right[1] - at[1]],
+    [down[0] - at[0], down[1] - at[1]],
+  ];
 }
 
 /** A card is never seen as slanted as this: its sides at least so square to each other (cosine), neither much shorter than the other. */
@@ -134,7 +180,9 @@ const MOST_SQUEEZE = 1.7;
 export function lookedAt(h: Homography, { size_mm }: Pick<CardGeometry, 'size_mm'>): boolean {
   const [[ax, ay], [bx, by]] = millimetresAt(h, size_mm[0] / 2, size_mm[1] / 2);
   const [across, along] = [Math.hypot(ax, ay), Math.hypot(bx, by)];
-  return Math.abs(ax * bx + ay * by) < MOST_SKEW * across * along && Math.max(across / along, along / across) < MOST_SQUEEZE;
+  return (
+    Math.abs(ax * bx + ay * by) < MOST_SKEW * across * along && Math.max(across / along, along / across) < MOST_SQUEEZE
+  );
 }
 
 /** Pixels of a millimetre about a spot of the card: the geometric mean over both directions. */
@@ -147,7 +195,10 @@ export function pxPerMmAt(h: Homography, x: number, y: number): number {
 function inkOffset(h: Homography, at: Spot, radius: number): Spot {
   let [weight, sx, sy] = [0, 0, 0];
   const steps = 24;
-  for (const [outer, inner] of [[1, 0.66], [0.375, 0]] as const) {
+  for (const [outer, inner] of [
+    [1, 0.66],
+    [0.375, 0],
+  ] as const) {
     for (let i = 0; i < 4; i++) {
       const r = radius * Math.sqrt(inner ** 2 + ((outer ** 2 - inner ** 2) * (i + 0.5)) / 4);
       for (let j = 0; j < steps; j++) {
@@ -188,7 +239,11 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
       const [dx, dy] = inkOffset(toPicture, model, geometry.mark_radius_mm);
       return [mark.at[0] - dx, mark.at[1] - dy];
     });
-    toPicture = homography(carry.map(({ model }) => model), spots) ?? toPicture;
+    toPicture =
+      homography(
+        carry.map(({ model }) => model),
+        spots,
+      ) ?? toPicture;
   }
   const scaleAt = (spot: Spot) => pxPerMmAt(toPicture, spot[0], spot[1]);
   const offOf = (index: number): Spot => {
@@ -198,7 +253,10 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
     const [ox, oy] = inkOffset(toPicture, pair.model, geometry.mark_radius_mm);
     const [dx, dy] = [pair.mark.at[0] - ox - x, pair.mark.at[1] - oy - y];
     // Pixels back to millimetres by the local directions of the card.
-    const [ex, ey] = [project(toPicture, [pair.model[0] + 1, pair.model[1]]), project(toPicture, [pair.model[0], pair.model[1] + 1])];
+    const [ex, ey] = [
+      project(toPicture, [pair.model[0] + 1, pair.model[1]]),
+      project(toPicture, [pair.model[0], pair.model[1] + 1]),
+    ];
     const [ax, ay, bx, by] = [ex[0] - x, ex[1] - y, ey[0] - x, ey[1] - y];
     const det = ax * by - ay * bx;
     return [(dx * by - dy * bx) / det, (ax * dy - ay * dx) / det];
@@ -215,7 +273,8 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
     geometry,
     toPicture,
     bow,
-    residualMm: pairs.length === 4 ? UNCHECKED_MM : Math.sqrt(offs.reduce((sum, off) => sum + off ** 2, 0) / offs.length),
+    residualMm:
+      pairs.length === 4 ? UNCHECKED_MM : Math.sqrt(offs.reduce((sum, off) => sum + off ** 2, 0) / offs.length),
     marks: pairs.length,
     pxPerMm: scaleAt([fx + fw / 2, fy + fh / 2]),
     edgePx: pairs.reduce((sum, { mark }) => sum + mark.edgePx, 0) / pairs.length,

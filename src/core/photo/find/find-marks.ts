@@ -35,7 +35,11 @@ function darkMask({ width, height, values }: Grey): Uint8Array {
     for (let x = 0; x < width; x++) {
       const x0 = Math.max(0, x - reach);
       const x1 = Math.min(width, x + reach + 1);
-      const sum = sums[y1 * (width + 1) + x1]! - sums[y0 * (width + 1) + x1]! - sums[y1 * (width + 1) + x0]! + sums[y0 * (width + 1) + x0]!;
+      const sum =
+        sums[y1 * (width + 1) + x1]! -
+        sums[y0 * (width + 1) + x1]! -
+        sums[y1 * (width + 1) + x0]! +
+        sums[y0 * (width + 1) + x0]!;
       const mean = sum / ((y1 - y0) * (x1 - x0));
       const value = values[y * width + x]!;
       if (value < mean * DARKER && mean - value > LEAST_STEP) mask[y * width + x] = 1;
@@ -54,11 +58,27 @@ function isRing(blob: Blob): boolean {
 function dotOf(ring: Blob, dots: readonly Blob[]): Blob | null {
   const [w, h] = [ring.right - ring.left + 1, ring.bottom - ring.top + 1];
   const [cx, cy] = [(ring.left + ring.right) / 2, (ring.top + ring.bottom) / 2];
-  return dots.find((dot) => {
-    if (dot === ring || dot.left <= ring.left || dot.right >= ring.right || dot.top <= ring.top || dot.bottom >= ring.bottom) return false;
-    const [dw, dh] = [dot.right - dot.left + 1, dot.bottom - dot.top + 1];
-    return Math.abs(dot.x - cx) < 0.12 * w && Math.abs(dot.y - cy) < 0.12 * h && dw > 0.18 * w && dw < 0.58 * w && dh > 0.18 * h && dh < 0.58 * h;
-  }) ?? null;
+  return (
+    dots.find((dot) => {
+      if (
+        dot === ring ||
+        dot.left <= ring.left ||
+        dot.right >= ring.right ||
+        dot.top <= ring.top ||
+        dot.bottom >= ring.bottom
+      )
+        return false;
+      const [dw, dh] = [dot.right - dot.left + 1, dot.bottom - dot.top + 1];
+      return (
+        Math.abs(dot.x - cx) < 0.12 * w &&
+        Math.abs(dot.y - cy) < 0.12 * h &&
+        dw > 0.18 * w &&
+        dw < 0.58 * w &&
+        dh > 0.18 * h &&
+        dh < 0.58 * h
+      );
+    }) ?? null
+  );
 }
 
 /** Centre of a mark to a fraction of a pixel: the middle of its ink, in linear light. */
@@ -71,9 +91,12 @@ function refine(photo: Photograph, x: number, y: number, halfW: number, halfH: n
   const linear = LINEAR;
   // A few thousand pixels find the middle of a large mark as well as all of them.
   const stride = Math.max(1, Math.floor(Math.max(halfW, halfH) / 26));
-  const seen = new Float32Array(Math.max(0, Math.ceil((y1 - y0 + 1) / stride)) * Math.max(0, Math.ceil((x1 - x0 + 1) / stride)));
+  const seen = new Float32Array(
+    Math.max(0, Math.ceil((y1 - y0 + 1) / stride)) * Math.max(0, Math.ceil((x1 - x0 + 1) / stride)),
+  );
   let n = 0;
-  for (let py = y0; py <= y1; py += stride) for (let px = x0; px <= x1; px += stride) seen[n++] = linear[rgba[((py - top) * width + px - left) * 4 + 1]!]!;
+  for (let py = y0; py <= y1; py += stride)
+    for (let px = x0; px <= x1; px += stride) seen[n++] = linear[rgba[((py - top) * width + px - left) * 4 + 1]!]!;
   if (n < 25) return null;
   const sorted = seen.slice(0, n).sort();
   const ink = sorted[Math.floor(sorted.length * 0.08)]!;
@@ -96,7 +119,11 @@ function refine(photo: Photograph, x: number, y: number, halfW: number, halfH: n
   if (weight <= 0) return null;
   // Three round edges: the pixels between paper and ink over their whole length give the width of an edge.
   const round = Math.PI * (halfW + halfH) * (1 + 0.66 + 0.375);
-  return { at: [sx / weight + 0.5, sy / weight + 0.5], half: [halfW, halfH], edgePx: (between * stride * stride) / round / 0.6 };
+  return {
+    at: [sx / weight + 0.5, sy / weight + 0.5],
+    half: [halfW, halfH],
+    edgePx: (between * stride * stride) / round / 0.6,
+  };
 }
 
 /** Marks of the field card in a photograph's shrunk grey, the largest first; their middles from its full size. */

@@ -12,7 +12,17 @@ export function project(h: Homography, [x, y]: Spot): Spot {
 /** The way back: from pixels to millimetres. */
 export function inverse(h: Homography): Homography {
   const [a, b, c, d, e, f, g, i, j] = h as [number, number, number, number, number, number, number, number, number];
-  return [e * j - f * i, c * i - b * j, b * f - c * e, f * g - d * j, a * j - c * g, c * d - a * f, d * i - e * g, b * g - a * i, a * e - b * d];
+  return [
+    e * j - f * i,
+    c * i - b * j,
+    b * f - c * e,
+    f * g - d * j,
+    a * j - c * g,
+    c * d - a * f,
+    d * i - e * g,
+    b * g - a * i,
+    a * e - b * d,
+  ];
 }
 
 function normaliser(points: readonly Spot[]): { scale: number; x: number; y: number } {
@@ -31,7 +41,10 @@ export function homography(from: readonly Spot[], to: readonly Spot[]): Homograp
   const rows = from.flatMap((point, index) => {
     const [x, y] = [(point[0] - a.x) * a.scale, (point[1] - a.y) * a.scale];
     const [u, v] = [(to[index]![0] - b.x) * b.scale, (to[index]![1] - b.y) * b.scale];
-    return [[-x, -y, -1, 0, 0, 0, u * x, u * y, u], [0, 0, 0, -x, -y, -1, v * x, v * y, v]];
+    return [
+      [-x, -y, -1, 0, 0, 0, u * x, u * y, u],
+      [0, 0, 0, -x, -y, -1, v * x, v * y, v],
+    ];
   });
   while (rows.length < 9) rows.push(new Array<number>(9).fill(0));
   const svd = new SVD(new Matrix(rows), { computeLeftSingularVectors: false, autoTranspose: true });
@@ -43,7 +56,21 @@ export function homography(from: readonly Spot[], to: readonly Spot[]): Homograp
     const [p, q, r] = [n[row * 3]! * a.scale, n[row * 3 + 1]! * a.scale, n[row * 3 + 2]!];
     return [p, q, r - p * a.x - q * a.y];
   });
-  const back = [0, 1, 2].map((column) => [withA[column]! / b.scale + b.x * withA[6 + column]!, withA[3 + column]! / b.scale + b.y * withA[6 + column]!, withA[6 + column]!]);
-  const h = [back[0]![0]!, back[1]![0]!, back[2]![0]!, back[0]![1]!, back[1]![1]!, back[2]![1]!, back[0]![2]!, back[1]![2]!, back[2]![2]!];
+  const back = [0, 1, 2].map((column) => [
+    withA[column]! / b.scale + b.x * withA[6 + column]!,
+    withA[3 + column]! / b.scale + b.y * withA[6 + column]!,
+    withA[6 + column]!,
+  ]);
+  const h = [
+    back[0]![0]!,
+    back[1]![0]!,
+    back[2]![0]!,
+    back[0]![1]!,
+    back[1]![1]!,
+    back[2]![1]!,
+    back[0]![2]!,
+    back[1]![2]!,
+    back[2]![2]!,
+  ];
   return h[8] === 0 ? null : h.map((value) => value / h[8]!);
 }

@@ -38,17 +38,30 @@ export function scaleOfTwo({ spots: [a, b], tapPx }: Tapped, knownMm: number): H
 /** Scale and slant from the four corners of a known rectangle, tapped in turn from any corner, its longer side first or last; null when they make none. */
 export function scaleOfFour({ spots, tapPx }: Tapped, longMm: number, shortMm: number): HandScale | null {
   if (spots.length !== 4 || longMm <= 0 || shortMm <= 0) return null;
-  const sides = spots.map((spot, index) => Math.hypot(spots[(index + 1) % 4]![0] - spot[0], spots[(index + 1) % 4]![1] - spot[1]));
+  const sides = spots.map((spot, index) =>
+    Math.hypot(spots[(index + 1) % 4]![0] - spot[0], spots[(index + 1) % 4]![1] - spot[1]),
+  );
   if (Math.min(...sides) < LEAST_PX) return null;
   const [first, second] = [sides[0]! + sides[2]!, sides[1]! + sides[3]!];
   const [w, h] = first >= second ? [longMm, shortMm] : [shortMm, longMm];
-  const h1 = homography([[0, 0], [w, 0], [w, h], [0, h]], [...spots]);
+  const h1 = homography(
+    [
+      [0, 0],
+      [w, 0],
+      [w, h],
+      [0, h],
+    ],
+    [...spots],
+  );
   if (!h1) return null;
   return { toMm: inverse(h1), sdShare: Math.hypot((Math.SQRT2 * tapPx) / Math.min(first / 2, second / 2), HEIGHT_SD) };
 }
 
 /** Length along taps from head to tail on a picture of known scale; null with fewer than two. */
-export function lengthByHand({ spots, tapPx }: Tapped, { toMm, sdShare }: HandScale): { bodyMm: number; sdMm: number; lineMm: Spot[] } | null {
+export function lengthByHand(
+  { spots, tapPx }: Tapped,
+  { toMm, sdShare }: HandScale,
+): { bodyMm: number; sdMm: number; lineMm: Spot[] } | null {
   if (spots.length < 2) return null;
   const lineMm = curveThrough(spots).map((spot) => project(toMm, spot));
   const bodyMm = lengthOf(lineMm);
@@ -88,6 +101,13 @@ export function colourOfTap(pixels: Picture, neutral: Neutral | null): RegionCol
   const [r, g, b] = neutral ?? NO_NEUTRAL;
   const linear = LINEAR;
   const points: Lab[] = [];
-  for (let at = 0; at < pixels.rgba.length; at += 4) points.push(labOfBytes(encoded(linear[pixels.rgba[at]!]! / r), encoded(linear[pixels.rgba[at + 1]!]! / g), encoded(linear[pixels.rgba[at + 2]!]! / b)));
+  for (let at = 0; at < pixels.rgba.length; at += 4)
+    points.push(
+      labOfBytes(
+        encoded(linear[pixels.rgba[at]!]! / r),
+        encoded(linear[pixels.rgba[at + 1]!]! / g),
+        encoded(linear[pixels.rgba[at + 2]!]! / b),
+      ),
+    );
   return colourOfPixels(points);
 }

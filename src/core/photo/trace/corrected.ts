@@ -46,7 +46,11 @@ export function traceOf(insect: Pick<Traced, 'midlineMm'>): Trace {
 }
 
 /** Length along a moved trace: where only its ends moved, the line between them is the one that was found. */
-export function tracedLength({ nodes }: Trace, { bodyMm, sdMm, factor, midlineMm, error }: Traced, pxPerMm: number): { bodyMm: number; sdMm: number } {
+export function tracedLength(
+  { nodes }: Trace,
+  { bodyMm, sdMm, factor, midlineMm, error }: Traced,
+  pxPerMm: number,
+): { bodyMm: number; sdMm: number } {
   // Nodes lie on the found line; the curve through them is a little shorter than it, by a share that is known.
   const lost = lengthOf(midlineMm) / (lengthOf(curveThrough(nodesOf(midlineMm, nodes.length))) || 1);
   const length = lengthOf(curveThrough(nodes)) * factor * lost;
@@ -86,24 +90,44 @@ export function widthAlong(widthsMm: readonly number[], share: number): number {
 }
 
 /** Colours of the regions of a trace, from the balanced picture of it. */
-export function tracedColours(crop: Crop, { nodes, cuts }: Trace, widthsMm: readonly number[], face: 'back' | 'belly'): Partial<Record<RegionId, RegionColour>> {
+export function tracedColours(
+  crop: Crop,
+  { nodes, cuts }: Trace,
+  widthsMm: readonly number[],
+  face: 'back' | 'belly',
+): Partial<Record<RegionId, RegionColour>> {
   const line = curveThrough(nodes);
   const found = { thorax: [] as Lab[], abdomen: [] as Lab[] };
   const pxPerMm = crop.width / crop.widthMm;
   const reach = INNER * Math.max(...widthsMm);
-  const margin = (values: number[], from: number, most: number) => [Math.max(0, Math.floor((Math.min(...values) - reach - from) * pxPerMm)), Math.min(most, Math.ceil((Math.max(...values) + reach - from) * pxPerMm))] as const;
-  const [x0, x1] = margin(line.map((spot) => spot[0]), crop.leftMm, crop.width);
-  const [y0, y1] = margin(line.map((spot) => spot[1]), crop.topMm, crop.height);
-  for (let y = y0; y < y1; y++) for (let x = x0; x < x1; x++) {
-    const { share, off } = shareNear(line, [crop.leftMm + (x + 0.5) / pxPerMm, crop.topMm + (y + 0.5) / pxPerMm]);
-    if (off > INNER * widthAlong(widthsMm, share)) continue;
-    if (share >= cuts[0] && share <= cuts[1]) found.thorax.push(labAt(crop, y * crop.width + x));
-    else if (share >= cuts[2] && share <= cuts[3]) found.abdomen.push(labAt(crop, y * crop.width + x));
-  }
-  return Object.fromEntries((['thorax', 'abdomen'] as const).flatMap((part) => {
-    const colour = colourOfPixels(found[part]);
-    return colour ? [[`${part}-${face}` as RegionId, colour] as const] : [];
-  }));
+  const margin = (values: number[], from: number, most: number) =>
+    [
+      Math.max(0, Math.floor((Math.min(...values) - reach - from) * pxPerMm)),
+      Math.min(most, Math.ceil((Math.max(...values) + reach - from) * pxPerMm)),
+    ] as const;
+  const [x0, x1] = margin(
+    line.map((spot) => spot[0]),
+    crop.leftMm,
+    crop.width,
+  );
+  const [y0, y1] = margin(
+    line.map((spot) => spot[1]),
+    crop.topMm,
+    crop.height,
+  );
+  for (let y = y0; y < y1; y++)
+    for (let x = x0; x < x1; x++) {
+      const { share, off } = shareNear(line, [crop.leftMm + (x + 0.5) / pxPerMm, crop.topMm + (y + 0.5) / pxPerMm]);
+      if (off > INNER * widthAlong(widthsMm, share)) continue;
+      if (share >= cuts[0] && share <= cuts[1]) found.thorax.push(labAt(crop, y * crop.width + x));
+      else if (share >= cuts[2] && share <= cuts[3]) found.abdomen.push(labAt(crop, y * crop.width + x));
+    }
+  return Object.fromEntries(
+    (['thorax', 'abdomen'] as const).flatMap((part) => {
+      const colour = colourOfPixels(found[part]);
+      return colour ? [[`${part}-${face}` as RegionId, colour] as const] : [];
+    }),
+  );
 }
 
 /** The colour within a circle of the picture, mm; null when it holds too little. */
@@ -122,11 +146,12 @@ export function colourAt(crop: Crop, [x, y]: Spot, radiusMm: number): RegionColo
 /** Outline of a region as it lies on the picture: out along one side of the body and back along the other, mm. */
 export function outlineOf(line: readonly Spot[], widthsMm: readonly number[], from: number, to: number): Spot[] {
   const steps = 14;
-  const side = (sign: 1 | -1) => Array.from({ length: steps + 1 }, (_, step): Spot => {
-    const share = from + ((to - from) * step) / steps;
-    const { at, direction } = alongLine(line, share);
-    const half = (sign * widthAlong(widthsMm, share)) / 2;
-    return [at[0] - direction[1] * half, at[1] + direction[0] * half];
-  });
+  const side = (sign: 1 | -1) =>
+    Array.from({ length: steps + 1 }, (_, step): Spot => {
+      const share = from + ((to - from) * step) / steps;
+      const { at, direction } = alongLine(line, share);
+      const half = (sign * widthAlong(widthsMm, share)) / 2;
+      return [at[0] - direction[1] * half, at[1] + direction[0] * half];
+    });
   return [...side(1), ...side(-1).reverse()];
 }

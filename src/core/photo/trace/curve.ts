@@ -24,15 +24,17 @@ export function curveThrough(nodes: readonly Spot[]): Spot[] {
     const t3 = t2 + gap(p2, p3);
     for (let step = 1; step <= STEPS; step++) {
       const t = t1 + ((t2 - t1) * step) / STEPS;
-      out.push([0, 1].map((axis) => {
-        const [a, b, c, d] = [p0[axis]!, p1[axis]!, p2[axis]!, p3[axis]!];
-        const a1 = ((t1 - t) * a + t * b) / t1;
-        const a2 = ((t2 - t) * b + (t - t1) * c) / (t2 - t1);
-        const a3 = ((t3 - t) * c + (t - t2) * d) / (t3 - t2);
-        const b1 = ((t2 - t) * a1 + t * a2) / t2;
-        const b2 = ((t3 - t) * a2 + (t - t1) * a3) / (t3 - t1);
-        return ((t2 - t) * b1 + (t - t1) * b2) / (t2 - t1);
-      }) as unknown as Spot);
+      out.push(
+        [0, 1].map((axis) => {
+          const [a, b, c, d] = [p0[axis]!, p1[axis]!, p2[axis]!, p3[axis]!];
+          const a1 = ((t1 - t) * a + t * b) / t1;
+          const a2 = ((t2 - t) * b + (t - t1) * c) / (t2 - t1);
+          const a3 = ((t3 - t) * c + (t - t2) * d) / (t3 - t2);
+          const b1 = ((t2 - t) * a1 + t * a2) / t2;
+          const b2 = ((t3 - t) * a2 + (t - t1) * a3) / (t3 - t1);
+          return ((t2 - t) * b1 + (t - t1) * b2) / (t2 - t1);
+        }) as unknown as Spot,
+      );
     }
   }
   return out;
@@ -51,7 +53,10 @@ export function alongLine(line: readonly Spot[], share: number): { at: Spot; dir
     const length = Math.hypot(b[0] - a[0], b[1] - a[1]);
     if (left <= length || index === line.length - 1) {
       const t = length === 0 ? 0 : Math.min(1, left / length);
-      return { at: [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t], direction: [(b[0] - a[0]) / (length || 1), (b[1] - a[1]) / (length || 1)] };
+      return {
+        at: [a[0] + (b[0] - a[0]) * t, a[1] + (b[1] - a[1]) * t],
+        direction: [(b[0] - a[0]) / (length || 1), (b[1] - a[1]) / (length || 1)],
+      };
     }
     left -= length;
   }

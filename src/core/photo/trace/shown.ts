@@ -26,7 +26,8 @@ export function endShown(trace: Trace, which: 'head' | 'end', at: Spot, widthMm:
   const ahead = share >= AT_END;
   const { direction } = alongLine(line, 1);
   const aside = ahead ? Math.abs((at[0] - end[0]) * direction[1] - (at[1] - end[1]) * direction[0]) : off;
-  const kept = aside > ASTRAY * widthMm ? [line[0]!] : ahead ? line : endedAt(line, share * lengthOf(line)).slice(0, -1);
+  const kept =
+    aside > ASTRAY * widthMm ? [line[0]!] : ahead ? line : endedAt(line, share * lengthOf(line)).slice(0, -1);
   const whole = [...kept, at];
   const moved = spaced(whole, lengthOf(whole) / (nodes.length - 1));
   return { nodes: which === 'end' ? moved : moved.reverse(), cuts };

@@ -17,7 +17,15 @@ export function strand(from: Point, angle: number, length: number, droop = 0): s
 }
 
 /** Fibres from one point: `count` about an angle, over a spread. */
-export function fan(from: Point, angle: number, spread: number, length: number, count: number, droop = 0, even = 0.94): string {
+export function fan(
+  from: Point,
+  angle: number,
+  spread: number,
+  length: number,
+  count: number,
+  droop = 0,
+  even = 0.94,
+): string {
   return Array.from({ length: count }, (_, index) => {
     const u = count === 1 ? 0.5 : index / (count - 1);
     return strand(from, angle + (u - 0.5) * spread, length * (even + (1 - even) * scatter(index)), droop);
@@ -26,7 +34,10 @@ export function fan(from: Point, angle: number, spread: number, length: number, 
 
 /** Fibres in their colour with a thin line of ink along them. */
 export function fibres(d: string, colour: string, width = 1.5, ink = 0.5): Mark[] {
-  return [{ d, stroke: colour, width }, { d, stroke: INK, width: Math.max(0.4, width * 0.35), opacity: ink }];
+  return [
+    { d, stroke: colour, width },
+    { d, stroke: INK, width: Math.max(0.4, width * 0.35), opacity: ink },
+  ];
 }
 
 export interface LeafLook {
@@ -39,16 +50,37 @@ export interface LeafLook {
 }
 
 /** A feather, film or yarn wing: a leaf of a length from a point, at an angle. */
-export function leaf(from: Point, angle: number, length: number, colour: string, { widths = [0.05, 0.15, 0.12], veins = 3, opacity = 0.85, blunt = false }: LeafLook = {}): Mark[] {
-  const to = (u: number, v: number): Point => [from[0] + Math.cos(angle) * length * u - Math.sin(angle) * length * v, from[1] + Math.sin(angle) * length * u + Math.cos(angle) * length * v];
+export function leaf(
+  from: Point,
+  angle: number,
+  length: number,
+  colour: string,
+  { widths = [0.05, 0.15, 0.12], veins = 3, opacity = 0.85, blunt = false }: LeafLook = {},
+): Mark[] {
+  const to = (u: number, v: number): Point => [
+    from[0] + Math.cos(angle) * length * u - Math.sin(angle) * length * v,
+    from[1] + Math.sin(angle) * length * u + Math.cos(angle) * length * v,
+  ];
   const [a, b, c] = widths;
   const tip = blunt ? c * 0.9 : c * 0.2;
-  const outline = [to(0, a), to(0.4, b), to(0.8, c), to(1, tip), to(1, -tip), to(0.8, -c * 0.8), to(0.4, -b * 0.7), to(0, -a)];
+  const outline = [
+    to(0, a),
+    to(0.4, b),
+    to(0.8, c),
+    to(1, tip),
+    to(1, -tip),
+    to(0.8, -c * 0.8),
+    to(0.4, -b * 0.7),
+    to(0, -a),
+  ];
   const lines = Array.from({ length: veins }, (_, index) => {
     const v = ((index + 0.5) / veins - 0.45) * 1.5;
     return smooth([to(0.04, v * a), to(0.5, v * b * 0.8), to(0.93, v * c * 0.8)], false);
   }).join('');
-  return [{ d: smooth(outline), fill: colour, opacity, stroke: INK, width: 0.9 }, ...(lines ? [{ d: lines, stroke: INK, width: 0.5, opacity: 0.4 }] : [])];
+  return [
+    { d: smooth(outline), fill: colour, opacity, stroke: INK, width: 0.9 },
+    ...(lines ? [{ d: lines, stroke: INK, width: 0.5, opacity: 0.4 }] : []),
+  ];
 }
 
 /** A place along a line: where, which way it runs (to the rear), and which way is up. */
@@ -90,15 +122,27 @@ export function anglesAt({ at: place, from, to }: Stretch, u: number): { up: num
 }
 
 /** Hairs standing out of a stretch, above and below, leaning to the rear. `reach` is millimetres beyond the body. */
-export function hairs(stretch: Stretch, count: number, reach: number, lean = 0.5, sides: readonly (1 | -1)[] = [1, -1]): string {
+export function hairs(
+  stretch: Stretch,
+  count: number,
+  reach: number,
+  lean = 0.5,
+  sides: readonly (1 | -1)[] = [1, -1],
+): string {
   return Array.from({ length: count }, (_, index) => {
     const u = 0.03 + 0.94 * scatter(index);
-    return sides.map((side) => {
-      const { up, rear } = anglesAt(stretch, u);
-      const outward = side === 1 ? up : up + Math.PI;
-      const turn = Math.atan2(Math.sin(rear - outward), Math.cos(rear - outward));
-      return strand(on(stretch, u, side * 0.85), outward + turn * lean * (0.55 + 0.9 * scatter(index, 0.755)), reach * (0.65 + 0.5 * scatter(index, 0.382)));
-    }).join('');
+    return sides
+      .map((side) => {
+        const { up, rear } = anglesAt(stretch, u);
+        const outward = side === 1 ? up : up + Math.PI;
+        const turn = Math.atan2(Math.sin(rear - outward), Math.cos(rear - outward));
+        return strand(
+          on(stretch, u, side * 0.85),
+          outward + turn * lean * (0.55 + 0.9 * scatter(index, 0.755)),
+          reach * (0.65 + 0.5 * scatter(index, 0.382)),
+        );
+      })
+      .join('');
   }).join('');
 }
 
@@ -107,7 +151,14 @@ export function turns(stretch: Stretch, count: number, slant = 0.3, reach = 0.97
   return Array.from({ length: Math.max(1, Math.round(count)) }, (_, index) => {
     const u = (index + 0.5) / Math.max(1, Math.round(count));
     const d = slant / Math.max(1, count) / 2;
-    return smooth([on(stretch, Math.min(1, Math.max(0, u - d)), -reach), on(stretch, u, 0), on(stretch, Math.min(1, Math.max(0, u + d)), reach)], false);
+    return smooth(
+      [
+        on(stretch, Math.min(1, Math.max(0, u - d)), -reach),
+        on(stretch, u, 0),
+        on(stretch, Math.min(1, Math.max(0, u + d)), reach),
+      ],
+      false,
+    );
   }).join('');
 }
 

@@ -14,5 +14,9 @@ const NOTHING: AfterStep = { placed: [], waiting: [], to_length: [], to_trim: []
 export function partStates(card: Card, upTo: number | undefined): (part: CardPart) => PartState {
   if (upTo === undefined) return () => ({ there: 'yes', cut: true, clipped: true });
   const after = card.steps.find((step) => step.n === upTo)?.after ?? NOTHING;
-  return ({ id }) => ({ there: after.placed.includes(id) ? 'yes' : after.waiting.includes(id) ? 'waiting' : 'no', cut: !after.to_length.includes(id), clipped: !after.to_trim.includes(id) });
+  return ({ id }) => ({
+    there: after.placed.includes(id) ? 'yes' : after.waiting.includes(id) ? 'waiting' : 'no',
+    cut: !after.to_length.includes(id),
+    clipped: !after.to_trim.includes(id),
+  });
 }
