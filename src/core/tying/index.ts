@@ -1,5 +1,6 @@
 export { threadDiameter, woundCut, type Fibre } from './amounts';
-export { buildCard, mirrorCard, type CardInput, type CardNatural } from './card';
+export { buildCard, mirrorCard } from './card';
+export type { CardInput, CardNatural } from './card-input';
 export type {
   AfterStep,
   BatchLine,

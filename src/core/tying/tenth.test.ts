@@ -9,7 +9,8 @@ const FIT =
   /^(JIG_BEAD_SHARE|BEAD_SIZES_MM|BEAD_SHARE|BEAD_BORE|BEAD_SOLID|METAL_DENSITY|FIBRE_DENSITY|FLAT_WIDTHS|WOUND_SPARE_MM|LOOP|DUBBING|TAPER_MEAN|HAIR_BUNCH|FIBRES_PER_MM|PINCH_MG|NOODLE|HEAD_WIRES|GAUGE_BARB_PER_GAPE|GAUGE_ONE_UNDER|STEM|WHIP)$/;
 const FILES: [file: string, names: RegExp][] = [
   ['../constants.ts', FIT],
-  ['./card.ts', /^(BUTT_MM|HACKLE_PITCH_MM|HACKLE_GRIP_MM)$/],
+  ['./card-parts.ts', /^BUTT_MM$/],
+  ['./card-hackles.ts', /^(HACKLE_PITCH_MM|HACKLE_GRIP_MM)$/],
   ['../card/lay.ts', /^LOOP_TURNS$/],
   ['./part-amount.ts', /^CDC_TURNS$/],
   ['./batch.ts', /^(LOSS|FIRST)$/],
