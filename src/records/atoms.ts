@@ -45,7 +45,8 @@ export function atomsOf(record: Thing, shape: Shape, left: readonly string[] = [
   return atoms;
 }
 
-const byName = (one: string, other: string) => one.localeCompare(other, 'en', { numeric: true });
+/** By name, and what is counted by its number: `s2` before `s10`. */
+const byName = new Intl.Collator('en', { numeric: true }).compare;
 
 /** Puts a record together again; lists by id, which for what the tier made is the order it was made in. */
 export function recordOf(atoms: Atoms, shape: Shape): Record<string, unknown> {
