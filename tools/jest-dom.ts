@@ -3,12 +3,19 @@ import { configure } from '@testing-library/react';
 import * as React from 'react';
 
 // Whether something is hidden is asked of every element up to the root, by styles that jsdom works out anew: what is hidden is told apart by the browser's own tests.
-configure({ defaultHidden: true });
+// What is waited for is waited for as long as a test may take: how soon it comes is the machine's business.
+configure({ defaultHidden: true, asyncUtilTimeout: 30_000 });
 
 // React's development build takes a stack trace for every element it makes, up to a limit a second: as if that limit were reached.
 const internals = (React as unknown as Record<string, object>)
   .__CLIENT_INTERNALS_DO_NOT_USE_OR_WARN_USERS_THEY_CANNOT_UPGRADE!;
 Object.defineProperty(internals, 'recentlyCreatedOwnerStacks', { get: () => Infinity, set: () => undefined });
+
+// A name is asked of styles too, and jsdom matches every rule of the page against every element for it: no name of ours stands in a style.
+const NO_STYLE = document.createElement('i').style;
+const ofPage = window.getComputedStyle.bind(window);
+window.getComputedStyle = (element, pseudo) =>
+  pseudo ? NO_STYLE : 'style' in element ? (element as HTMLElement).style : ofPage(element);
 
 /** jsdom lays nothing out: every element is as large as a phone, and says so once. */
 const PHONE_PX = 390;
@@ -44,7 +51,7 @@ class Pointer extends MouseEvent {
 Object.assign(window, { PointerEvent: window.PointerEvent ?? Pointer });
 
 /** A busy machine is no failure: screens are long. */
-jest.setTimeout(20_000);
+jest.setTimeout(60_000);
 
 /** Nothing comes near the screen by itself: pictures of long pages stay undrawn. */
 class NothingInView {

@@ -11,6 +11,7 @@ import type { Shade } from '@/core/colour';
 import en from './en.json';
 import ui from './en-ui.json';
 import says from './en-say.json';
+import { formatsOf } from './formats';
 
 type Kinds = typeof ids;
 export type IdKind = keyof Kinds;
@@ -126,37 +127,15 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     const text = name(kind, id);
     return PROPER.has(kind) ? text : inSentence(text);
   };
-  // Days stand before their month where tiers of this valley read.
-  const locale = instance.language === 'en' ? 'en-GB' : instance.language;
-  const numbers = new Map<number, Intl.NumberFormat>();
-  const decimalsOf = (decimals: number) => {
-    const known =
-      numbers.get(decimals) ??
-      new Intl.NumberFormat(locale, {
-        minimumFractionDigits: decimals,
-        maximumFractionDigits: decimals,
-        useGrouping: false,
-      });
-    numbers.set(decimals, known);
-    return known;
-  };
-  const [short, long, hour] = (
-    [
-      { day: 'numeric', month: 'short' },
-      { weekday: 'long', day: 'numeric', month: 'long' },
-      { hour: '2-digit', minute: '2-digit', hour12: false },
-    ] as const
-  ).map((parts) => new Intl.DateTimeFormat(locale, parts)) as [
-    Intl.DateTimeFormat,
-    Intl.DateTimeFormat,
-    Intl.DateTimeFormat,
-  ];
+  const formats = formatsOf(instance.language);
   const written = (at: string | number, as: (date: Date) => string) => {
     const date = typeof at === 'number' ? toDate(at) : parseISO(at);
     return isValid(date) ? as(date) : String(at);
   };
   const day = (at: string | number, time = false) =>
-    written(at, (date) => (time ? `${short.format(date)}, ${hour.format(date)}` : short.format(date)));
+    written(at, (date) =>
+      time ? `${formats.short.format(date)}, ${formats.hour.format(date)}` : formats.short.format(date),
+    );
   let rows: Kinds | null = null;
   const option = (kind: string, row: string, entry: { id: string; name: string }) => ({
     ...entry,
@@ -234,9 +213,9 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     plain,
     length,
     digits,
-    number: (value, decimals = 0) => decimalsOf(decimals).format(value).replace('-', '−'),
+    number: (value, decimals = 0) => formats.decimals(decimals).format(value).replace('-', '−'),
     day,
-    moment: (at) => written(at, (date) => `${long.format(date)}, ${hour.format(date)}`),
+    moment: (at) => written(at, (date) => `${formats.long.format(date)}, ${formats.hour.format(date)}`),
     spread,
     shade: (shade) => t(`shade.${shade.tone ?? 'none'}`, { hue: t(`hue.${shade.hue}`) }),
     caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,

@@ -1,0 +1,45 @@
+/** How one language writes numbers, days and lists, and how it writes a name inside a sentence. */
+export interface Formats {
+  /** With so many decimals. */
+  decimals(count: number): Intl.NumberFormat;
+  /** A day in short. */
+  short: Intl.DateTimeFormat;
+  /** A day with its weekday. */
+  long: Intl.DateTimeFormat;
+  hour: Intl.DateTimeFormat;
+  /** What is counted up side by side: `a, b, c`. */
+  list: Intl.ListFormat;
+}
+
+function made(locale: string): Formats {
+  const numbers = new Map<number, Intl.NumberFormat>();
+  const days = (parts: Intl.DateTimeFormatOptions) => new Intl.DateTimeFormat(locale, parts);
+  return {
+    decimals(count) {
+      const known =
+        numbers.get(count) ??
+        new Intl.NumberFormat(locale, {
+          minimumFractionDigits: count,
+          maximumFractionDigits: count,
+          useGrouping: false,
+        });
+      numbers.set(count, known);
+      return known;
+    },
+    short: days({ day: 'numeric', month: 'short' }),
+    long: days({ weekday: 'long', day: 'numeric', month: 'long' }),
+    hour: days({ hour: '2-digit', minute: '2-digit', hour12: false }),
+    list: new Intl.ListFormat(locale, { type: 'unit', style: 'short' }),
+  };
+}
+
+const known = new Map<string, Formats>();
+
+/** The formats of a language; made once, because a browser takes longer to make one than to use it a thousand times. */
+export function formatsOf(language: string): Formats {
+  // Days stand before their month where tiers of this valley read.
+  const locale = language === 'en' ? 'en-GB' : language;
+  const formats = known.get(locale) ?? made(locale);
+  known.set(locale, formats);
+  return formats;
+}
