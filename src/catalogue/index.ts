@@ -21,3 +21,4 @@ export {
   WORKS,
   type Maker,
 } from './shipped';
+export { shippedIn, shippedTexts, type Texts } from './texts';

@@ -1,4 +1,4 @@
-export { createI18n, createSpeech, headlineParts, type IdKind, type Speech } from './speech';
+export { createI18n, createSpeech, headlineParts, textsOf, type IdKind, type Speech } from './speech';
 export { cardMarkdown, cardSheet, type CardSheet } from './card-sheet';
 export { amountLines } from './amount-lines';
 export { cardFacts, partColourLine, partCount } from './card-facts';

@@ -1,5 +1,6 @@
 import { isValid, parseISO, toDate } from 'date-fns';
 import i18next, { type i18n } from 'i18next';
+import type { Texts } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import tools from '@/catalogue/tools.json';
 import { BENCH_CODE } from '@/core/faults';
@@ -96,11 +97,15 @@ export function createI18n(language = 'en'): i18n {
       en: {
         translation: { ...en, ...says, ui },
         id: idNames(),
-        tool: Object.fromEntries(tools.map((item) => [item.id, item.name])),
       },
     },
   });
   return instance;
+}
+
+/** What the language says of dressings, materials and groups by key; null for English, which their lists are written in. */
+export function textsOf(instance: i18n): Texts | null {
+  return (instance.getResourceBundle(instance.language, 'text') as Texts | undefined) ?? null;
 }
 
 /** Verbs at which a tier measures the part they make. */
@@ -180,11 +185,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const partWord = (step: CardStep) => (step.kind ? plain('parts', step.kind) : '');
   const tool = (id: string) =>
-    inSentence(
-      (instance.getResource(instance.language, 'tool', id) as string | undefined) ??
-        tools.find((item) => item.id === id)?.name ??
-        id,
-    );
+    inSentence(textsOf(instance)?.[`tool.${id}.name`] ?? tools.find((item) => item.id === id)?.name ?? id);
   const flatten = (step: CardStep) => step.check === 'flatten-barb';
   /** A sentence of a way from the figures of its step; without a figure that it names, its shorter form. */
   const sentence = (code: string, figures: CardStep['figures']) => {

@@ -1,5 +1,5 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { DRESSINGS } from '@/catalogue';
+import { shippedIn } from '@/catalogue';
 import type { Dressing } from '@/core/dressings';
 import { ownDressings } from '@/records';
 import type { State } from './store';
@@ -10,9 +10,16 @@ export const selectOwnDressings = createSelector(
   (records): readonly Dressing[] => ownDressings(records),
 );
 
+/** The shipped lists in the language spoken. */
+export const selectShipped = createSelector([(state: State) => state.session.texts], shippedIn);
+
+/** Tools, with what does in their place. */
+export const selectTools = createSelector([selectShipped], ({ tools }) => tools);
+
 /** The tier's own dressings, then the shipped library. */
-export const selectDressings = createSelector([selectOwnDressings], (own): readonly Dressing[] =>
-  own.length === 0 ? DRESSINGS : [...own, ...DRESSINGS],
+export const selectDressings = createSelector(
+  [selectOwnDressings, selectShipped],
+  (own, { dressings }): readonly Dressing[] => (own.length === 0 ? dressings : [...own, ...dressings]),
 );
 
 /** A dressing by id, own or shipped. */

@@ -1,5 +1,5 @@
 export { act, foresee, nowOf } from './act';
-export { closeRefused } from './session';
+export { closeRefused, spokenIn } from './session';
 export { selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName } from './box';
 export { selectOwnMaterials } from './own-materials';
@@ -10,7 +10,7 @@ export { newIn, takeCarriedRecords, writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';
 export { selectEye } from './eye';
 export { selectHooks, selectOwned } from './hooks';
-export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from './dressings';
+export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings, selectTools } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
 export { browserPorts, type Ports } from './ports';
 export { type Aside, asideFile } from './storage/load';

@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
-import { MATERIALS } from '@/catalogue';
 import type { Material } from '@/core/materials';
 import { ownMaterials } from '@/records';
+import { selectShipped } from './dressings';
 import type { State } from './store';
 
 /** Materials of the tier's own, by name. */
@@ -11,6 +11,7 @@ export const selectOwnMaterials = createSelector(
 );
 
 /** The tier's own materials, then the shipped ones. */
-export const selectMaterials = createSelector([selectOwnMaterials], (own): readonly Material[] =>
-  own.length === 0 ? MATERIALS : [...own, ...MATERIALS],
+export const selectMaterials = createSelector(
+  [selectOwnMaterials, selectShipped],
+  (own, { materials }): readonly Material[] => (own.length === 0 ? materials : [...own, ...materials]),
 );

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit';
+import type { Texts } from '@/catalogue';
 
 /** What an answer was when it was last looked at, so that a change can be told. */
 export interface Seen {
@@ -25,6 +26,8 @@ export interface SessionState {
   unkept: { keys: string[]; why: Unwritten } | null;
   /** Nothing outlives this page: the browser gives no room to keep anything. */
   inMemory: boolean;
+  /** Words of the shipped lists in the language spoken; null for theirs. */
+  texts: Texts | null;
   /** The last change that was refused whole, and why; null once it was read. */
   refused: { name: string; detail: string } | null;
 }
@@ -40,6 +43,7 @@ const slice = createSlice({
     unkept: null,
     inMemory: false,
     refused: null,
+    texts: null,
   }),
   reducers: {
     started(state, { payload }: PayloadAction<{ frozenClock: string | null }>) {
@@ -57,6 +61,9 @@ const slice = createSlice({
     },
     refused(state, { payload }: PayloadAction<SessionState['refused']>) {
       state.refused = payload;
+    },
+    spokenIn(state, { payload }: PayloadAction<Texts | null>) {
+      state.texts = payload;
     },
     /** The tier has read that a change was refused. */
     closeRefused(state) {
@@ -77,4 +84,4 @@ const slice = createSlice({
 });
 
 export const sessionReducer = slice.reducer;
-export const { started, saving, notWritten, keptInMemory, noteAnswer, refused, closeRefused } = slice.actions;
+export const { started, saving, notWritten, keptInMemory, noteAnswer, refused, closeRefused, spokenIn } = slice.actions;

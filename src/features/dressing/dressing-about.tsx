@@ -1,10 +1,9 @@
 import { Link } from 'expo-router';
 import { View } from 'react-native';
-import { TOOLS } from '@/catalogue';
 import { differences, type Dressing } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Heading, Say } from '@/ui/primitives';
-import { selectCatalogue, selectDressings, useApp } from '@/state';
+import { selectCatalogue, selectDressings, selectTools, useApp } from '@/state';
 
 /** What is said for a dressing, and what each word rests on. */
 export function Claims({ dressing }: { dressing: Dressing }) {
@@ -100,7 +99,8 @@ export function OnTheBank({ dressing }: { dressing: Dressing }) {
 /** Every tool it needs, and how to do without. */
 export function Tools({ dressing }: { dressing: Dressing }) {
   const words = useWords();
-  const known = (id: string) => TOOLS.find((item) => item.id === id);
+  const tools = useApp(selectTools);
+  const known = (id: string) => tools.find((item) => item.id === id);
   return (
     <Lines
       title={words('dressing.tools')}

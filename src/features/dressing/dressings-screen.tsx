@@ -1,11 +1,11 @@
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
-import { MATERIALS, STYLES } from '@/catalogue';
+import { STYLES } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
-import { libraryCard, selectDevice, selectDressings, selectOwnDressings, useApp } from '@/state';
+import { libraryCard, selectCatalogue, selectDevice, selectDressings, selectOwnDressings, useApp } from '@/state';
 import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { OrderTiles } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
@@ -26,6 +26,7 @@ export function DressingsScreen() {
   const router = useRouter();
   const asked = useLocalSearchParams<{ order?: string }>();
   const dressings = useApp(selectDressings);
+  const { materials } = useApp(selectCatalogue);
   const own = useApp(selectOwnDressings);
   const [filter, setFilter] = useState<LibraryFilter>({
     ...ALL,
@@ -36,7 +37,7 @@ export function DressingsScreen() {
   const searching = filter.search.trim() !== '';
   // A search goes through the whole library; without one a natural is looked at at a time.
   const inUse = useDeferredValue(searching ? { ...filter, order: null, stage: null } : filter);
-  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, MATERIALS, null, speech));
+  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, materials, null, speech));
   const groups = byStage(shown, inUse);
   const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
   const orders = ids.orders.filter((order) =>

@@ -1,6 +1,5 @@
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
-import { TOOLS } from '@/catalogue';
 import type { CautionId, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import { movedRun, runOf, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
 import type { CardStep } from '@/core/tying';
@@ -20,7 +19,7 @@ import {
 import { CheckLines } from './check-lines';
 import { usePartNames, WherePick } from './edit-where';
 import { NumberField } from './number-field';
-import { selectCatalogue, useApp } from '@/state';
+import { selectCatalogue, selectTools, useApp } from '@/state';
 
 interface EditStepsProps {
   dressing: Dressing;
@@ -251,6 +250,7 @@ function StepFields({
   const { ids } = speech;
   const nameOf = usePartNames(dressing);
   const { materials } = useApp(selectCatalogue);
+  const tools = useApp(selectTools);
   const named = <T extends string>(list: readonly { id: string; name: string }[]) =>
     list.map(({ id, name }) => ({ id: id as T, label: name }));
   const cell = (field: React.ReactNode) => <View className="min-w-36 flex-1">{field}</View>;
@@ -339,7 +339,7 @@ function StepFields({
         {cell(
           <Pick
             label={words('edit-dressing.tool')}
-            choices={named(TOOLS)}
+            choices={named(tools)}
             value={step.tool ?? null}
             none={words('edit-dressing.no-tool')}
             onChange={(tool) => onPut({ tool })}

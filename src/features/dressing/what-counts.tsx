@@ -1,8 +1,7 @@
 import { View } from 'react-native';
-import { TOOLS } from '@/catalogue';
 import { CRITERIA, type Criterion } from '@/core/dressings';
 import { setSettings } from '@/records';
-import { selectSettings, useAct, useApp } from '@/state';
+import { selectSettings, selectTools, useAct, useApp } from '@/state';
 import { useWords } from '@/features/shell';
 import { Chips, Heading, Say, Toggle } from '@/ui/primitives';
 
@@ -14,6 +13,7 @@ const SKILLS = ['1', '2', '3'] as const;
 /** The tier at the bench: practice, minutes, tools. Part of the settings, and of the choice of a dressing. */
 export function AtTheBench() {
   const words = useWords();
+  const tools = useApp(selectTools);
   const settings = useApp(selectSettings);
   const act = useAct();
   return (
@@ -56,8 +56,8 @@ export function AtTheBench() {
           {words(settings.tools ? 'picking.tools-hint' : 'picking.tools-unknown')}
         </Say>
         <View className="flex-row flex-wrap gap-2">
-          {TOOLS.map((tool) => {
-            const own = settings.tools ?? TOOLS.map((item) => item.id);
+          {tools.map((tool) => {
+            const own = settings.tools ?? tools.map((item) => item.id);
             const on = own.includes(tool.id);
             return (
               <Toggle

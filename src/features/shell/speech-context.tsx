@@ -1,6 +1,7 @@
-import { createContext, useContext, useMemo, type ReactNode } from 'react';
-import { createI18n, createSpeech, type Speech } from '@/speech';
-import { selectSettings, useApp } from '@/state';
+import { createContext, useContext, useLayoutEffect, useMemo, type ReactNode } from 'react';
+import { useDispatch } from 'react-redux';
+import { createI18n, createSpeech, textsOf, type Speech } from '@/speech';
+import { selectSettings, spokenIn, useApp } from '@/state';
 
 const english = createI18n();
 const Context = createContext<Speech>(createSpeech(english, 'mm'));
@@ -14,7 +15,9 @@ export function SpeechProvider({
   children: ReactNode;
 }) {
   const { unit } = useApp(selectSettings);
+  const dispatch = useDispatch();
   const speech = useMemo(() => createSpeech(i18n, unit), [i18n, unit]);
+  useLayoutEffect(() => void dispatch(spokenIn(textsOf(i18n))), [dispatch, i18n]);
   return <Context.Provider value={speech}>{children}</Context.Provider>;
 }
 
