@@ -153,6 +153,14 @@ module.exports = [
             'TemplateLiteral > CallExpression[callee.property.name="toFixed"], JSXExpressionContainer > CallExpression[callee.property.name="toFixed"], CallExpression[callee.name="words"] CallExpression[callee.property.name="toFixed"], CallExpression[callee.name="words"] CallExpression[callee.name="format"]',
           message: 'Numbers and days are written by speech: number() and day().',
         },
+        {
+          selector: 'CallExpression[callee.property.name="join"] > Literal[value=/^\\s*[,;·.]\\s+$/]',
+          message: 'Lists are written by speech: list(), clauses() and beside().',
+        },
+        {
+          selector: 'TemplateElement[value.raw=/(·|[:;,.]) | \\(/]',
+          message: 'A sentence is put together by a message of speech, not in code.',
+        },
       ],
     },
   },

@@ -36,7 +36,7 @@ export function amountLines(part: CardPart, speech: Speech): string[] {
       ),
     );
   if (part.tails !== null)
-    lines.push(part.tails.length > 1 ? word('tails', { counts: part.tails.join(', ') }) : word('tails-own'));
+    lines.push(part.tails.length > 1 ? word('tails', { counts: speech.list(part.tails) }) : word('tails-own'));
   // Thread hangs from its spool: nothing of it is cut beforehand.
   const spooled = part.material?.function === 'body.thread' || part.material?.function === 'thread';
   if (part.cut_mm !== null && !spooled)

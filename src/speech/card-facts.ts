@@ -18,14 +18,14 @@ export function cardFacts(card: Card, speech: Speech): Fact[] {
       id: 'threads',
       title: word('threads'),
       lines: card.threads.map((thread) =>
-        [
+        speech.clauses([
           word('thread', {
             name: thread.name,
             mm: speech.length(thread.diameter_mm, true),
             turns: thread.finish_turns,
           }),
           ...thread.reasons.map((why) => speech.say(why)),
-        ].join('; '),
+        ]),
       ),
     },
     { id: 'weights', title: word('weights'), lines: card.weights.map((weight) => weightLine(weight, speech)) },
@@ -71,7 +71,7 @@ function weightLine(weight: Card['weights'][number], speech: Speech): string {
   const word = (key: string, params: Record<string, unknown>) => speech.t(`ui.bench.${key}`, params);
   const metal = weight.metal ? speech.name('metals', weight.metal) : '';
   if (weight.kind === 'bead')
-    return [
+    return speech.clauses([
       word('weight-bead', {
         metal,
         mm: speech.length(weight.diameter_mm!),
@@ -80,7 +80,7 @@ function weightLine(weight: Card['weights'][number], speech: Speech): string {
         mass: mg(weight.mass_mg),
       }),
       ...weight.warnings.map((warning) => speech.say(warning)),
-    ].join('; ');
+    ]);
   if (weight.kind === 'wound')
     return word('weight-wound', {
       metal,
@@ -130,7 +130,7 @@ export function careLines(card: Card, speech: Speech): string[] {
         .map((step) => speech.t('card-sheet.made-step', { name: speech.worded(assembly.name), n: step.n })),
     );
     if (numbers.length === 0)
-      return made.length === 0 ? text : speech.t('card-sheet.care-made', { text, steps: made.join(', ') });
-    return speech.t('card-sheet.care-at', { text, steps: numbers.join(', '), count: numbers.length });
+      return made.length === 0 ? text : speech.t('card-sheet.care-made', { text, steps: speech.list(made) });
+    return speech.t('card-sheet.care-at', { text, steps: speech.list(numbers), count: numbers.length });
   });
 }

@@ -20,10 +20,10 @@ function stepLines(steps: readonly CardStep[], speech: Speech): string[] {
     ];
     const check = speech.stepCheck(step);
     return [
-      `${step.n}. ${speech.stepTitle(step)}${detail.length > 0 ? `: ${detail.join('; ')}` : ''}`,
+      `${step.n}. ${speech.stepTitle(step)}${detail.length > 0 ? `: ${speech.clauses(detail)}` : ''}`,
       ...(check ? [`   ${speech.t('cli.look', { text: check })}`] : []),
       ...(step.mend.length > 0
-        ? [`   ${speech.t('card-sheet.mend', { text: speech.stepMends(step).join('; ') })}`]
+        ? [`   ${speech.t('card-sheet.mend', { text: speech.clauses(speech.stepMends(step)) })}`]
         : []),
     ];
   });
@@ -57,7 +57,7 @@ function partLine(part: CardPart, speech: Speech): string {
     inColour(part, speech),
     part.optional ? t('cli.optional') : null,
   ];
-  return `${speech.name('parts', part.part)}: ${words.filter(Boolean).join(', ')}`;
+  return `${speech.name('parts', part.part)}: ${speech.list(words.filter(Boolean))}`;
 }
 
 /** Everything a tier needs of a card on paper or in a terminal: parts, what to take, thread, weight, ribs, hackles, colours, what is made beforehand, the steps, cautions once each, tools. */

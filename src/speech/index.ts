@@ -2,3 +2,4 @@ export { createI18n, createSpeech, headlineParts, textsOf, type IdKind, type Spe
 export { cardMarkdown, cardSheet, type CardSheet } from './card-sheet';
 export { amountLines } from './amount-lines';
 export { cardFacts, partColourLine, partCount } from './card-facts';
+export { railLabels } from './rail-label';

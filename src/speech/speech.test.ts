@@ -2,6 +2,7 @@ import { SHIPPED, sampleOf } from '../../tools/test-catalogue';
 import { answer, cardFor, NO_CHOICES } from '@/core/answer';
 import { amountLines } from './amount-lines';
 import { careLines } from './card-facts';
+import { railLabels } from './rail-label';
 import { createI18n, createSpeech, headlineParts } from './speech';
 
 const i18n = createI18n();
@@ -112,6 +113,34 @@ describe('numbers and days', () => {
     expect(own.waters.find((row) => row.id === 'fast')!.name).toBe('Schnell');
     expect(own.schools.find((row) => row.id === 'taper')!.options.find((option) => option.id === 'none')!.name).toBe(
       'Keine',
+    );
+  });
+});
+
+describe('lists', () => {
+  const speech = createSpeech(createI18n(), 'mm');
+
+  test('what is empty is left out, and nothing joined is nothing', () => {
+    expect(speech.list(['dun', null, 'spinner', '', false, 3])).toBe('dun, spinner, 3');
+    expect(speech.clauses(['a, b', undefined, 'c'])).toBe('a, b; c');
+    expect(speech.beside(['14', 0, 'barbless'])).toBe('14 · 0 · barbless');
+    expect(speech.sentences(['One', null])).toBe('One');
+    expect([speech.list([]), speech.beside([null])]).toEqual(['', '']);
+  });
+
+  test('another language joins them its own way, and writes names inside a sentence as it does', () => {
+    const german = createI18n('de');
+    german.addResource('de', 'translation', 'list.names-inside', 'as they are');
+    const other = createSpeech(german, 'mm');
+    expect(other.list(['a', 'b', 'c'])).toBe('a, b und c');
+    expect([other.plain('orders', 'mayfly'), speech.plain('orders', 'mayfly')]).toEqual(['Mayfly', 'mayfly']);
+  });
+
+  test('a rail says its sizes in view, and what is open about it', () => {
+    const rail = { maker: 'Osmere', model: 'Lark', open: null };
+    expect(railLabels(speech)(rail, ['12', '14'])).toBe('Osmere Lark: 12, 14');
+    expect(railLabels(speech)({ ...rail, open: { said: 'taping 2 would settle it' } }, ['12'])).toBe(
+      'Osmere Lark: 12; taping 2 would settle it',
     );
   });
 });

@@ -39,6 +39,9 @@ function idNames(): Record<string, Record<string, string>> {
   );
 }
 
+/** What may be listed; empty texts and nothing are left out. */
+type Items = readonly (string | number | null | undefined | false)[];
+
 /** Words for codes and numbers, in one language and unit, for app and command line alike. */
 export interface Speech {
   t: i18n['t'];
@@ -57,6 +60,20 @@ export interface Speech {
   digits(mm: number, fine?: boolean): string;
   /** Digits of a ±, mm at least 0. */
   spread(mm: number, fine?: boolean): string;
+  /** What is counted up side by side, as the language does; what is empty is left out. */
+  list(items: Items): string;
+  /** The same of things said, each of which may be a list itself. */
+  clauses(items: Items): string;
+  /** The same of whole sentences without their last stop. */
+  sentences(items: Items): string;
+  /** What something is, and what is said of it. */
+  pair(what: string, text: string): string;
+  /** A text with a note on it. */
+  aside(text: string, note: string): string;
+  /** A text as one point of several. */
+  point(text: string): string;
+  /** The same of what only stands beside one another on a line. */
+  beside(items: Items): string;
   /** A number with so many decimals; its minus is a minus. */
   number(value: number, decimals?: number): string;
   /** A day, `2033-05-24` or with its time, in short: with `time` its hour too. A time that is none stands as it was noted. */
@@ -111,8 +128,8 @@ export function textsOf(instance: i18n): Texts | null {
 /** Verbs at which a tier measures the part they make. */
 const MEASURES: ReadonlySet<string> = new Set(['bind', 'wind', 'dub', 'clip', 'tease', 'post']);
 
-/** A name inside a sentence: its first letter small, unless it begins with an abbreviation. */
-function inSentence(text: string): string {
+/** A name with its first letter small, unless it begins with an abbreviation. */
+function small(text: string): string {
   return /^\p{Lu}\p{Lu}/u.test(text) ? text : `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
 }
 
@@ -121,6 +138,8 @@ const PROPER: ReadonlySet<string> = new Set(['makers']);
 /** A way of speaking: one language, one unit. */
 export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   const { t } = instance;
+  /** A name inside a sentence: some languages write it small there, others as it is. */
+  const inSentence = t('list.names-inside') === 'small' ? small : (text: string) => text;
   const name = (kind: IdKind, id: string): string => {
     const found = instance.getResource(instance.language, 'id', `${kind}`) as Record<string, string> | undefined;
     return (
@@ -166,12 +185,15 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const digits = (mm: number, fine = false) => formatLength(mm, unit, fine).digits;
   const spread = (mm: number, fine = false) => formatSpread(mm, unit, fine).digits;
+  const said = (items: Items) => items.flatMap((item) => (typeof item === 'number' || item ? [String(item)] : []));
+  const list = (items: Items) => formats.list.format(said(items));
+  const sentences = (items: Items) => said(items).join(t('list.sentences'));
   const param = (value: Param): string => {
     if (value === null) return '';
     if (typeof value === 'number') return Number.isInteger(value) ? String(value) : value.toFixed(1);
     if (typeof value === 'string') return value.startsWith(SAY) ? t(`say.${value.slice(SAY.length)}`) : value;
     if ('mm' in value) return length(value.mm);
-    if ('list' in value) return value.list.map(param).join(t('list.join'));
+    if ('list' in value) return list(value.list.map(param));
     return plain(value.kind as IdKind, value.id);
   };
   const say: Speech['say'] = (coded, group = 'reason') => {
@@ -217,6 +239,13 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     number: (value, decimals = 0) => formats.decimals(decimals).format(value).replace('-', '−'),
     day,
     moment: (at) => written(at, (date) => `${formats.long.format(date)}, ${formats.hour.format(date)}`),
+    list,
+    sentences,
+    pair: (what, text) => t('list.pair', { what, text }),
+    aside: (text, note) => t('list.aside', { text, note }),
+    point: (text) => t('list.point', { text }),
+    clauses: (items) => said(items).join(t('list.clauses')),
+    beside: (items) => said(items).join(t('list.beside')),
     spread,
     shade: (shade) => t(`shade.${shade.tone ?? 'none'}`, { hue: t(`hue.${shade.hue}`) }),
     caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,
@@ -234,7 +263,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     stepCheck: (step) =>
       flatten(step)
         ? t('step.flatten-barb-check')
-        : [step.check && worded(step.check, step.figures), step.note].filter(Boolean).join('. ') || null,
+        : sentences([step.check && worded(step.check, step.figures), step.note]) || null,
     stepOrientation: (step) => step.orientation && worded(step.orientation, step.figures),
     stepMends: (step) => step.mend.map((mend) => worded(mend, step.figures)),
     worded: (text) => worded(text),

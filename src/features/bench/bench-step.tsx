@@ -61,6 +61,7 @@ export function BenchStep({
   const { card } = answer;
   const dressing = useApp((state) => selectDressing(state, card?.dressing.id));
   if (!card) return <Say className="px-5 py-4">{words('dressing.none')}</Say>;
+  const partName = (id: string) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id);
   return (
     <View className="gap-6 py-4">
       <View className="gap-3 px-5">
@@ -90,7 +91,11 @@ export function BenchStep({
           <Say size="small" tone={card.fits ? 'sedge' : 'dawn'} weight="medium">
             {card.fits
               ? words('bench.fits')
-              : `${words('bench.over', { part: speech.plain('parts', card.parts.find((part) => part.id === card.over!.part)?.part ?? card.over!.part), mm: speech.length(card.over!.mm) })}${card.over!.drop.length > 0 ? `; ${words('bench.drop', { parts: card.over!.drop.map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id)).join(', ') })}` : ''}`}
+              : speech.clauses([
+                  words('bench.over', { part: partName(card.over!.part), mm: speech.length(card.over!.mm) }),
+                  card.over!.drop.length > 0 &&
+                    words('bench.drop', { parts: speech.list(card.over!.drop.map(partName)) }),
+                ])}
           </Say>
         </View>
         <Button

@@ -66,9 +66,11 @@ export function CardParts({ card }: { card: Card }) {
                 .join(' ')}
             </Say>
             <Say size="small" tone="soft">
-              {[part.material?.name, rule(part.base, part.factor), part.optional ? words('dressing.optional') : null]
-                .filter(Boolean)
-                .join(' · ')}
+              {speech.beside([
+                part.material?.name,
+                rule(part.base, part.factor),
+                part.optional ? words('dressing.optional') : null,
+              ])}
             </Say>
             <PartColour part={part} />
             {amountLines(part, speech).map((line) => (
@@ -112,7 +114,7 @@ export function StepCheck({ step, size = 'small' }: { step: CardStep; size?: 'sm
   return (
     <Say size={size}>
       <Say size={size} tone="sedge" weight="strong">
-        {`${words('bench.look')}: `}
+        {`${words('bench.look')} `}
       </Say>
       {check}
     </Say>
@@ -170,18 +172,16 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
           <View className="min-w-0 flex-1 gap-1">
             <Say weight="strong">{speech.stepTitle(step)}</Say>
             <Say size="small" tone="soft">
-              {[
+              {speech.beside([
                 step.mm !== null && speech.showsLength(step) ? speech.length(step.mm) : null,
                 ...speech.stepDetail(step),
                 step.reversible ? null : speech.t('step.cannot-undo'),
-              ]
-                .filter(Boolean)
-                .join(' · ')}
+              ])}
             </Say>
             <StepCheck step={step} />
             {step.mend.length > 0 ? (
               <Say size="small" tone="soft">
-                {`${words('bench.mend')}: ${speech.stepMends(step).join('; ')}`}
+                {speech.pair(words('bench.mend'), speech.clauses(speech.stepMends(step)))}
               </Say>
             ) : null}
             <StepCaution step={step} />

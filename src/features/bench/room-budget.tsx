@@ -49,9 +49,11 @@ export function RoomBudget({ card }: { card: Card }) {
         <Say size="small" tone="dawn">
           {card.over.drop.length > 0
             ? words('bench.drop', {
-                parts: card.over.drop
-                  .map((id) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id))
-                  .join(', '),
+                parts: speech.list(
+                  card.over.drop.map((id) =>
+                    speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id),
+                  ),
+                ),
               })
             : words('bench.drop-none')}
         </Say>

@@ -71,7 +71,7 @@ export function SchoolsPanel({ value, inherited, dressing: id, onChange }: Schoo
               />
               {idle.length > 0 ? (
                 <Say size="small" tone="straw">
-                  {words('bench.no-place', { what: idle.map((option) => option.name).join(', ') })}
+                  {words('bench.no-place', { what: speech.list(idle.map((option) => option.name)) })}
                 </Say>
               ) : null}
             </View>
@@ -79,7 +79,7 @@ export function SchoolsPanel({ value, inherited, dressing: id, onChange }: Schoo
         })}
       {without.length > 0 ? (
         <Say size="small" tone="straw">
-          {words('bench.no-place', { what: without.map((school) => speech.plain('schools', school.id)).join(', ') })}
+          {words('bench.no-place', { what: speech.list(without.map((school) => speech.plain('schools', school.id))) })}
         </Say>
       ) : null}
     </View>

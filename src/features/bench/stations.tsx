@@ -56,15 +56,15 @@ export function Stations({ card }: { card: Card }) {
         {width > 0 ? (
           <Drawing
             label={words('bench.stations-label', {
-              parts: along
-                .map((part) =>
+              parts: speech.list(
+                along.map((part) =>
                   words('bench.station-part', {
                     part: speech.plain('parts', part.part),
                     from: speech.length(part.from_mm!),
                     to: speech.length(part.to_mm!),
                   }),
-                )
-                .join(', '),
+                ),
+              ),
             })}
             width={width}
             height={height}

@@ -67,7 +67,7 @@ export function TieScreen({ id }: { id: string }) {
     <View className="flex-1 bg-ground">
       <View className="flex-row items-center justify-between px-5 pt-2">
         <Say size="small" tone="soft" lines={2} className="min-w-0 flex-1">
-          {`${card.dressing.name} · ${card.hook.maker_name} ${card.hook.size}`}
+          {speech.beside([card.dressing.name, `${card.hook.maker_name} ${card.hook.size}`])}
         </Say>
         <Button
           kind="quiet"
@@ -103,7 +103,7 @@ export function TieScreen({ id }: { id: string }) {
         <View aria-live="polite" className={`gap-3 px-5 pb-6 ${wide ? 'w-2/5 pt-6' : ''}`}>
           <View>
             <Say size="small" tone="soft">
-              {`${words('tie.step', { n: step.n, count })}${step.kind ? ` · ${speech.name('parts', step.kind)}` : ''}`}
+              {speech.beside([words('tie.step', { n: step.n, count }), step.kind && speech.name('parts', step.kind)])}
             </Say>
             <PageHeading>{speech.stepTitle(step)}</PageHeading>
           </View>
@@ -137,7 +137,7 @@ export function TieScreen({ id }: { id: string }) {
           ) : null}
           {step.mend.length > 0 ? (
             mend ? (
-              <Say tone="soft">{speech.stepMends(step).join('; ')}</Say>
+              <Say tone="soft">{speech.clauses(speech.stepMends(step))}</Say>
             ) : (
               <Button kind="quiet" label={words('bench.mend')} onPress={() => setMend(true)} className="self-start" />
             )

@@ -5,7 +5,7 @@ import { isLow, leftInPacket, NO_KIND } from '@/records';
 import { useApp } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Stepper } from '@/ui/primitives';
 
 const NO_BOX = 'none';
@@ -14,6 +14,7 @@ const MOST = 60;
 /** What came off the vise: so many flies into a box, and as many hooks out of their packet. */
 export function TiedRow({ card }: { card: Card }) {
   const words = useWords();
+  const speech = useSpeech();
   const ledger = useLedger();
   const boxes = useApp((state) => state.records.entities.box);
   const packets = useApp((state) => state.records.entities.packet);
@@ -35,12 +36,10 @@ export function TiedRow({ card }: { card: Card }) {
       count,
     );
     setSaid(
-      [
+      speech.beside([
         words(boxId === NO_BOX ? 'tied.said' : 'tied.said-box', { count, box: boxes[boxId]?.name ?? '' }),
         taken > 0 ? words('tied.said-hooks', { count: taken, left: left - taken }) : '',
-      ]
-        .filter(Boolean)
-        .join(' · '),
+      ]),
     );
   };
   return (
@@ -63,7 +62,10 @@ export function TiedRow({ card }: { card: Card }) {
         />
       ) : null}
       <Say size="small" tone={own.some(isLow) ? 'straw' : 'soft'}>
-        {`${left > 0 ? words('tied.hooks', { hook: hookName(card.hook), count: left }) : words('tied.no-hooks', { hook: hookName(card.hook) })}${own.some(isLow) ? ` · ${words('packets.low')}` : ''}`}
+        {speech.beside([
+          words(left > 0 ? 'tied.hooks' : 'tied.no-hooks', { hook: hookName(card.hook), count: left }),
+          own.some(isLow) && words('packets.low'),
+        ])}
       </Say>
       {said ? (
         <Say live tone="sedge">

@@ -100,7 +100,7 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
           <Say weight="medium">{hook}</Say>
         </View>
       </View>
-      <Say size="small">{answer.reasons.map((reason) => speech.say(reason)).join('; ')}</Say>
+      <Say size="small">{speech.clauses(answer.reasons.map((reason) => speech.say(reason)))}</Say>
       {trim ? (
         <Say size="small" tone="river" weight="strong">
           {words('box.trim', { what: speech.t(`trim-on-bank.${trim.id}`) })}
@@ -109,7 +109,7 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
       <View className={`items-center gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
         {box ? <BoxMap box={box} slot={place!.slot} /> : null}
         <View className="min-w-0 flex-1">
-          <Say size="small">{placeName(box, place?.slot ?? null)}</Say>
+          <Say size="small">{placeName(box, place?.slot ?? null, speech)}</Say>
           <View className="flex-row items-baseline gap-1">
             <Digits tone={answer.fly.left === 0 ? 'dawn' : 'ink'}>{String(answer.fly.left)}</Digits>
             <Say size="small" tone="soft">
@@ -169,7 +169,10 @@ export function useBestFly(matchId: string): { name: string; detail: string; non
   const hook = fly.hookId ? hooks.find((item) => item.id === fly.hookId) : undefined;
   return {
     name: `${first.fly.name}${hook ? ` ${hook.size}` : ''}`,
-    detail: `${placeName(place ? boxes[place.boxId] : undefined, place?.slot ?? null)} · ${words('box.left-count', { count: first.fly.left })}`,
+    detail: speech.beside([
+      placeName(place ? boxes[place.boxId] : undefined, place?.slot ?? null, speech),
+      words('box.left-count', { count: first.fly.left }),
+    ]),
     none: false,
   };
 }

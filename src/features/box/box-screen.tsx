@@ -199,16 +199,15 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
         />
       </View>
       <Say size="small" tone="soft">
-        {moves
-          .slice(0, 4)
-          .map((move) =>
+        {speech.beside(
+          moves.slice(0, 4).map((move) =>
             words('box.move', {
               day: speech.day(move.at),
               why: speech.plain('moves', move.why),
               count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}`,
             }),
-          )
-          .join(' · ')}
+          ),
+        )}
       </Say>
     </View>
   );

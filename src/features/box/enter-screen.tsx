@@ -51,7 +51,7 @@ export function EnterScreen({ id }: { id: string }) {
       words('box.put-done', {
         count: chosen.reduce((sum, item) => sum + item.count, 0),
         name: nameOf(chosen[0]!.kind),
-        slots: [...new Set(slots.flatMap((slot) => (slot ? [slotName(slot)] : [])))].join(', '),
+        slots: speech.list([...new Set(slots.flatMap((slot) => (slot ? [slotName(slot)] : [])))]),
       }),
     );
     setChosen([]);
@@ -117,7 +117,7 @@ export function EnterScreen({ id }: { id: string }) {
           <View className="gap-3">
             <Say size="small" tone="soft">
               {words('box.where', {
-                slots: slots.map((slot) => (slot ? slotName(slot) : words('box.loose'))).join(', '),
+                slots: speech.list(slots.map((slot) => (slot ? slotName(slot) : words('box.loose')))),
               })}
             </Say>
             <Button

@@ -77,12 +77,12 @@ describe('how a fly is named', () => {
   });
   test('by its box and compartment, as far as they are known', () => {
     const box = { demo: false, name: 'Valley box', rows: 4, columns: 6, carried: true };
-    expect([placeName(box, 'b2'), placeName(box, null), placeName(undefined, null), slotName('a10')]).toEqual([
-      'Valley box, B2',
-      'Valley box',
-      '',
-      'A10',
-    ]);
+    expect([
+      placeName(box, 'b2', speech),
+      placeName(box, null, speech),
+      placeName(undefined, null, speech),
+      slotName('a10'),
+    ]).toEqual(['Valley box, B2', 'Valley box', '', 'A10']);
   });
   test('two of one kind are the same fly, one of another colour is not', () => {
     const kind = { ...NO_KIND, name: 'bought', stage: 'midge/pupa' as const, lengthMm: 6.5 };

@@ -72,6 +72,6 @@ export function cellsOf(
 }
 
 /** Box and compartment in words. */
-export function placeName(box: BoxRecord | undefined, slot: string | null): string {
-  return [box?.name, slot ? slotName(slot) : null].filter(Boolean).join(', ');
+export function placeName(box: BoxRecord | undefined, slot: string | null, speech: Speech): string {
+  return speech.list([box?.name, slot ? slotName(slot) : null]);
 }

@@ -59,7 +59,7 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
             <View className="min-w-0 flex-1">
               <Say weight="medium">{dressing.name}</Say>
               <Say size="small" tone="soft">
-                {dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')}
+                {speech.list(dressing.stages.map((stage) => speech.plain('stages', stage)))}
               </Say>
             </View>
           </Pressable>

@@ -152,14 +152,21 @@ function NearestRow({
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={`${drawer ? `${words('convert.in-drawer')}: ` : ''}${name}. ${differs}. ${words(nearest.close ? 'convert.close' : 'convert.far')}`}
+        aria-label={speech.sentences([
+          drawer ? speech.pair(words('convert.in-drawer'), name) : name,
+          differs,
+          words(nearest.close ? 'convert.close' : 'convert.far'),
+        ])}
         onPress={onOpen}
         className="min-h-target flex-row items-center gap-3 px-5 py-1"
       >
         <View className="min-w-0 flex-1">
           <Say weight="strong">{name}</Say>
           <Say size="small" tone="soft">
-            {`${drawer ? `${words('convert.in-drawer')} · ` : hook.owned > 0 ? `${words('convert.owned', { count: hook.owned })} · ` : ''}${differs}`}
+            {speech.beside([
+              drawer ? words('convert.in-drawer') : hook.owned > 0 && words('convert.owned', { count: hook.owned }),
+              differs,
+            ])}
           </Say>
         </View>
         <View className="items-end">
@@ -175,7 +182,7 @@ function NearestRow({
         <View className="gap-1 px-5 pb-3">
           {nearest.reasons.map((reason, index) => (
             <Say key={index} size="small" tone="soft">
-              {`· ${speech.say(reason)}`}
+              {speech.point(speech.say(reason))}
             </Say>
           ))}
           <Say size="small" tone="soft">

@@ -1,5 +1,5 @@
 import type { Hook } from '@/core/hooks';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Drawing, hookMarks, Marks } from '@/ui/drawings';
 
 const GAP_MM = 2;
@@ -8,6 +8,7 @@ const EDGE = 12;
 /** Hooks of one model beside each other, largest first, all at one scale. */
 export function HookFamily({ hooks, width, maxHeight }: { hooks: readonly Hook[]; width: number; maxHeight: number }) {
   const words = useWords();
+  const speech = useSpeech();
   const drawings = hooks.map((hook) => ({
     hook,
     drawing: hookMarks({
@@ -34,7 +35,7 @@ export function HookFamily({ hooks, width, maxHeight }: { hooks: readonly Hook[]
     <Drawing
       label={words('drawer.family', {
         model: `${first.makerName} ${first.modelName}`,
-        sizes: hooks.map((hook) => hook.size).join(', '),
+        sizes: speech.list(hooks.map((hook) => hook.size)),
       })}
       width={width}
       height={height}

@@ -52,10 +52,10 @@ export function HookFilters({
   const words = useWords();
   const speech = useSpeech();
   const [open, setOpen] = useState(false);
-  const line = [
+  const line = speech.list([
     filter.style ? words('drawer.as-style', { style: speech.plain('styles', filter.style) }) : words('drawer.as-shank'),
     ...kindsSaid(filter, speech),
-  ].join(', ');
+  ]);
   return (
     <View className="gap-3">
       <View className="flex-row flex-wrap items-center gap-3">

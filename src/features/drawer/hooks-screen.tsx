@@ -6,6 +6,7 @@ import { reads, type Hook } from '@/core/hooks';
 import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
+import { railLabels } from '@/speech';
 import { HookDimensions } from '@/features/hook';
 import { Ladder, type Rail } from '@/ui/drawings';
 import { Button, Chips, Digits, Heading, Say } from '@/ui/primitives';
@@ -53,6 +54,7 @@ function railOf(shown: readonly Shown[], owned: Readonly<Record<string, number>>
 export function HooksScreen() {
   const words = useWords();
   const speech = useSpeech();
+  const railLabel = useMemo(() => railLabels(speech), [speech]);
   const hooks = useApp(selectHooks);
   const owned = useApp(selectOwned);
   const { onlyOwned } = useApp(selectSettings);
@@ -121,6 +123,7 @@ export function HooksScreen() {
             <Ladder
               label={words('ladder.label-plain', { count: rails.length })}
               hint={words('ladder.keys')}
+              railLabel={railLabel}
               width={width - 24}
               count={rails.length}
               railAt={(index) => railOf(rails[index]!, owned)}

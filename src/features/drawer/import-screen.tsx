@@ -18,6 +18,7 @@ import { selectHooks, useAct, useApp } from '@/state';
 import { chooseFile, saveFile } from '@/features/files';
 import { ReadingReport, useForesee } from '@/features/reading';
 import { Page, useSpeech, useWords } from '@/features/shell';
+import type { Speech } from '@/speech';
 import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
 import { run, type HooksFileAnswer } from '@/workers';
 import { DrawerTabs } from './drawer-tabs';
@@ -158,7 +159,7 @@ export function ImportScreen() {
         ) : null}
         {state.at === 'start' ? (
           <Say size="small" tone="soft">
-            {words('import.format', { columns: HOOK_COLUMNS.join(', ') })}
+            {words('import.format', { columns: speech.list(HOOK_COLUMNS) })}
           </Say>
         ) : null}
       </View>
@@ -216,7 +217,7 @@ function Report({
           </Say>
           {problems.slice(0, SHOWN_PROBLEMS).map((problem, index) => (
             <Say key={index} size="small">
-              {`${problem.line === null ? '' : `${words('guide.line', { line: problem.line })} `}${speech.say(problem, 'fault')}${problem.code === 'cell-not-one-of' ? '' : acceptedIn(problem.accepted, words)}`}
+              {`${problem.line === null ? '' : `${words('guide.line', { line: problem.line })} `}${speech.say(problem, 'fault')}${problem.code === 'cell-not-one-of' ? '' : acceptedIn(problem.accepted, speech)}`}
             </Say>
           ))}
           {problems.length > SHOWN_PROBLEMS ? (
@@ -243,9 +244,9 @@ function Report({
   );
 }
 
-function acceptedIn(accepted: unknown, words: (key: string, params?: Record<string, unknown>) => string): string {
+function acceptedIn(accepted: unknown, speech: Speech): string {
   return accepted !== null && typeof accepted === 'object' && 'list' in accepted
-    ? ` ${words('import.accepted', { list: (accepted as { list: unknown[] }).list.join(', ') })}`
+    ? ` ${speech.t('ui.import.accepted', { list: speech.list((accepted as { list: string[] }).list) })}`
     : '';
 }
 
@@ -264,6 +265,7 @@ interface MapperProps {
 /** Which heading of the file is which of our columns, in what unit; or one value for every row. */
 function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
   const words = useWords();
+  const speech = useSpeech();
   const [open, setOpen] = useState(answer.read === null);
   const [asking, setAsking] = useState<HookColumn | null>(null);
   const missing = NEEDED.filter((column) => !map[column]);
@@ -283,11 +285,12 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
       />
     );
   const first = (heading: string) =>
-    answer.sample
-      .map((row) => row[heading])
-      .filter(Boolean)
-      .slice(0, 2)
-      .join(', ');
+    speech.list(
+      answer.sample
+        .map((row) => row[heading])
+        .filter(Boolean)
+        .slice(0, 2),
+    );
   return (
     <View className="gap-3">
       <Heading size="small">{words('import.columns')}</Heading>
@@ -371,7 +374,7 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
       />
       {missing.length > 0 ? (
         <Say size="small" tone="dawn">
-          {words('import.missing', { columns: missing.map((column) => words(`import.column.${column}`)).join(', ') })}
+          {words('import.missing', { columns: speech.list(missing.map((column) => words(`import.column.${column}`))) })}
         </Say>
       ) : null}
       <Button

@@ -73,17 +73,15 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
     <Page
       back={{ href: '/drawer/hooks', label: words('drawer.hooks') }}
       title={`${first.makerName} ${first.modelName}`}
-      lead={[
+      lead={speech.beside([
         habit,
-        [
+        speech.list([
           speech.plain('bends', first.bend),
           speech.plain('eyes', first.eye),
           speech.plain('barbs', first.barb),
           speech.plain('wires', first.wire),
-        ].join(', '),
-      ]
-        .filter(Boolean)
-        .join(' · ')}
+        ]),
+      ])}
     >
       <View className="flex-row flex-wrap gap-3 px-5 pb-3">
         {record ? (
@@ -160,7 +158,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
             </View>
             <View role="cell" className="w-11 items-end">
               <Measured
-                what={`${words('drawer.reads')}, ${hook.size}`}
+                what={speech.list([words('drawer.reads'), hook.size])}
                 quantity={{
                   value: reads(hook.shank.value),
                   sd: (hook.shank.sd ?? 0) / hook.shank.value / NUMBER_STEP,
@@ -174,7 +172,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
             {COLUMNS.map(({ name, of, as }) => (
               <View key={name} role="cell" className="min-w-0 flex-1 items-end">
                 <Measured
-                  what={`${words(`hook.${name}`)}, ${hook.size}`}
+                  what={speech.list([words(`hook.${name}`), hook.size])}
                   quantity={of(hook)}
                   as={as}
                   bare={aboutAll.has(name) || !isAbout(of(hook).source)}

@@ -70,10 +70,7 @@ export function PacketFiles() {
             <Say size="small" tone="straw">
               {words('packets.file-strange', {
                 count: strange.length,
-                names: strange
-                  .slice(0, 3)
-                  .map((row) => row.hookId.replace(/:/g, ' '))
-                  .join(', '),
+                names: speech.list(strange.slice(0, 3).map((row) => row.hookId.replace(/:/g, ' '))),
               })}
             </Say>
           ) : null}

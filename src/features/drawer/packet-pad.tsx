@@ -1,47 +1,26 @@
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
 import { Pressable, TextInput, View } from 'react-native';
-import { columnsOf, findModels, readPacketLine, readPastedPackets, type NamedModel } from '@/core/hooks';
-import { reason, type Coded } from '@/core/code';
+import { readPastedPackets, type NamedModel } from '@/core/hooks';
+import type { Coded } from '@/core/code';
 import type { NewModel, PacketsIn } from '@/records';
-import { selectHooks, selectOwned, useApp } from '@/state';
+import { selectOwned, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
+import { Button, Say } from '@/ui/primitives';
 import { MakeModel } from './make-model';
+import { modelsNamed, packetsMeant, sizesOf, useModels, type PadModel } from './packet-line';
+import { PacketSizes } from './packet-sizes';
 import { madeId, useDrawer } from './use-drawer';
 
-interface PadModel extends NamedModel {
-  sizes: readonly string[];
-}
-
-/** Models of the catalogue by name, with the sizes they stock. */
-function useModels(): PadModel[] {
-  const hooks = useApp(selectHooks);
-  return useMemo(() => {
-    const { hooks: rows, starts } = columnsOf(hooks);
-    return [...starts.slice(0, -1)].map((start, index) => ({
-      id: `${rows[start]!.maker}:${rows[start]!.model}`,
-      makerName: rows[start]!.makerName,
-      modelName: rows[start]!.modelName,
-      sizes: rows.slice(start, starts[index + 1]).map((hook) => hook.size),
-    }));
-  }, [hooks]);
-}
-
 const USUAL = 25;
-const COUNTS = ['5', '10', '25', '50', '100'] as const;
-const OFFERED = 4;
 const RECENT = 6;
 
-/** What a line means: packets, or why it means none. */
-type Meant = { packets: PacketsIn; name: string; fault: null } | { packets: null; name: string; fault: Coded };
+const nameOf = (model: NamedModel) => `${model.makerName} ${model.modelName}`;
 
 /** The packet pad: one line a packet, by keyboard or by thumb; the next line stays with the same maker and model. */
 export function PacketPad() {
   const words = useWords();
-  const speech = useSpeech();
   const drawer = useDrawer();
   const models = useModels();
-  const owned = useApp(selectOwned);
   const [text, setText] = useState('');
   const [modelId, setModelId] = useState<string | null>(null);
   const [usual, setUsual] = useState(USUAL);
@@ -49,93 +28,52 @@ export function PacketPad() {
   const [done, setDone] = useState<string | null>(null);
   const [pasted, setPasted] = useState<readonly string[]>([]);
   const [making, setMaking] = useState<NewModel | null>(null);
-  const [picked, setPicked] = useState<Record<string, number>>({});
   const input = useRef<TextInput>(null);
+  const added = useAdded();
 
   const current = models.find((model) => model.id === modelId) ?? null;
-  const line = readPacketLine(text);
-  const offered = line.words === '' ? [] : findModels(line.words, models).slice(0, OFFERED);
-  const recent = useMemo(
-    () =>
-      [...new Set([...(modelId ? [modelId] : []), ...Object.keys(owned).map((id) => id.slice(0, id.lastIndexOf(':')))])]
-        .flatMap((id) => models.find((model) => model.id === id) ?? [])
-        .slice(0, RECENT),
-    [modelId, models, owned],
-  );
-
-  const nameOf = (model: NamedModel) => `${model.makerName} ${model.modelName}`;
-  const meant = (written: string, stays: PadModel | null): Meant => {
-    const first = readPacketLine(written);
-    const model = first.words === '' ? stays : (findModels(first.words, models)[0] ?? null);
-    if (!model) return { packets: null, name: '', fault: reason('packet-model', { got: first.words }) };
-    const read = readPacketLine(written, model.sizes);
-    const wrong = read.faults[0] ?? (read.sizes.length === 0 ? reason('packet-sizes') : null);
-    if (wrong) return { packets: null, name: nameOf(model), fault: wrong };
-    return {
-      packets: {
-        modelId: model.id,
-        made: null,
-        sizes: read.sizes.map(({ size, count }) => ({ size, count: count ?? usual })),
-      },
-      name: nameOf(model),
-      fault: null,
-    };
+  const { wanted, offered } = modelsNamed(text, models);
+  const meant = (written: string, stays: PadModel | null) => packetsMeant(written, { models, stays, usual });
+  const stay = (id: string | null, said: { fault?: Coded | null; done?: string | null } = {}) => {
+    setModelId(id);
+    setText('');
+    setFault(said.fault ?? null);
+    if (said.done !== undefined) setDone(said.done);
   };
-  const say = (packets: PacketsIn, name: string) => setDone(words('packets.added', { name, sizes: sizesIn(packets) }));
   const enter = () => {
     if (text.trim() === '') return;
     const result = meant(text, current);
-    if (result.fault) {
-      // Words alone, of a model that is there, make it the one that the next sizes are of.
-      if (result.fault.code === 'packet-sizes' && line.words !== '') {
-        setModelId(findModels(line.words, models)[0]!.id);
-        setText('');
-        setFault(null);
-        return;
-      }
-      setFault(result.fault);
-      return;
+    if (result.packets) {
+      drawer.put([result.packets]);
+      stay(result.packets.modelId, { done: added(result.packets, nameOf(result.model)) });
     }
-    drawer.put([result.packets]);
-    say(result.packets, result.name);
-    setModelId(result.packets.modelId);
-    setText('');
-    setFault(null);
+    // Words alone, of a model that is there, make it the one that the next sizes are of.
+    else if (result.model && wanted !== '' && result.fault.code === 'packet-sizes') stay(result.model.id);
+    else setFault(result.fault);
   };
   const paste = (lines: readonly string[]) => {
     let stays = current;
     const results = lines.map((written) => {
       const result = meant(written, stays);
-      if (result.packets) stays = models.find((model) => model.id === result.packets.modelId) ?? stays;
+      if (result.packets) stays = result.model;
       return { written, ...result };
     });
     const good = results.flatMap((result) => (result.packets ? [result.packets] : []));
     if (good.length > 0) drawer.put(good);
     setPasted(results.filter((result) => result.fault).map((result) => result.written));
-    setModelId(stays?.id ?? null);
-    setText('');
-    setFault(results.find((result) => result.fault)?.fault ?? null);
-    setDone(words('packets.pasted', { count: good.reduce((sum, packets) => sum + packets.sizes.length, 0) }));
+    stay(stays?.id ?? null, {
+      fault: results.find((result) => result.fault)?.fault,
+      done: words('packets.pasted', { count: good.reduce((sum, packets) => sum + packets.sizes.length, 0) }),
+    });
   };
-  // A field of one line loses line breaks when it is pasted into: they are read before it does.
-  const pasteLines = useRef(paste);
-  useEffect(() => {
-    pasteLines.current = paste;
-  });
-  useEffect(() => {
-    const node = input.current as unknown as HTMLElement | null;
-    const onPaste = (event: ClipboardEvent) => {
-      const clip = event.clipboardData?.getData('text/plain') ?? '';
-      if (!/[\n\t]/.test(clip.trim())) return;
-      event.preventDefault();
-      pasteLines.current(readPastedPackets(clip));
-    };
-    node?.addEventListener('paste', onPaste);
-    return () => node?.removeEventListener('paste', onPaste);
-  }, []);
-  const ahead = text.trim() === '' ? null : meant(text, current);
-  const unknown = line.words !== '' && offered.length === 0;
-  const chosen = Object.entries(picked);
+  usePastedLines(input, paste);
+  const make = (model: NewModel) => {
+    const id = madeId(model);
+    drawer.put([{ modelId: id, made: model, sizes: sizesOf(text, usual) }]);
+    setMaking(null);
+    stay(id, { done: words('packets.made', { name: `${model.makerName} ${model.modelName}` }) });
+    input.current?.focus();
+  };
   return (
     <View className="gap-4 border-y border-line bg-plane px-5 py-4">
       <View className="gap-1">
@@ -143,45 +81,21 @@ export function PacketPad() {
           {current ? words('packets.of-model', { model: nameOf(current) }) : words('packets.line')}
         </Say>
         <View className="flex-row gap-3">
-          <View
-            className={`min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${fault ? 'border-dawn' : 'border-edge'}`}
-          >
-            <TextInput
-              ref={input}
-              aria-label={words('packets.line')}
-              aria-invalid={fault ? true : undefined}
-              value={text}
-              autoComplete="off"
-              autoFocus
-              autoCapitalize="none"
-              blurOnSubmit={false}
-              placeholder={current ? words('packets.example-sizes') : words('packets.example')}
-              className="py-2 font-mono text-body text-ink"
-              onChangeText={(next) => {
-                setText(next);
-                setFault(null);
-                setDone(null);
-              }}
-              onSubmitEditing={enter}
-            />
-          </View>
+          <PacketField
+            field={input}
+            text={text}
+            faulty={fault !== null}
+            example={words(current ? 'packets.example-sizes' : 'packets.example')}
+            onType={(next) => {
+              setText(next);
+              setFault(null);
+              setDone(null);
+            }}
+            onEnter={enter}
+          />
           <Button kind="main" label={words('packets.put')} onPress={enter} />
         </View>
-        {fault ? (
-          <Say live size="small" tone="dawn">
-            {speech.say(fault, 'fault')}
-          </Say>
-        ) : done ? (
-          <Say live size="small" tone="sedge">
-            {done}
-          </Say>
-        ) : (
-          <Say size="small" tone={ahead?.packets ? 'ink' : 'soft'}>
-            {ahead?.packets
-              ? words('packets.means', { name: ahead.name, sizes: sizesIn(ahead.packets) })
-              : words('packets.hint')}
-          </Say>
-        )}
+        <LineSaid fault={fault} done={done} ahead={text.trim() === '' ? null : meant(text, current)} />
         {pasted.map((written, index) => (
           <Button
             key={index}
@@ -196,147 +110,196 @@ export function PacketPad() {
           />
         ))}
       </View>
-      {offered.length > 0 || (current === null && line.words === '' && recent.length > 0) ? (
-        <View role="group" aria-label={words('packets.models')} className="flex-row flex-wrap gap-3">
-          {(offered.length > 0 ? offered : recent).map((model, index) => (
-            <Pressable
-              key={model.id}
-              role="button"
-              aria-label={nameOf(model)}
-              onPress={() => {
-                setModelId(model.id);
-                setText('');
-                setPicked({});
-                setFault(null);
-                input.current?.focus();
-              }}
-              className={`min-h-target justify-center rounded-control border px-3 ${offered.length > 0 && index === 0 ? 'border-river' : 'border-edge'}`}
-            >
-              <Say size="small" weight={offered.length > 0 && index === 0 ? 'strong' : 'sans'}>
-                {nameOf(model)}
-              </Say>
-            </Pressable>
-          ))}
-        </View>
-      ) : null}
-      {unknown && !making ? (
+      <ModelsOffered
+        models={models}
+        offered={wanted === '' ? null : offered}
+        current={current}
+        onPick={(model) => {
+          stay(model.id);
+          input.current?.focus();
+        }}
+      />
+      {wanted !== '' && offered.length === 0 && !making ? (
         <Button
-          label={words('packets.make', { name: line.words })}
+          label={words('packets.make', { name: wanted })}
           className="self-start"
           onPress={() => {
-            const [makerName = '', ...rest] = line.words.split(' ');
-            setMaking({
-              makerName: capital(makerName),
-              modelName: rest.map(capital).join(' '),
-              bend: 'round',
-              xLong: 0,
-            });
+            setMaking(newModelOf(wanted));
             setFault(null);
           }}
         />
       ) : null}
       {making ? (
-        <MakeModel
-          model={making}
-          onChange={setMaking}
-          onDone={() => {
-            const id = madeId(making);
-            const read = readPacketLine(text);
-            drawer.put([
-              {
-                modelId: id,
-                made: making,
-                sizes: read.sizes.map(({ size, count }) => ({ size, count: count ?? usual })),
-              },
-            ]);
-            setModelId(id);
-            setMaking(null);
-            setText('');
-            setFault(null);
-            setDone(words('packets.made', { name: `${making.makerName} ${making.modelName}` }));
-            input.current?.focus();
-          }}
-          onLeave={() => setMaking(null)}
-        />
+        <MakeModel model={making} onChange={setMaking} onDone={() => make(making)} onLeave={() => setMaking(null)} />
       ) : null}
       {current && text === '' ? (
-        <View className="gap-3">
-          <View
-            role="group"
-            aria-label={words('packets.sizes-of', { model: nameOf(current) })}
-            className="flex-row flex-wrap gap-3"
-          >
-            {current.sizes.map((size) => (
-              <Toggle
-                key={size}
-                label={size}
-                spoken={words('packets.size', { size })}
-                on={size in picked}
-                onChange={(on) =>
-                  setPicked(
-                    on ? { ...picked, [size]: usual } : Object.fromEntries(chosen.filter(([other]) => other !== size)),
-                  )
-                }
-              />
-            ))}
-          </View>
-          <Chips
-            compact
-            label={words('packets.count-each')}
-            choices={COUNTS.map((id) => ({ id: id as string, label: `×${id}` }))}
-            value={String(usual)}
-            onChange={(id) => {
-              setUsual(Number(id));
-              setPicked(Object.fromEntries(chosen.map(([size]) => [size, Number(id)])));
-            }}
-          />
-          {chosen.map(([size, count]) => (
-            <View key={size} className="flex-row items-center justify-between">
-              <Say weight="medium">{words('packets.size', { size })}</Say>
-              <Stepper
-                label={words('packets.hooks-of', { size })}
-                value={count}
-                low={1}
-                high={9999}
-                onChange={(value) => setPicked({ ...picked, [size]: value })}
-              />
-            </View>
-          ))}
-          <View className="flex-row flex-wrap gap-3">
-            {chosen.length > 0 ? (
-              <Button
-                kind="main"
-                label={words('packets.put-n', { count: chosen.length })}
-                onPress={() => {
-                  const packets = {
-                    modelId: current.id,
-                    made: null,
-                    sizes: chosen.map(([size, count]) => ({ size, count })),
-                  };
-                  drawer.put([packets]);
-                  say(packets, nameOf(current));
-                  setPicked({});
-                }}
-              />
-            ) : null}
-            <Button
-              kind="quiet"
-              label={words('packets.other-model')}
-              onPress={() => {
-                setModelId(null);
-                setPicked({});
-                input.current?.focus();
-              }}
-            />
-          </View>
-        </View>
+        <PacketSizes
+          key={current.id}
+          model={current}
+          name={nameOf(current)}
+          usual={usual}
+          onUsual={setUsual}
+          onPut={(packets) => {
+            drawer.put([packets]);
+            setDone(added(packets, nameOf(current)));
+          }}
+          onOther={() => {
+            setModelId(null);
+            input.current?.focus();
+          }}
+        />
       ) : null}
     </View>
   );
 }
 
-function sizesIn({ sizes }: PacketsIn): string {
-  return sizes.map(({ size, count }) => `${size} ×${count}`).join(', ');
+/** Sizes and counts of packets, in words. */
+function useSizesSaid() {
+  const words = useWords();
+  const speech = useSpeech();
+  return ({ sizes }: PacketsIn) =>
+    speech.list(sizes.map(({ size, count }) => words('packets.size-count', { size, count })));
+}
+
+function useAdded() {
+  const words = useWords();
+  const said = useSizesSaid();
+  return (packets: PacketsIn, name: string) => words('packets.added', { name, sizes: said(packets) });
+}
+
+interface PacketFieldProps {
+  field: RefObject<TextInput | null>;
+  text: string;
+  faulty: boolean;
+  example: string;
+  onType: (text: string) => void;
+  onEnter: () => void;
+}
+
+function PacketField({ field, text, faulty, example, onType, onEnter }: PacketFieldProps) {
+  const words = useWords();
+  return (
+    <View
+      className={`min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${faulty ? 'border-dawn' : 'border-edge'}`}
+    >
+      <TextInput
+        ref={field}
+        aria-label={words('packets.line')}
+        aria-invalid={faulty ? true : undefined}
+        value={text}
+        autoComplete="off"
+        autoFocus
+        autoCapitalize="none"
+        blurOnSubmit={false}
+        placeholder={example}
+        className="py-2 font-mono text-body text-ink"
+        onChangeText={onType}
+        onSubmitEditing={onEnter}
+      />
+    </View>
+  );
+}
+
+/** What is wrong with the line, what became of the last one, or what this one means. */
+function LineSaid({
+  fault,
+  done,
+  ahead,
+}: {
+  fault: Coded | null;
+  done: string | null;
+  ahead: ReturnType<typeof packetsMeant> | null;
+}) {
+  const words = useWords();
+  const speech = useSpeech();
+  const said = useSizesSaid();
+  if (fault)
+    return (
+      <Say live size="small" tone="dawn">
+        {speech.say(fault, 'fault')}
+      </Say>
+    );
+  if (done)
+    return (
+      <Say live size="small" tone="sedge">
+        {done}
+      </Say>
+    );
+  return ahead?.packets ? (
+    <Say size="small">{words('packets.means', { name: nameOf(ahead.model), sizes: said(ahead.packets) })}</Say>
+  ) : (
+    <Say size="small" tone="soft">
+      {words('packets.hint')}
+    </Say>
+  );
+}
+
+interface ModelsOfferedProps {
+  models: readonly PadModel[];
+  /** Those the words fit, best first; null while there are no words. */
+  offered: readonly PadModel[] | null;
+  current: PadModel | null;
+  onPick: (model: PadModel) => void;
+}
+
+/** Models that the words fit, and before any words those there are packets of. */
+function ModelsOffered({ models, offered, current, onPick }: ModelsOfferedProps) {
+  const words = useWords();
+  const owned = useApp(selectOwned);
+  const recent = useMemo(
+    () =>
+      [...new Set(Object.keys(owned).map((id) => id.slice(0, id.lastIndexOf(':'))))]
+        .flatMap((id) => models.find((model) => model.id === id) ?? [])
+        .slice(0, RECENT),
+    [models, owned],
+  );
+  const shown = offered ?? (current === null ? recent : []);
+  if (shown.length === 0) return null;
+  return (
+    <View role="group" aria-label={words('packets.models')} className="flex-row flex-wrap gap-3">
+      {shown.map((model, index) => {
+        const best = offered !== null && index === 0;
+        return (
+          <Pressable
+            key={model.id}
+            role="button"
+            aria-label={nameOf(model)}
+            onPress={() => onPick(model)}
+            className={`min-h-target justify-center rounded-control border px-3 ${best ? 'border-river' : 'border-edge'}`}
+          >
+            <Say size="small" weight={best ? 'strong' : 'sans'}>
+              {nameOf(model)}
+            </Say>
+          </Pressable>
+        );
+      })}
+    </View>
+  );
+}
+
+/** A field of one line loses line breaks when it is pasted into: they are read before it does. */
+function usePastedLines(field: RefObject<TextInput | null>, onLines: (lines: readonly string[]) => void) {
+  const latest = useRef(onLines);
+  useEffect(() => {
+    latest.current = onLines;
+  });
+  useEffect(() => {
+    const node = field.current as unknown as HTMLElement | null;
+    const onPaste = (event: ClipboardEvent) => {
+      const clip = event.clipboardData?.getData('text/plain') ?? '';
+      if (!/[\n\t]/.test(clip.trim())) return;
+      event.preventDefault();
+      latest.current(readPastedPackets(clip));
+    };
+    node?.addEventListener('paste', onPaste);
+    return () => node?.removeEventListener('paste', onPaste);
+  }, [field]);
+}
+
+/** A model as its packet names it: the maker first. */
+function newModelOf(named: string): NewModel {
+  const [makerName = '', ...rest] = named.split(' ');
+  return { makerName: capital(makerName), modelName: rest.map(capital).join(' '), bend: 'round', xLong: 0 };
 }
 
 function capital(word: string): string {

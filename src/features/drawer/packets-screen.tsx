@@ -147,7 +147,7 @@ function PacketRow({
           <Say weight="strong">{name}</Say>
           {'\n'}
           <Say size="small" tone="soft">
-            {[
+            {speech.beside([
               hook
                 ? words('packets.reads', {
                     long: speech.number(reads(hook.shank.value), 1),
@@ -157,9 +157,7 @@ function PacketRow({
                 : words('packets.no-hook'),
               packet.label,
               packet.note,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
+            ])}
           </Say>
         </Link>
         {isShort ? (

@@ -161,11 +161,13 @@ export function TapePanel({ modelId, model, sizes, hooks, start }: TapePanelProp
                 {words('tape.one', {
                   size: taping.size,
                   how: words(`tape.${taping.how}`),
-                  what: DIMENSIONS.flatMap((dimension) =>
-                    taping[dimension]
-                      ? [`${words(`tape.${dimension}`)} ${speech.length(taping[dimension], dimension === 'wireMm')}`]
-                      : [],
-                  ).join(', '),
+                  what: speech.list(
+                    DIMENSIONS.flatMap((dimension) =>
+                      taping[dimension]
+                        ? [`${words(`tape.${dimension}`)} ${speech.length(taping[dimension], dimension === 'wireMm')}`]
+                        : [],
+                    ),
+                  ),
                 })}
               </Say>
               <Button

@@ -33,13 +33,13 @@ export function Compare({ pair, onClose }: { pair: readonly [Dressed, Dressed]; 
     [
       words('compare.weight'),
       (dressing) =>
-        dressing.weights
-          .map((weight) =>
+        speech.list(
+          dressing.weights.map((weight) =>
             weight.metal
               ? `${speech.plain('metals', weight.metal)} ${speech.plain('weight-kinds', weight.kind)}`
               : speech.plain('weight-kinds', weight.kind),
-          )
-          .join(', ') || words('compare.none'),
+          ),
+        ) || words('compare.none'),
     ],
     [
       words('compare.parts'),
@@ -48,7 +48,10 @@ export function Compare({ pair, onClose }: { pair: readonly [Dressed, Dressed]; 
     [
       words('dressing.skill'),
       (dressing) =>
-        `${words(`dressing.skill-n.${dressing.skill}`)}${dressing.minutes ? `, ${words('dressing.minutes', { minutes: dressing.minutes })}` : ''}`,
+        speech.list([
+          words(`dressing.skill-n.${dressing.skill}`),
+          dressing.minutes && words('dressing.minutes', { minutes: dressing.minutes }),
+        ]),
     ],
   ];
   return (
@@ -79,7 +82,7 @@ export function Compare({ pair, onClose }: { pair: readonly [Dressed, Dressed]; 
       {criteria.map((criterion) => {
         const [a, b] = [cell(pair[0], criterion), cell(pair[1], criterion)];
         const say = (why: Reason | undefined) =>
-          why ? `${speech.number(why.weight ?? 1, 2)} · ${speech.say(why)}` : '';
+          why ? speech.beside([speech.number(why.weight ?? 1, 2), speech.say(why)]) : '';
         return (
           <Line
             key={criterion}

@@ -7,12 +7,13 @@ import { takeDressings } from '@/records';
 import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
 import { openText, saveFile } from '@/features/files';
 import { ReadingReport, useForesee } from '@/features/reading';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 
 /** Dressings from a file and into one: a report first, then what is good is taken. */
 export function DressingFiles() {
   const words = useWords();
+  const speech = useSpeech();
   const act = useAct();
   const own = useApp(selectOwnDressings);
   const catalogue = useApp(selectCatalogue);
@@ -67,11 +68,9 @@ export function DressingFiles() {
             </Say>
           ) : null}
           {read.problems.map((problem) => (
-            <Say
-              key={`${problem.record}${problem.path}${problem.message}`}
-              size="small"
-              tone="dawn"
-            >{`${problem.record}${problem.path ? ` · ${problem.path}` : ''}: ${problem.message}`}</Say>
+            <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">
+              {speech.pair(speech.beside([problem.record, problem.path]), problem.message)}
+            </Say>
           ))}
           <View className="flex-row flex-wrap gap-3">
             {read.dressings.length > 0 ? (

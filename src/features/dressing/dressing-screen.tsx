@@ -72,7 +72,7 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
   // What rides in the film is taken there: said once.
   const levels = dressing.levels.filter((level) => level !== (dressing.ride as string));
   const facts: [string, string][] = [
-    [words('dressing.for'), dressing.stages.map((stage) => speech.plain('stages', stage)).join(', ')],
+    [words('dressing.for'), speech.list(dressing.stages.map((stage) => speech.plain('stages', stage)))],
     [
       words('dressing.lengths'),
       words('dressing.range', {
@@ -82,32 +82,35 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
     ],
     [
       words('dressing.ride'),
-      `${speech.plain('rides', dressing.ride)}${levels.length > 0 ? ` · ${levels.map((level) => speech.plain('levels', level)).join(', ')}` : ''}`,
+      speech.beside([
+        speech.plain('rides', dressing.ride),
+        speech.list(levels.map((level) => speech.plain('levels', level))),
+      ]),
     ],
     [
       words('dressing.waters'),
-      [
-        dressing.waters.map((water) => speech.plain('waters', water)).join(', '),
+      speech.clauses([
+        speech.list(dressing.waters.map((water) => speech.plain('waters', water))),
         ...bySize.map(([water, steps]) =>
           words(steps! > 0 ? 'dressing.larger-in' : 'dressing.smaller-in', {
             water: speech.plain('waters', water),
             count: Math.abs(steps!),
           }),
         ),
-      ].join('; '),
+      ]),
     ],
     [
       words('dressing.hooks'),
-      dressing.hooks
-        .map(
+      speech.list(
+        dressing.hooks.map(
           (hook) =>
             `${speech.plain('bends', hook.bend)}${hook.x_long && (hook.x_long[0] > 0 || hook.x_long[1] > 1) ? ` ${words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] })}` : ''}`,
-        )
-        .join(', '),
+        ),
+      ),
     ],
     ...(dressing.months.length > 0
       ? [
-          [words('dressing.months'), dressing.months.map((month) => words(`dressing.month.${month}`)).join(', ')] as [
+          [words('dressing.months'), speech.list(dressing.months.map((month) => words(`dressing.month.${month}`)))] as [
             string,
             string,
           ],
@@ -115,7 +118,10 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
       : []),
     [
       words('dressing.skill'),
-      `${words(`dressing.skill-n.${dressing.skill}`)}${dressing.minutes ? `, ${words('dressing.minutes', { minutes: dressing.minutes })}` : ''}`,
+      speech.list([
+        words(`dressing.skill-n.${dressing.skill}`),
+        dressing.minutes && words('dressing.minutes', { minutes: dressing.minutes }),
+      ]),
     ],
     [words('dressing.taper'), speech.t(`ui.taper.${dressing.taper}`)],
     [words('dressing.guard'), words(`dressing.protect.${dressing.protection}`)],
@@ -123,9 +129,11 @@ function Shown({ dressing, title, words }: { dressing: Dressing; title: string; 
       words('dressing.bundle'),
       words('dressing.bundle-line', {
         material: catalogue.materials.find((item) => item.id === bundle.material)?.name ?? bundle.material,
-        parts: bundle.parts
-          .map((part) => speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part))
-          .join(', '),
+        parts: speech.list(
+          bundle.parts.map((part) =>
+            speech.plain('parts', dressing.parts.find((item) => item.id === part)?.part ?? part),
+          ),
+        ),
       }),
     ]),
     [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],

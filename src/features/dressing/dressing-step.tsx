@@ -179,7 +179,10 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
       </View>
       {dressing.why.map((why, index) => (
         <Say key={index} size="small" tone={(why.weight ?? 1) < 1 ? 'straw' : 'soft'}>
-          {`${(why.weight ?? 1) < 1 ? `– ${speech.number(why.weight ?? 1, 2)}` : '+'} ${speech.say(why)}${why.evidence ? ` (${speech.plain('evidence', why.evidence)})` : ''}`}
+          {words((why.weight ?? 1) < 1 ? 'dressing.against' : 'dressing.speaks-for', {
+            weight: speech.number(why.weight ?? 1, 2),
+            why: why.evidence ? speech.aside(speech.say(why), speech.plain('evidence', why.evidence)) : speech.say(why),
+          })}
         </Say>
       ))}
       <View className="flex-row flex-wrap items-center gap-2 pt-1">

@@ -221,7 +221,9 @@ function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also:
         </InView>
         <View className="gap-1 px-3">
           <Say weight="serif">{dressing.name}</Say>
-          <Say size="small" tone="soft">{`${range} · ${words(`dressing.rides.${dressing.ride}`)}`}</Say>
+          <Say size="small" tone="soft">
+            {speech.beside([range, words(`dressing.rides.${dressing.ride}`)])}
+          </Say>
           {own ? (
             <Say size="small" tone="dawn">
               {words('dressing.own')}

@@ -54,16 +54,16 @@ function Hooks({ dressing, onChange }: EditProps) {
   );
   const putHook = (bend: BendId, more: Partial<Dressing['hooks'][number]>) =>
     onChange({ ...dressing, hooks: dressing.hooks.map((hook) => (hook.bend === bend ? { ...hook, ...more } : hook)) });
-  const line = dressing.hooks
-    .map((hook) =>
+  const line = speech.clauses(
+    dressing.hooks.map((hook) =>
       [
         speech.plain('bends', hook.bend),
         hook.x_long ? words('dressing.x-long', { low: hook.x_long[0], high: hook.x_long[1] }) : '',
       ]
         .filter(Boolean)
         .join(' '),
-    )
-    .join('; ');
+    ),
+  );
   return (
     <Fold wide title={words('dressing.hooks')} line={line || words('edit-dressing.hooks-style')}>
       <Many
@@ -125,7 +125,8 @@ function Hooks({ dressing, onChange }: EditProps) {
 }
 
 function Threads({ dressing, onChange }: EditProps) {
-  const { ids } = useSpeech();
+  const speech = useSpeech();
+  const { ids } = speech;
   const words = useWords();
   const catalogue = useApp(selectCatalogue);
   const { materials } = catalogue;
@@ -152,7 +153,9 @@ function Threads({ dressing, onChange }: EditProps) {
     <Fold
       wide
       title={words('edit-dressing.threads')}
-      line={dressing.threads.map((thread) => nameOf(thread.material)).join('; ') || words('edit-dressing.no-thread')}
+      line={
+        speech.clauses(dressing.threads.map((thread) => nameOf(thread.material))) || words('edit-dressing.no-thread')
+      }
     >
       {dressing.threads.map((thread, index) => (
         <View
@@ -239,13 +242,14 @@ function Weights({ dressing, onChange }: EditProps) {
       wide
       title={words('edit-dressing.weights')}
       line={
-        dressing.weights
-          .map((weight) =>
-            [speech.plain('weight-kinds', weight.kind), weight.metal ? speech.plain('metals', weight.metal) : '']
-              .filter(Boolean)
-              .join(', '),
-          )
-          .join('; ') || words('edit-dressing.unweighted')
+        speech.clauses(
+          dressing.weights.map((weight) =>
+            speech.list([
+              speech.plain('weight-kinds', weight.kind),
+              weight.metal ? speech.plain('metals', weight.metal) : '',
+            ]),
+          ),
+        ) || words('edit-dressing.unweighted')
       }
     >
       {dressing.weights.map((weight, index) => (
@@ -338,10 +342,10 @@ function Season({ dressing, onChange }: EditProps) {
   const speech = useSpeech();
   const { ids } = speech;
   const bySize = dressing.size_by_water;
-  const line = [
+  const line = speech.clauses([
     dressing.months.length === 0
       ? words('edit-dressing.any-month')
-      : dressing.months.map((month) => words(`dressing.month.${month}`)).join(', '),
+      : speech.list(dressing.months.map((month) => words(`dressing.month.${month}`))),
     ...Object.entries(bySize).flatMap(([water, steps]) =>
       steps
         ? [
@@ -352,7 +356,7 @@ function Season({ dressing, onChange }: EditProps) {
           ]
         : [],
     ),
-  ].join('; ');
+  ]);
   return (
     <Fold wide title={words('edit-dressing.season')} line={line}>
       <Many
@@ -388,12 +392,12 @@ function Ways({ dressing, onChange }: EditProps) {
     <Fold
       wide
       title={words('edit-dressing.ways')}
-      line={[
+      line={speech.clauses([
         said('taper', dressing.taper),
         said('work-order', dressing.work_order ?? null),
         said('protection', dressing.protection),
         said('finish', dressing.finish),
-      ].join('; ')}
+      ])}
     >
       <One
         title={words('dressing.taper')}

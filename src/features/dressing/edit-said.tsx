@@ -6,7 +6,8 @@ import { NeededField, One, put, without, type EditProps } from './edit-fold';
 
 /** What is said for it, what can be changed on the bank, and the names of its switches. */
 export function EditSaid({ dressing, onChange }: EditProps) {
-  const { ids } = useSpeech();
+  const speech = useSpeech();
+  const { ids } = speech;
   const words = useWords();
   const { claims, bank, switches } = dressing;
   return (
@@ -50,7 +51,7 @@ export function EditSaid({ dressing, onChange }: EditProps) {
       <Fold
         wide
         title={words('dressing.bank')}
-        line={bank.map((item) => item.text).join('; ') || words('edit-dressing.nothing')}
+        line={speech.clauses(bank.map((item) => item.text)) || words('edit-dressing.nothing')}
       >
         {bank.map((item, index) => (
           <View key={index} className="gap-3 rounded-control border border-edge bg-ground p-3">
@@ -93,7 +94,7 @@ export function EditSaid({ dressing, onChange }: EditProps) {
         </View>
       </Fold>
       {switches.length > 0 ? (
-        <Fold wide title={words('edit-dressing.switches')} line={switches.map((item) => item.name).join('; ')}>
+        <Fold wide title={words('edit-dressing.switches')} line={speech.clauses(switches.map((item) => item.name))}>
           {switches.map((item, index) => (
             <View key={item.id} className="gap-3 rounded-control border border-edge bg-ground p-3">
               <NeededField

@@ -38,7 +38,9 @@ function Beforehand({ dressing, onChange }: EditProps) {
     <Fold
       wide
       title={words('edit-dressing.beforehand')}
-      line={dressing.assemblies.map((item) => speech.worded(item.name)).join('; ') || words('edit-dressing.nothing')}
+      line={
+        speech.clauses(dressing.assemblies.map((item) => speech.worded(item.name))) || words('edit-dressing.nothing')
+      }
     >
       <Say size="small" tone="soft">
         {words('edit-dressing.beforehand-hint')}
@@ -121,12 +123,13 @@ function Beforehand({ dressing, onChange }: EditProps) {
 }
 
 function Bunches({ dressing, onChange }: EditProps) {
-  const { ids } = useSpeech();
+  const speech = useSpeech();
+  const { ids } = speech;
   const words = useWords();
   const materialName = useMaterialNames();
   const nameOf = usePartNames(dressing);
   const [chosen, setChosen] = useState<string[]>([]);
-  const named = (parts: readonly string[]) => parts.map(nameOf).join(', ');
+  const named = (parts: readonly string[]) => speech.list(parts.map(nameOf));
   const free = dressing.parts.filter(
     (part) => part.material !== null && !dressing.bundles.some((bundle) => bundle.parts.includes(part.id)),
   );
@@ -136,8 +139,9 @@ function Bunches({ dressing, onChange }: EditProps) {
       wide
       title={words('edit-dressing.bunches')}
       line={
-        dressing.bundles.map((bundle) => `${materialName(bundle.material)}: ${named(bundle.parts)}`).join('; ') ||
-        words('edit-dressing.none')
+        speech.clauses(
+          dressing.bundles.map((bundle) => speech.pair(materialName(bundle.material), named(bundle.parts))),
+        ) || words('edit-dressing.none')
       }
     >
       <Say size="small" tone="soft">
@@ -209,6 +213,7 @@ function Bunches({ dressing, onChange }: EditProps) {
 
 function Layers({ dressing, onChange }: EditProps) {
   const words = useWords();
+  const speech = useSpeech();
   const materialName = useMaterialNames();
   const nameOf = usePartNames(dressing);
   const used = [
@@ -217,13 +222,13 @@ function Layers({ dressing, onChange }: EditProps) {
       ...dressing.parts.flatMap((part) => part.material ?? []),
     ]),
   ];
-  const named = (list: readonly string[]) => list.map(materialName).join(', ');
+  const named = (list: readonly string[]) => speech.list(list.map(materialName));
   return (
     <Fold
       wide
       title={words('edit-dressing.layers')}
       line={
-        dressing.layers.map((layer) => `${nameOf(layer.part)}: ${named(layer.from_under)}`).join('; ') ||
+        speech.clauses(dressing.layers.map((layer) => speech.pair(nameOf(layer.part), named(layer.from_under)))) ||
         words('edit-dressing.none')
       }
     >

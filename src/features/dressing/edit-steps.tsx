@@ -176,7 +176,7 @@ function StepRow({
   const kind = dressing.parts.find((part) => part.id === step.part)?.part;
   const title = shown
     ? speech.stepTitle(shown)
-    : `${speech.name('verbs', step.do)}${kind ? ` · ${speech.plain('parts', kind)}` : ''}`;
+    : speech.beside([speech.name('verbs', step.do), kind && speech.plain('parts', kind)]);
   const check = shown ? speech.stepCheck(shown) : step.check ? speech.worded(step.check) : null;
   return (
     <View className={`border-b border-line ${open ? 'bg-plane' : 'bg-ground'}`}>
@@ -416,7 +416,7 @@ function StepFields({
       <View className="flex-row">
         <Field
           label={words('edit-dressing.mend')}
-          value={step.mend.map(speech.worded).join('; ')}
+          value={speech.clauses(step.mend.map(speech.worded))}
           onType={(mend) =>
             onPut({
               mend: mend

@@ -67,11 +67,9 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
                 })}
           </Say>
           {(at === 0 ? own.why : whyNot(first, own)).map((why) => (
-            <Say
-              key={why.code}
-              size="small"
-              tone="soft"
-            >{`${speech.number(why.weight ?? 1, 2)} · ${speech.say(why)}`}</Say>
+            <Say key={why.code} size="small" tone="soft">
+              {speech.beside([speech.number(why.weight ?? 1, 2), speech.say(why)])}
+            </Say>
           ))}
           {at > 0 && whyNot(first, own).length === 0 ? (
             <Say size="small" tone="soft">

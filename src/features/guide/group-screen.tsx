@@ -47,10 +47,10 @@ export function GroupScreen({ id }: { id: string }) {
   if (!group) return <Missing what="group" list="/shelf/naturals" />;
   const facts: [string, string][] = [
     [words('guide.science'), group.scientific],
-    [words('guide.where'), group.regions.map((region) => speech.name('faunas', region)).join(', ')],
-    [words('natural.water'), group.waters.map((water) => speech.plain('waters', water)).join(', ')],
+    [words('guide.where'), speech.list(group.regions.map((region) => speech.name('faunas', region)))],
+    [words('natural.water'), speech.list(group.waters.map((water) => speech.plain('waters', water)))],
     ...(group.hatch ? [[words('guide.hatch'), words(`guide.hatch-name.${group.hatch}`)] as [string, string]] : []),
-    ...(group.adult_tails ? [[words('guide.tails'), group.adult_tails.join(', ')] as [string, string]] : []),
+    ...(group.adult_tails ? [[words('guide.tails'), speech.list(group.adult_tails)] as [string, string]] : []),
     ...(group.note ? [[words('guide.note'), group.note] as [string, string]] : []),
     [words('dressing.evidence'), speech.plain('evidence', group.evidence)],
   ];
@@ -181,14 +181,14 @@ function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }
       ) : null}
       {entry.shades.length > 0 ? (
         <Say size="small">
-          {entry.shades
-            .map((item) =>
+          {speech.list(
+            entry.shades.map((item) =>
               words('guide.shade', {
                 tone: words(`guide.tone.${item.split('-')[0]}`),
                 hue: speech.t(`hue.${item.split('-')[1]}`),
               }),
-            )
-            .join(', ')}
+            ),
+          )}
         </Say>
       ) : null}
       <View className="flex-row flex-wrap gap-x-5 gap-y-2">

@@ -84,7 +84,11 @@ export function GuideScreen() {
                     {named(group.name)}
                   </Say>
                   <Say size="small" tone="soft">
-                    {`${group.id.startsWith('group_') ? `${words('guide.own')} · ` : ''}${group.scientific}${range ? ` · ${words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) })}` : ''}`}
+                    {speech.beside([
+                      group.id.startsWith('group_') && words('guide.own'),
+                      group.scientific,
+                      range && words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
+                    ])}
                   </Say>
                   <SeasonBar months={group.months} />
                 </Link>

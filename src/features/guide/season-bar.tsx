@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
@@ -7,11 +7,12 @@ const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
 /** Months of a group as twelve cells; the words say the same. */
 export function SeasonBar({ months }: { months: readonly number[] }) {
   const words = useWords();
+  const speech = useSpeech();
   const initials = words('guide.months').split(' ');
   return (
     <View
       role="img"
-      aria-label={words('guide.season', { months: months.map((month) => words(`guide.month.${month}`)).join(', ') })}
+      aria-label={words('guide.season', { months: speech.list(months.map((month) => words(`guide.month.${month}`))) })}
       className="flex-row gap-1"
     >
       {MONTHS.map((month) => {

@@ -46,7 +46,7 @@ export function HookReasons({ hook }: { hook: HookAnswer }) {
     <View className="gap-1">
       {hook.reasons.map((reason, index) => (
         <Say key={index} size="small" tone="soft">
-          {`· ${speech.say(reason)}`}
+          {speech.point(speech.say(reason))}
         </Say>
       ))}
     </View>

@@ -154,7 +154,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
                 ? `${words('hook.settle-none', { percent: Math.round(settled.after * 100) })} ${insects === null ? words('hook.insects-none') : words('hook.insects', { count: insects })}`
                 : words('hook.settle', {
                     count: settled.measures,
-                    sizes: settled.sizes.join(', '),
+                    sizes: speech.list(settled.sizes),
                     percent: Math.round(settled.after * 100),
                   })}
             </Say>
@@ -294,7 +294,7 @@ function HookTable({
           <View role="cell" className="min-w-0 flex-1">
             <Pressable
               role="button"
-              aria-label={`${hookName(hook)}, ${speech.length(hook.carry_mm)}`}
+              aria-label={speech.list([hookName(hook), speech.length(hook.carry_mm)])}
               onPress={() => onPick(hook.id)}
               className="min-h-target justify-center py-1"
             >
@@ -302,14 +302,12 @@ function HookTable({
                 {hook.maker_name}
               </Say>
               <Say size="small" tone="soft" lines={1}>
-                {[
+                {speech.beside([
                   hook.model_name,
                   heldOf(answer, hook, speech),
                   hook.pinned ? words('hook.pinned') : '',
                   hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : '',
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
+                ])}
               </Say>
             </Pressable>
           </View>

@@ -21,7 +21,7 @@ export function KindFilter({ kinds, onChange }: { kinds: HookKinds; onChange: (k
       </View>
       {said.length > 0 ? (
         <Say size="small" live>
-          {words('hook.only-kinds', { kinds: said.join(', ') })}
+          {words('hook.only-kinds', { kinds: speech.list(said) })}
         </Say>
       ) : null}
       {open ? (

@@ -6,6 +6,7 @@ import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { hookName } from '@/features/matches';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
+import { railLabels } from '@/speech';
 import { Ladder, type Rail } from '@/ui/drawings';
 import { Button, Say } from '@/ui/primitives';
 
@@ -58,6 +59,7 @@ export function MatchLadder({
   on: 'ground' | 'plane';
 }) {
   const speech = useSpeech();
+  const railLabel = useMemo(() => railLabels(speech), [speech]);
   const words = useWords();
   const [width, onLayout] = useWidth();
   const [all, setAll] = useState(false);
@@ -97,6 +99,7 @@ export function MatchLadder({
             best: first ? `${first.maker_name} ${first.size}` : '',
           })}
           hint={words('ladder.keys')}
+          railLabel={railLabel}
           on={on}
           width={width}
           count={shown.length}

@@ -41,7 +41,7 @@ export function AllSigns({ sampleId, sample, asked, heard, onSay }: AllSignsProp
     <Fold
       key={id}
       title={words(`key.look.${id}`)}
-      line={said.join(', ')}
+      line={speech.list(said)}
       open={open === id}
       onToggle={(on) => setOpen(on ? id : null)}
     >

@@ -84,7 +84,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
                 key={stage}
                 role="radio"
                 aria-checked={on}
-                aria-label={`${speech.name('stages', stage)}, ${odds}`}
+                aria-label={speech.list([speech.name('stages', stage), odds])}
                 onPress={() => take(stage)}
                 className={`min-h-touch justify-center gap-1 rounded-control border px-3 py-2 ${on ? 'border-river bg-plane' : 'border-line'}`}
               >
@@ -173,7 +173,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
           {groups.map(({ group, p }) => (
             <View key={group.id} className="flex-row items-baseline justify-between gap-3">
               <Say size="small" className="min-w-0 flex-1">
-                {`${group.name} (${group.scientific})`}
+                {speech.aside(group.name, group.scientific)}
               </Say>
               <Say size="small" tone="soft">
                 {words('key.odds', plainOdds(p))}

@@ -30,7 +30,7 @@ export function MatchScreen({ id, step }: { id: string; step: Step }) {
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
   const key = match ? `${id}/${match.leading}` : '';
   const title = match ? matchTitle(match, speech, words) : words('missing.title');
-  useTitle(match ? `${title}, ${words(`step.${step}`)}` : title);
+  useTitle(match ? speech.list([title, words(`step.${step}`)]) : title);
   useEffect(() => {
     if (!key || answered?.status !== 'answered') return;
     const { answer } = answered;
@@ -107,7 +107,7 @@ function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
   const speech = useSpeech();
   return (
     <Say size="small" tone="soft">
-      {placeLine(sample, `${speech.day(sample.when, true)}${match.demo ? ` · ${words('matches.demo')}` : ''}`)}
+      {placeLine(sample, speech.beside([speech.day(sample.when, true), match.demo && words('matches.demo')]), speech)}
     </Say>
   );
 }
@@ -133,6 +133,7 @@ function StepRow({
   stacked?: boolean;
 }) {
   const words = useWords();
+  const speech = useSpeech();
   const router = useRouter();
   const go = () => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step } });
   const row = useRef<View>(null);
@@ -153,7 +154,7 @@ function StepRow({
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={`${words(`step.${step}`)}: ${head}. ${detail}`}
+        aria-label={speech.pair(words(`step.${step}`), speech.sentences([head, detail]))}
         onPress={go}
         className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}
       >

@@ -30,7 +30,7 @@ function One({ id, answerId, match }: { id: string; answerId: string; match: Mat
     <Pressable
       role="radio"
       aria-checked={leads}
-      aria-label={`${lines.natural.head}: ${lines.hook.head}, ${lines.dressing.head}`}
+      aria-label={speech.pair(lines.natural.head, speech.list([lines.hook.head, lines.dressing.head]))}
       onPress={() => act(letLead, { matchId: id, answerId })}
       className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}
     >

@@ -3,6 +3,7 @@ import { Z95 } from '@/core/constants';
 import type { MatchRecord, SampleRecord } from '@/records';
 import type { Answered } from '@/state';
 import type { Answer } from '@/core/answer';
+import type { Card } from '@/core/tying';
 
 type Words = (key: string, params?: Record<string, unknown>) => string;
 
@@ -27,7 +28,20 @@ export interface StepLines {
 function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
   const { length } = answer.natural;
   const mean = `${speech.length(length.meanMm)} ± ${speech.spread(Z95 * length.seMm)}`;
-  return `${answer.natural.lengthSource === 'estimated' ? `${speech.t('about')} ` : ''}${mean}, ${length.n === 1 ? words('natural.one') : words('natural.many', { count: length.n })}`;
+  return speech.list([
+    answer.natural.lengthSource === 'estimated' ? words('natural.about', { mean }) : mean,
+    length.n === 1 ? words('natural.one') : words('natural.many', { count: length.n }),
+  ]);
+}
+
+/** How many steps, how long they take, and what is too much for the hook. */
+function benchDetail({ steps, minutes, over, parts }: Card, speech: Speech, words: Words): string {
+  const part = parts.find((item) => item.id === over?.part)?.part;
+  return speech.beside([
+    words('bench.steps', { count: steps.length }),
+    minutes && words('dressing.minutes', { minutes }),
+    over && words('bench.over', { part: speech.plain('parts', part ?? over.part), mm: speech.length(over.mm) }),
+  ]);
 }
 
 export function stepLines(answered: Answered, stage: string | null, speech: Speech, words: Words): StepLines {
@@ -55,24 +69,27 @@ export function stepLines(answered: Answered, stage: string | null, speech: Spee
     hook: first
       ? {
           head: hookName(first),
-          detail: `${words('hook.reads')} ${about}${speech.number(first.reads, 1)} · ${off}${first.pinned ? ` · ${words('hook.pinned')}` : ''}`,
+          detail: speech.beside([
+            words('hook.reads-size', { size: `${about}${speech.number(first.reads, 1)}` }),
+            off,
+            first.pinned && words('hook.pinned'),
+          ]),
         }
       : { head: words('hook.no-hooks'), detail: '' },
     dressing: answer.dressing
       ? {
           head: answer.dressing.name,
-          detail: answer.dressing.why
-            .slice(0, 2)
-            .map((why) => speech.say(why))
-            .join('; '),
+          detail: speech.clauses(answer.dressing.why.slice(0, 2).map((why) => speech.say(why))),
         }
       : { head: words('dressing.none'), detail: '' },
     bench: answer.card
       ? {
-          head: headlineParts(answer.card)
-            .map((part) => `${speech.name('parts', part.part)} ${about}${speech.length(part.mm)}`)
-            .join(' · '),
-          detail: `${words('bench.steps', { count: answer.card.steps.length })}${answer.card.minutes ? ` · ${words('dressing.minutes', { minutes: answer.card.minutes })}` : ''}${answer.card.fits ? '' : ` · ${words('bench.over', { part: answer.card.over!.part, mm: speech.length(answer.card.over!.mm) })}`}`,
+          head: speech.beside(
+            headlineParts(answer.card).map(
+              (part) => `${speech.name('parts', part.part)} ${about}${speech.length(part.mm)}`,
+            ),
+          ),
+          detail: benchDetail(answer.card, speech, words),
         }
       : { head: words('dressing.none'), detail: '' },
   };
@@ -84,6 +101,6 @@ export function matchTitle(match: MatchRecord, speech: Speech, words: Words): st
   return match.title || (leading.stage ? speech.name('stages', leading.stage) : words('matches.untitled'));
 }
 
-export function placeLine(sample: SampleRecord, date: string): string {
-  return [sample.place, date].filter(Boolean).join(' · ');
+export function placeLine(sample: SampleRecord, date: string, speech: Speech): string {
+  return speech.beside([sample.place, date]);
 }

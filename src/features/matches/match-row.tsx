@@ -22,7 +22,11 @@ export function MatchRow({ id }: { id: string }) {
   return (
     <Pressable
       role="link"
-      aria-label={`${title}. ${lines.natural.head}, ${lines.natural.detail}. ${answered.status === 'answered' ? lines.hook.head : ''}`}
+      aria-label={speech.sentences([
+        title,
+        speech.list([lines.natural.head, lines.natural.detail]),
+        answered.status === 'answered' && lines.hook.head,
+      ])}
       onPress={() =>
         router.navigate({
           pathname: '/matches/[id]/[step]',
@@ -46,7 +50,9 @@ export function MatchRow({ id }: { id: string }) {
           </Say>
         </View>
         <Say size="small" tone={answered.status === 'waiting' ? 'straw' : 'ink'} lines={2}>
-          {answered.status === 'waiting' ? lines.natural.detail : `${lines.natural.head}, ${lines.natural.detail}`}
+          {answered.status === 'waiting'
+            ? lines.natural.detail
+            : speech.list([lines.natural.head, lines.natural.detail])}
         </Say>
         {answered.status === 'answered' ? <Say size="small">{lines.hook.head}</Say> : null}
         {answered.status === 'answered' ? (
@@ -60,7 +66,7 @@ export function MatchRow({ id }: { id: string }) {
           </Say>
         ) : null}
         <Say size="small" tone="soft">
-          {placeLine(sample, match.demo ? words('matches.demo') : '')}
+          {placeLine(sample, match.demo ? words('matches.demo') : '', speech)}
         </Say>
       </View>
     </Pressable>

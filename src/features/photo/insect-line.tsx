@@ -46,16 +46,14 @@ export function InsectLine({ insect, many, onMove }: { insect: OverlayInsect; ma
             <LengthWithRoom bodyMm={bodyMm} sdMm={sdMm} />
           </View>
           <Say size="small" tone="soft">
-            {[
+            {speech.beside([
               insect.what === 'case' ? words('photo.a-case') : null,
               widest === null ? null : words('photo.wide', { width: speech.length(widest) }),
               insect.overallMm === null || insect.what === 'case'
                 ? null
                 : words('photo.overall', { overall: speech.length(insect.overallMm) }),
               insect.hand ? words('adjust.found', { mm: speech.length(insect.bodyMm, true) }) : null,
-            ]
-              .filter(Boolean)
-              .join(' · ')}
+            ])}
           </Say>
         </View>
         {unsure ? null : (

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { modelIdOf, type Command, type Reading, type ReadRecord } from '@/records';
 import { foresee, nowOf, useApp, type Store } from '@/state';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 const SHOWN = 6;
@@ -24,6 +24,7 @@ export function useForesee<I>(command: Command<I, unknown>, input: I | null): Re
 /** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds. */
 export function ReadingReport({ reading, held }: { reading: Reading; held: number }) {
   const words = useWords();
+  const speech = useSpeech();
   const { adds, changes } = reading;
   const same = Math.max(0, held - adds.length - changes.length);
   const models = useApp((state) => state.records.entities.model);
@@ -40,7 +41,7 @@ export function ReadingReport({ reading, held }: { reading: Reading; held: numbe
     const what = called(record) || words(`reading.kind.${kind}`);
     return fields.length === 0
       ? what
-      : words('reading.changes', { what, fields: fields.map((field) => words(`reading.field.${field}`)).join(', ') });
+      : words('reading.changes', { what, fields: speech.list(fields.map((field) => words(`reading.field.${field}`))) });
   };
   const list = (label: string, records: readonly ReadRecord[]) =>
     records.length === 0 ? null : (

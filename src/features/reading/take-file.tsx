@@ -49,9 +49,9 @@ export function TakeFile<T, I>({
   const speech = useSpeech();
   const [state, setState] = useState<State<T>>({ at: 'rest' });
   // What the command is given follows from the value alone.
-  // eslint-disable-next-line react-hooks/exhaustive-deps
   const reading = useForesee(
     command,
+    // eslint-disable-next-line react-hooks/exhaustive-deps
     useMemo(() => (state.at === 'read' ? input(state.value) : null), [state]),
   );
   const open = async () => {

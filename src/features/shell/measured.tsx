@@ -50,14 +50,15 @@ export function Measured({
   const about = isAbout(quantity.source);
   const source = speech.plain('sources', quantity.source);
   const line = half === null ? words('source.plain', { source }) : words('source.line', { source, half });
-  const spoken = `${what}: ${about ? `${speech.t('about')} ` : ''}${text.digits}${text.unit ? ` ${speech.t(`unit.${text.unit}`)}` : ''}`;
+  const figure = text.unit ? `${text.digits} ${speech.t(`unit.${text.unit}`)}` : text.digits;
+  const spoken = speech.pair(what, about ? words('natural.about', { mean: figure }) : figure);
   const minor = size === 'bench' || size === 'display' || size === 'title' ? 'lead' : 'small';
   return (
     <View className="items-start">
       <Pressable
         role="button"
         aria-expanded={open}
-        aria-label={`${spoken}. ${words('source.why', { what })}`}
+        aria-label={speech.sentences([spoken, words('source.why', { what })])}
         onPress={() => setOpen(!open)}
         className={`min-h-7 flex-row gap-1 ${bare ? 'items-center' : 'items-baseline'}`}
       >

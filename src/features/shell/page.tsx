@@ -2,7 +2,7 @@ import { Link, useFocusEffect, useIsFocused, type Href } from 'expo-router';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, Text, View } from 'react-native';
 import { Say } from '@/ui/primitives';
-import { useWords } from './speech-context';
+import { useSpeech, useWords } from './speech-context';
 
 interface PageProps {
   title: string;
@@ -87,8 +87,8 @@ export function PageHeading({ children, size = 'display' }: { children: string; 
 export function useTitle(title: string): void {
   const words = useWords();
   const focused = useIsFocused();
-  const app = words('app');
+  const whole = useSpeech().beside([title, words('app')]);
   useEffect(() => {
-    if (focused) document.title = `${title} · ${app}`;
-  }, [focused, title, app]);
+    if (focused) document.title = whole;
+  }, [focused, whole]);
 }

@@ -39,6 +39,8 @@ export interface LadderProps {
   railAt: (index: number) => Rail;
   /** The natural's target and its ±, mm; null where hooks are only compared with one another. */
   band: { mm: number; half: number; digits: string } | null;
+  /** What a rail is called, with the sizes of it in view. */
+  railLabel: (rail: Rail, sizes: readonly string[]) => string;
   domain: Span;
   tick: (mm: number) => string;
   unit: string;
@@ -76,6 +78,7 @@ export function Ladder({
   count,
   railAt,
   band,
+  railLabel,
   domain,
   tick,
   unit,
@@ -114,6 +117,7 @@ export function Ladder({
           <View key={item.key} style={{ position: 'absolute', top: item.top, left: 0, height: RAIL }}>
             <RailDrawing
               rail={railAt(item.index)}
+              railLabel={railLabel}
               width={width}
               low={span[0]}
               high={span[1]}
@@ -140,10 +144,11 @@ interface RailProps {
   high: number;
   band: LadderProps['band'];
   chosen: string | null;
+  railLabel: LadderProps['railLabel'];
   onRung?: (id: string) => void;
 }
 
-const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, chosen, onRung }: RailProps) {
+const RailDrawing = memo(function RailDrawing({ rail, railLabel, width, low, high, band, chosen, onRung }: RailProps) {
   const x = scaleLinear()
     .domain([low, high])
     .range([SIDE, width - SIDE]);
@@ -155,7 +160,10 @@ const RailDrawing = memo(function RailDrawing({ rail, width, low, high, band, ch
   const shade = `natural-band-${rail.id.replace(/[^\w-]/g, '-')}`;
   return (
     <Drawing
-      label={`${rail.maker} ${rail.model}: ${inside.map((rung) => rung.size).join(', ')}${rail.open ? `; ${rail.open.said}` : ''}`}
+      label={railLabel(
+        rail,
+        inside.map((rung) => rung.size),
+      )}
       width={width}
       height={RAIL}
     >
