@@ -38,115 +38,59 @@ const GROUPS_SHOWN = 3;
 /** Month and water alone are no insect yet. */
 const saysOf = (heard: readonly Pull[]) => heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
 
+/** What the key makes of the signs; null until it has been weighed. */
+function useWeighed(sampleId: string, skipped: readonly AskedId[]) {
+  const believed = useAfterwards(useLater((state) => selectBelief(state, sampleId)));
+  const theKey = useApp(selectKey);
+  // What is typed may leave the belief as it was for a moment: nothing is weighed again until it changes.
+  return useMemo(() => {
+    if (!believed) return null;
+    const { sighting, belief } = believed;
+    const heard = pulls(theKey, sighting, belief);
+    const like = saysOf(heard) ? lookalike(theKey, sighting, belief) : null;
+    const likeStage = like && theKey.ids[like.stage];
+    return {
+      sighting,
+      stages: byStage(theKey, belief)
+        .filter(({ p }, index) => index === 0 || p >= LEAST)
+        .slice(0, SHOWN),
+      heard,
+      next: nextSign(theKey, sighting, belief, skipped),
+      like: like && likeStage ? { stage: likeStage, separateBy: like.separateBy } : null,
+      groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
+    };
+  }, [believed, skipped, theKey]);
+}
+
+type Weighed = NonNullable<ReturnType<typeof useWeighed>>;
+
 /** The key: signs in any order, each may be unknown and every answer taken back; odds of the stages, and what to look at next. */
 export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
-  const believed = useAfterwards(useLater((state) => selectBelief(state, match.sampleId)));
-  const theKey = useApp(selectKey);
-  const thumb = useThumb();
-  // What is typed may leave the belief as it was for a moment: nothing is weighed again until it changes.
-  const weighed = useMemo(() => {
-    if (!believed) return null;
-    const { sighting, belief } = believed;
-    const heard = pulls(theKey, sighting, belief);
-    return {
-      stages: byStage(theKey, belief)
-        .filter(({ p }, index) => index === 0 || p >= LEAST)
-        .slice(0, SHOWN),
-      heard,
-      next: nextSign(theKey, sighting, belief, sample.skipped as AskedId[]),
-      like: saysOf(heard) ? lookalike(theKey, sighting, belief) : null,
-      groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
-    };
-  }, [believed, sample.skipped, theKey]);
-  if (!believed || !weighed) return null;
-  const { sighting } = believed;
-  const skipped = sample.skipped as AskedId[];
-  const { stages, heard, next, like, groups } = weighed;
-  const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
-  const leading = match.answers.find((answer) => answer.id === match.leading)!;
-  const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
-  const told = saysOf(heard);
   const { sampleId } = match;
+  const skipped = sample.skipped as AskedId[];
+  const weighed = useWeighed(sampleId, skipped);
+  if (!weighed) return null;
+  const { sighting, stages, heard, next, like, groups } = weighed;
+  const measured = sample.specimens.some((specimen) => specimen.body.mm !== null);
   const say = (sign: AskedId, answer: string | null) => act(saySign, { sampleId, sign, answer });
-  const take = (stage: StageId) => act(setStage, { matchId, answerId: leading.id, stage });
   return (
     <View className="gap-5">
-      {told ? (
-        <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
-          {stages.map(({ stage, p }) => {
-            const odds = words('key.odds', plainOdds(p));
-            const on = leading.stage === stage;
-            return (
-              <Pressable
-                key={stage}
-                role="radio"
-                aria-checked={on}
-                aria-label={speech.list([speech.name('stages', stage), odds])}
-                onPress={() => take(stage)}
-                className={`min-h-touch justify-center gap-1 rounded-control border px-3 py-2 ${on ? 'border-river bg-plane' : 'border-line'}`}
-              >
-                <View className="flex-row items-baseline justify-between gap-3">
-                  <Say weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'ink'}>
-                    {speech.name('stages', stage)}
-                  </Say>
-                  <Say size="small" tone="soft">
-                    {odds}
-                  </Say>
-                </View>
-                <View aria-hidden className="h-1 bg-line">
-                  <View style={{ width: `${Math.round(p * 100)}%` }} className="h-1 bg-dawn" />
-                </View>
-              </Pressable>
-            );
-          })}
-          <Say size="small" tone="soft">
-            {words('key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })}
-          </Say>
-          {second && first.p < SURE && first.p - second.p < CLOSE ? (
-            <Button
-              kind="quiet"
-              tall
-              label={words('key.keep-both', {
-                first: speech.plain('stages', first.stage),
-                second: speech.plain('stages', second.stage),
-              })}
-              onPress={() => act(keepBoth, { matchId, first: first.stage, second: second.stage })}
-              className="self-start"
-            />
-          ) : null}
-        </View>
-      ) : null}
-      {like && theKey.ids[like.stage] ? (
+      {saysOf(heard) ? <StageOdds matchId={matchId} match={match} stages={stages} /> : null}
+      {like ? (
         <Say size="small" tone="soft">
-          {words('key.lookalike', {
-            stage: speech.plain('stages', theKey.ids[like.stage]!),
-            ask: speech.ask(like.separateBy),
-          })}
+          {words('key.lookalike', { stage: speech.plain('stages', like.stage), ask: speech.ask(like.separateBy) })}
         </Say>
       ) : null}
-      {measured ? null : <LengthChips sampleId={match.sampleId} sample={sample} />}
+      {measured ? null : <LengthChips sampleId={sampleId} sample={sample} />}
       {next ? (
-        <View className="gap-3">
-          <View className={`items-center justify-between gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
-            <Heading level={3} size="lead" className="min-w-0 flex-1">
-              {speech.ask(next.sign)}
-            </Heading>
-            <Button
-              tall
-              label={words('key.cannot-tell')}
-              onPress={() => act(skipSign, { sampleId, sign: next.sign })}
-            />
-          </View>
-          <Answers
-            sign={next.sign}
-            answers={ANSWERS[next.sign]}
-            value={null}
-            onSay={(answer) => say(next.sign, answer)}
-          />
-        </View>
+        <NextQuestion
+          sign={next.sign}
+          onSkip={() => act(skipSign, { sampleId, sign: next.sign })}
+          onSay={(answer) => say(next.sign, answer)}
+        />
       ) : (
         <Say tone="soft">{words('key.nothing-more')}</Say>
       )}
@@ -158,34 +102,126 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
         onAskAgain={(sign) => say(sign, null)}
         onUse={(what) => act(weighAgain, { sampleId, what })}
       />
-      <AllSigns
-        sampleId={match.sampleId}
-        sample={sample}
-        asked={next?.sign ?? null}
-        heard={sighting.signs}
-        onSay={say}
-      />
-      {groups.length > 0 ? (
-        <View className="gap-1">
-          <Heading level={3} size="small">
-            {words('key.groups')}
-          </Heading>
-          {groups.map(({ group, p }) => (
-            <View key={group.id} className="flex-row items-baseline justify-between gap-3">
-              <Say size="small" className="min-w-0 flex-1">
-                {speech.aside(group.name, group.scientific)}
-              </Say>
-              <Say size="small" tone="soft">
-                {words('key.odds', plainOdds(p))}
-              </Say>
-            </View>
-          ))}
-        </View>
-      ) : sighting.south ? (
-        <Say size="small" tone="straw">
-          {speech.t('cli.south')}
-        </Say>
+      <AllSigns sampleId={sampleId} sample={sample} asked={next?.sign ?? null} heard={sighting.signs} onSay={say} />
+      <GroupOdds groups={groups} south={sighting.south} />
+    </View>
+  );
+}
+
+/** The likeliest stages with their odds, one of which is taken; two that are near may both be kept. */
+function StageOdds({ matchId, match, stages }: Pick<KeyPanelProps, 'matchId' | 'match'> & Pick<Weighed, 'stages'>) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const leading = match.answers.find((answer) => answer.id === match.leading)!;
+  const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
+  return (
+    <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
+      {stages.map(({ stage, p }) => (
+        <StageOption
+          key={stage}
+          stage={stage}
+          p={p}
+          on={leading.stage === stage}
+          onTake={() => act(setStage, { matchId, answerId: leading.id, stage })}
+        />
+      ))}
+      <Say size="small" tone="soft">
+        {words('key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })}
+      </Say>
+      {second && first.p < SURE && first.p - second.p < CLOSE ? (
+        <Button
+          kind="quiet"
+          tall
+          label={words('key.keep-both', {
+            first: speech.plain('stages', first.stage),
+            second: speech.plain('stages', second.stage),
+          })}
+          onPress={() => act(keepBoth, { matchId, first: first.stage, second: second.stage })}
+          className="self-start"
+        />
       ) : null}
+    </View>
+  );
+}
+
+function StageOption({ stage, p, on, onTake }: { stage: StageId; p: number; on: boolean; onTake: () => void }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const odds = words('key.odds', plainOdds(p));
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={on}
+      aria-label={speech.list([speech.name('stages', stage), odds])}
+      onPress={onTake}
+      className={`min-h-touch justify-center gap-1 rounded-control border px-3 py-2 ${on ? 'border-river bg-plane' : 'border-line'}`}
+    >
+      <View className="flex-row items-baseline justify-between gap-3">
+        <Say weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'ink'}>
+          {speech.name('stages', stage)}
+        </Say>
+        <Say size="small" tone="soft">
+          {odds}
+        </Say>
+      </View>
+      <View aria-hidden className="h-1 bg-line">
+        <View style={{ width: `${Math.round(p * 100)}%` }} className="h-1 bg-dawn" />
+      </View>
+    </Pressable>
+  );
+}
+
+interface NextProps {
+  sign: AskedId;
+  onSkip: () => void;
+  onSay: (answer: string | null) => void;
+}
+
+/** What to look at next, with its answers and a way past it. */
+function NextQuestion({ sign, onSkip, onSay }: NextProps) {
+  const words = useWords();
+  const speech = useSpeech();
+  const thumb = useThumb();
+  return (
+    <View className="gap-3">
+      <View className={`items-center justify-between gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
+        <Heading level={3} size="lead" className="min-w-0 flex-1">
+          {speech.ask(sign)}
+        </Heading>
+        <Button tall label={words('key.cannot-tell')} onPress={onSkip} />
+      </View>
+      <Answers sign={sign} answers={ANSWERS[sign]} value={null} onSay={onSay} />
+    </View>
+  );
+}
+
+/** The groups it may be of; where the key knows none, why. */
+function GroupOdds({ groups, south }: Pick<Weighed, 'groups'> & { south: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  if (south)
+    return (
+      <Say size="small" tone="straw">
+        {speech.t('cli.south')}
+      </Say>
+    );
+  if (groups.length === 0) return null;
+  return (
+    <View className="gap-1">
+      <Heading level={3} size="small">
+        {words('key.groups')}
+      </Heading>
+      {groups.map(({ group, p }) => (
+        <View key={group.id} className="flex-row items-baseline justify-between gap-3">
+          <Say size="small" className="min-w-0 flex-1">
+            {speech.aside(group.name, group.scientific)}
+          </Say>
+          <Say size="small" tone="soft">
+            {words('key.odds', plainOdds(p))}
+          </Say>
+        </View>
+      ))}
     </View>
   );
 }

@@ -15,7 +15,7 @@ function Scale() {
 
 async function opened(unit: 'mm' | 'in-decimal' | 'in-fraction') {
   const store = createStore(memoryPorts());
-  await openStore(store, { start: 'clean' });
+  await openStore(store, { start: 'clean', clock: null });
   act(() => void store.dispatch(change('unit', (draft) => void (draft.settings.main!.unit = unit))));
   render(
     <Provider store={store}>
