@@ -7,7 +7,7 @@ import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import type { Spot } from '../src/core/photo/card';
+import type { ImagePoint } from '../src/core/photo/card';
 import { homography, project } from '../src/core/photo/find/homography';
 import { CHROMIUM } from '../tools/browser';
 import { CORNERS, sceneOf } from './drawings';
@@ -21,7 +21,7 @@ const Z99 = 2.576;
 const SURE = 0.9;
 
 /** Where the two ends are seen on the card, mm: what is raised above it is seen aside of where it lies. */
-async function endsSeen(page: Page): Promise<{ head: Spot; end: Spot }> {
+async function endsSeen(page: Page): Promise<{ head: ImagePoint; end: ImagePoint }> {
   const at = (id: string) =>
     page.locator(`#mark-${id}`).evaluate((node): [number, number] => {
       const { left, right, top, bottom } = node.getBoundingClientRect();

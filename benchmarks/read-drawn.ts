@@ -5,7 +5,7 @@ import sharp from 'sharp';
 import { FIELD_CARDS } from '../src/catalogue/field-cards';
 import { deltaE, labOfHex } from '../src/core/colour';
 import { measurePhoto, photographOf, unsureOf, type PhotoInsect, type View } from '../src/core/photo';
-import type { Spot } from '../src/core/photo/card';
+import type { ImagePoint } from '../src/core/photo/card';
 import { endShown, traceOf, tracedLength } from '../src/core/photo/trace';
 import { chance } from '../src/standins/camera/chance';
 
@@ -17,8 +17,8 @@ export interface Read {
   hex: string;
   view: View;
   /** Front of the head and end of the abdomen, card mm. */
-  head: Spot;
-  end: Spot;
+  head: ImagePoint;
+  end: ImagePoint;
   found: { bodyMm: number; sdMm: number; confidence: number; deltaE: number | null; said: string } | null;
   /** Where the end is asked for: the length once it was shown, and taps that took. */
   shown?: { bodyMm: number; sdMm: number; taps: number };
@@ -32,7 +32,7 @@ const HEAD_OFF_MM = 0.25;
 /** The end as somebody shows it who sees the picture, and the head where the line does not begin at it. */
 function shownBy({ head, end, seed }: Pick<Read, 'head' | 'end' | 'seed'>, insect: PhotoInsect): Read['shown'] {
   const dice = chance(seed * 31 + 7);
-  const tap = ([x, y]: Spot): Spot => [x + TAP_SD_MM * dice.normal(), y + TAP_SD_MM * dice.normal()];
+  const tap = ([x, y]: ImagePoint): ImagePoint => [x + TAP_SD_MM * dice.normal(), y + TAP_SD_MM * dice.normal()];
   const wide = Math.max(...insect.widthsMm);
   const one = endShown(traceOf(insect), 'end', tap(end), wide);
   const off = Math.hypot(one.nodes[0]![0] - head[0], one.nodes[0]![1] - head[1]);

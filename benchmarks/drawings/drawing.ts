@@ -1,6 +1,6 @@
 import { FIELD_CARDS } from '../../src/catalogue/field-cards';
 import type { View } from '../../src/core/photo';
-import { fieldCardSvg, type Spot } from '../../src/core/photo/card';
+import { fieldCardSvg, type ImagePoint } from '../../src/core/photo/card';
 import type { Chance } from '../../src/standins/camera/chance';
 
 /** An insect as SVG, in millimetres about its own middle, with what is true of it. */
@@ -17,8 +17,8 @@ export interface Drawing {
   /** Across it where it is stoutest. */
   thickMm: number;
   /** Front of the head and end of the abdomen, in its own millimetres. */
-  head: Spot;
-  end: Spot;
+  head: ImagePoint;
+  end: ImagePoint;
 }
 
 /** A drawing on the card, as a page of its own, with unseen marks by id: the corners of the card's plan and the insect's two ends. */
@@ -35,13 +35,13 @@ const ALONG_MM = 26;
 const RAISED = [0.15, 0.5] as const;
 
 /** Places of the card that are looked up where they were drawn, mm. */
-export const CORNERS: readonly Spot[] = [
+export const CORNERS: readonly ImagePoint[] = [
   [10, 5],
   [75, 5],
   [75, 49],
   [10, 49],
 ];
-const mark = (id: string, [x, y]: Spot) => `<circle id="mark-${id}" cx="${x}" cy="${y}" r="0.01" fill="none"/>`;
+const mark = (id: string, [x, y]: ImagePoint) => `<circle id="mark-${id}" cx="${x}" cy="${y}" r="0.01" fill="none"/>`;
 
 /** The printed card's own SVG with the insect above it: turned, slanted, lit, shaded and blurred by the browser, with a finger on the card in some. */
 export function photographed({ svg, longMm, thickMm, head, end, ...drawing }: Drawing, dice: Chance): Scene {

@@ -11,7 +11,7 @@ import {
   leadsTo,
   lookalike,
   nextSign,
-  pulls,
+  weightsOfEvidence,
   SURE,
   type Sighting,
 } from '../../src/core/belief';
@@ -78,7 +78,7 @@ function stageOut(sighting: Sighting, speech: Speech) {
           scientific: group.scientific,
           p,
         })),
-    because: pulls(KEY, sighting, belief).map(({ sign, answer, stage, bits }) => ({
+    because: weightsOfEvidence(KEY, sighting, belief).map(({ sign, answer, stage, bits }) => ({
       sign,
       answer,
       for: KEY.ids[stage]!,

@@ -13,7 +13,7 @@ export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings, selectTools } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
 export { browserPorts, type Ports } from './ports';
-export { type Aside, asideFile } from './storage/load';
+export { type Quarantined, asideFile } from './storage/load';
 export { letGo, readDeleted, type Deleted } from './storage/deleted';
 export { noteAnswer, createStore, openStore, redone, undone, type Dispatch, type State, type Store } from './store';
 export { useAct, useAfterwards, useApp, useAppDispatch, useLater } from './use-app';

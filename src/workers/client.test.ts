@@ -105,7 +105,7 @@ test("a failure is the worker's own, told or not", async () => {
   const told = run('photo', INPUT);
   made[0]!.answer({ failed: 'no picture' } as never);
   await expect(told).rejects.toThrow('no picture');
-  const broken = run('card-pdf', { size: 'wallet', page: 'a4', words: { title: '', print: '', check: '' } });
+  const broken = run('field-card-pdf', { size: 'wallet', page: 'a4', words: { title: '', print: '', check: '' } });
   expect(made[1]!.url).toBe('/print-worker.js');
   made[1]!.onerror!({ message: 'could not load' });
   await expect(broken).rejects.toThrow('could not load');

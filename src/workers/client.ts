@@ -7,9 +7,9 @@ export interface RunOptions {
 
 const WORKERS: Record<JobName, string> = {
   photo: '/photo-worker.js',
-  'card-pdf': '/print-worker.js',
+  'field-card-pdf': '/print-worker.js',
   'chart-pdf': '/print-worker.js',
-  'dressing-pdf': '/print-worker.js',
+  'tying-card-pdf': '/print-worker.js',
   'hooks-file': '/hooks-worker.js',
 };
 

@@ -1,10 +1,10 @@
 import type { Coded } from '@/core/code';
-import type { CardPage } from '@/core/exchange/card-pdf';
+import type { CardPage } from '@/core/exchange/tying-card-pdf';
 import type { CellProblem, ColumnMap, ColumnUnit, GivenTaping, Table } from '@/core/exchange';
 import type { HookRow } from '@/core/hooks';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
-import type { Asked, PhotoMeasure } from '@/core/photo';
+import type { PhotoAsked, PhotoMeasure } from '@/core/photo';
 
 /** A measured photograph with a picture of what was measured: JPEG as a data URL, and the card millimetres it covers. */
 export interface PhotoAnswer {
@@ -14,9 +14,9 @@ export interface PhotoAnswer {
 
 /** What runs in a worker, by name: what goes in and what comes out. */
 export interface Jobs {
-  photo: { input: { file: Blob; asked: Asked }; output: PhotoAnswer };
+  photo: { input: { file: Blob; asked: PhotoAsked }; output: PhotoAnswer };
   /** A field card as PDF. */
-  'card-pdf': { input: { size: CardSize; page: PageSize; words: CardWords }; output: Uint8Array };
+  'field-card-pdf': { input: { size: CardSize; page: PageSize; words: CardWords }; output: Uint8Array };
   /** A chart of hooks as PDF; `printed` is what a millimetre of the printer really is, `page` in the words holds {{page}} and {{of}}. */
   'chart-pdf': {
     input: {
@@ -28,7 +28,7 @@ export interface Jobs {
     output: Uint8Array;
   };
   /** A card to tie from as PDF. */
-  'dressing-pdf': { input: { card: CardPage; page: PrintPage }; output: Uint8Array };
+  'tying-card-pdf': { input: { card: CardPage; page: PrintPage }; output: Uint8Array };
   /** A file of hooks: looked at while `map` is null, then read by it. */
   'hooks-file': { input: { file: Blob; map: ColumnMap | null; unit: ColumnUnit }; output: HooksFileAnswer };
 }

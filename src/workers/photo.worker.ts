@@ -1,6 +1,6 @@
 import { FIELD_CARDS } from '@/catalogue/field-cards';
 import { cardShapes } from '@/core/photo/card';
-import { measurePhoto, type Asked, type Crop, type Grey, type Look, type Photograph } from '@/core/photo';
+import { measurePhoto, type PhotoAsked, type Crop, type Grey, type CropReader, type Photograph } from '@/core/photo';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
 /** Larger pictures are made smaller as they are decoded; the card gives the scale. */
@@ -92,10 +92,10 @@ async function pictureOf(crop: Crop): Promise<string> {
 
 async function measure(
   photo: Decoded,
-  asked: Asked,
+  asked: PhotoAsked,
   progress: (done: number) => void,
 ): Promise<Jobs['photo']['output']> {
-  let look: Look | null = null;
+  let look: CropReader | null = null;
   const result = measurePhoto(
     photo,
     asked,
@@ -106,7 +106,7 @@ async function measure(
     },
   );
   const spots = result.insects.flatMap((insect) => insect.midlineMm);
-  const cut = look as Look | null;
+  const cut = look as CropReader | null;
   if (!cut || spots.length === 0) {
     photo.close();
     return { measure: result, crop: null };

@@ -1,13 +1,14 @@
 import { FIELD_CARDS } from '@/catalogue/field-cards';
 import { chartPages } from '@/core/hooks/drawn';
-import { cardPdf } from '@/core/exchange/card-pdf';
+import { cardPdf } from '@/core/exchange/tying-card-pdf';
 import { chartPdf } from '@/core/hooks/drawn/hook-chart-pdf';
 import { fieldCardPdf } from '@/core/photo/card';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
 interface WorkerScope {
   onmessage:
-    ((event: MessageEvent<ToWorker<'card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'dressing-pdf'>>) => void) | null;
+    | ((event: MessageEvent<ToWorker<'field-card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'tying-card-pdf'>>) => void)
+    | null;
   postMessage(message: FromWorker): void;
 }
 

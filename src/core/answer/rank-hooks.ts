@@ -8,7 +8,7 @@ import {
   GAPE,
   ofEveryShape,
   pathFactor,
-  ROW,
+  STRIDE,
   SHANK,
   WIRE,
   wireCost,
@@ -105,11 +105,11 @@ function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
   const owned = new Uint8Array(maker.length);
   for (const row of ownedRows(columns, asked.owned)) owned[row] = 1;
   const keep = new Uint8Array(maker.length);
-  const [row5, shankAt] = [ROW, SHANK];
+  const [stride, shankAt] = [STRIDE, SHANK];
   for (let row = 0; row < keep.length; row++) {
     if (
       wanted[maker[row]!] === 0 ||
-      table[row * row5 + shankAt]! < asked.leastShankMm ||
+      table[row * stride + shankAt]! < asked.leastShankMm ||
       (onlyBarbless && barbless[row] === 0) ||
       (owned[row] === 0 && (asked.onlyOwned || retired[row] === 1)) ||
       (kinds && !isOfKind(kinds, hooks[row]!))
@@ -205,7 +205,7 @@ function costAll(
   const { table, shape, starts, makerless } = columns;
   const { steps, bestOfModel, tally, least: leastOfClass } = scratch;
   // A bundler turns an imported name into a look-up: these are taken out of the loop.
-  const [row5, shankAt, eyeAt, wireAt, gapeAt, beadAt] = [ROW, SHANK, EYE, WIRE, GAPE, BEAD];
+  const [stride, shankAt, eyeAt, wireAt, gapeAt, beadAt] = [STRIDE, SHANK, EYE, WIRE, GAPE, BEAD];
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
   const perStep = 1 / NUMBER_STEP;
   const { clearEnough, clearCost } = SUIT;
@@ -228,7 +228,7 @@ function costAll(
     const end = starts[place + 1]!;
     let best = -1;
     let bestCost = Infinity;
-    for (let row = starts[place]!, at = row * row5; row < end; row++, at += row5) {
+    for (let row = starts[place]!, at = row * stride; row < end; row++, at += stride) {
       const now = shape[row]!;
       if (now !== last) {
         last = now;
@@ -284,9 +284,9 @@ function costAll(
 /** What a row carries, mm: for the few that are compared by it. */
 function carryReader({ table, shape }: HookColumns, terms: Float64Array, { use }: HooksAsked): (row: number) => number {
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
-  const [row5, shankAt, eyeAt, beadAt] = [ROW, SHANK, EYE, BEAD];
+  const [stride, shankAt, eyeAt, beadAt] = [STRIDE, SHANK, EYE, BEAD];
   return (row) => {
-    const at = row * row5;
+    const at = row * stride;
     const now = shape[row]! * TERMS;
     const eye = table[at + eyeAt]!;
     return (

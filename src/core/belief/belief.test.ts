@@ -15,7 +15,7 @@ import {
   nextSign,
   NOTHING_SEEN,
   prepareKey,
-  pulls,
+  weightsOfEvidence,
   ranked,
   unshrunk,
   written,
@@ -300,7 +300,7 @@ describe('what to look at next', () => {
   });
   test('each answered sign says which way it pulls', () => {
     const sighting = see({ wings: 'cloudy-upright', tails: '1' });
-    const drawn = pulls(KEY, sighting, believe(KEY, sighting));
+    const drawn = weightsOfEvidence(KEY, sighting, believe(KEY, sighting));
     expect(drawn.find((item) => item.sign === 'wings')!.bits).toBeGreaterThan(1);
     expect(drawn.map((item) => Math.abs(item.bits))).toEqual(
       [...drawn.map((item) => Math.abs(item.bits))].sort((a, b) => b - a),
@@ -504,7 +504,7 @@ test('everything said says what it did, signs and the rest alike: the odds with 
       rise: 'ring-with-bubble',
     },
   );
-  const drawn = pulls(KEY, sighting, believe(KEY, sighting));
+  const drawn = weightsOfEvidence(KEY, sighting, believe(KEY, sighting));
   expect(drawn.map(({ sign }) => sign).sort()).toEqual([
     'belly',
     'found',

@@ -146,31 +146,31 @@ function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[
 }
 
 /** What is known of every stage but for its signs: prior, season, place, water, length and colour, as a logarithm; and how its groups share it. */
-export interface Standing {
-  logs: number[];
+export interface BeforeSigns {
+  logPrior: number[];
   groupWeights: number[][];
   /** By stage, before any member is looked at: prior and what the water says. */
-  placed: number[];
+  stageLogPrior: number[];
   /** How likely every member is with its place, month, length and colour, without its tails. */
-  looks: number[][];
+  memberLikelihoods: number[][];
 }
 
 /** Share of a stage that lives in a case. */
 const casedShare = (key: Key, stage: number) => 1 - key.table.case[stage]![key.answers.case.indexOf('none')]!;
 
 /** A film emerger is not offered where only groups that climb out remain. Source: domain §2. */
-export function standing(key: Key, sighting: Sighting): Standing {
+export function beforeSigns(key: Key, sighting: Sighting): BeforeSigns {
   const here = presenceOf(key, sighting);
   const { lengthMm, caseMm, belly } = sighting;
   const usual = belly ? usualColour(key, belly) : 0;
   const saidCase = sighting.signs.case !== undefined && sighting.signs.case !== 'unknown';
-  const placed = key.ids.map(
+  const stageLogPrior = key.ids.map(
     (id, stage) =>
       Math.log(key.prior[stage]!) +
       Math.log(oddsOf(key, sighting, id)) +
       (caseMm && !saidCase ? Math.log(casedShare(key, stage)) : 0),
   );
-  const looks = key.members.map((members, stage) =>
+  const memberLikelihoods = key.members.map((members, stage) =>
     members.map(
       ({ entry }, index) =>
         here[stage]![index]! *
@@ -179,25 +179,33 @@ export function standing(key: Key, sighting: Sighting): Standing {
         (belly ? colourLikelihood(key, entry.shades, belly, usual) : 1),
     ),
   );
-  return withTails(key, { placed, looks }, sighting);
+  return withTailLikelihood(key, { stageLogPrior, memberLikelihoods }, sighting);
 }
 
 /** The same with other tails: these tell groups apart as well as stages. */
-function withTails(key: Key, { placed, looks }: Pick<Standing, 'placed' | 'looks'>, sighting: Sighting): Standing {
+function withTailLikelihood(
+  key: Key,
+  { stageLogPrior, memberLikelihoods }: Pick<BeforeSigns, 'stageLogPrior' | 'memberLikelihoods'>,
+  sighting: Sighting,
+): BeforeSigns {
   const answer = sighting.signs.tails === undefined ? -1 : key.answers.tails.indexOf(sighting.signs.tails);
   const both =
     answer < 0
-      ? looks
-      : key.members.map((members, stage) => members.map(({ tails }, index) => looks[stage]![index]! * tails[answer]!));
+      ? memberLikelihoods
+      : key.members.map((members, stage) =>
+          members.map(({ tails }, index) => memberLikelihoods[stage]![index]! * tails[answer]!),
+        );
   const totals = both.map(sumOf);
   return {
-    placed,
-    looks,
+    stageLogPrior,
+    memberLikelihoods,
     groupWeights: both.map((weights, stage) =>
       weights.map((value) => (totals[stage]! > 0 ? value / totals[stage]! : 0)),
     ),
     // A stage of which no group is known here is left out; one that no group is written for stays as its prior has it.
-    logs: placed.map((log, stage) => (key.members[stage]!.length === 0 ? log : log + Math.log(totals[stage]!))),
+    logPrior: stageLogPrior.map((log, stage) =>
+      key.members[stage]!.length === 0 ? log : log + Math.log(totals[stage]!),
+    ),
   };
 }
 
@@ -215,32 +223,37 @@ function oddsFrom(scores: readonly number[]): number[] {
   return odds;
 }
 
-/** How it stands with everything that was heard. */
+/** How it before with everything that was heard. */
 function heardScores(
   key: Key,
-  { logs }: Standing,
+  { logPrior }: BeforeSigns,
   byFactor: ReadonlyMap<string, readonly AskedId[]>,
   signs: Sighting['signs'],
 ): number[] {
-  const scores = [...logs];
+  const scores = [...logPrior];
   for (const heard of byFactor.values()) addFactor(scores, key, heard, signs);
   return scores;
 }
 
 /** Odds for every answer of a sign, each as if it were heard with the rest. */
-export function withEachAnswer(key: Key, stands: Standing, sighting: Sighting, sign: AskedId): (readonly number[])[] {
+export function withEachAnswer(
+  key: Key,
+  before: BeforeSigns,
+  sighting: Sighting,
+  sign: AskedId,
+): (readonly number[])[] {
   const { signs } = sighting;
   if (sign === 'tails') {
     return key.answers.tails.map((tails) => {
       const told = { ...signs, tails };
-      return heard(key, withTails(key, stands, { ...sighting, signs: told }), told).p;
+      return heard(key, withTailLikelihood(key, before, { ...sighting, signs: told }), told).p;
     });
   }
   const byFactor = heardByFactor(key, signs);
   const factor = factorOf(key, sign);
   const same = [...(byFactor.get(factor) ?? []).filter((other) => other !== sign), sign];
   byFactor.delete(factor);
-  const others = heardScores(key, stands, byFactor, signs);
+  const others = heardScores(key, before, byFactor, signs);
   return key.answers[sign].map((answer) => {
     const scores = [...others];
     addFactor(scores, key, same, { ...signs, [sign]: answer });
@@ -250,11 +263,11 @@ export function withEachAnswer(key: Key, stands: Standing, sighting: Sighting, s
 
 /** Odds of every order-and-stage, given all that was seen. Source: domain §2. */
 export function believe(key: Key, sighting: Sighting): Belief {
-  return heard(key, standing(key, sighting), sighting.signs);
+  return heard(key, beforeSigns(key, sighting), sighting.signs);
 }
 
-function heard(key: Key, stands: Standing, signs: Sighting['signs']): Belief {
-  return { p: oddsFrom(heardScores(key, stands, heardByFactor(key, signs), signs)), groupWeights: stands.groupWeights };
+function heard(key: Key, before: BeforeSigns, signs: Sighting['signs']): Belief {
+  return { p: oddsFrom(heardScores(key, before, heardByFactor(key, signs), signs)), groupWeights: before.groupWeights };
 }
 
 /** Indices of the stages, likeliest first; ties by the list's order. */

@@ -15,5 +15,5 @@ export type {
   WaterOdds,
 } from './key-data';
 export type { LengthSeen } from './evidence';
-export { gainBits, lookalike, nextSign, pulls, type Otherwise, type Pull } from './next-sign';
+export { gainBits, lookalike, nextSign, weightsOfEvidence, type Otherwise, type WeightOfEvidence } from './next-sign';
 export { prepareKey, written } from './prepare-key';

@@ -2,12 +2,12 @@ import {
   believe,
   NOTHING_SEEN,
   ranked,
-  standing,
+  beforeSigns,
   tableFor,
   withEachAnswer,
   type Belief,
   type Sighting,
-  type Standing,
+  type BeforeSigns,
 } from './believe';
 import type { AskedId, Key } from './key-data';
 
@@ -35,11 +35,11 @@ export function gainBits(
   sighting: Sighting,
   belief: Belief,
   sign: AskedId,
-  stands: Standing = standing(key, sighting),
+  before: BeforeSigns = beforeSigns(key, sighting),
 ): number {
   const rows = rowsOf(key, sighting, belief, sign);
   if (rows === null) return 0;
-  const after = withEachAnswer(key, stands, sighting, sign);
+  const after = withEachAnswer(key, before, sighting, sign);
   const now = entropyBits(belief.p);
   return after.reduce((gain, p, index) => {
     let chance = 0;
@@ -58,9 +58,9 @@ export function nextSign(
   const open = (Object.keys(key.answers) as AskedId[]).filter(
     (sign) => sighting.signs[sign] === undefined && !skip.includes(sign),
   );
-  const stands = standing(key, sighting);
+  const before = beforeSigns(key, sighting);
   const best = open
-    .map((sign) => ({ sign, bits: gainBits(key, sighting, belief, sign, stands) }))
+    .map((sign) => ({ sign, bits: gainBits(key, sighting, belief, sign, before) }))
     .sort((a, b) => b.bits - a.bits)[0];
   return best && best.bits > MIN_BITS ? best : null;
 }
@@ -85,7 +85,7 @@ export function lookalike(key: Key, sighting: Sighting, belief: Belief): { stage
 
 /** What else than a sign was said of an insect. */
 export type Otherwise = 'length' | 'case-length' | 'belly' | 'water' | 'month' | 'seen' | 'rise';
-export interface Pull {
+export interface WeightOfEvidence {
   sign: AskedId | Otherwise;
   /** The answer's id; of what is no sign the number or the word as it was given, empty for a length and a colour. */
   answer: string;
@@ -94,7 +94,7 @@ export interface Pull {
 }
 
 /** Everything that was said, each with the sighting as it would be without it. */
-function saidOf(key: Key, sighting: Sighting): { sign: Pull['sign']; answer: string; without: Sighting }[] {
+function saidOf(key: Key, sighting: Sighting): { sign: WeightOfEvidence['sign']; answer: string; without: Sighting }[] {
   const signs = (Object.entries(sighting.signs) as [AskedId, string][]).flatMap(([sign, answer]) => {
     if (!key.answers[sign]?.includes(answer)) return [];
     const { [sign]: _heard, ...others } = sighting.signs;
@@ -122,7 +122,7 @@ function saidOf(key: Key, sighting: Sighting): { sign: Pull['sign']; answer: str
 const NEVER = 1e-12;
 
 /** How hard everything that was said pulls for the first stage against the rest, bits: the odds with it over the odds without it, + pulls toward it. */
-export function pulls(key: Key, sighting: Sighting, belief: Belief): Pull[] {
+export function weightsOfEvidence(key: Key, sighting: Sighting, belief: Belief): WeightOfEvidence[] {
   const first = ranked(belief.p)[0]!;
   const odds = ({ p }: Belief) =>
     Math.max(NEVER, p[first]!) /

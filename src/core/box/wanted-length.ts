@@ -2,7 +2,7 @@ import type { StageId } from '@/catalogue/ids';
 import type { Sample } from '../answer';
 import type { StageRow } from '../hooks';
 import { bodyFrom, lengthStats, postureCv } from '../naturals';
-import type { BoxWanted } from './match-box';
+import type { BoxWanted } from './rank-flies';
 
 /** The length a fly of a box is compared with, from whatever was measured: the case of a cased larva, else the body. Null without any. */
 export function wantedLength(

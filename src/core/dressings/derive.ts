@@ -1,7 +1,7 @@
 import type { ChangeKind, Dressing, DressingPart } from './dressing';
 import { reason, type Reason } from '../code';
 
-export type Change = Dressing['changes'][number];
+export type NotedChange = Dressing['changes'][number];
 
 /** A dressing of one's own from another: the same in everything, with its parent kept. */
 export function derive(parent: Dressing, id: string, name: string): Dressing {

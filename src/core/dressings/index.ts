@@ -41,7 +41,7 @@ export {
   rechecks,
   runOf,
   setMaterial,
-  type Change,
+  type NotedChange,
   type Difference,
   type EndOfRange,
 } from './derive';

@@ -372,7 +372,7 @@ function judge(
 }
 
 /** Where a dressing stands before any score: 0 made for the insect and its length, 1 made for another and ties it too, 2 its own at another length, 3 a neighbour's. Another fly on purpose is chosen by score alone. */
-function standing(dressing: Dressing, { stage, intent, lengthMm }: Asked, { easier }: StageRow): number {
+function matchClass(dressing: Dressing, { stage, intent, lengthMm }: Asked, { easier }: StageRow): number {
   if (intent === 'different-after-refusal') return 0;
   const wanted = intent === 'easier-prey' ? (easier.length > 0 ? easier : [stage]) : [stage];
   const own = dressing.stages.filter((id) => wanted.includes(id));
@@ -411,7 +411,7 @@ export function rankDressings(library: readonly Dressing[], asked: Asked, catalo
       why: judged.map(({ why, did }) => ({ ...why, weight: did })),
       criteria: judged.map(({ criterion }) => criterion),
       away,
-      stands: standing(dressing, asked, row),
+      stands: matchClass(dressing, asked, row),
     };
   });
   const hasSame = scored.some((item) => item.away === 0);

@@ -3,7 +3,7 @@ import { createI18n, createSpeech, cardMarkdown, cardSheet } from '@/speech';
 import { PDFDocument } from 'pdf-lib';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { cardFor, NO_CHOICES } from '../answer';
-import { cardPdf, foldLine } from './card-pdf';
+import { cardPdf, foldLine } from './tying-card-pdf';
 import { readDressings, writeDressings } from './dressings-file';
 
 const speech = createSpeech(createI18n(), 'mm');

@@ -15,7 +15,7 @@ export const WIRE = 2;
 export const GAPE = 3;
 /** The stocked bead that a style with one takes on the hook. */
 export const BEAD = 4;
-export const ROW = 5;
+export const STRIDE = 5;
 
 /** Least and most X of a shape; beyond them a hook counts as the last. */
 const X_LEAST = -4;

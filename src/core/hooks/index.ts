@@ -16,7 +16,7 @@ export {
   EYE,
   GAPE,
   ofEveryShape,
-  ROW,
+  STRIDE,
   SHANK,
   WIRE,
   WIRE_ORDER,

@@ -1,6 +1,6 @@
 export { eyeOf, type Eye, type Guess } from './practice-eye';
 export { femaleOverMale, longerSex } from './sex-ratio';
-export { twoHumps, type TwoHumps } from './two-humps';
+export { bimodality, type Bimodality } from './bimodality';
 export { lengthStats, methodHalfWidth, postureCv, type LengthStats } from './length-stats';
 export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } from './known-lengths';
 export { tailsAt, tailsFor, tailsOfNatural, type TailedGroup } from './tails';

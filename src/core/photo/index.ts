@@ -3,10 +3,10 @@ export type { RegionColour } from './body/region-colours';
 export {
   measureByScale,
   measurePhoto,
-  type Asked,
+  type PhotoAsked,
   type PhotoInsect,
   type PhotoMeasure,
-  type Look,
+  type CropReader,
   type Report,
   type View,
 } from './measure-photo';

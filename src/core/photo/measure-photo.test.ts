@@ -3,7 +3,7 @@ import { join } from 'node:path';
 import { deltaE, labOfHex } from '../colour';
 import type { InsectPlan, Scene } from '@/standins/camera';
 import type { Measured } from '../../../tools/measure-scenes';
-import type { Asked } from './index';
+import type { PhotoAsked } from './index';
 
 const DUN: InsectPlan = {
   stage: 'mayfly/nymph',
@@ -36,7 +36,7 @@ const SCENE: Scene = {
 };
 
 /** Every photograph of this file by name. */
-const CASES: Record<string, { more: Partial<Scene>; asked?: Partial<Asked> }> = {
+const CASES: Record<string, { more: Partial<Scene>; asked?: Partial<PhotoAsked> }> = {
   plain: { more: {} },
   'in lamp light': { more: { kelvin: 2800, uneven: 1.8 } },
   'from the back': { more: {}, asked: { view: 'back' } },

@@ -16,7 +16,7 @@ import type { Photograph } from './picture';
 export type View = 'back' | 'belly' | 'side';
 
 /** What is told of a photograph before it is measured. */
-export interface Asked {
+export interface PhotoAsked {
   view: View;
   surface: 'dry' | 'wet';
   /** A case is measured whole, with one colour and no head. */
@@ -54,10 +54,10 @@ export interface PhotoMeasure {
 export type Report = (done: number) => void;
 
 /** A piece of the field with its light, for a picture of what was measured: bounds in card millimetres, kept inside the field, no more than `most` pixels across. */
-export type Look = (bounds: Bounds, most: number) => Crop;
+export type CropReader = (bounds: Bounds, most: number) => Crop;
 
 /** Is given a way to look at the field once its light is known. */
-export type See = (look: Look) => void;
+export type OnCrop = (look: CropReader) => void;
 
 const DARK = 0.045;
 const BLURRED_MM = 0.62;
@@ -124,10 +124,10 @@ function raggedness(cut: Cut, body: BodyMeasure, scale: number): number {
  */
 export function measurePhoto(
   photo: Photograph,
-  asked: Asked,
+  asked: PhotoAsked,
   cards: FieldCards,
   report: Report = () => undefined,
-  seen: See = () => undefined,
+  seen: OnCrop = () => undefined,
 ): PhotoMeasure {
   const found: FoundCard | null = findCard(photo, cards);
   report(0.35);
@@ -144,7 +144,7 @@ const TAPPED_SD = 0.012;
 export function measureByScale(
   photo: Photograph,
   pxPerMm: number,
-  asked: Asked,
+  asked: PhotoAsked,
   report: Report = () => undefined,
 ): PhotoMeasure {
   const size: [number, number] = [photo.width / pxPerMm, photo.height / pxPerMm];
@@ -174,9 +174,9 @@ export function measureByScale(
 function measureOn(
   photo: Photograph,
   found: FoundCard,
-  asked: Asked,
+  asked: PhotoAsked,
   report: Report,
-  seen: See = () => undefined,
+  seen: OnCrop = () => undefined,
 ): PhotoMeasure {
   // A case is all there is of it: what sticks out of it are neither wings nor tails.
   const tailed = asked.what !== 'case';

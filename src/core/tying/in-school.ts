@@ -8,7 +8,7 @@ import { recordOf, reworked, withFields, type Way, type WayDressing, type WaysCa
 export type UnusedSchool = keyof SchoolOption;
 
 /** A dressing as one school works it; null when the school has no place in it. */
-type Change<K extends keyof SchoolOption> = (dressing: Dressing, option: SchoolOption[K]) => Dressing | null;
+type SchoolChange<K extends keyof SchoolOption> = (dressing: Dressing, option: SchoolOption[K]) => Dressing | null;
 
 /** Marks an orientation, check or mend that core adds and speech words: `school:NAME-OPTION`. */
 export const SCHOOL_CODE = 'school:';
@@ -76,7 +76,7 @@ const tailSplit: Rework<'tail-split'> = (record, option, dressing) => {
   );
 };
 
-const tieOff: Change<'tie-off'> = (dressing, option) => {
+const tieOff: SchoolChange<'tie-off'> = (dressing, option) => {
   const hackle = partOf(dressing, 'hackle');
   const post = partOf(dressing, 'post');
   const hair = dressing.parts.find((part) => part.function === 'wing.hair');
@@ -178,7 +178,7 @@ const protection: Rework<'protection'> = (record, option, dressing) => {
 };
 
 /** Rough: the dubbed thorax is teased out before the head; tidy: it is left as it was dubbed. */
-const finish: Change<'finish'> = (dressing, option) => {
+const finish: SchoolChange<'finish'> = (dressing, option) => {
   const dubbed = dressing.steps.findLast((step) => step.do === 'dub');
   const part = dressing.parts.find((item) => item.id === dubbed?.part);
   if (!part) return null;
@@ -247,7 +247,7 @@ export function inSchool(
     const changed = record && change(record, option, worked, catalogue.materials, catalogue.ways);
     take(name, changed && reworked(worked, () => changed, catalogue));
   };
-  const apply = <K extends keyof SchoolOption>(name: K, change: Change<K>) => {
+  const apply = <K extends keyof SchoolOption>(name: K, change: SchoolChange<K>) => {
     if (schools[name] !== undefined) take(name, change(worked, schools[name] as SchoolOption[K]));
   };
   rework('tail-material', tailMaterial);

@@ -11,7 +11,7 @@ export function Claims({ dressing }: { dressing: Dressing }) {
   const speech = useSpeech();
   if (dressing.claims.length === 0) return null;
   return (
-    <Part title={words('dressing.claims')}>
+    <AboutSection title={words('dressing.claims')}>
       {dressing.claims.map((claim) => (
         <View key={claim.text} className="border-b border-line py-2">
           <Say>{claim.text}</Say>
@@ -20,7 +20,7 @@ export function Claims({ dressing }: { dressing: Dressing }) {
           </Say>
         </View>
       ))}
-    </Part>
+    </AboutSection>
   );
 }
 
@@ -51,7 +51,7 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
           }),
         );
   return (
-    <Part title={words('dressing.ancestry')}>
+    <AboutSection title={words('dressing.ancestry')}>
       {parent ? (
         <View className="border-b border-line py-2">
           <Link
@@ -81,7 +81,7 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
           {words('dressing.child', { name: child.name })}
         </Link>
       ))}
-    </Part>
+    </AboutSection>
   );
 }
 
@@ -116,7 +116,7 @@ export function Tools({ dressing }: { dressing: Dressing }) {
 function Lines({ title, rows }: { title: string; rows: readonly (readonly [string, string | null])[] }) {
   if (rows.length === 0) return null;
   return (
-    <Part title={title}>
+    <AboutSection title={title}>
       {rows.map(([text, below]) => (
         <View key={text} className="border-b border-line py-2">
           <Say>{text}</Say>
@@ -127,12 +127,12 @@ function Lines({ title, rows }: { title: string; rows: readonly (readonly [strin
           ) : null}
         </View>
       ))}
-    </Part>
+    </AboutSection>
   );
 }
 
 /** A part of the page with its heading. */
-export function Part({ title, children }: { title: string; children: React.ReactNode }) {
+export function AboutSection({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <View className="px-5 pb-6">
       <Heading className="border-b border-line pb-2">{title}</Heading>

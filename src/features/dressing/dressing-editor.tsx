@@ -19,7 +19,7 @@ import { AddPart } from './edit-add';
 import { CheckLines } from './check-lines';
 import { DressingPlate } from './dressing-plate';
 import { EditBuild } from './edit-build';
-import { Many, NeededField } from './edit-fold';
+import { ChoicesField, NeededField } from './edit-fold';
 import { EditPart, Labelled } from './edit-part';
 import { EditSaid } from './edit-said';
 import { EditShared } from './edit-shared';
@@ -112,7 +112,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
     <View className="gap-4 px-5 pb-6 pt-2">
       <Heading>{words('edit-dressing.what')}</Heading>
       <NeededField label={words('edit-dressing.name')} value={dressing.name} onType={(name) => set({ name })} />
-      <Many
+      <ChoicesField
         title={words('dressing.for')}
         choices={ids.stages.filter((stage) => dressing.stages.some((own) => own.startsWith(`${stage.order}/`)))}
         value={dressing.stages}
@@ -164,13 +164,13 @@ function Editing({ dressing }: { dressing: Dressing }) {
           onChange={(ride) => set({ ride })}
         />
       </Labelled>
-      <Many
+      <ChoicesField
         title={words('edit-dressing.levels')}
         choices={ids.levels}
         value={dressing.levels}
         onChange={(levels: LevelId[]) => set({ levels })}
       />
-      <Many
+      <ChoicesField
         title={words('dressing.waters')}
         choices={ids.waters}
         value={dressing.waters}

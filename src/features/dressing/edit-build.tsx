@@ -18,7 +18,7 @@ import type { Speech } from '@/speech';
 import { Button, Fold, Say, Toggle } from '@/ui/primitives';
 import { reworked, addByWay, setPart, takeOut } from '@/core/ways';
 import { MaterialPick } from './edit-material';
-import { Many, One, put, without, type EditProps } from './edit-fold';
+import { ChoicesField, ChoiceField, patchedAt, withoutAt, type EditProps } from './edit-fold';
 import { NumberField } from './number-field';
 
 const TURNS = [0, 60] as const;
@@ -66,7 +66,7 @@ function Hooks({ dressing, onChange }: EditProps) {
   );
   return (
     <Fold wide title={words('dressing.hooks')} line={line || words('edit-dressing.hooks-style')}>
-      <Many
+      <ChoicesField
         title={words('edit-dressing.bends')}
         choices={allowed}
         value={dressing.hooks.map((hook) => hook.bend)}
@@ -112,7 +112,7 @@ function Hooks({ dressing, onChange }: EditProps) {
               />
             </View>
           </View>
-          <Many
+          <ChoicesField
             title={words('edit-dressing.wires', { bend: speech.plain('bends', hook.bend) })}
             choices={ids.wires}
             value={hook.wire}
@@ -132,7 +132,7 @@ function Threads({ dressing, onChange }: EditProps) {
   const { materials } = catalogue;
   const threads = materials.filter((material) => material.functions.includes('thread'));
   const change = (at: number, more: Partial<Dressing['threads'][number]>) =>
-    onChange({ ...dressing, threads: put(dressing.threads, at, more) });
+    onChange({ ...dressing, threads: patchedAt(dressing.threads, at, more) });
   // Parts and steps that were made with it take the new one too.
   const withThread = (at: number, material: string) =>
     reworked(
@@ -142,7 +142,7 @@ function Threads({ dressing, onChange }: EditProps) {
         const swap = (id: string) => (id === before ? material : id);
         return {
           ...record,
-          threads: put(record.threads, at, { material }),
+          threads: patchedAt(record.threads, at, { material }),
           parts: record.parts.map((part) => ({ ...part, of: part.of.map(swap) })),
         };
       },
@@ -170,7 +170,7 @@ function Threads({ dressing, onChange }: EditProps) {
             value={thread.material}
             onChange={(material) => onChange(withThread(index, material))}
           />
-          <One
+          <ChoiceField
             title={words('edit-dressing.thread-role')}
             choices={ids['thread-roles']}
             value={thread.role}
@@ -188,7 +188,7 @@ function Threads({ dressing, onChange }: EditProps) {
           <View className="flex-row">
             <Button
               label={words('edit-dressing.thread-drop')}
-              onPress={() => onChange({ ...dressing, threads: without(dressing.threads, index) })}
+              onPress={() => onChange({ ...dressing, threads: withoutAt(dressing.threads, index) })}
             />
           </View>
         </View>
@@ -236,7 +236,7 @@ function Weights({ dressing, onChange }: EditProps) {
     return own ? takeOut(dressing, own.id, catalogue)!.after : dropWeight(dressing, index);
   };
   const change = (at: number, more: Partial<DressingWeight>) =>
-    onChange({ ...dressing, weights: put(dressing.weights, at, more) });
+    onChange({ ...dressing, weights: patchedAt(dressing.weights, at, more) });
   return (
     <Fold
       wide
@@ -260,7 +260,7 @@ function Weights({ dressing, onChange }: EditProps) {
           className="gap-3 rounded-control border border-edge bg-ground p-3"
         >
           {weight.kind === 'wound' || weight.kind === 'sides' ? (
-            <One
+            <ChoiceField
               title={words('edit-dressing.weight-kind')}
               choices={ids['weight-kinds'].filter((kind) => kind.id === 'wound' || kind.id === 'sides')}
               value={weight.kind}
@@ -274,7 +274,7 @@ function Weights({ dressing, onChange }: EditProps) {
           ) : (
             <Say weight="medium">{speech.name('weight-kinds', weight.kind)}</Say>
           )}
-          <One
+          <ChoiceField
             title={words('edit-dressing.metal')}
             choices={ids.metals}
             value={weight.metal ?? null}
@@ -283,14 +283,14 @@ function Weights({ dressing, onChange }: EditProps) {
           />
           {weight.kind === 'bead' ? (
             <>
-              <One
+              <ChoiceField
                 title={words('edit-dressing.bead-kind')}
                 choices={ids['bead-kinds']}
                 value={weight.bead_kind ?? null}
                 none={words('edit-dressing.by-bend')}
                 onChange={(bead_kind: BeadKindId | null) => change(index, { bead_kind })}
               />
-              <One
+              <ChoiceField
                 title={words('edit-dressing.lock')}
                 choices={ids['bead-locks'].filter((lock) => lock.id !== 'none')}
                 value={weight.lock ?? null}
@@ -359,14 +359,14 @@ function Season({ dressing, onChange }: EditProps) {
   ]);
   return (
     <Fold wide title={words('edit-dressing.season')} line={line}>
-      <Many
+      <ChoicesField
         title={words('dressing.months')}
         choices={MONTHS.map((month) => ({ id: String(month), name: words(`dressing.month.${month}`) }))}
         value={dressing.months.map(String)}
         onChange={(months) => onChange({ ...dressing, months: months.map(Number).sort((a, b) => a - b) })}
       />
       {ids.waters.map((water) => (
-        <One
+        <ChoiceField
           key={water.id}
           title={words('edit-dressing.by-water', { water: water.name })}
           choices={BY_WATER.map((id) => ({ id, name: words(`hook.offset-word.${id}`) }))}
@@ -399,20 +399,20 @@ function Ways({ dressing, onChange }: EditProps) {
         said('finish', dressing.finish),
       ])}
     >
-      <One
+      <ChoiceField
         title={words('dressing.taper')}
         choices={optionsOf(ids, 'taper')}
         value={dressing.taper}
         onChange={(taper: SchoolOption['taper'] | null) => taper && onChange({ ...dressing, taper })}
       />
-      <One
+      <ChoiceField
         title={words('edit-dressing.work-order')}
         choices={optionsOf(ids, 'work-order')}
         value={dressing.work_order ?? null}
         none={words('edit-dressing.as-written')}
         onChange={(work_order: SchoolOption['work-order'] | null) => onChange({ ...dressing, work_order })}
       />
-      <One
+      <ChoiceField
         title={words('dressing.guard')}
         choices={optionsOf(ids, 'protection')}
         value={dressing.protection}
@@ -420,7 +420,7 @@ function Ways({ dressing, onChange }: EditProps) {
           protection && onChange({ ...dressing, protection })
         }
       />
-      <One
+      <ChoiceField
         title={words('edit-dressing.finish')}
         choices={optionsOf(ids, 'finish')}
         value={dressing.finish}
@@ -440,7 +440,9 @@ function Ways({ dressing, onChange }: EditProps) {
             key={index}
             label={words('edit-dressing.thread-optional', { thread: speech.plain('thread-roles', thread.role) })}
             on={thread.optional}
-            onChange={(optional) => onChange({ ...dressing, threads: put(dressing.threads, index, { optional }) })}
+            onChange={(optional) =>
+              onChange({ ...dressing, threads: patchedAt(dressing.threads, index, { optional }) })
+            }
           />
         ))}
       </View>

@@ -11,12 +11,12 @@ export interface EditProps {
 }
 
 /** A list with something of one item changed. */
-export function put<T>(list: readonly T[], at: number, more: Partial<T>): T[] {
+export function patchedAt<T>(list: readonly T[], at: number, more: Partial<T>): T[] {
   return list.map((item, index) => (index === at ? { ...item, ...more } : item));
 }
 
 /** A list without one item. */
-export function without<T>(list: readonly T[], at: number): T[] {
+export function withoutAt<T>(list: readonly T[], at: number): T[] {
   return list.filter((_, index) => index !== at);
 }
 
@@ -61,7 +61,7 @@ const NONE = 'none-at-all';
 const FEW = 5;
 
 /** One of a few under its title, or none of them; of many, from a list. */
-export function One<T extends string>({ title, choices, value, none, onChange }: OneProps<T>) {
+export function ChoiceField<T extends string>({ title, choices, value, none, onChange }: OneProps<T>) {
   if (choices.length > FEW)
     return (
       <View className="flex-row">
@@ -100,7 +100,7 @@ interface ManyProps<T extends string> {
 }
 
 /** Some of a few under their title. */
-export function Many<T extends string>({ title, choices, value, onChange, least = 0 }: ManyProps<T>) {
+export function ChoicesField<T extends string>({ title, choices, value, onChange, least = 0 }: ManyProps<T>) {
   const toggle = (id: T) => {
     const next = value.includes(id) ? value.filter((other) => other !== id) : [...value, id];
     if (next.length >= least) onChange(next);

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { BankChangeId, Evidence, RideId } from '@/catalogue/ids';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Toggle } from '@/ui/primitives';
-import { NeededField, One, put, without, type EditProps } from './edit-fold';
+import { NeededField, ChoiceField, patchedAt, withoutAt, type EditProps } from './edit-fold';
 
 /** What is said for it, what can be changed on the bank, and the names of its switches. */
 export function EditSaid({ dressing, onChange }: EditProps) {
@@ -18,20 +18,20 @@ export function EditSaid({ dressing, onChange }: EditProps) {
             <NeededField
               label={words('edit-dressing.claim', { n: index + 1 })}
               value={claim.text}
-              onType={(text) => onChange({ ...dressing, claims: put(claims, index, { text }) })}
+              onType={(text) => onChange({ ...dressing, claims: patchedAt(claims, index, { text }) })}
             />
-            <One
+            <ChoiceField
               title={words('dressing.evidence')}
               choices={ids.evidence}
               value={claim.evidence}
               onChange={(evidence: Evidence | null) =>
-                evidence && onChange({ ...dressing, claims: put(claims, index, { evidence }) })
+                evidence && onChange({ ...dressing, claims: patchedAt(claims, index, { evidence }) })
               }
             />
             <View className="flex-row">
               <Button
                 label={words('edit-dressing.claim-drop')}
-                onPress={() => onChange({ ...dressing, claims: without(claims, index) })}
+                onPress={() => onChange({ ...dressing, claims: withoutAt(claims, index) })}
               />
             </View>
           </View>
@@ -55,28 +55,30 @@ export function EditSaid({ dressing, onChange }: EditProps) {
       >
         {bank.map((item, index) => (
           <View key={index} className="gap-3 rounded-control border border-edge bg-ground p-3">
-            <One
+            <ChoiceField
               title={words('edit-dressing.bank-what')}
               choices={ids['bank-changes']}
               value={item.id}
-              onChange={(id: BankChangeId | null) => id && onChange({ ...dressing, bank: put(bank, index, { id }) })}
+              onChange={(id: BankChangeId | null) =>
+                id && onChange({ ...dressing, bank: patchedAt(bank, index, { id }) })
+              }
             />
             <NeededField
               label={words('edit-dressing.bank-text', { n: index + 1 })}
               value={item.text}
-              onType={(text) => onChange({ ...dressing, bank: put(bank, index, { text }) })}
+              onType={(text) => onChange({ ...dressing, bank: patchedAt(bank, index, { text }) })}
             />
-            <One
+            <ChoiceField
               title={words('edit-dressing.bank-ride')}
               choices={ids.rides}
               value={item.ride ?? null}
               none={words('edit-dressing.as-before')}
-              onChange={(ride: RideId | null) => onChange({ ...dressing, bank: put(bank, index, { ride }) })}
+              onChange={(ride: RideId | null) => onChange({ ...dressing, bank: patchedAt(bank, index, { ride }) })}
             />
             <View className="flex-row">
               <Button
                 label={words('edit-dressing.bank-drop')}
-                onPress={() => onChange({ ...dressing, bank: without(bank, index) })}
+                onPress={() => onChange({ ...dressing, bank: withoutAt(bank, index) })}
               />
             </View>
           </View>
@@ -100,23 +102,23 @@ export function EditSaid({ dressing, onChange }: EditProps) {
               <NeededField
                 label={words('edit-dressing.switch-name', { n: index + 1 })}
                 value={item.name}
-                onType={(name) => onChange({ ...dressing, switches: put(switches, index, { name }) })}
+                onType={(name) => onChange({ ...dressing, switches: patchedAt(switches, index, { name }) })}
               />
               <NeededField
                 label={words('edit-dressing.switch-why', { n: index + 1 })}
                 value={item.why}
-                onType={(why) => onChange({ ...dressing, switches: put(switches, index, { why }) })}
+                onType={(why) => onChange({ ...dressing, switches: patchedAt(switches, index, { why }) })}
               />
               <View className="flex-row flex-wrap gap-2">
                 <Toggle
                   label={words('edit-dressing.switch-on')}
                   on={item.on}
-                  onChange={(on) => onChange({ ...dressing, switches: put(switches, index, { on }) })}
+                  onChange={(on) => onChange({ ...dressing, switches: patchedAt(switches, index, { on }) })}
                 />
                 <Toggle
                   label={words('edit-dressing.switch-attracts')}
                   on={item.attracts}
-                  onChange={(attracts) => onChange({ ...dressing, switches: put(switches, index, { attracts }) })}
+                  onChange={(attracts) => onChange({ ...dressing, switches: patchedAt(switches, index, { attracts }) })}
                 />
               </View>
             </View>

@@ -4,7 +4,7 @@ import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers
 import { selectCatalogue, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Say } from '@/ui/primitives';
-import { Many, NeededField, One, type EditProps } from './edit-fold';
+import { ChoicesField, NeededField, ChoiceField, type EditProps } from './edit-fold';
 import { StepList } from './edit-steps';
 import { usePartNames } from './edit-where';
 import { NumberField } from './number-field';
@@ -155,7 +155,7 @@ function Bunches({ dressing, onChange }: EditProps) {
           className="gap-3 rounded-control border border-edge bg-ground p-3"
         >
           <Say weight="medium">{materialName(bundle.material)}</Say>
-          <Many
+          <ChoicesField
             title={words('edit-dressing.bunch-parts')}
             choices={[...dressing.parts.filter((part) => bundle.parts.includes(part.id)), ...free].map((part) => ({
               id: part.id,
@@ -172,7 +172,7 @@ function Bunches({ dressing, onChange }: EditProps) {
               onChange={(amount) => onChange(setBundle(dressing, bundle.id, { amount }))}
             />
           </View>
-          <One
+          <ChoiceField
             title={words('edit-dressing.unit')}
             choices={ids['amount-units']}
             value={bundle.unit}
@@ -182,7 +182,7 @@ function Bunches({ dressing, onChange }: EditProps) {
       ))}
       {free.length > 1 ? (
         <View className="gap-2">
-          <Many
+          <ChoicesField
             title={words('edit-dressing.bunch-new')}
             choices={free.map((part) => ({ id: part.id, name: nameOf(part.id) }))}
             value={asked}
@@ -240,7 +240,7 @@ function Layers({ dressing, onChange }: EditProps) {
         .map((part) => {
           const under = dressing.layers.find((layer) => layer.part === part.id)?.from_under ?? [];
           return (
-            <Many
+            <ChoicesField
               key={part.id}
               title={words('edit-dressing.layer-of', { part: nameOf(part.id) })}
               choices={[...under, ...used.filter((id) => !under.includes(id))].map((id) => ({

@@ -8,7 +8,7 @@ import { selectCatalogue, selectGroups, selectSettings, useApp } from '@/state';
 import { matchTitle } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
-import { Part } from './dressing-about';
+import { AboutSection } from './dressing-about';
 
 const SHOWN = 3;
 
@@ -50,7 +50,7 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
   }, [matches, samples, catalogue, settings, groups, dressing]);
   if (rows.length === 0) return null;
   return (
-    <Part title={words('dressing.for-matches')}>
+    <AboutSection title={words('dressing.for-matches')}>
       {rows.map(({ match, at, of, own, first }) => (
         <View
           key={Object.keys(matches).find((id) => matches[id] === match)}
@@ -78,6 +78,6 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
           ) : null}
         </View>
       ))}
-    </Part>
+    </AboutSection>
   );
 }

@@ -11,7 +11,7 @@ import { useSpeech, useWords } from '@/features/shell';
 import { flyMarks, inTheme } from '@/ui/drawings';
 import { Button, Chips, Say } from '@/ui/primitives';
 import { run } from '@/workers';
-import { Part } from './dressing-about';
+import { AboutSection } from './dressing-about';
 
 const PAGES: readonly PrintPage[] = ['a4', 'letter'];
 
@@ -31,13 +31,13 @@ export function KeepCard({ card, dressing }: { card: Card; dressing: Dressing })
       fill: mark.fill && inTheme(mark.fill, 'morning'),
       stroke: mark.stroke && inTheme(mark.stroke, 'morning'),
     }));
-    return run('dressing-pdf', { card: { ...sheet, drawing: { marks: resolved, bounds } }, page }).then(
+    return run('tying-card-pdf', { card: { ...sheet, drawing: { marks: resolved, bounds } }, page }).then(
       (bytes) => saveFile(`aubade-${dressing.id}.pdf`, bytes as Uint8Array<ArrayBuffer>, 'application/pdf'),
       () => setFailed(true),
     );
   };
   return (
-    <Part title={words('dressing.keep')}>
+    <AboutSection title={words('dressing.keep')}>
       <View className="gap-3 pt-3">
         <Chips
           compact
@@ -63,6 +63,6 @@ export function KeepCard({ card, dressing }: { card: Card; dressing: Dressing })
           {words('dressing.keep-hint')}
         </Say>
       </View>
-    </Part>
+    </AboutSection>
   );
 }

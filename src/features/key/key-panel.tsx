@@ -3,7 +3,16 @@ import { Pressable, View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import likelihoods from '@/catalogue/likelihoods.json';
-import { byGroup, byStage, lookalike, nextSign, pulls, SURE, type AskedId, type Pull } from '@/core/belief';
+import {
+  byGroup,
+  byStage,
+  lookalike,
+  nextSign,
+  weightsOfEvidence,
+  SURE,
+  type AskedId,
+  type WeightOfEvidence,
+} from '@/core/belief';
 import {
   keepBoth,
   saySign,
@@ -36,7 +45,7 @@ const CLOSE = 0.3;
 const GROUPS_SHOWN = 3;
 
 /** Month and water alone are no insect yet. */
-const saysOf = (heard: readonly Pull[]) => heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
+const saysOf = (heard: readonly WeightOfEvidence[]) => heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
 
 /** What the key makes of the signs; null until it has been weighed. */
 function useWeighed(sampleId: string, skipped: readonly AskedId[]) {
@@ -46,7 +55,7 @@ function useWeighed(sampleId: string, skipped: readonly AskedId[]) {
   return useMemo(() => {
     if (!believed) return null;
     const { sighting, belief } = believed;
-    const heard = pulls(theKey, sighting, belief);
+    const heard = weightsOfEvidence(theKey, sighting, belief);
     const like = saysOf(heard) ? lookalike(theKey, sighting, belief) : null;
     const likeStage = like && theKey.ids[like.stage];
     return {

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { AskedId, Pull } from '@/core/belief';
+import type { AskedId, WeightOfEvidence } from '@/core/belief';
 import type { SampleRecord } from '@/records';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -9,10 +9,10 @@ const LITTLE_BITS = 0.4;
 const STRONG_BITS = 2;
 
 interface SaidProps {
-  pulls: readonly Pull[];
+  pulls: readonly WeightOfEvidence[];
   skipped: readonly AskedId[];
   leftOut: SampleRecord['leftOut'];
-  onTakeBack: (pull: Pull) => void;
+  onTakeBack: (pull: WeightOfEvidence) => void;
   onAskAgain: (sign: AskedId) => void;
   onUse: (what: string) => void;
 }

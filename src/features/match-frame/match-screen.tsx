@@ -13,7 +13,7 @@ import { NaturalStep } from '@/features/natural';
 import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
-import { Told } from './told';
+import { ChangeNotice } from './change-notice';
 import { TwoAnswers } from './two-answers';
 
 export const STEPS = ['natural', 'hook', 'dressing', 'bench', 'water'] as const;
@@ -102,7 +102,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
   );
 }
 
-function Over({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
+function MatchSubtitle({ sample, match }: { sample: SampleRecord; match: MatchRecord }) {
   const words = useWords();
   const speech = useSpeech();
   return (
@@ -206,10 +206,10 @@ function PhoneFrame(props: FrameProps) {
     <View className="min-h-0 flex-1">
       <ScrollView className="flex-1 bg-ground" contentContainerClassName="pb-8">
         <View className="px-5 pt-4">
-          <Over sample={sample} match={match} />
+          <MatchSubtitle sample={sample} match={match} />
           <PageHeading>{title}</PageHeading>
         </View>
-        <Told matchKey={`${id}/${match.leading}`} />
+        <ChangeNotice matchKey={`${id}/${match.leading}`} />
         {record.stage && (step === 'natural' || step === 'hook') ? (
           <AnswerPlate
             stage={record.stage}
@@ -271,7 +271,7 @@ function WideFrame(props: FrameProps) {
     <View className="min-h-0 flex-1 flex-row bg-ground">
       <ScrollView className="w-column flex-none border-r border-line" contentContainerClassName="pb-8">
         <View className="px-5 pb-3 pt-5">
-          <Over sample={sample} match={match} />
+          <MatchSubtitle sample={sample} match={match} />
           <PageHeading size="title">{title}</PageHeading>
         </View>
         <View className="border-t border-line">
@@ -321,7 +321,7 @@ function WideFrame(props: FrameProps) {
             </Pressable>
           ))}
         </View>
-        <Told matchKey={`${id}/${match.leading}`} />
+        <ChangeNotice matchKey={`${id}/${match.leading}`} />
         {step === 'natural' && record.stage ? (
           <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} />
         ) : null}

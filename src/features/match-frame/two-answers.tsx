@@ -11,13 +11,13 @@ export function TwoAnswers({ id, match }: { id: string; match: MatchRecord }) {
   return (
     <View role="radiogroup" aria-label={words('natural.which-leads')} className="flex-row gap-2 px-5 py-3">
       {match.answers.map((record) => (
-        <One key={record.id} id={id} answerId={record.id} match={match} />
+        <AnswerOption key={record.id} id={id} answerId={record.id} match={match} />
       ))}
     </View>
   );
 }
 
-function One({ id, answerId, match }: { id: string; answerId: string; match: MatchRecord }) {
+function AnswerOption({ id, answerId, match }: { id: string; answerId: string; match: MatchRecord }) {
   const speech = useSpeech();
   const words = useWords();
   const act = useAct();

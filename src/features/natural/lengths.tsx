@@ -3,7 +3,7 @@ import { Pressable, View } from 'react-native';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
-import { methodHalfWidth, twoHumps } from '@/core/naturals';
+import { methodHalfWidth, bimodality } from '@/core/naturals';
 import { formatLength, parseLength } from '@/core/units';
 import type { Coded } from '@/core/code';
 import { counts } from '@/core/case';
@@ -163,7 +163,7 @@ export function Lengths({
           </View>
         );
       })}
-      <TwoHeaps sampleId={sampleId} sample={sample} />
+      <BimodalOffer sampleId={sampleId} sample={sample} />
       <View className="flex-row flex-wrap items-center gap-3">
         <Button
           label={sample.specimens.length === 0 ? speech.t('ui.step.give-length') : words('natural.add')}
@@ -252,7 +252,7 @@ function Apart({
 const SEXES = ['female', 'male'] as const;
 
 /** Two heaps of lengths: an offer to tell males and females apart, and a choice of whom to match once they are. */
-function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
+function BimodalOffer({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -264,7 +264,7 @@ function TwoHeaps({ sampleId, sample }: { sampleId: string; sample: SampleRecord
   );
   const all = sample.specimens.filter((item) => item.body.mm !== null && item.out === null);
   if (all.some((item) => item.sex !== null)) return null;
-  const heaps = twoHumps(
+  const heaps = bimodality(
     all.map((item) => item.body.mm!),
     methodHalfWidth(sample.method, all[0]?.body.mm ?? 0) / Z95,
   );

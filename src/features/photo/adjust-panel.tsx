@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Line, Path } from 'react-native-svg';
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import {
   alongLine,
   curveThrough,
@@ -66,7 +66,7 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
     );
   };
   const widest = Math.max(...widths);
-  const move = (id: string, to: Spot, done: boolean) => {
+  const move = (id: string, to: ImagePoint, done: boolean) => {
     const at = Number(id.slice(1));
     const moved: Readonly<Record<(typeof MODES)[number], () => Trace>> = {
       end: () => endShown(trace, at === HEAD ? 'head' : 'end', to, widest),
@@ -78,7 +78,7 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
     else setMoving(next);
   };
   // A cut is held beside the body, where the finger does not cover it.
-  const beside = (share: number): Spot => {
+  const beside = (share: number): ImagePoint => {
     const { at, direction } = alongLine(line, share);
     const off = Math.max(1.2, 0.9 * widthAlong(widths, share));
     return [at[0] - direction[1] * off, at[1] + direction[0] * off];

@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { Circle, Path } from 'react-native-svg';
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import type { Neutral } from '@/core/photo/trace';
 import type { Overlay } from '@/records';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
@@ -70,11 +70,11 @@ function TappedPicture({ picture, pixels, hand }: { picture: string; pixels: Pix
   const ink = usePictureInk();
   const { step, body, setBody, line, scaling } = hand;
   const { marks, setMarks } = scaling;
-  const named = (spots: readonly Spot[], label: string): Handle[] =>
+  const named = (spots: readonly ImagePoint[], label: string): Handle[] =>
     spots.map((at, index) => ({ id: String(index), label: words(label, { n: index + 1 }), at }));
   const handles = step === 'scale' ? named(marks, 'hand.mark') : step === 'body' ? named(body, 'hand.body-mark') : [];
-  const move = (id: string, to: Spot) => {
-    const put = (spots: readonly Spot[]) => spots.map((spot, at) => (at === Number(id) ? to : spot));
+  const move = (id: string, to: ImagePoint) => {
+    const put = (spots: readonly ImagePoint[]) => spots.map((spot, at) => (at === Number(id) ? to : spot));
     if (step === 'scale') setMarks(put(marks));
     else setBody(put(body));
   };

@@ -31,7 +31,7 @@ export function FieldCardScreen() {
   };
   const check = FIELD_CARDS.cards[size].check.length_mm;
   const pdf = () =>
-    run('card-pdf', { size, page, words: text }).then(
+    run('field-card-pdf', { size, page, words: text }).then(
       (bytes) => saveFile(`aubade-field-card-${size}-${page}.pdf`, bytes as Uint8Array<ArrayBuffer>, 'application/pdf'),
       () => setFailed(true),
     );

@@ -1,13 +1,13 @@
 import type { RegionId } from '@/catalogue/ids';
 import type { RegionColour } from '@/core/photo';
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import { traceOf, USUAL_CUTS, type Trace } from '@/core/photo/trace';
 import type { Overlay, OverlayInsect } from '@/records';
 import type { PhotoAnswer } from '@/workers';
 
 export type Colours = Partial<Record<RegionId, RegionColour>>;
 
-const pair = ([x, y]: Spot): [number, number] => [x, y];
+const pair = ([x, y]: ImagePoint): [number, number] => [x, y];
 
 /** What was found, as it is kept with the crop; null when there is no picture of it. */
 export function overlayOf({ measure, crop }: PhotoAnswer): Overlay | null {

@@ -590,7 +590,7 @@ describe('the field card', () => {
     fireEvent.click(screen.getByText('Large, 150 × 100 mm'));
     fireEvent.click(screen.getByText('Letter'));
     await act(async () => void fireEvent.click(screen.getByText('Save PDF to print')));
-    expect(worker).toHaveBeenCalledWith('card-pdf', {
+    expect(worker).toHaveBeenCalledWith('field-card-pdf', {
       size: 'large',
       page: 'letter',
       words: { title: 'Aubade field card', print: 'print at 100 %', check: '50 mm' },

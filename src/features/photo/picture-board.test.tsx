@@ -1,14 +1,14 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { Circle } from 'react-native-svg';
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import { openScreen } from '../__tests__/screen';
 import { PictureBoard } from './picture-board';
 
 /** A picture of 195 by 100 units: two screen pixels a unit on a phone of 390. */
 const WORLD = { left: 10, top: 5, width: 195, height: 100 };
 const HANDLES = [
-  { id: 'n0', label: 'One end', at: [30, 30] as Spot },
-  { id: 'n1', label: 'Other end', at: [150, 60] as Spot },
+  { id: 'n0', label: 'One end', at: [30, 30] as ImagePoint },
+  { id: 'n1', label: 'Other end', at: [150, 60] as ImagePoint },
 ];
 
 async function board({ onTap, handles = HANDLES }: { onTap?: jest.Mock; handles?: typeof HANDLES } = {}) {

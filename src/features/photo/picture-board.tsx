@@ -1,7 +1,7 @@
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Image, View, type PointerEvent } from 'react-native';
 import { Line } from 'react-native-svg';
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import { useWidth, useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
 import { Button } from '@/ui/primitives';
@@ -19,7 +19,7 @@ export interface World {
 export interface Handle {
   id: string;
   label: string;
-  at: Spot;
+  at: ImagePoint;
   /** A square one moves along a line, a round one anywhere. */
   square?: boolean;
 }
@@ -31,12 +31,12 @@ interface BoardProps {
   most?: number;
   handles?: readonly Handle[];
   /** A handle was moved; `done` when it was let go. */
-  onMove?: (id: string, to: Spot, done: boolean) => void;
+  onMove?: (id: string, to: ImagePoint, done: boolean) => void;
   /** A spot was tapped; `size` is how many units a screen pixel covers. */
-  onTap?: (at: Spot, size: number) => void;
+  onTap?: (at: ImagePoint, size: number) => void;
   /** Arrow keys move a handle by this many units. */
   step: number;
-  children: (place: (spot: Spot) => Spot, scale: number) => ReactNode;
+  children: (place: (spot: ImagePoint) => ImagePoint, scale: number) => ReactNode;
 }
 
 const LOUPE = 132;
@@ -46,7 +46,7 @@ const GRAB = 34;
 const GRAB_AMONG_TAPS = 15;
 const TARGET = 48;
 const MOST_ZOOM = 12;
-const ARROWS: Readonly<Record<string, Spot>> = {
+const ARROWS: Readonly<Record<string, ImagePoint>> = {
   ArrowLeft: [-1, 0],
   ArrowRight: [1, 0],
   ArrowUp: [0, -1],
@@ -57,10 +57,11 @@ const OVER = { position: 'absolute', left: 0, top: 0 } as const;
 interface Eye {
   zoom: number;
   /** Middle of what is shown. */
-  at: Spot;
+  at: ImagePoint;
 }
 
-type Held = { kind: 'handle'; id: string; off: Spot } | { kind: 'tap' } | { kind: 'pan'; from: Spot; eye: Eye };
+type Held =
+  { kind: 'handle'; id: string; off: ImagePoint } | { kind: 'tap' } | { kind: 'pan'; from: ImagePoint; eye: Eye };
 
 /** A picture to zoom and to touch: handles that are dragged, taps, and a magnifier beside the finger that shows what lies under it. */
 export function PictureBoard({
@@ -78,17 +79,17 @@ export function PictureBoard({
   const ink = usePictureInk();
   const [room, onLayout] = useWidth();
   const [eye, setEye] = useState<Eye | null>(null);
-  const [finger, setFinger] = useState<Spot | null>(null);
+  const [finger, setFinger] = useState<ImagePoint | null>(null);
   const held = useRef<Held | null>(null);
-  const fingers = useRef(new Map<number, Spot>());
+  const fingers = useRef(new Map<number, ImagePoint>());
   const pinch = useRef<{ gap: number; eye: Eye } | null>(null);
   const fit = room === 0 ? 0 : Math.min(room / world.width, most / world.height);
   const [width, height] = [Math.round(Math.min(room, world.width * fit)), Math.round(world.height * fit)];
-  const now = eye ?? { zoom: 1, at: [world.left + world.width / 2, world.top + world.height / 2] as Spot };
+  const now = eye ?? { zoom: 1, at: [world.left + world.width / 2, world.top + world.height / 2] as ImagePoint };
   const scale = fit * now.zoom;
-  const corner: Spot = [now.at[0] - width / 2 / scale, now.at[1] - height / 2 / scale];
-  const place = ([x, y]: Spot): Spot => [(x - corner[0]) * scale, (y - corner[1]) * scale];
-  const back = ([x, y]: Spot): Spot => [corner[0] + x / scale, corner[1] + y / scale];
+  const corner: ImagePoint = [now.at[0] - width / 2 / scale, now.at[1] - height / 2 / scale];
+  const place = ([x, y]: ImagePoint): ImagePoint => [(x - corner[0]) * scale, (y - corner[1]) * scale];
+  const back = ([x, y]: ImagePoint): ImagePoint => [corner[0] + x / scale, corner[1] + y / scale];
   const look = ({ zoom, at }: Eye) => {
     const kept = Math.min(MOST_ZOOM, Math.max(1, zoom));
     const half = (size: number, side: number) => Math.min(side / 2, size / 2 / (fit * kept));
@@ -102,7 +103,7 @@ export function PictureBoard({
       ],
     });
   };
-  const spotOf = (event: PointerEvent): Spot => {
+  const spotOf = (event: PointerEvent): ImagePoint => {
     const box = (event.currentTarget as unknown as Element).getBoundingClientRect();
     return [event.nativeEvent.clientX - box.left, event.nativeEvent.clientY - box.top];
   };
@@ -140,7 +141,7 @@ export function PictureBoard({
     }
     const holding = held.current;
     if (holding?.kind === 'handle') {
-      const to: Spot = [at[0] + holding.off[0], at[1] + holding.off[1]];
+      const to: ImagePoint = [at[0] + holding.off[0], at[1] + holding.off[1]];
       setFinger(to);
       onMove?.(holding.id, back(to), false);
     } else if (holding?.kind === 'tap') setFinger(at);
@@ -185,7 +186,7 @@ export function PictureBoard({
     node?.addEventListener('wheel', wheel, { passive: false });
     return () => node?.removeEventListener('wheel', wheel);
   }, [fit]);
-  const image = (by: number, [x, y]: Spot) => (
+  const image = (by: number, [x, y]: ImagePoint) => (
     <Image
       source={{ uri: url }}
       aria-hidden

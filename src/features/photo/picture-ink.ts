@@ -1,9 +1,9 @@
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import { useRedLamp } from '@/features/shell';
 import { token } from '@/ui/tokens';
 
 /** Path through places of the screen. */
-export function pathThrough(spots: readonly Spot[]): string {
+export function pathThrough(spots: readonly ImagePoint[]): string {
   return `M${spots.map(([x, y]) => [x.toFixed(1), y.toFixed(1)].join(' ')).join('L')}`;
 }
 

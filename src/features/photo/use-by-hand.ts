@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { RegionId } from '@/catalogue/ids';
 import { FIELD_CARDS } from '@/catalogue/field-cards';
-import type { Spot } from '@/core/photo/card';
+import type { ImagePoint } from '@/core/photo/card';
 import {
   colourOfTap,
   curveThrough,
@@ -49,7 +49,7 @@ function useTyped(starts: number) {
 /** Taps on something known, and the scale they give; null until there are enough. */
 function useScale(tapPx: number) {
   const [way, setWay] = useState<ScaleWay>('length');
-  const [marks, setMarks] = useState<Spot[]>([]);
+  const [marks, setMarks] = useState<ImagePoint[]>([]);
   const known = useTyped(CARD_LONG);
   const sides = [useTyped(CARD_LONG), useTyped(CARD_SHORT)] as const;
   const wanted = way === 'length' ? 2 : 4;
@@ -61,7 +61,7 @@ function useScale(tapPx: number) {
       : way === 'length'
         ? known.mm && scaleOfTwo(spots, known.mm)
         : long && short && scaleOfFour(spots, Math.max(long, short), Math.min(long, short));
-  const mark = (at: Spot) => setMarks(marks.length >= wanted ? [at] : [...marks, at]);
+  const mark = (at: ImagePoint) => setMarks(marks.length >= wanted ? [at] : [...marks, at]);
   const go = (next: ScaleWay) => {
     setWay(next);
     setMarks([]);
@@ -77,7 +77,7 @@ function useColourTaps(view: Overlay['view'], pixels: Pixels | null) {
   const [asking, setAsking] = useState<`neutral-${(typeof NEUTRALS)[number]}` | RegionId>('neutral-white');
   const [radius, setRadius] = useState<keyof typeof RADII>('middle');
   const [colours, setColours] = useState<Colours>({});
-  const tap = (at: Spot, size: number) => {
+  const tap = (at: ImagePoint, size: number) => {
     const sample = pixels!.around(at[0], at[1], Math.max(LEAST_RADIUS, RADII[radius] * size));
     const kind = NEUTRALS.find((item) => asking === `neutral-${item}`);
     if (kind) {
@@ -95,11 +95,11 @@ function useColourTaps(view: Overlay['view'], pixels: Pixels | null) {
 export function useByHand(view: Overlay['view'], pixels: Pixels | null) {
   const [step, setStep] = useState<HandStep>('scale');
   const [tapPx, setTapPx] = useState(LEAST_TAP);
-  const [body, setBody] = useState<Spot[]>([]);
+  const [body, setBody] = useState<ImagePoint[]>([]);
   const scaling = useScale(tapPx);
   const colouring = useColourTaps(view, pixels);
   const length = scaling.scale ? lengthByHand({ spots: body, tapPx }, scaling.scale) : null;
-  const tap = (at: Spot, size: number) => {
+  const tap = (at: ImagePoint, size: number) => {
     setTapPx(Math.max(LEAST_TAP, TAP_PX * size));
     if (step === 'scale') scaling.mark(at);
     else if (step === 'colour') colouring.tap(at, size);
@@ -118,7 +118,7 @@ const MARGIN = { share: 0.35, px: 8 } as const;
 export async function foundByHand(
   pixels: Pixels,
   view: Overlay['view'],
-  line: readonly Spot[],
+  line: readonly ImagePoint[],
   length: { bodyMm: number; sdMm: number },
   colours: Colours,
 ): Promise<Found> {
@@ -128,7 +128,7 @@ export async function foundByHand(
   const [left, top] = [Math.max(0, Math.min(...xs) - margin), Math.max(0, Math.min(...ys) - margin)];
   const width = Math.min(pixels.width, Math.max(...xs) + margin) - left;
   const height = Math.min(pixels.height, Math.max(...ys) + margin) - top;
-  const between = (spot: Spot, index: number) => Math.hypot(spot[0] - line[index]![0], spot[1] - line[index]![1]);
+  const between = (spot: ImagePoint, index: number) => Math.hypot(spot[0] - line[index]![0], spot[1] - line[index]![1]);
   // Over so small a piece one scale holds: the length along the taps gives it.
   const mm = length.bodyMm / line.slice(1).reduce((sum, spot, index) => sum + between(spot, index), 0);
   return {

@@ -11,12 +11,12 @@ import { lengthNow, photoSchema, type Overlay, type OverlayInsect } from './sche
 /** Hundredths of a millimetre are kept. */
 const kept = (mm: number) => Math.round(mm * 100) / 100;
 
-function colour(sample: SampleRecord, colours: Colours): void {
+function colour(sample: SampleRecord, colours: RegionLabs): void {
   for (const [region, { lab }] of Object.entries(colours)) sample.colours[region as RegionId] = hexOfLab(lab);
 }
 
 /** Colours of a photograph by region. */
-export type Colours = Partial<Record<RegionId, { lab: Lab }>>;
+export type RegionLabs = Partial<Record<RegionId, { lab: Lab }>>;
 
 interface OfPhoto {
   photoId: string;
@@ -41,7 +41,7 @@ export const letPhotoGo = command<OfPhoto>('let-go', (draft, { photoId, sampleId
 
 /** What was measured on a photograph taken into its sample: an individual a body, the case, the colours; and what was guessed before. `bytes` is what the kept crop weighs. */
 export const takeMeasured = command<
-  OfPhoto & { overlay: Overlay; colours: Colours; bytes: number; guessMm: number | null }
+  OfPhoto & { overlay: Overlay; colours: RegionLabs; bytes: number; guessMm: number | null }
 >('measured', (draft, { photoId, sampleId, overlay, colours, bytes, guessMm }, around) => {
   const sample = found(draft.sample, sampleId);
   const photo = found(draft.photo, photoId);
@@ -75,7 +75,7 @@ export const takeMeasured = command<
 });
 
 /** One insect of a measured photograph moved by hand: its length follows, and the colours when it is the first. */
-export const correctPhoto = command<OfPhoto & { n: number; hand: OverlayInsect['hand']; colours: Colours | null }>(
+export const correctPhoto = command<OfPhoto & { n: number; hand: OverlayInsect['hand']; colours: RegionLabs | null }>(
   'corrected',
   (draft, { photoId, sampleId, n, hand, colours }) => {
     const photo = found(draft.photo, photoId);

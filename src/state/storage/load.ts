@@ -35,7 +35,7 @@ import { countAgain, entering, ownerOf, readSum, sumKey, type Summed } from './e
 const SWEEP_MS = 30 * 24 * 3600 * 1000;
 
 /** A stored record that could not be opened: kept under `aside/`, named and exportable. */
-export interface Aside {
+export interface Quarantined {
   key: string;
   reason: string;
   detail: string;
@@ -47,7 +47,7 @@ export interface Loaded {
   entities: Entities;
   /** Of every record, by key, when its parts were edited. */
   clocks: Map<string, Clocks>;
-  aside: Aside[];
+  aside: Quarantined[];
   /** No record of any kind was stored, not even a tombstone. */
   empty: boolean;
   /** Of every stored record and sum, by key, the revision that was read. */
@@ -109,7 +109,7 @@ function open(keys: readonly string[], texts: Record<string, string | null>): Fo
         found.old.push({ key, envelope: envelope!, data: withoutTally(result.data as object) });
       found.events.push(...result.events);
     } else if (!texts[`${ASIDE}${key}`]) {
-      const item: Aside = { key, reason: result.reason, detail: result.detail, text };
+      const item: Quarantined = { key, reason: result.reason, detail: result.detail, text };
       found.aside.push(item);
       found.moved[`${ASIDE}${key}`] = JSON.stringify(item);
     }
@@ -199,11 +199,11 @@ export async function load(storage: KeyStore, locks: Locks, now: number): Promis
 }
 
 /** What was set aside; an entry that is damaged itself is named like any other. */
-function asideOf(key: string, text: string): Aside {
+function asideOf(key: string, text: string): Quarantined {
   try {
-    const item = JSON.parse(text) as Partial<Aside> | null;
+    const item = JSON.parse(text) as Partial<Quarantined> | null;
     if (item && [item.key, item.reason, item.detail, item.text].every((part) => typeof part === 'string'))
-      return item as Aside;
+      return item as Quarantined;
   } catch {
     // It is told below.
   }
@@ -248,6 +248,6 @@ function madeAt(id: string): number {
 }
 
 /** What was set aside as one file: every stored text as it was found, and why it could not be opened. */
-export function asideFile(items: readonly Aside[]): string {
+export function asideFile(items: readonly Quarantined[]): string {
   return `${JSON.stringify({ aubade: 'set-aside', version: 1, items }, null, 2)}\n`;
 }

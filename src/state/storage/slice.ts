@@ -2,11 +2,11 @@ import { createAction } from '@reduxjs/toolkit';
 import { noEntities, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
 import { gathering } from '../table';
 import { again, back, NO_HISTORY, remembered, stepped, type Change, type History } from '../undo';
-import type { Aside, Loaded } from './load';
+import type { Quarantined, Loaded } from './load';
 
 export interface RecordsState extends History {
   entities: Entities;
-  aside: Aside[];
+  aside: Quarantined[];
   /** The last step back or forth, by what it is called, to be spoken; null before there was one. `n` counts them, so that the same one twice is heard twice. */
   step: { way: 'back' | 'again'; label: string; n: number } | null;
 }

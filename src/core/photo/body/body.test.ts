@@ -6,7 +6,7 @@ import { turnOf } from './measure-body';
 import { lengthOf, midlineOf, reachIn, sharpestTurn, spaced, tangentAt } from './midline';
 import { colourOfPixels } from './region-colours';
 import type { Lab } from '../../colour';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 
 const W = 120;
 const H = 90;
@@ -141,15 +141,15 @@ describe('the midline', () => {
     expect(lengthOf(rounded)).toBeLessThan(91);
   });
   test('the most that a line turns over three radii: nothing when straight, its corner when it has one', () => {
-    const straight = Array.from({ length: 40 }, (_, index): Spot => [index, 5]);
+    const straight = Array.from({ length: 40 }, (_, index): ImagePoint => [index, 5]);
     expect(sharpestTurn(straight, 5)).toBeCloseTo(0, 9);
-    const corner = [...straight.slice(0, 20), ...Array.from({ length: 20 }, (_, index): Spot => [19, 6 + index])];
+    const corner = [...straight.slice(0, 20), ...Array.from({ length: 20 }, (_, index): ImagePoint => [19, 6 + index])];
     expect(sharpestTurn(corner, 5)).toBeGreaterThan(1.3);
     expect(sharpestTurn(corner, 5)).toBeLessThan(1.7);
   });
   test('a bend to one side turns and does not wander; to and fro it does both', () => {
     const wave = (bend: (u: number) => number) =>
-      Array.from({ length: 61 }, (_, index): Spot => [index, bend(index / 60)]);
+      Array.from({ length: 61 }, (_, index): ImagePoint => [index, bend(index / 60)]);
     const arc = turnOf(wave((u) => 12 * u * u));
     expect(arc.turn).toBeGreaterThan(0.3);
     expect(arc.wander).toBeLessThan(0.02);
@@ -189,7 +189,7 @@ describe('the midline', () => {
           [0, 0],
           [1, 1],
           [2, 2],
-        ] as Spot[],
+        ] as ImagePoint[],
         1,
       ),
     ).toEqual([expect.closeTo(Math.SQRT1_2, 6), expect.closeTo(Math.SQRT1_2, 6)]);

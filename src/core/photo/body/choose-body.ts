@@ -1,5 +1,5 @@
 import { blobsOf, type Blob } from '../blobs';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import type { Tones } from '../field/tones';
 import { depthOf, opened } from './distance';
 import { axisOf, bridge, pixelsOf } from './join';
@@ -103,8 +103,8 @@ const WEIGHTS: Signs = {
 
 /** A band across what lies over a body between two of its pieces, px. */
 export interface Span {
-  from: Spot;
-  to: Spot;
+  from: ImagePoint;
+  to: ImagePoint;
   half: number;
 }
 
@@ -124,14 +124,14 @@ function spanOf(
   const [a, b] = [pick(one), pick(two)];
   const way = Math.hypot(b.middle[0] - a.middle[0], b.middle[1] - a.middle[1]) || 1;
   const [ux, uy] = [(b.middle[0] - a.middle[0]) / way, (b.middle[1] - a.middle[1]) / way];
-  const along = ([x, y]: Spot) => x * ux + y * uy;
+  const along = ([x, y]: ImagePoint) => x * ux + y * uy;
   const last = a.pixels.reduce((best, spot) => (along(spot) > along(best) ? spot : best));
   const first = b.pixels.reduce((best, spot) => (along(spot) < along(best) ? spot : best));
   // The smaller piece may be as wide as it is long.
   if (Math.abs(a.axis[0] * ux + a.axis[1] * uy) < STRAIGHT_ON) return null;
   const gap = along(first) - along(last);
   if (gap < -2 || gap > 0.6 * (2 * Math.sqrt(one.area))) return null;
-  const at = (t: number): Spot => [a.middle[0] + ux * t, a.middle[1] + uy * t];
+  const at = (t: number): ImagePoint => [a.middle[0] + ux * t, a.middle[1] + uy * t];
   const [from, to] = [at(along(last) - along(a.middle) - 2), at(along(first) - along(a.middle) + 2)];
   let bare = 0;
   for (let step = 0; step <= SPAN_STEPS; step++) {
@@ -157,9 +157,9 @@ interface Trunk {
 }
 
 interface End {
-  at: Spot;
+  at: ImagePoint;
   /** Away from the body. */
-  out: Spot;
+  out: ImagePoint;
   half: number;
 }
 

@@ -1,4 +1,4 @@
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import { alongLine } from '../trace/curve';
 import { lengthOf, reachIn, tangentAt, type Line } from './midline';
 
@@ -32,14 +32,14 @@ function sample(values: Float32Array, width: number, height: number, x: number, 
  * How far beyond the last point of a line the body goes, px: along the line's direction to where the trunk is left, and there to
  * the half-way tone between body and paper.
  */
-function beyond(line: Line, view: EndView): { out: number; direction: Spot } {
+function beyond(line: Line, view: EndView): { out: number; direction: ImagePoint } {
   const n = line.length - 1;
   const { trunk, width, height, radius, off } = view;
   const back = Math.max(2, Math.min(n, 8));
   const direction = tangentAt(line, n, back);
   const from = line[n]!;
   const left = reachIn(trunk, width, height, from, direction, 4 * radius);
-  const [nx, ny]: Spot = [-direction[1], direction[0]];
+  const [nx, ny]: ImagePoint = [-direction[1], direction[0]];
   const halfWidth = Math.min(
     reachIn(trunk, width, height, from, [nx, ny], radius),
     reachIn(trunk, width, height, from, [-nx, -ny], radius),

@@ -1,5 +1,5 @@
 import { blobsOf, type Blob } from '../blobs';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import { awayFrom, depthOf } from './distance';
 
 /** A piece this much thinner than the body is not the rest of it. */
@@ -14,7 +14,7 @@ const NECK = 0.5;
 const AS_THICK = 0.55;
 
 /** Middle of the pixels of a piece that lie within `most`: the middle of an edge and not its corner. */
-function middleOfNear(labels: Int32Array, away: Float32Array, width: number, piece: Blob, most: number): Spot {
+function middleOfNear(labels: Int32Array, away: Float32Array, width: number, piece: Blob, most: number): ImagePoint {
   let [n, sx, sy] = [0, 0, 0];
   for (let y = piece.top; y <= piece.bottom; y++)
     for (let x = piece.left; x <= piece.right; x++) {
@@ -29,12 +29,12 @@ function middleOfNear(labels: Int32Array, away: Float32Array, width: number, pie
 
 interface Near {
   /** Middle of what lies near, and the axis it is longest along. */
-  middle: Spot;
-  axis: Spot;
+  middle: ImagePoint;
+  axis: ImagePoint;
 }
 
 /** Middle of some pixels and the axis they are longest along. */
-export function axisOf(pixels: Iterable<Spot>): Near {
+export function axisOf(pixels: Iterable<ImagePoint>): Near {
   let [n, sx, sy, xx, xy, yy] = [0, 0, 0, 0, 0, 0];
   for (const [x, y] of pixels) {
     n++;
@@ -50,23 +50,23 @@ export function axisOf(pixels: Iterable<Spot>): Near {
 }
 
 /** The pixels of a piece. */
-export function pixelsOf(labels: Int32Array, width: number, blob: Blob): Spot[] {
-  const out: Spot[] = [];
+export function pixelsOf(labels: Int32Array, width: number, blob: Blob): ImagePoint[] {
+  const out: ImagePoint[] = [];
   for (let y = blob.top; y <= blob.bottom; y++)
     for (let x = blob.left; x <= blob.right; x++) if (labels[y * width + x] === blob.label) out.push([x, y]);
   return out;
 }
 
-function nearOf(labels: Int32Array, width: number, blob: Blob, [x0, y0]: Spot, reach: number): Near {
+function nearOf(labels: Int32Array, width: number, blob: Blob, [x0, y0]: ImagePoint, reach: number): Near {
   return axisOf(pixelsOf(labels, width, blob).filter(([x, y]) => Math.hypot(x - x0, y - y0) <= reach));
 }
 
-function unit([x, y]: Spot): Spot {
+function unit([x, y]: ImagePoint): ImagePoint {
   const length = Math.hypot(x, y) || 1;
   return [x / length, y / length];
 }
 
-const dot = (a: Spot, b: Spot) => a[0] * b[0] + a[1] * b[1];
+const dot = (a: ImagePoint, b: ImagePoint) => a[0] * b[0] + a[1] * b[1];
 
 /**
  * The largest piece of what is left without thin parts inside a body, with the pieces that carry it on: a highlight across a thin
@@ -136,7 +136,7 @@ export function joined(
   return out;
 }
 
-function deepestNear(depth: Float32Array, width: number, height: number, [x0, y0]: Spot, reach: number): number {
+function deepestNear(depth: Float32Array, width: number, height: number, [x0, y0]: ImagePoint, reach: number): number {
   let deepest = 0;
   for (let y = Math.max(0, Math.floor(y0 - reach)); y <= Math.min(height - 1, Math.ceil(y0 + reach)); y++)
     for (let x = Math.max(0, Math.floor(x0 - reach)); x <= Math.min(width - 1, Math.ceil(x0 + reach)); x++)
@@ -149,8 +149,8 @@ function neckOf(
   depth: Float32Array,
   pieces: Uint8Array,
   width: number,
-  q: Spot,
-  p: Spot,
+  q: ImagePoint,
+  p: ImagePoint,
 ): { body: number; thinnest: number } {
   const steps = Math.max(4, Math.ceil(2 * Math.hypot(p[0] - q[0], p[1] - q[1])));
   let [n, of, thinnest] = [0, 0, Infinity];
@@ -173,8 +173,14 @@ function neckOf(
   return of === 0 ? { body: 1, thinnest: 0 } : { body: n / of, thinnest };
 }
 
-function closest(labels: Int32Array, width: number, blob: Blob, [px, py]: Spot, reach: number): Spot | null {
-  let best: Spot | null = null;
+function closest(
+  labels: Int32Array,
+  width: number,
+  blob: Blob,
+  [px, py]: ImagePoint,
+  reach: number,
+): ImagePoint | null {
+  let best: ImagePoint | null = null;
   let least = reach;
   for (let y = Math.max(blob.top, Math.floor(py - reach)); y <= Math.min(blob.bottom, Math.ceil(py + reach)); y++) {
     for (let x = Math.max(blob.left, Math.floor(px - reach)); x <= Math.min(blob.right, Math.ceil(px + reach)); x++) {
@@ -190,8 +196,8 @@ export function bridge(
   mask: Uint8Array,
   width: number,
   height: number,
-  q: Spot,
-  p: Spot,
+  q: ImagePoint,
+  p: ImagePoint,
   half: number,
   over = half,
 ): void {

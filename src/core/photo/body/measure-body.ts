@@ -1,8 +1,8 @@
 import { holding, lengthError, MID_HEIGHT, sdOfError, type LengthError } from './length-error';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import type { Camera } from '../find/camera';
 import type { FoundCard } from '../find/find-card';
-import type { Field } from '../field/rectify';
+import type { CardField } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { opened } from './distance';
 import { doubtOf, likeWing, runsThin } from './doubt';
@@ -15,7 +15,7 @@ import type { Cut } from './separate';
 /** One insect as a photograph shows it. Lengths mm. */
 export interface BodyMeasure {
   /** From the front of the head, in card millimetres as the camera sees them. */
-  midlineMm: Spot[];
+  midlineMm: ImagePoint[];
   /** Along the midline, at the height of the body's middle. */
   bodyMm: number;
   sdMm: number;
@@ -94,7 +94,7 @@ function overhang(cut: Cut, line: Line): number {
   const thick = opened(cut.all, cut.width, cut.height, Math.max(1.3, 0.12 * cut.radius), cut.depthAll);
   const n = line.length - 1;
   const ends = [
-    { at: line[0]!, out: tangentAt(line, 0).map((value) => -value) as unknown as Spot },
+    { at: line[0]!, out: tangentAt(line, 0).map((value) => -value) as unknown as ImagePoint },
     { at: line[n]!, out: tangentAt(line, n) },
   ];
   let most = 0;
@@ -149,7 +149,7 @@ function headLean(cut: Cut, line: Line, profile: readonly number[]): number {
 
 /** Where an insect lies: its window of the field, and the card under the camera. */
 export interface Place {
-  field: Field;
+  field: CardField;
   tones: Tones;
   card: FoundCard;
   camera: Camera;
@@ -221,7 +221,7 @@ export function measureBody(cut: Cut, { field, tones, card, camera }: Place, tol
     wingPx: Math.max(doubt.wing * lengthOf(line), holding(leftOut)),
   });
   return {
-    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): Spot => [
+    midlineMm: spaced(line, lengthOf(line) / (2 * (STATIONS - 1))).map(([x, y]): ImagePoint => [
       field.left + x / field.scale,
       field.top + y / field.scale,
     ]),

@@ -1,7 +1,7 @@
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 
 /** A line through a mask from end to end, evenly spaced, in pixels of the mask. */
-export type Line = Spot[];
+export type Line = ImagePoint[];
 
 /** Smallest first; a plain binary heap of keys and values. */
 class Heap {
@@ -47,23 +47,23 @@ class Heap {
   }
 }
 
-interface Ways {
+interface ShortestPaths {
   before: Int32Array;
   /** The way's length with every step as long as the body is deep there: nothing outside. */
-  mass: Float64Array;
+  depthSum: Float64Array;
 }
 
 /** Cheapest ways from one pixel to all others of a mask. */
-function ways(
+function shortestPaths(
   mask: Uint8Array,
   width: number,
   height: number,
   from: number,
   cost: Float32Array,
   depth: Float32Array,
-): Ways {
+): ShortestPaths {
   const reached = new Float64Array(mask.length).fill(Infinity);
-  const mass = new Float64Array(mask.length);
+  const depthSum = new Float64Array(mask.length);
   const before = new Int32Array(mask.length).fill(-1);
   const heap = new Heap();
   reached[from] = 0;
@@ -81,24 +81,24 @@ function ways(
         const far = dx !== 0 && dy !== 0 ? Math.SQRT2 : 1;
         const step = far * cost[to]!;
         if (key + step < reached[to]!) {
-          mass[to] = mass[at]! + far * depth[to]!;
+          depthSum[to] = depthSum[at]! + far * depth[to]!;
           reached[to] = key + step;
           before[to] = at;
           heap.push(key + step, to);
         }
       }
   }
-  return { before, mass };
+  return { before, depthSum };
 }
 
 /** Where the most body lies on the way to: the other end, and not the tip of a long leg. */
-function farthest({ mass }: Ways): number {
+function farthest({ depthSum }: ShortestPaths): number {
   let best = 0;
-  for (let at = 1; at < mass.length; at++) if (mass[at]! > mass[best]!) best = at;
+  for (let at = 1; at < depthSum.length; at++) if (depthSum[at]! > depthSum[best]!) best = at;
   return best;
 }
 
-export function lengthOf(line: readonly Spot[]): number {
+export function lengthOf(line: readonly ImagePoint[]): number {
   let sum = 0;
   for (let index = 1; index < line.length; index++)
     sum += Math.hypot(line[index]![0] - line[index - 1]![0], line[index]![1] - line[index - 1]![1]);
@@ -106,7 +106,7 @@ export function lengthOf(line: readonly Spot[]): number {
 }
 
 /** The line with points every `step`. */
-export function spaced(line: readonly Spot[], step: number): Line {
+export function spaced(line: readonly ImagePoint[], step: number): Line {
   const total = lengthOf(line);
   const count = Math.max(2, Math.round(total / step) + 1);
   const out: Line = [line[0]!];
@@ -131,17 +131,17 @@ export function spaced(line: readonly Spot[], step: number): Line {
 }
 
 /** Every point moved to a parabola through its neighbours within `reach`: noise goes, curvature stays. */
-function smoothed(line: readonly Spot[], reach: number): Line {
+function smoothed(line: readonly ImagePoint[], reach: number): Line {
   const n = line.length;
   if (n < 5) return [...line];
-  return line.map((_, index): Spot => {
+  return line.map((_, index): ImagePoint => {
     const from = Math.max(0, Math.min(index - reach, n - 5));
     const to = Math.min(n - 1, Math.max(index + reach, 4));
-    return [0, 1].map((axis) => parabolaAt(line, axis as 0 | 1, from, to, index)) as unknown as Spot;
+    return [0, 1].map((axis) => parabolaAt(line, axis as 0 | 1, from, to, index)) as unknown as ImagePoint;
   });
 }
 
-function parabolaAt(line: readonly Spot[], axis: 0 | 1, from: number, to: number, at: number): number {
+function parabolaAt(line: readonly ImagePoint[], axis: 0 | 1, from: number, to: number, at: number): number {
   let [s0, s1, s2, s3, s4, t0, t1, t2] = [0, 0, 0, 0, 0, 0, 0, 0];
   for (let k = from; k <= to; k++) {
     const u = (k - at) / Math.max(1, to - from);
@@ -162,7 +162,7 @@ function parabolaAt(line: readonly Spot[], axis: 0 | 1, from: number, to: number
 }
 
 /** The point of a line that lies nearest to a spot. */
-export function nearestOn(line: readonly Spot[], x: number, y: number): number {
+export function nearestOn(line: readonly ImagePoint[], x: number, y: number): number {
   let [best, least] = [0, Infinity];
   for (let index = 0; index < line.length; index++) {
     const off = (line[index]![0] - x) ** 2 + (line[index]![1] - y) ** 2;
@@ -171,7 +171,7 @@ export function nearestOn(line: readonly Spot[], x: number, y: number): number {
   return best;
 }
 
-export function tangentAt(line: readonly Spot[], index: number, reach = 2): Spot {
+export function tangentAt(line: readonly ImagePoint[], index: number, reach = 2): ImagePoint {
   const a = line[Math.max(0, index - reach)]!;
   const b = line[Math.min(line.length - 1, index + reach)]!;
   const length = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1;
@@ -179,7 +179,7 @@ export function tangentAt(line: readonly Spot[], index: number, reach = 2): Spot
 }
 
 /** The most that a line turns over three radii of its body, radians. */
-export function sharpestTurn(line: readonly Spot[], radius: number): number {
+export function sharpestTurn(line: readonly ImagePoint[], radius: number): number {
   const reach = Math.max(2, Math.round((1.5 * radius * (line.length - 1)) / Math.max(1, lengthOf(line))));
   let most = 0;
   for (let index = reach; index + reach < line.length; index++) {
@@ -195,8 +195,8 @@ export function reachIn(
   mask: Uint8Array,
   width: number,
   height: number,
-  [x, y]: Spot,
-  [dx, dy]: Spot,
+  [x, y]: ImagePoint,
+  [dx, dy]: ImagePoint,
   most: number,
 ): number {
   const step = 0.25;
@@ -224,10 +224,10 @@ export function midlineOf(
   // Near the edge a step costs more, so that the way keeps to the middle.
   const cost = new Float32Array(depth.length);
   for (let at = 0; at < cost.length; at++) cost[at] = 1 + 12 * Math.max(0, 1 - depth[at]! / radius) ** 2;
-  const waysFrom = (at: number) => ways(trunk, width, height, at, cost, depth);
+  const waysFrom = (at: number) => shortestPaths(trunk, width, height, at, cost, depth);
   const one = farthest(waysFrom(farthest(waysFrom(first))));
-  const { before, mass } = waysFrom(one);
-  const other = farthest({ before, mass });
+  const { before, depthSum } = waysFrom(one);
+  const other = farthest({ before, depthSum });
   const way: Line = [];
   for (let at = other; at >= 0; at = before[at]!) way.push([(at % width) + 0.5, Math.floor(at / width) + 0.5]);
   if (way.length < 3) return null;
@@ -237,7 +237,7 @@ export function midlineOf(
   const reach = Math.max(3, Math.round((1.3 * radius) / Math.max(0.8, radius * 0.2)));
   for (let round = 0; round < CENTRING_ROUNDS; round++) {
     line = smoothed(line, reach);
-    line = line.map((point, index): Spot => {
+    line = line.map((point, index): ImagePoint => {
       const [tx, ty] = tangentAt(line, index, 3);
       const most = 1.8 * radius;
       const up = reachIn(trunk, width, height, point, [-ty, tx], most);

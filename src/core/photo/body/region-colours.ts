@@ -1,7 +1,7 @@
 import type { RegionId } from '@/catalogue/ids';
 import { deltaE, type Lab } from '../../colour';
-import type { Spot } from '../card';
-import type { Field } from '../field/rectify';
+import type { ImagePoint } from '../card';
+import type { CardField } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { median } from '../median';
 import { opened, widened } from './distance';
@@ -150,8 +150,8 @@ export interface RegionColours {
 /** Colours of the regions that a view shows; a side view counts as the belly, which is what a fish sees. */
 export function regionColours(
   cut: Cut,
-  midlineMm: readonly Spot[],
-  field: Field,
+  midlineMm: readonly ImagePoint[],
+  field: CardField,
   tones: Tones,
   view: 'back' | 'belly' | 'side',
   edgePx: number,
@@ -159,7 +159,7 @@ export function regionColours(
   const { depth } = cut;
   const rim = rimOf(cut, edgePx);
   const found = new Map<RegionId, { clear: Lab[]; veiled: Lab[]; cells: Map<number, Lab[]> }>();
-  const line = midlineMm.map(([x, y]): Spot => [(x - field.left) * field.scale, (y - field.top) * field.scale]);
+  const line = midlineMm.map(([x, y]): ImagePoint => [(x - field.left) * field.scale, (y - field.top) * field.scale]);
   const lab = (at: number): Lab => [tones.L[at]!, tones.a[at]!, tones.b[at]!];
   const { wings, beside, trunk } = wingsOf(cut);
   // Where a wing shows beside the body it may lie over it as far as the midline, and veil its colour.

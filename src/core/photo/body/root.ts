@@ -1,4 +1,4 @@
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import { mean, median } from '../median';
 import { lengthOf, nearestOn, spaced, tangentAt, type Line } from './midline';
 import type { Tones } from '../field/tones';
@@ -78,7 +78,7 @@ function profileOf(
   const n = points.length - 1;
   const step = length / n;
   const [hx, hy] = tangentAt(points, n, Math.max(4, Math.round(half / STEP)));
-  const centre: { spot: Spot; way: Spot; s: number }[] = [];
+  const centre: { spot: ImagePoint; way: ImagePoint; s: number }[] = [];
   for (let index = Math.max(0, Math.floor(from / step)); index <= n; index++)
     centre.push({ spot: points[index]!, way: tangentAt(points, index, 6), s: index * step });
   for (let t = STEP; t <= on; t += STEP)

@@ -1,5 +1,5 @@
 import { lightOf } from '../field/light';
-import type { Field } from '../field/rectify';
+import type { CardField } from '../field/rectify';
 import { tonesOf } from '../field/tones';
 import { cutsOf as bodiesOf, notPaper, piecesOf } from './separate';
 
@@ -10,7 +10,10 @@ type Tint = readonly [number, number, number];
 const BODY: Tint = [0.16, 0.1, 0.04];
 
 /** White paper under even light with painted patches, as the field shows them. */
-function tonesWith(paint: (x: number, y: number) => Tint | null): { field: Field; tones: ReturnType<typeof tonesOf> } {
+function tonesWith(paint: (x: number, y: number) => Tint | null): {
+  field: CardField;
+  tones: ReturnType<typeof tonesOf>;
+} {
   const planes = [0, 1, 2].map(() => new Float32Array(W * H));
   for (let y = 0; y < H; y++)
     for (let x = 0; x < W; x++) {
@@ -19,7 +22,7 @@ function tonesWith(paint: (x: number, y: number) => Tint | null): { field: Field
       const grain = 1 + 0.01 * Math.sin(x * 12.9898 + y * 78.233);
       for (let channel = 0; channel < 3; channel++) planes[channel]![y * W + x] = 0.8 * what[channel]! * grain;
     }
-  const field: Field = {
+  const field: CardField = {
     width: W,
     height: H,
     scale: SCALE,

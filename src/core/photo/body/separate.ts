@@ -1,7 +1,7 @@
 import { blobsOf, type Blob } from '../blobs';
 import { median } from '../median';
 import { boxed } from '../field/light';
-import type { Field } from '../field/rectify';
+import type { CardField } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { awayFrom, depthOf, opened } from './distance';
 import { bridge, joined } from './join';
@@ -79,12 +79,12 @@ function paperNoise(off: Float32Array): number {
   return middle + 7 * 1.4826 * spread;
 }
 
-function smoothOff(field: Field, tones: Tones): Float32Array {
+function smoothOff(field: CardField, tones: Tones): Float32Array {
   return boxed(tones.off, field.width, field.height, field.scale > 16 ? 2 : 1);
 }
 
 /** Where something lies on the paper. */
-export function notPaper(field: Field, tones: Tones): { mask: Uint8Array; threshold: number } {
+export function notPaper(field: CardField, tones: Tones): { mask: Uint8Array; threshold: number } {
   const smooth = smoothOff(field, tones);
   const threshold = Math.max(LEAST_OFF, paperNoise(smooth));
   const mask = new Uint8Array(smooth.length);
@@ -93,7 +93,7 @@ export function notPaper(field: Field, tones: Tones): { mask: Uint8Array; thresh
 }
 
 /** What lies on the whole field, large enough to be an insect. */
-export function piecesOf(field: Field, tones: Tones): Pieces {
+export function piecesOf(field: CardField, tones: Tones): Pieces {
   const { mask, threshold } = notPaper(field, tones);
   const { labels, blobs } = blobsOf(mask, field.width, field.height);
   return {
@@ -119,7 +119,7 @@ const ALL_ROUND = [
 ] as const;
 
 /** Pixels of a window that are not paper and lie on or beside one piece of the field. */
-function maskOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones): Uint8Array {
+function maskOf(field: CardField, pieces: Pieces, blob: Blob, window: CardField, tones: Tones): Uint8Array {
   const smooth = smoothOff(window, tones);
   const own = new Uint8Array(field.width * field.height);
   for (let y = Math.max(1, blob.top); y <= Math.min(field.height - 2, blob.bottom); y++)
@@ -205,7 +205,7 @@ interface Seen {
 }
 
 /** What lies in a window about one piece of the field: likely body is darker than half way to its own tone, or coloured. */
-function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones, winged: boolean): Seen {
+function seenOf(field: CardField, pieces: Pieces, blob: Blob, window: CardField, tones: Tones, winged: boolean): Seen {
   const { width, height } = window;
   const { threshold } = pieces;
   const all = maskOf(field, pieces, blob, window, tones);
@@ -265,7 +265,14 @@ function seenOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: 
  * Bodies that one insect may have, the likeliest first, seen finely in a window about one piece of the field; each without thin parts.
  * Without wings all of it is one body. More than one only where another set of its regions is nearly as much like a body. None when nothing is thick enough.
  */
-export function cutsOf(field: Field, pieces: Pieces, blob: Blob, window: Field, tones: Tones, winged = true): Cut[] {
+export function cutsOf(
+  field: CardField,
+  pieces: Pieces,
+  blob: Blob,
+  window: CardField,
+  tones: Tones,
+  winged = true,
+): Cut[] {
   const seen = seenOf(field, pieces, blob, window, tones, winged);
   const likely = seen.guesses.length > 0 ? likeliest(seen.guesses) : [null];
   return likely.flatMap((guess) => cutOf(field, window, tones, seen, guess) ?? []);
@@ -285,7 +292,7 @@ function deepestOf({ of, areas, solid }: Regions, width: number, height: number)
 }
 
 /** The body that one set of regions makes; null when nothing is thick enough. */
-function cutOf(field: Field, window: Field, tones: Tones, seen: Seen, guess: Guess | null): Cut | null {
+function cutOf(field: CardField, window: CardField, tones: Tones, seen: Seen, guess: Guess | null): Cut | null {
   const { width, height, scale } = window;
   const { off } = tones;
   const { all, depthAll, level, strands, regions } = seen;

@@ -1,5 +1,5 @@
 import { deltaE, labOfHex, type Lab } from '../../colour';
-import type { Field } from '../field/rectify';
+import type { CardField } from '../field/rectify';
 import type { Tones } from '../field/tones';
 import { awayFrom, depthOf } from './distance';
 import { caseColour, regionColours, withoutContested } from './region-colours';
@@ -15,7 +15,7 @@ const VEIL: Lab = [70, 0, 0];
 /** A straight body from the left, with what a rule paints over it and beside it. */
 function scene(wing: (x: number, y: number) => boolean): {
   cut: Cut;
-  field: Field;
+  field: CardField;
   tones: Tones;
   line: [number, number][];
 } {

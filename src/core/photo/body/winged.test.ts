@@ -1,5 +1,5 @@
 import { deltaE, labOfHex, type Lab } from '../../colour';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import type { Tones } from '../field/tones';
 import { lookedAt } from '../find/find-card';
 import type { Homography } from '../find/homography';
@@ -170,7 +170,8 @@ describe('which regions are the body', () => {
 });
 
 describe('where an abdomen leaves off at its tails', () => {
-  const line = (to: number): Spot[] => Array.from({ length: to - 50 + 1 }, (_, index): Spot => [50 + index, 100]);
+  const line = (to: number): ImagePoint[] =>
+    Array.from({ length: to - 50 + 1 }, (_, index): ImagePoint => [50 + index, 100]);
   const view = (tails?: number) => {
     const { all, tones } = dun({ wing: false, tails });
     return { width: W, height: H, tones, ink: all, edgePx: 1 };
@@ -217,7 +218,7 @@ describe('where an abdomen leaves off at its tails', () => {
       Uint8Array.from({ length: w * h }, (_, at) =>
         at % w >= from && Math.abs(((at / w) | 0) + 0.5 - 30) < half ? 1 : 0,
       );
-    const line: Spot[] = Array.from({ length: 101 }, (_, index): Spot => [20 + index, 30]);
+    const line: ImagePoint[] = Array.from({ length: 101 }, (_, index): ImagePoint => [20 + index, 30]);
     const trunk = rows(5, 0);
     const beside = (from: number) =>
       besideEnd(
@@ -234,7 +235,7 @@ describe('where an abdomen leaves off at its tails', () => {
     expect(beside(115)).toBeCloseTo(1, 1);
   });
   test('a line ends where it is said to: on its way, or straight on', () => {
-    const bent: Spot[] = [
+    const bent: ImagePoint[] = [
       [0, 0],
       [10, 0],
       [10, 10],

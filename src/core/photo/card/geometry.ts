@@ -2,19 +2,19 @@ export type CardSize = 'wallet' | 'large';
 export type PageSize = 'a4' | 'letter';
 export type Ink = 'white' | 'light' | 'dark' | 'black';
 export type Rect = readonly [x: number, y: number, width: number, height: number];
-export type Spot = readonly [x: number, y: number];
+export type ImagePoint = readonly [x: number, y: number];
 
 /** One field card, millimetres from its upper left corner, y downward: src/catalogue/field-cards.json, docs/formats/field-card.md. */
 export interface CardGeometry {
-  size_mm: Spot;
+  size_mm: ImagePoint;
   mark_radius_mm: number;
   /** Upper row, then lower row, each from the left. */
-  marks_mm: readonly Spot[];
+  marks_mm: readonly ImagePoint[];
   patches: readonly { ink: Ink; rect_mm: Rect }[];
   field_mm: Rect;
-  rule: { from_mm: Spot; length_mm: number };
-  check: { from_mm: Spot; length_mm: number };
-  text: { title_mm: Spot; print_mm: Spot; height_mm: number };
+  rule: { from_mm: ImagePoint; length_mm: number };
+  check: { from_mm: ImagePoint; length_mm: number };
+  text: { title_mm: ImagePoint; print_mm: ImagePoint; height_mm: number };
 }
 
 /** Both cards, with what they share. Ring and dot are shares of the mark's radius. */
@@ -29,9 +29,9 @@ export interface FieldCards {
 /** A shape of the card in the order it is drawn; grey as `#rrggbb`, millimetres. */
 export type CardShape =
   | { kind: 'rect'; rect: Rect; fill: string | null; stroke: string | null; width: number }
-  | { kind: 'disc'; at: Spot; radius: number; fill: string }
-  | { kind: 'line'; from: Spot; to: Spot; stroke: string; width: number }
-  | { kind: 'text'; at: Spot; height: number; fill: string; text: string };
+  | { kind: 'disc'; at: ImagePoint; radius: number; fill: string }
+  | { kind: 'line'; from: ImagePoint; to: ImagePoint; stroke: string; width: number }
+  | { kind: 'text'; at: ImagePoint; height: number; fill: string; text: string };
 
 const LONG_TICK = 1.3;
 const FIVE_TICK = 1.1;
@@ -54,7 +54,7 @@ export function cardShapes(cards: FieldCards, size: CardSize, words: CardWords):
   const { rule, check } = card;
   const [rx, ry] = rule.from_mm;
   const [cx, cy] = check.from_mm;
-  const line = (from: Spot, to: Spot, width = cards.tick_mm): CardShape => ({
+  const line = (from: ImagePoint, to: ImagePoint, width = cards.tick_mm): CardShape => ({
     kind: 'line',
     from,
     to,

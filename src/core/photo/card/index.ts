@@ -1,5 +1,5 @@
-export { fieldCardPdf } from './card-pdf';
-export { fieldCardSvg, PAGES_MM } from './card-svg';
+export { fieldCardPdf } from './field-card-pdf';
+export { fieldCardSvg, PAGES_MM } from './field-card-svg';
 export {
   cardShapes,
   type CardGeometry,
@@ -10,5 +10,5 @@ export {
   type Ink,
   type PageSize,
   type Rect,
-  type Spot,
+  type ImagePoint,
 } from './geometry';

@@ -1,6 +1,6 @@
 import { encoded } from '../picture';
 import type { Light } from './light';
-import type { Field } from './rectify';
+import type { CardField } from './rectify';
 
 /** A piece of the field as a picture, its paper white: millimetres of the card it covers, sRGB bytes. */
 export interface Crop {
@@ -14,7 +14,7 @@ export interface Crop {
 }
 
 /** A window of the field as a picture, balanced on its paper. */
-export function balancedCrop({ width, height, scale, left, top, r, g, b }: Field, light: Light): Crop {
+export function balancedCrop({ width, height, scale, left, top, r, g, b }: CardField, light: Light): Crop {
   const rgba = new Uint8ClampedArray(width * height * 4);
   for (let at = 0; at < width * height; at++) {
     rgba[at * 4] = encoded(r[at]! / light.r[at]!);

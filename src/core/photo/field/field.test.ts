@@ -2,7 +2,7 @@ import { deltaE, labOfHex } from '../../colour';
 import { LINEAR, shrunkGrey } from '../picture';
 import { balancedCrop } from './balanced';
 import { boxed, lightOf, lightWithin, refineLight } from './light';
-import type { Field } from './rectify';
+import type { CardField } from './rectify';
 import { tonesOf } from './tones';
 
 const W = 240;
@@ -13,7 +13,7 @@ function fieldOf(
   paint: (x: number, y: number) => readonly [number, number, number] | null,
   tint = [1, 0.86, 0.7],
   slant = 0.5,
-): Field {
+): CardField {
   const planes = [0, 1, 2].map(() => new Float32Array(W * H));
   for (let y = 0; y < H; y++)
     for (let x = 0; x < W; x++) {
@@ -91,7 +91,7 @@ test('a window seen more finely has the light of the field, and as a picture it 
       (_, index) =>
         field[channel][(40 + Math.floor(Math.floor(index / w) / 2)) * W + 80 + Math.floor((index % w) / 2)]!,
     );
-  const window: Field = {
+  const window: CardField = {
     width: w,
     height: h,
     scale: 16,

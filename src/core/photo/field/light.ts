@@ -1,5 +1,5 @@
 import { Matrix, solve } from 'ml-matrix';
-import type { Field } from './rectify';
+import type { CardField } from './rectify';
 
 /** Paper under the light of the photograph, everywhere in the field: linear light by channel. */
 export interface Light {
@@ -25,7 +25,7 @@ interface Block {
 }
 
 /** The brighter half of every block of the field without its very top: paper wherever there is some. */
-function blocksOf({ width, height, scale, r, g, b }: Field): Block[] {
+function blocksOf({ width, height, scale, r, g, b }: CardField): Block[] {
   const size = Math.max(4, Math.round(BLOCK_MM * scale));
   const step = Math.max(1, Math.round(size / 8));
   const blocks: Block[] = [];
@@ -77,7 +77,7 @@ function fitted(blocks: readonly Block[], channel: 0 | 1 | 2, weights: Float64Ar
 }
 
 /** The light on the paper: a smooth surface through its brightest blocks, so that an insect and its shadow do not count as paper. */
-export function lightOf(field: Field): Light {
+export function lightOf(field: CardField): Light {
   const blocks = blocksOf(field);
   const weights = new Float64Array(blocks.length).fill(1);
   let surface = fitted(blocks, 1, weights);
@@ -122,7 +122,7 @@ export function lightOf(field: Field): Light {
 }
 
 /** A mask with what lies within a square of `mm` about it. */
-export function near(mask: Uint8Array, { width, height, scale }: Field, mm: number): Uint8Array {
+export function near(mask: Uint8Array, { width, height, scale }: CardField, mm: number): Uint8Array {
   const sums = boxed(Float32Array.from(mask), width, height, Math.max(1, Math.round(mm * scale)));
   const out = new Uint8Array(mask.length);
   for (let at = 0; at < out.length; at++) out[at] = sums[at]! > 1e-6 ? 1 : 0;
@@ -130,7 +130,7 @@ export function near(mask: Uint8Array, { width, height, scale }: Field, mm: numb
 }
 
 /** What is left of paper after the smooth surface, in the neighbourhood of every pixel: soft shade over the card is light, not insect. */
-export function refineLight(field: Field, light: Light, taken: Uint8Array, reachMm: number): Light {
+export function refineLight(field: CardField, light: Light, taken: Uint8Array, reachMm: number): Light {
   const { width, height, scale } = field;
   const step = Math.max(1, Math.round(scale / 4));
   const w = Math.ceil(width / step);
@@ -213,7 +213,7 @@ function finer(coarse: Float32Array, w: number, h: number, step: number, width: 
 }
 
 /** A plane of a field at the pixels of a window that is seen more finely: bilinear. */
-function planeWithin(coarse: Float32Array, field: Field, window: Field): Float32Array {
+function planeWithin(coarse: Float32Array, field: CardField, window: CardField): Float32Array {
   const out = new Float32Array(window.width * window.height);
   const share = field.scale / window.scale;
   const stride = field.width;
@@ -239,7 +239,7 @@ function planeWithin(coarse: Float32Array, field: Field, window: Field): Float32
 }
 
 /** The light of a field in a window of it that is seen more finely. */
-export function lightWithin(light: Light, field: Field, window: Field): Light {
+export function lightWithin(light: Light, field: CardField, window: CardField): Light {
   return {
     ...light,
     r: planeWithin(light.r, field, window),

@@ -3,7 +3,7 @@ import { project } from '../find/homography';
 import { LINEAR, type Photograph, type Piece } from '../picture';
 
 /** The clear field seen straight from above: linear light by channel. */
-export interface Field {
+export interface CardField {
   width: number;
   height: number;
   /** Pixels of a millimetre. */
@@ -52,7 +52,12 @@ export function readField(photo: Photograph, card: FoundCard): Piece {
 }
 
 /** Looks at a piece of the clear field from above, through the card's perspective and bow. Sampled by bilinear interpolation in linear light, at `scale` pixels of a millimetre. */
-export function rectify(picture: Piece, card: FoundCard, { left, top, right, bottom }: Bounds, scale: number): Field {
+export function rectify(
+  picture: Piece,
+  card: FoundCard,
+  { left, top, right, bottom }: Bounds,
+  scale: number,
+): CardField {
   const width = Math.max(1, Math.floor((right - left) * scale));
   const height = Math.max(1, Math.floor((bottom - top) * scale));
   const r = new Float32Array(width * height);

@@ -1,4 +1,4 @@
-import type { Field } from './rectify';
+import type { CardField } from './rectify';
 import type { Light } from './light';
 
 /** The field as colour against its own paper: L*, a*, b* and how far each pixel is from paper. */
@@ -22,7 +22,7 @@ const F = Float32Array.from({ length: STEPS + 1 }, (_, index) => {
 const CHROMA_WEIGHT = 1.3;
 
 /** Colours of the field with its paper as white: sRGB primaries, D65. Source: CIE 15, IEC 61966-2-1. */
-export function tonesOf(field: Field, light: Light): Tones {
+export function tonesOf(field: CardField, light: Light): Tones {
   const n = field.width * field.height;
   const [L, a, b, off] = [new Float32Array(n), new Float32Array(n), new Float32Array(n), new Float32Array(n)];
   const top = STEPS / MOST;

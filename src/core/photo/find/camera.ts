@@ -1,4 +1,4 @@
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import type { Homography } from './homography';
 
 /** Where the camera stood over the card, mm in the card's frame; `sdShare` is how uncertain its height is. */
@@ -19,7 +19,7 @@ const OWN_SD_AT_TEN = 0.22;
  * usual one as far as the tilt leaves it open. Source: Zhang (2000), one plane, square pixels, centre of the picture.
  */
 export function cameraOver(h: Homography, width: number, height: number): Camera {
-  const c: Spot = [width / 2, height / 2];
+  const c: ImagePoint = [width / 2, height / 2];
   const column = (index: number) =>
     [h[index]! - c[0] * h[6 + index]!, h[3 + index]! - c[1] * h[6 + index]!, h[6 + index]!] as const;
   const [a, b, t] = [column(0), column(1), column(2)];

@@ -1,6 +1,6 @@
-import type { CardGeometry, CardSize, FieldCards, Spot } from '../card';
+import type { CardGeometry, CardSize, FieldCards, ImagePoint } from '../card';
 import type { Grey, Photograph } from '../picture';
-import { findMarks, type Mark } from './find-marks';
+import { findMarks, type RoundMark } from './find-marks';
 import { homography, project, type Homography } from './homography';
 
 /** The card as it lies in a picture. */
@@ -10,7 +10,7 @@ export interface FoundCard {
   /** Millimetres on the card to pixels. */
   toPicture: Homography;
   /** How far the upper and lower middle marks lie from where a flat card has them, mm: curl, or a bent lens. */
-  bow: { upper: Spot; lower: Spot };
+  bow: { upper: ImagePoint; lower: ImagePoint };
   residualMm: number;
   marks: number;
   /** Pixels of a millimetre in the clear field, about. */
@@ -23,13 +23,16 @@ const SCALES = [800, 1600, 3200] as const;
 /** A mark this far from its place is not the card's, mm as a share of the card's width. */
 const NEAR = 0.022;
 
-function cross(o: Spot, a: Spot, b: Spot): number {
+function cross(o: ImagePoint, a: ImagePoint, b: ImagePoint): number {
   return (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
 }
 
 /** Four points in turn, clockwise as seen; null when one lies inside the others' triangle. */
-function ring(points: readonly Spot[]): Spot[] | null {
-  const middle: Spot = [points.reduce((sum, p) => sum + p[0], 0) / 4, points.reduce((sum, p) => sum + p[1], 0) / 4];
+function ring(points: readonly ImagePoint[]): ImagePoint[] | null {
+  const middle: ImagePoint = [
+    points.reduce((sum, p) => sum + p[0], 0) / 4,
+    points.reduce((sum, p) => sum + p[1], 0) / 4,
+  ];
   const sorted = [...points].sort(
     (a, b) => Math.atan2(a[1] - middle[1], a[0] - middle[0]) - Math.atan2(b[1] - middle[1], b[0] - middle[0]),
   );
@@ -41,7 +44,7 @@ function ring(points: readonly Spot[]): Spot[] | null {
 interface Fit {
   size: CardSize;
   toPicture: Homography;
-  pairs: { model: Spot; mark: Mark; index: number }[];
+  pairs: { model: ImagePoint; mark: RoundMark; index: number }[];
   offMm: number;
 }
 
@@ -76,7 +79,7 @@ function patchesAgree(grey: Grey, card: CardGeometry, h: Homography, both: boole
 }
 
 /** Marks matched to the card's own places under a homography of four of them. */
-function matchUp(marks: readonly Mark[], card: CardGeometry, h: Homography): Fit['pairs'] {
+function matchUp(marks: readonly RoundMark[], card: CardGeometry, h: Homography): Fit['pairs'] {
   const pairs: Fit['pairs'] = [];
   const across = Math.hypot(
     project(h, card.marks_mm[0]!)[0] - project(h, card.marks_mm[2]!)[0],
@@ -84,7 +87,7 @@ function matchUp(marks: readonly Mark[], card: CardGeometry, h: Homography): Fit
   );
   card.marks_mm.forEach((model, index) => {
     const [x, y] = project(h, model);
-    let best: Mark | null = null;
+    let best: RoundMark | null = null;
     let least = NEAR * across;
     for (const mark of marks) {
       const off = Math.hypot(mark.at[0] - x, mark.at[1] - y);
@@ -111,7 +114,7 @@ const QUADS: readonly (readonly number[])[] = [
   [1, 2, 5, 4],
 ];
 
-function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | null {
+function bestFit(grey: Grey, marks: readonly RoundMark[], cards: FieldCards): Fit | null {
   let best = null as Fit | null;
   const n = marks.length;
   for (const quad of QUADS) {
@@ -164,7 +167,7 @@ function bestFit(grey: Grey, marks: readonly Mark[], cards: FieldCards): Fit | n
 }
 
 /** One millimetre along either side of the card at a spot of it, px. */
-function millimetresAt(h: Homography, x: number, y: number): [Spot, Spot] {
+function millimetresAt(h: Homography, x: number, y: number): [ImagePoint, ImagePoint] {
   const [at, right, down] = [project(h, [x, y]), project(h, [x + 1, y]), project(h, [x, y + 1])];
   return [
     [right[0] - at[0], right[1] - at[1]],
@@ -192,7 +195,7 @@ export function pxPerMmAt(h: Homography, x: number, y: number): number {
 }
 
 /** The middle of a ring's ink in perspective is not the image of its middle: how far it lies off, px. */
-function inkOffset(h: Homography, at: Spot, radius: number): Spot {
+function inkOffset(h: Homography, at: ImagePoint, radius: number): ImagePoint {
   let [weight, sx, sy] = [0, 0, 0];
   const steps = 24;
   for (const [outer, inner] of [
@@ -203,7 +206,7 @@ function inkOffset(h: Homography, at: Spot, radius: number): Spot {
       const r = radius * Math.sqrt(inner ** 2 + ((outer ** 2 - inner ** 2) * (i + 0.5)) / 4);
       for (let j = 0; j < steps; j++) {
         const angle = (2 * Math.PI * j) / steps;
-        const spot: Spot = [at[0] + r * Math.cos(angle), at[1] + r * Math.sin(angle)];
+        const spot: ImagePoint = [at[0] + r * Math.cos(angle), at[1] + r * Math.sin(angle)];
         const area = (outer ** 2 - inner ** 2) * pxPerMmAt(h, spot[0], spot[1]) ** 2;
         const [x, y] = project(h, spot);
         weight += area;
@@ -235,7 +238,7 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
   // With all four corners they carry the plane and the middle marks tell how far it is bowed.
   const carry = corners.length === 4 ? corners : pairs;
   for (let pass = 0; pass < 2; pass++) {
-    const spots = carry.map(({ model, mark }): Spot => {
+    const spots = carry.map(({ model, mark }): ImagePoint => {
       const [dx, dy] = inkOffset(toPicture, model, geometry.mark_radius_mm);
       return [mark.at[0] - dx, mark.at[1] - dy];
     });
@@ -245,8 +248,8 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
         spots,
       ) ?? toPicture;
   }
-  const scaleAt = (spot: Spot) => pxPerMmAt(toPicture, spot[0], spot[1]);
-  const offOf = (index: number): Spot => {
+  const scaleAt = (spot: ImagePoint) => pxPerMmAt(toPicture, spot[0], spot[1]);
+  const offOf = (index: number): ImagePoint => {
     const pair = pairs.find((item) => item.index === index);
     if (!pair) return [0, 0];
     const [x, y] = project(toPicture, pair.model);
@@ -261,7 +264,10 @@ function settle({ size, toPicture: first, pairs }: Fit, cards: FieldCards): Foun
     const det = ax * by - ay * bx;
     return [(dx * by - dy * bx) / det, (ax * dy - ay * dx) / det];
   };
-  const bow = carry === pairs ? { upper: [0, 0] as Spot, lower: [0, 0] as Spot } : { upper: offOf(1), lower: offOf(4) };
+  const bow =
+    carry === pairs
+      ? { upper: [0, 0] as ImagePoint, lower: [0, 0] as ImagePoint }
+      : { upper: offOf(1), lower: offOf(4) };
   const offs = pairs.map(({ model, mark }) => {
     const [x, y] = project(toPicture, model);
     const [dx, dy] = inkOffset(toPicture, model, geometry.mark_radius_mm);

@@ -1,13 +1,13 @@
 import { blobsOf, type Blob } from '../blobs';
 import { LINEAR, type Grey, type Photograph } from '../picture';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 
 /** A ring with a dot in its middle: a corner mark of the card, or something that looks like one. */
-export interface Mark {
+export interface RoundMark {
   /** Centre in pixels of the whole picture. */
-  at: Spot;
+  at: ImagePoint;
   /** Half its width and height, px. */
-  half: Spot;
+  half: ImagePoint;
   /** Width of the step from paper to ink, px: how blurred the picture is. */
   edgePx: number;
 }
@@ -82,7 +82,7 @@ function dotOf(ring: Blob, dots: readonly Blob[]): Blob | null {
 }
 
 /** Centre of a mark to a fraction of a pixel: the middle of its ink, in linear light. */
-function refine(photo: Photograph, x: number, y: number, halfW: number, halfH: number): Mark | null {
+function refine(photo: Photograph, x: number, y: number, halfW: number, halfH: number): RoundMark | null {
   const x0 = Math.max(0, Math.floor(x - 1.2 * halfW));
   const x1 = Math.min(photo.width - 1, Math.ceil(x + 1.2 * halfW));
   const y0 = Math.max(0, Math.floor(y - 1.2 * halfH));
@@ -127,16 +127,16 @@ function refine(photo: Photograph, x: number, y: number, halfW: number, halfH: n
 }
 
 /** Marks of the field card in a photograph's shrunk grey, the largest first; their middles from its full size. */
-export function findMarks(photo: Photograph, grey: Grey): Mark[] {
+export function findMarks(photo: Photograph, grey: Grey): RoundMark[] {
   const { blobs } = blobsOf(darkMask(grey), grey.width, grey.height);
   const rings = blobs.filter(isRing);
   const dots = blobs.filter((blob) => blob.area >= 4);
   const f = grey.factor;
-  const marks = rings.flatMap((ring): Mark[] => {
+  const marks = rings.flatMap((ring): RoundMark[] => {
     if (!dotOf(ring, dots)) return [];
-    const half: Spot = [((ring.right - ring.left + 1) / 2) * f, ((ring.bottom - ring.top + 1) / 2) * f];
+    const half: ImagePoint = [((ring.right - ring.left + 1) / 2) * f, ((ring.bottom - ring.top + 1) / 2) * f];
     let [x, y] = [((ring.left + ring.right + 1) / 2) * f, ((ring.top + ring.bottom + 1) / 2) * f];
-    let mark: Mark | null = null;
+    let mark: RoundMark | null = null;
     for (let pass = 0; pass < 2; pass++) {
       mark = refine(photo, x - 0.5, y - 0.5, half[0], half[1]);
       if (!mark) return [];

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { cameraOver } from './camera';
 import { homography, inverse, project, type Homography } from './homography';
 import { pxPerMmAt } from './find-card';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 
 const SLANTED: Homography = [12, 1.5, 300, -0.8, 11, 200, 0.0012, -0.0007, 1];
-const CORNERS: Spot[] = [
+const CORNERS: ImagePoint[] = [
   [5, 5],
   [80.6, 5],
   [80.6, 48.98],
@@ -41,15 +41,15 @@ describe('a plane in perspective', () => {
       [42.8, 27],
       [13, 44],
       [70, 12],
-    ] as Spot[]) {
+    ] as ImagePoint[]) {
       const [want, got] = [project(SLANTED, spot), project(h, spot)];
       expect(got[0]).toBeCloseTo(want[0], 6);
       expect(got[1]).toBeCloseTo(want[1], 6);
     }
   });
   test('more points than four share their error', () => {
-    const spots: Spot[] = [...CORNERS, [42.8, 5], [42.8, 48.98]];
-    const pushed = spots.map((spot, index): Spot => {
+    const spots: ImagePoint[] = [...CORNERS, [42.8, 5], [42.8, 48.98]];
+    const pushed = spots.map((spot, index): ImagePoint => {
       const [x, y] = project(SLANTED, spot);
       return index === 4 ? [x + 2, y] : [x, y];
     });

@@ -1,10 +1,10 @@
 import { Matrix, SVD } from 'ml-matrix';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 
 /** A plane seen in perspective: nine numbers, row by row, from millimetres on the card to pixels. */
 export type Homography = readonly number[];
 
-export function project(h: Homography, [x, y]: Spot): Spot {
+export function project(h: Homography, [x, y]: ImagePoint): ImagePoint {
   const w = h[6]! * x + h[7]! * y + h[8]!;
   return [(h[0]! * x + h[1]! * y + h[2]!) / w, (h[3]! * x + h[4]! * y + h[5]!) / w];
 }
@@ -25,7 +25,7 @@ export function inverse(h: Homography): Homography {
   ];
 }
 
-function normaliser(points: readonly Spot[]): { scale: number; x: number; y: number } {
+function normaliser(points: readonly ImagePoint[]): { scale: number; x: number; y: number } {
   const x = points.reduce((sum, point) => sum + point[0], 0) / points.length;
   const y = points.reduce((sum, point) => sum + point[1], 0) / points.length;
   const mean = points.reduce((sum, point) => sum + Math.hypot(point[0] - x, point[1] - y), 0) / points.length;
@@ -36,7 +36,7 @@ function normaliser(points: readonly Spot[]): { scale: number; x: number; y: num
  * The homography that carries `from` to `to` with the least squares error over four or more pairs; null when they lie in a line.
  * Source: normalised direct linear transform, Hartley (1997).
  */
-export function homography(from: readonly Spot[], to: readonly Spot[]): Homography | null {
+export function homography(from: readonly ImagePoint[], to: readonly ImagePoint[]): Homography | null {
   const [a, b] = [normaliser(from), normaliser(to)];
   const rows = from.flatMap((point, index) => {
     const [x, y] = [(point[0] - a.x) * a.scale, (point[1] - a.y) * a.scale];

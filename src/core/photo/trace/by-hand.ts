@@ -1,7 +1,7 @@
 import { labOfBytes, type Lab } from '../../colour';
 import { lengthOf } from '../body/midline';
 import { colourOfPixels, type RegionColour } from '../body/region-colours';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import { homography, inverse, project, type Homography } from '../find/homography';
 import { encoded, LINEAR, type Picture } from '../picture';
 import { curveThrough } from './curve';
@@ -14,7 +14,7 @@ export interface HandScale {
 
 /** Places tapped on a picture, px of it. */
 export interface Tapped {
-  spots: readonly Spot[];
+  spots: readonly ImagePoint[];
   /** SD of one tap, px of the picture: smaller the closer the tier has gone. */
   tapPx: number;
 }
@@ -61,7 +61,7 @@ export function scaleOfFour({ spots, tapPx }: Tapped, longMm: number, shortMm: n
 export function lengthByHand(
   { spots, tapPx }: Tapped,
   { toMm, sdShare }: HandScale,
-): { bodyMm: number; sdMm: number; lineMm: Spot[] } | null {
+): { bodyMm: number; sdMm: number; lineMm: ImagePoint[] } | null {
   if (spots.length < 2) return null;
   const lineMm = curveThrough(spots).map((spot) => project(toMm, spot));
   const bodyMm = lengthOf(lineMm);

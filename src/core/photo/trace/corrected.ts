@@ -3,13 +3,13 @@ import { labOfBytes, type Lab } from '../../colour';
 import type { LengthError } from '../body/length-error';
 import { lengthOf } from '../body/midline';
 import { colourOfPixels, type RegionColour } from '../body/region-colours';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import type { Crop } from '../field/balanced';
 import { alongLine, curveThrough, nodesOf, shareNear } from './curve';
 
 /** What was found on one insect and can be moved: nodes of its midline from the head, mm of the card, and where its regions end, shares of the way. */
 export interface Trace {
-  nodes: Spot[];
+  nodes: ImagePoint[];
   cuts: Cuts;
 }
 
@@ -18,7 +18,7 @@ export type Cuts = readonly [number, number, number, number];
 
 /** What stays as it is when a trace is moved. */
 export interface Traced {
-  midlineMm: readonly Spot[];
+  midlineMm: readonly ImagePoint[];
   bodyMm: number;
   sdMm: number;
   widthsMm: readonly number[];
@@ -131,7 +131,7 @@ export function tracedColours(
 }
 
 /** The colour within a circle of the picture, mm; null when it holds too little. */
-export function colourAt(crop: Crop, [x, y]: Spot, radiusMm: number): RegionColour | null {
+export function colourAt(crop: Crop, [x, y]: ImagePoint, radiusMm: number): RegionColour | null {
   const pxPerMm = crop.width / crop.widthMm;
   const [cx, cy, radius] = [(x - crop.leftMm) * pxPerMm, (y - crop.topMm) * pxPerMm, Math.max(2.2, radiusMm * pxPerMm)];
   const points: Lab[] = [];
@@ -144,10 +144,15 @@ export function colourAt(crop: Crop, [x, y]: Spot, radiusMm: number): RegionColo
 }
 
 /** Outline of a region as it lies on the picture: out along one side of the body and back along the other, mm. */
-export function outlineOf(line: readonly Spot[], widthsMm: readonly number[], from: number, to: number): Spot[] {
+export function outlineOf(
+  line: readonly ImagePoint[],
+  widthsMm: readonly number[],
+  from: number,
+  to: number,
+): ImagePoint[] {
   const steps = 14;
   const side = (sign: 1 | -1) =>
-    Array.from({ length: steps + 1 }, (_, step): Spot => {
+    Array.from({ length: steps + 1 }, (_, step): ImagePoint => {
       const share = from + ((to - from) * step) / steps;
       const { at, direction } = alongLine(line, share);
       const half = (sign * widthAlong(widthsMm, share)) / 2;

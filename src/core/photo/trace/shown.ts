@@ -1,6 +1,6 @@
 import { endedAt } from '../body/ends';
 import { lengthOf, spaced } from '../body/midline';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import { alongLine, curveThrough, shareNear } from './curve';
 import { turnedRound, type Trace } from './corrected';
 
@@ -15,11 +15,11 @@ const OTHER_HALF = 0.4;
  * it; a tap well beside the line says that it lies on a wing or a leg, and the trace goes straight from its other end; one on its other half says that head and end were
  * taken for one another.
  */
-export function endShown(trace: Trace, which: 'head' | 'end', at: Spot, widthMm: number): Trace {
+export function endShown(trace: Trace, which: 'head' | 'end', at: ImagePoint, widthMm: number): Trace {
   const { nodes, cuts } = trace;
   const line = curveThrough(which === 'end' ? nodes : [...nodes].reverse());
   const { share, off } = shareNear(line, at);
-  const far = ([x, y]: Spot) => Math.hypot(x - at[0], y - at[1]);
+  const far = ([x, y]: ImagePoint) => Math.hypot(x - at[0], y - at[1]);
   const other = off <= ASTRAY * widthMm ? share < OTHER_HALF : far(line[0]!) < far(line[line.length - 1]!);
   if (other) return endShown(turnedRound(trace), which, at, widthMm);
   const end = line[line.length - 1]!;

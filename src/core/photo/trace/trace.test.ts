@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { deltaE, hexOfLab, labOfHex } from '../../colour';
 import { lengthOf } from '../body/midline';
-import type { Spot } from '../card';
+import type { ImagePoint } from '../card';
 import type { Crop } from '../field/balanced';
 import { homography, project } from '../find/homography';
 import {
@@ -25,8 +25,8 @@ import {
 } from './index';
 
 /** An arc of a circle, mm. */
-function arc(radius: number, angle: number, points = 60): Spot[] {
-  return Array.from({ length: points + 1 }, (_, index): Spot => [
+function arc(radius: number, angle: number, points = 60): ImagePoint[] {
+  return Array.from({ length: points + 1 }, (_, index): ImagePoint => [
     30 + radius * Math.sin((angle * index) / points),
     20 + radius * (1 - Math.cos((angle * index) / points)),
   ]);
@@ -41,7 +41,7 @@ const FOUND = {
 
 describe('a line through nodes', () => {
   test('goes through every one, and is straight through two', () => {
-    const nodes: Spot[] = [
+    const nodes: ImagePoint[] = [
       [0, 0],
       [2, 3],
       [5, 3.5],
@@ -74,7 +74,7 @@ describe('a trace moved by hand', () => {
   test('an end drawn out by a millimetre adds one, at the height of the body', () => {
     const [end, before] = [trace.nodes[4]!, trace.nodes[3]!];
     const length = Math.hypot(end[0] - before[0], end[1] - before[1]);
-    const out: Spot = [end[0] + (end[0] - before[0]) / length, end[1] + (end[1] - before[1]) / length];
+    const out: ImagePoint = [end[0] + (end[0] - before[0]) / length, end[1] + (end[1] - before[1]) / length];
     const moved = tracedLength({ ...trace, nodes: [...trace.nodes.slice(0, 4), out] }, FOUND, 40);
     expect(moved.bodyMm - FOUND.bodyMm).toBeCloseTo(0.98, 1);
   });
@@ -91,7 +91,7 @@ describe('a trace moved by hand', () => {
       tracedLength(
         {
           ...trace,
-          nodes: trace.nodes.map(([x, y], index): Spot =>
+          nodes: trace.nodes.map(([x, y], index): ImagePoint =>
             index === 2 ? [x - mm * Math.sin(0.6), y + mm * Math.cos(0.6)] : [x, y],
           ),
         },
@@ -104,11 +104,11 @@ describe('a trace moved by hand', () => {
   describe('an end that was shown by a tap', () => {
     const wide = 1.6;
     const far = trace.nodes[4]!;
-    const at = (share: number, aside = 0): Spot => {
+    const at = (share: number, aside = 0): ImagePoint => {
       const angle = 1.2 * share;
       return [30 + (9 + aside) * Math.sin(angle), 20 + 9 - (9 + aside) * Math.cos(angle)];
     };
-    const length = (which: 'head' | 'end', spot: Spot) =>
+    const length = (which: 'head' | 'end', spot: ImagePoint) =>
       lengthOf(curveThrough(endShown(trace, which, spot, wide).nodes));
     test('ends the found line there, within it and beyond it', () => {
       expect(length('end', at(0.7))).toBeCloseTo(0.7 * 9 * 1.2, 1);
@@ -194,7 +194,7 @@ describe('colours of a moved trace', () => {
       }
     return { leftMm: 0, topMm: 0, widthMm: 15, heightMm: 5, width, height, rgba };
   })();
-  const line: Spot[] = [
+  const line: ImagePoint[] = [
     [2, 2.5],
     [7, 2.5],
     [12, 2.5],
@@ -275,14 +275,14 @@ describe('by hand, without a card', () => {
         [85.6, 0],
         [85.6, 53.98],
         [0, 53.98],
-      ] as Spot[]
+      ] as ImagePoint[]
     ).map((spot) => project(h, spot));
     const body = (
       [
         [20, 20],
         [25, 22],
         [30, 20],
-      ] as Spot[]
+      ] as ImagePoint[]
     ).map((spot) => project(h, spot));
     const wanted = lengthOf(
       curveThrough([

@@ -1,8 +1,8 @@
 import { femaleOverMale } from './sex-ratio';
-import { twoHumps } from './two-humps';
+import { bimodality } from './bimodality';
 
 test('males and females of one hatch are two heaps, by their indices', () => {
-  expect(twoHumps([9.3, 8.0, 9.2, 8.1, 7.9, 9.4], 0.1)).toMatchObject({
+  expect(bimodality([9.3, 8.0, 9.2, 8.1, 7.9, 9.4], 0.1)).toMatchObject({
     shorter: [4, 1, 3],
     longer: [2, 0, 5],
     shorterMm: expect.closeTo(8, 5),
@@ -10,14 +10,14 @@ test('males and females of one hatch are two heaps, by their indices', () => {
   });
 });
 test('one hatch is one heap, and few insects say nothing', () => {
-  expect(twoHumps([8.0, 8.2, 8.4, 8.5, 8.7, 8.9], 0.1)).toBeNull();
-  expect(twoHumps([8.0, 8.1, 9.3, 9.4], 0.1)).toBeNull();
+  expect(bimodality([8.0, 8.2, 8.4, 8.5, 8.7, 8.9], 0.1)).toBeNull();
+  expect(bimodality([8.0, 8.1, 9.3, 9.4], 0.1)).toBeNull();
 });
 test('a coarse reading does not part what it cannot see', () => {
-  expect(twoHumps([8.0, 8.0, 8.0, 8.5, 8.5, 8.5], 0.25)).toBeNull();
+  expect(bimodality([8.0, 8.0, 8.0, 8.5, 8.5, 8.5], 0.25)).toBeNull();
 });
 test('one far insect is no heap of its own', () => {
-  const found = twoHumps([8.0, 8.1, 8.2, 8.0, 8.1, 12], 0.1);
+  const found = bimodality([8.0, 8.1, 8.2, 8.0, 8.1, 12], 0.1);
   expect(found === null || found.longer.length >= 2).toBe(true);
 });
 

@@ -5,16 +5,16 @@ import {
   type CardWords,
   type FieldCards,
   type PageSize,
-  type Spot,
+  type ImagePoint,
 } from './geometry';
 
 /** Pages the cards are printed on, mm. */
-export const PAGES_MM: Readonly<Record<PageSize, Spot>> = { a4: [210, 297], letter: [215.9, 279.4] };
+export const PAGES_MM: Readonly<Record<PageSize, ImagePoint>> = { a4: [210, 297], letter: [215.9, 279.4] };
 const CUT_MARGIN_MM = 3;
 const CUT_MM = 0.1;
 
 /** Where the card's corner lies on its page: in the middle, a third down. */
-export function cornerOn(page: Spot, card: Spot): Spot {
+export function cornerOn(page: ImagePoint, card: ImagePoint): ImagePoint {
   return [(page[0] - card[0]) / 2, (page[1] - card[1]) / 3];
 }
 

@@ -1,5 +1,5 @@
-/** Two heaps in one sample: indices into the values given, and the mean of each, mm. */
-export interface TwoHumps {
+/** A sample that is two, as two sexes are: bimodal: indices into the values given, and the mean of each, mm. */
+export interface Bimodality {
   shorter: number[];
   longer: number[];
   shorterMm: number;
@@ -9,7 +9,7 @@ export interface TwoHumps {
 const LEAST_VALUES = 6;
 const LEAST_SIDE = 2;
 /**
- * Distance of the two means in standard deviations within the heaps. Under one normal hatch of 5 % spread the best split of six passes
+ * Distance of the two means in standard deviations within the parts. Under one normal hatch of 5 % spread the best split of six passes
  * 4.5 about once in twenty samples, of ten or more less often (simulated, 20 000 samples a size).
  */
 const APART = 4.5;
@@ -24,10 +24,10 @@ function squares(values: readonly number[]): number {
 }
 
 /**
- * Whether the lengths of a sample fall in two heaps, as the two sexes do; null when one heap is as likely. `readingSdMm`: SD of one
+ * Whether the lengths of a sample fall in two parts, as the two sexes do; null when one heap is as likely. `readingSdMm`: SD of one
  * reading, mm. It is an offer, not a finding. Source: formulas §2.
  */
-export function twoHumps(valuesMm: readonly number[], readingSdMm: number): TwoHumps | null {
+export function bimodality(valuesMm: readonly number[], readingSdMm: number): Bimodality | null {
   const n = valuesMm.length;
   if (n < LEAST_VALUES) return null;
   const order = valuesMm.map((_, index) => index).sort((a, b) => valuesMm[a]! - valuesMm[b]!);

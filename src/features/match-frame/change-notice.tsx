@@ -4,7 +4,7 @@ import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 /** What the last change did to the answer, in one line. */
-export function Told({ matchKey }: { matchKey: string }) {
+export function ChangeNotice({ matchKey }: { matchKey: string }) {
   const words = useWords();
   const told = useApp((state) => state.session.told[matchKey]);
   if (!told) return null;

@@ -1,5 +1,5 @@
 import { PDFDocument, rgb, StandardFonts } from 'pdf-lib';
-import { cornerOn, PAGES_MM } from './card-svg';
+import { cornerOn, PAGES_MM } from './field-card-svg';
 import { cardShapes, type CardSize, type CardWords, type FieldCards, type PageSize } from './geometry';
 
 const PT_PER_MM = 72 / 25.4;
