@@ -96,10 +96,10 @@ async function opening(storage: Ports['storage']): Promise<number> {
   const times: number[] = [];
   for (let round = 0; round < ROUNDS; round++) {
     const from = performance.now();
-    const keeper = await openStore(createStore(portsOver(storage)), { start: 'clean', clock: null });
+    const persistence = await openStore(createStore(portsOver(storage)), { start: 'clean', clock: null });
     times.push(performance.now() - from);
-    await keeper.flush();
-    keeper.close();
+    await persistence.flush();
+    persistence.close();
   }
   return median(times);
 }
@@ -124,7 +124,7 @@ async function changing(count: number): Promise<{ state: number; kept: number }>
     ]),
   );
   const store = createStore(portsOver(await stored({ sample: samples, match: matches }, [])));
-  const keeper = await openStore(store, { start: 'clean', clock: null });
+  const persistence = await openStore(store, { start: 'clean', clock: null });
   const [state, kept]: [number[], number[]] = [[], []];
   for (let round = 0; round < 60; round++) {
     const from = performance.now();
@@ -136,10 +136,10 @@ async function changing(count: number): Promise<{ state: number; kept: number }>
       }),
     );
     state.push(performance.now() - from);
-    await keeper.flush();
+    await persistence.flush();
     kept.push(performance.now() - from);
   }
-  keeper.close();
+  persistence.close();
   return { state: median(state.slice(10)), kept: median(kept.slice(10)) };
 }
 

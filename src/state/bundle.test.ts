@@ -87,10 +87,10 @@ test('a match that was deleted here comes back when its file is read', async () 
   const store = await empty();
   await takeBundle(store, read(EXAMPLE));
   store.dispatch(act(deleteMatch, { matchId: 'match_example' }));
-  await store.keeper.current!.flush();
+  await store.persistence.current!.flush();
   expect(entities(store).match).toEqual({});
   await takeBundle(store, read(EXAMPLE));
-  await store.keeper.current!.flush();
+  await store.persistence.current!.flush();
   expect(entities(store)).toMatchObject({
     match: { match_example: { title: 'Olive by the alders' } },
     sample: { sample_example: { place: 'River Auldry' } },

@@ -15,8 +15,8 @@ async function open(start: 'clean' | 'demo' = 'clean') {
   const own = ++made;
   let next = 0;
   const store = createStore(memoryPorts({ newId: (kind) => `${kind}_${own}-${++next}` }));
-  const keeper = await openStore(store, { start, clock: WHEN });
-  return { store, keeper, entities: () => store.getState().records.entities };
+  const persistence = await openStore(store, { start, clock: WHEN });
+  return { store, persistence, entities: () => store.getState().records.entities };
 }
 /** A box with one fly of which five came and one was lost. */
 async function season() {
@@ -31,7 +31,7 @@ async function season() {
     tab.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count, why: count > 0 ? 'got' : 'lost' }));
   move(5);
   move(-1);
-  await tab.keeper.flush();
+  await tab.persistence.flush();
   return { ...tab, move };
 }
 function read(text: string): Carried {
@@ -50,7 +50,7 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
     from.entities().box.b,
     [{ boxId: 'b', slot: 'a1', left: 4 }],
   ]);
-  await to.keeper.flush();
+  await to.persistence.flush();
   const once = to.entities();
   const again = await newIn(to.store, read(text));
   expect(again.events).toEqual([]);
@@ -58,10 +58,10 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
     foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, takeRecords, { carried: again }),
   ).toEqual({ adds: [], changes: [] });
   await takeCarriedRecords(to.store, read(text));
-  await to.keeper.flush();
+  await to.persistence.flush();
   expect(to.entities()).toEqual(once);
   to.store.dispatch(undone());
-  await to.keeper.flush();
+  await to.persistence.flush();
   expect(to.entities()).toEqual(before);
 });
 
@@ -70,11 +70,11 @@ test('ledgers of both join: what was lost here and there is lost twice', async (
   const to = await open();
   await takeCarriedRecords(to.store, read(await writeRecords(from.store, null)));
   to.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count: -1, why: 'lost' }));
-  await to.keeper.flush();
+  await to.persistence.flush();
   from.move(-1);
-  await from.keeper.flush();
+  await from.persistence.flush();
   await takeCarriedRecords(to.store, read(await writeRecords(from.store, null)));
-  await to.keeper.flush();
+  await to.persistence.flush();
   expect(heldOf(to.entities().fly.f!)[0]!.left).toBe(2);
 });
 
@@ -84,12 +84,12 @@ test('a move that was taken back here is not brought back by a file', async () =
   await takeCarriedRecords(to.store, read(await writeRecords(from.store, null)));
   const text = await writeRecords(to.store, null);
   to.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count: -2, why: 'given' }));
-  await to.keeper.flush();
+  await to.persistence.flush();
   const later = await writeRecords(to.store, null);
   to.store.dispatch(undone());
-  await to.keeper.flush();
+  await to.persistence.flush();
   for (const file of [text, later]) await takeCarriedRecords(to.store, read(file));
-  await to.keeper.flush();
+  await to.persistence.flush();
   expect(heldOf(to.entities().fly.f!)[0]!.left).toBe(4);
 });
 
@@ -99,14 +99,14 @@ test('what could not be stored is in the file with its moves, and comes in when 
     Promise.reject(Object.assign(new Error('full'), { name: 'QuotaExceededError' }));
   from.move(-1);
   from.store.dispatch(change('box', (draft) => void (draft.box.b!.name = 'Auldry, second')));
-  await from.keeper.flush();
+  await from.persistence.flush();
   const { keys } = from.store.getState().session.unkept!;
-  from.keeper.close();
+  from.persistence.close();
   expect([...keys].sort()).toEqual(['box/b', 'fly/f']);
   const text = await writeRecords(from.store, keys);
   const here = await season();
   await takeCarriedRecords(here.store, read(text));
-  await here.keeper.flush();
+  await here.persistence.flush();
   expect([here.entities().box.b!.name, heldOf(here.entities().fly.f!)[0]!.left]).toEqual(['Auldry, second', 3]);
 });
 
@@ -114,7 +114,7 @@ test('the example in the documents is read, and written again the same', async (
   const example = readFileSync(path(__dirname, '../../docs/formats/examples/records.json'), 'utf8');
   const to = await open();
   await takeCarriedRecords(to.store, read(example));
-  await to.keeper.flush();
+  await to.persistence.flush();
   expect(heldOf(to.entities().fly.fly_example!)[0]!.left).toBe(5);
   const all = JSON.parse(await writeRecords(to.store, null)) as { items: unknown[] };
   expect(all.items).toEqual(expect.arrayContaining((JSON.parse(example) as { items: unknown[] }).items));
@@ -177,7 +177,7 @@ describe('files that are none', () => {
 test('a packet that a file changes is told by its field, not by what its ledger comes to', async () => {
   const from = await open('demo');
   from.store.dispatch(act(setPacket, { packetId: 'packet_demo-lark-16', low: 9 }));
-  await from.keeper.flush();
+  await from.persistence.flush();
   const to = await open('demo');
   const carried = await newIn(to.store, read(await writeRecords(from.store, ['packet/packet_demo-lark-16'])));
   expect(

@@ -6,12 +6,12 @@ import type { Store } from './store';
 
 /** Records as one file, with the entries of their ledgers that are stored or wait to be: those named, or all of the tier's own. */
 export async function writeRecords(
-  { getState, ports, clocks, keeper }: Store,
+  { getState, ports, clocks, persistence }: Store,
   keys: readonly string[] | null,
 ): Promise<string> {
   const { entities } = getState().records;
   const wanted = keys ?? ownKeys(entities);
-  const waiting = keeper.current?.unwritten() ?? [];
+  const waiting = persistence.current?.unwritten() ?? [];
   // What is named is what could not be stored: of its ledger only what waits is missing.
   const stored =
     keys === null
@@ -24,9 +24,9 @@ export async function writeRecords(
 }
 
 /** What of a read file is not here yet: entries of ledgers that are in them already, and those taken out of them again, are left out. */
-export async function newIn({ ports, keeper }: Store, { records, events }: Carried): Promise<Carried> {
+export async function newIn({ ports, persistence }: Store, { records, events }: Carried): Promise<Carried> {
   const waiting = new Set(
-    (keeper.current?.unwritten() ?? []).map(({ kind, owner, id }) => keyOf(kind, keyOf(owner, id))),
+    (persistence.current?.unwritten() ?? []).map(({ kind, owner, id }) => keyOf(kind, keyOf(owner, id))),
   );
   return {
     records,

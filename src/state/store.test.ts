@@ -11,8 +11,8 @@ enablePatches();
 async function open(start: 'clean' | 'demo' = 'clean', more: Parameters<typeof memoryPorts>[0] = {}) {
   const ports = memoryPorts(more);
   const store = createStore(ports);
-  const keeper = await openStore(store, { start, clock: null });
-  return { ports, store, keeper, storage: ports.storage as MemoryStore, records: () => store.getState().records };
+  const persistence = await openStore(store, { start, clock: null });
+  return { ports, store, persistence, storage: ports.storage as MemoryStore, records: () => store.getState().records };
 }
 const newSample = (id: string) => (draft: Entities) =>
   void (draft.sample[id] = sampleSchema.cast({ when: '2033-05-24T04:50' }));
@@ -118,16 +118,16 @@ describe('writing', () => {
     expect(store.getState().session.saved).toBe(true);
   });
   test('a write that ends while a later one waits for it does not say that all is kept', async () => {
-    const { store, storage, keeper } = await open();
+    const { store, storage, persistence } = await open();
     const slow: (() => void)[] = [];
     const write = storage.setMany;
     storage.setMany = (entries) =>
       ofRecords(Object.keys(entries)) ? new Promise((done) => slow.push(() => done(write(entries)))) : write(entries);
     store.dispatch(change('new-match', newSample('s1')));
-    const first = keeper.flush();
+    const first = persistence.flush();
     await Promise.resolve();
     store.dispatch(change('title', place('s1', 'long riffle')));
-    const second = keeper.flush();
+    const second = persistence.flush();
     await jest.advanceTimersByTimeAsync(1);
     slow.shift()!();
     await first;
@@ -152,9 +152,9 @@ describe('writing', () => {
     expect(waited).toBeLessThanOrEqual(550);
   });
   test('flush writes at once, for a page that is being hidden', async () => {
-    const { store, storage, keeper } = await open();
+    const { store, storage, persistence } = await open();
     store.dispatch(change('new-match', newSample('s1')));
-    await keeper.flush();
+    await persistence.flush();
     expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({
       v: 4,
       id: 's1',
@@ -171,21 +171,21 @@ describe('two tabs of one browser', () => {
     const locks = queue();
     const first = await open('clean', { storage, locks, channel: channel() });
     first.store.dispatch(change('new-match', newSample('s1')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     const second = await open('clean', { storage, locks, channel: channel() });
     return { storage, first, second };
   }
   test('what one writes, the other shows', async () => {
     const { first, second } = await two();
     first.store.dispatch(change('title', place('s1', 'weir')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     expect(second.records().entities.sample.s1!.place).toBe('weir');
   });
   test('different fields of one record are both kept, in both tabs and in storage', async () => {
     const { storage, first, second } = await two();
     first.store.dispatch(change('title', place('s1', 'weir')));
     second.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'still')));
-    await Promise.all([first.keeper.flush(), second.keeper.flush()]);
+    await Promise.all([first.persistence.flush(), second.persistence.flush()]);
     for (const tab of [first, second])
       expect(tab.records().entities.sample.s1).toMatchObject({ place: 'weir', water: 'still' });
     expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({ rev: 3, data: { place: 'weir', water: 'still' } });
@@ -193,20 +193,20 @@ describe('two tabs of one browser', () => {
   test("undo takes back this tab's change and leaves the other's", async () => {
     const { first, second } = await two();
     first.store.dispatch(change('title', place('s1', 'weir')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     second.store.dispatch(change('water', (draft) => void (draft.sample.s1!.water = 'still')));
-    await second.keeper.flush();
+    await second.persistence.flush();
     first.store.dispatch(undone());
-    await first.keeper.flush();
+    await first.persistence.flush();
     for (const tab of [first, second])
       expect(tab.records().entities.sample.s1).toMatchObject({ place: '', water: 'still' });
   });
   test('a change heard from the other tab is not written again', async () => {
     const { storage, first, second } = await two();
     first.store.dispatch(change('title', place('s1', 'weir')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     const writes = storage.writes.length;
-    await second.keeper.flush();
+    await second.persistence.flush();
     expect(storage.writes).toHaveLength(writes);
   });
 });
@@ -219,7 +219,7 @@ describe('a page that is loaded again', () => {
     first.store.dispatch(change('new-match', newSample('s1')));
     for (let n = 0; n < 5; n++) first.store.dispatch(title(n));
     first.store.dispatch(undone());
-    await first.keeper.flush();
+    await first.persistence.flush();
     const again = await open('clean', { storage });
     expect([again.records().past.map(({ label }) => label), again.records().future.length]).toEqual([
       ['new-match', 'title', 'title', 'title', 'title'],
@@ -231,9 +231,9 @@ describe('a page that is loaded again', () => {
     expect(again.records().entities.sample.s1!.place).toBe('1');
     for (let n = 0; n < 9; n++) again.store.dispatch(undone());
     expect(again.records().entities.sample).toEqual({});
-    await again.keeper.flush();
+    await again.persistence.flush();
     again.store.dispatch(redone());
-    await again.keeper.flush();
+    await again.persistence.flush();
     expect((await open('clean', { storage })).records().entities.sample.s1).toMatchObject({ place: '' });
   });
   test('remembers the last hundred of them, bulk work too, and keeps no more', async () => {
@@ -243,7 +243,7 @@ describe('a page that is loaded again', () => {
     for (let n = 0; n < 120; n++) first.store.dispatch(title(n));
     const whole = first.records().entities;
     first.store.dispatch(act(leaveDemo, {}));
-    await first.keeper.flush();
+    await first.persistence.flush();
     const again = await open('demo', { storage });
     expect(again.records().past).toHaveLength(100);
     expect(Object.keys(storage.texts).filter((key) => key.startsWith('undo/')).length).toBe(101);
@@ -251,23 +251,23 @@ describe('a page that is loaded again', () => {
     again.store.dispatch(undone());
     expect(again.records().entities).toEqual(whole);
     again.store.dispatch(title(1));
-    await again.keeper.flush();
+    await again.persistence.flush();
     again.store.dispatch(title(2));
-    await again.keeper.flush();
+    await again.persistence.flush();
     expect(Object.keys(storage.texts).filter((key) => key.startsWith('undo/')).length).toBe(101);
   });
   test('another tab does not take back what this one changed', async () => {
     const storage = memoryStore();
     const first = await open('clean', { storage });
     first.store.dispatch(change('new-match', newSample('s1')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     expect((await open('clean', { storage, tab: 'tab_2' })).records().past).toEqual([]);
   });
   test('a history that cannot be read is none, and the records open', async () => {
     const storage = memoryStore();
     const first = await open('clean', { storage });
     first.store.dispatch(change('new-match', newSample('s1')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     for (const broken of ['{', JSON.stringify({ shapes: 'other', past: [0], future: [] })]) {
       storage.texts['undo/tab_1'] = broken;
       const again = await open('clean', { storage });
@@ -302,7 +302,7 @@ describe('demo and clean start', () => {
   test('clean stays clean when the store is opened again without a word', async () => {
     const storage = memoryStore();
     const first = await open('clean', { storage });
-    await first.keeper.flush();
+    await first.persistence.flush();
     const again = createStore(memoryPorts({ storage }));
     await openStore(again, { start: null, clock: null });
     expect(hasDemo(again.getState().records.entities)).toBe(false);
@@ -311,7 +311,7 @@ describe('demo and clean start', () => {
     const storage = memoryStore();
     const first = await open('clean', { storage });
     first.store.dispatch(change('new-match', newSample('mine')));
-    await first.keeper.flush();
+    await first.persistence.flush();
     for (const start of ['demo', 'clean'] as const) {
       const again = await open(start, { storage });
       expect(Object.keys(again.records().entities.sample)).toEqual(['mine']);

@@ -3,7 +3,7 @@ import { cleanEntities, demoStart, stamped, type Clocks, type Entities, type Eve
 import { inMemory, type Ports } from './ports';
 import { keyOf } from './storage/envelope';
 import { readHistory } from './storage/history';
-import { keepStored, type Keeper } from './storage/keeper';
+import { persist, type Persistence } from './storage/persistence';
 import { load, type Loaded } from './storage/load';
 import { changed, loaded, recordsReducer, redone, undone, type Changed, type RecordsState } from './storage/slice';
 import { keptInMemory, noteAnswer, sessionReducer, started } from './session';
@@ -61,7 +61,7 @@ export function createStore(ports: Ports) {
     ports,
     clocks,
     /** What keeps the store in step with storage, once it is open. */
-    keeper: { current: null as Keeper | null },
+    persistence: { current: null as Persistence | null },
     /** Hears every change of this tab that is to be kept, undo and redo too. */
     onWrite(watch: (edit: Edit) => void): () => void {
       watching.add(watch);
@@ -107,20 +107,20 @@ function arrival({ entities, events }: { entities: Entities; events: EventOp[] }
 }
 
 /** Opens the store: reads what is stored, or begins with the demo valley; then keeps storage, and other tabs, in step. Does not reject: without a store the app runs in memory and says so. */
-export async function openStore(store: Store, { start, clock }: Start): Promise<Keeper> {
+export async function openStore(store: Store, { start, clock }: Start): Promise<Persistence> {
   const first = await read(store);
   for (const [key, clocks] of first.clocks) store.clocks.set(key, clocks);
   const history = await readHistory(store.ports).catch(() => NO_HISTORY);
   store.dispatch(loaded({ ...first, history }));
-  const keeper = keepStored(store, first.revisions);
-  store.keeper.current = keeper;
+  const persistence = persist(store, first.revisions);
+  store.persistence.current = persistence;
   // Either way something is written, so that the choice made on an empty store holds from then on.
   if (first.empty) {
     store.dispatch(arrival(start === 'clean' ? { entities: cleanEntities(), events: [] } : demoStart()));
-    await keeper.flush();
+    await persistence.flush();
   }
   store.dispatch(started({ frozenClock: clock }));
-  return keeper;
+  return persistence;
 }
 
 export { noteAnswer, redone, undone, type Change };

@@ -1,6 +1,15 @@
 import { CONVERT, NUMBER_STEP } from '../constants';
 import { reason, type Reason } from '../code';
-import { GAPE, ofEveryShape, STRIDE, SHANK, WIRE_ORDER, wireClassesApart, type Hook, type HookColumns } from '../hooks';
+import {
+  GAPE_AT,
+  ofEveryShape,
+  STRIDE,
+  SHANK_AT,
+  WIRE_ORDER,
+  wireClassesApart,
+  type Hook,
+  type HookColumns,
+} from '../hooks';
 import { NO_NATURAL, scoreHook, type StyleInUse, type HookAnswer } from '../hook-score';
 
 /** What counts most when a hook is looked for in another maker. */
@@ -42,7 +51,7 @@ function costs(from: Hook, { table, shape, hooks }: HookColumns, by: ConvertBy):
     (bend, wire) => (bend === from.bend ? 0 : CONVERT.otherBend) + weight.wire * wireClassesApart(wire, from.wire),
   );
   const out = new Float64Array(hooks.length);
-  const [row5, shankAt, gapeAt] = [STRIDE, SHANK, GAPE];
+  const [row5, shankAt, gapeAt] = [STRIDE, SHANK_AT, GAPE_AT];
   for (let row = 0; row < out.length; row++)
     out[row] =
       (weight.length * Math.abs(Math.log(table[row * row5 + shankAt]! / shankFrom)) +

@@ -1,16 +1,16 @@
 import type { BarbId, BarbRuleId, BendId, EyeId, WireId } from '@/catalogue/ids';
 import { JIG_BEAD_SHARE, NUMBER_STEP, SUIT } from '../constants';
 import {
-  BEAD,
+  BEAD_AT,
   bendCost,
-  EYE,
+  EYE_AT,
   eyeShare,
-  GAPE,
+  GAPE_AT,
   ofEveryShape,
   pathFactor,
   STRIDE,
-  SHANK,
-  WIRE,
+  SHANK_AT,
+  WIRE_AT,
   wireCost,
   type HookColumns,
 } from '../hooks';
@@ -105,7 +105,7 @@ function mask(columns: HookColumns, asked: HooksAsked): Uint8Array | null {
   const owned = new Uint8Array(maker.length);
   for (const row of ownedRows(columns, asked.owned)) owned[row] = 1;
   const keep = new Uint8Array(maker.length);
-  const [stride, shankAt] = [STRIDE, SHANK];
+  const [stride, shankAt] = [STRIDE, SHANK_AT];
   for (let row = 0; row < keep.length; row++) {
     if (
       wanted[maker[row]!] === 0 ||
@@ -205,7 +205,7 @@ function costAll(
   const { table, shape, starts, makerless } = columns;
   const { steps, bestOfModel, tally, least: leastOfClass } = scratch;
   // A bundler turns an imported name into a look-up: these are taken out of the loop.
-  const [stride, shankAt, eyeAt, wireAt, gapeAt, beadAt] = [STRIDE, SHANK, EYE, WIRE, GAPE, BEAD];
+  const [stride, shankAt, eyeAt, wireAt, gapeAt, beadAt] = [STRIDE, SHANK_AT, EYE_AT, WIRE_AT, GAPE_AT, BEAD_AT];
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
   const perStep = 1 / NUMBER_STEP;
   const { clearEnough, clearCost } = SUIT;
@@ -284,7 +284,7 @@ function costAll(
 /** What a row carries, mm: for the few that are compared by it. */
 function carryReader({ table, shape }: HookColumns, terms: Float64Array, { use }: HooksAsked): (row: number) => number {
   const beadMm = use.bead === null ? 0 : (use.bead.diameter_mm ?? -1);
-  const [stride, shankAt, eyeAt, beadAt] = [STRIDE, SHANK, EYE, BEAD];
+  const [stride, shankAt, eyeAt, beadAt] = [STRIDE, SHANK_AT, EYE_AT, BEAD_AT];
   return (row) => {
     const at = row * stride;
     const now = shape[row]! * TERMS;

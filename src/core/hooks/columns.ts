@@ -9,12 +9,12 @@ const MAKERLESS = 'reference';
 export const WIRE_ORDER: readonly WireId[] = ['light', 'standard', 'heavy'];
 
 /** Where a dimension stands in a row of `table`, and how many there are. */
-export const SHANK = 0;
-export const EYE = 1;
-export const WIRE = 2;
-export const GAPE = 3;
+export const SHANK_AT = 0;
+export const EYE_AT = 1;
+export const WIRE_AT = 2;
+export const GAPE_AT = 3;
 /** The stocked bead that a style with one takes on the hook. */
-export const BEAD = 4;
+export const BEAD_AT = 4;
 export const STRIDE = 5;
 
 /** Least and most X of a shape; beyond them a hook counts as the last. */

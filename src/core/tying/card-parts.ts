@@ -7,7 +7,7 @@ import type { CardNatural } from './card-input';
 import { bodyOf, ribOf } from './card-ribs';
 import { countOf, follows, tailsOn } from './counted';
 import type { LaidPart, LayOut } from './lay-out';
-import { cutOf, partAmount } from './part-amount';
+import { cutLength, partAmount } from './part-amount';
 
 /** Butt kept on a part that is measured before it is bound, mm. */
 const BUTT_MM = 20;
@@ -45,7 +45,7 @@ function partOf(item: LaidPart, on: PartsOn): CardPart {
   const own = on.material(part.material);
   const amount = amountOf(item, own, on);
   const measured = part.method === 'measure-then-bind' && item.mm !== null ? item.mm + BUTT_MM : null;
-  const wound = cutOf(amount, Math.max(item.thickMm ?? 0, on.hook.wire_mm), own);
+  const wound = cutLength(amount, Math.max(item.thickMm ?? 0, on.hook.wire_mm), own);
   return {
     id: part.id,
     part: part.part,

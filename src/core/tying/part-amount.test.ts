@@ -3,7 +3,7 @@ import { cardFor, NO_CHOICES } from '../answer';
 import type { DressingPart } from '../dressings';
 import { PART_DEFAULTS } from '../dressings';
 import { referenceGape, referenceShank } from '../hooks';
-import { cutOf, largestForOnePiece, partAmount, woundOver, type PartOnHook } from './part-amount';
+import { cutLength, largestForOnePiece, partAmount, woundOver, type PartOnHook } from './part-amount';
 import { headTurnBudget } from './thread-advice';
 
 const material = (id: string) => SHIPPED.materials.find((item) => item.id === id)!;
@@ -73,8 +73,8 @@ describe('pieces', () => {
   });
   test('what comes off a spool is cut with what is held; a short piece is not cut', () => {
     const amount = biot(24);
-    expect(cutOf(amount, 1.2 / 0.81, material('turkey-biot'))).toBeNull();
-    expect(cutOf(amount, 1.2 / 0.81, material('clear-tubing'))!).toBeCloseTo(amount.wound!.lengthMm + 60, 6);
+    expect(cutLength(amount, 1.2 / 0.81, material('turkey-biot'))).toBeNull();
+    expect(cutLength(amount, 1.2 / 0.81, material('clear-tubing'))!).toBeCloseTo(amount.wound!.lengthMm + 60, 6);
   });
 });
 

@@ -130,7 +130,7 @@ export function partAmount(on: PartOnHook): PartAmount {
 }
 
 /** Length to cut of what is wound off a spool or a long strand, with what is held; null for short pieces, which are counted. */
-export function cutOf(amount: PartAmount, thickMm: number, material: Material | null): number | null {
+export function cutLength(amount: PartAmount, thickMm: number, material: Material | null): number | null {
   if (amount.wound === null || (material?.usable_mm ?? Infinity) < WOUND_SPARE_MM) return null;
   return woundCut(amount.wound.turns, thickMm * TAPER_MEAN, amount.wound.pitchMm);
 }

@@ -9,7 +9,7 @@ import { went } from '../__tests__/router';
 import { DUN, openScreen } from '../__tests__/screen';
 import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
-import { ALL, answersFilter, byStage } from './library-filter';
+import { ALL, answersFilter, dressingsByStage } from './library-filter';
 import { AtTheBench } from './what-counts';
 import { change } from '@/state/__tests__/change';
 
@@ -174,7 +174,7 @@ describe('the library', () => {
     expect(found({ search: 'peacock herl' }).length).toBeGreaterThan(2);
     expect(found({ ready: true })).toHaveLength(DRESSINGS.length);
     expect(found({ ready: true }, new Set())).toEqual([]);
-    const groups = byStage(DRESSINGS, { ...ALL, order: 'caddis' });
+    const groups = dressingsByStage(DRESSINGS, { ...ALL, order: 'caddis' });
     expect(groups.every((group) => group.stage.startsWith('caddis/'))).toBe(true);
     expect(groups.find((group) => group.stage === 'caddis/egg-layer')!.dressings[0]!.stages[0]).toBe(
       'caddis/egg-layer',

@@ -10,7 +10,7 @@ import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell
 import { OrderTiles } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
 import { Button, Chips, Field, Heading, InView, Say } from '@/ui/primitives';
-import { ALL, answersFilter, byStage, type LibraryFilter } from './library-filter';
+import { ALL, answersFilter, dressingsByStage, type LibraryFilter } from './library-filter';
 import { DressingFiles } from './dressing-files';
 
 const CELL = { phone: { width: 160, height: 104 }, wide: { width: 188, height: 122 } } as const;
@@ -38,7 +38,7 @@ export function DressingsScreen() {
   // A search goes through the whole library; without one a natural is looked at at a time.
   const inUse = useDeferredValue(searching ? { ...filter, order: null, stage: null } : filter);
   const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, materials, null, speech));
-  const groups = byStage(shown, inUse);
+  const groups = dressingsByStage(shown, inUse);
   const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
   const orders = ids.orders.filter((order) =>
     dressings.some((dressing) => dressing.stages.some((stage) => stage.startsWith(`${order.id}/`))),

@@ -58,7 +58,7 @@ export function answersFilter(
 }
 
 /** The dressings of each stage in the order of the list, those made for it first of all before those that only take it along. */
-export function byStage(
+export function dressingsByStage(
   dressings: readonly Dressing[],
   filter: LibraryFilter,
 ): { stage: StageId; dressings: Dressing[] }[] {

@@ -55,7 +55,7 @@ describe('data', () => {
   });
   test('what was deleted is listed by its name and can be put back, which undo takes back again', async () => {
     const { store } = await openScreen(<DataScreen />, 'clean');
-    const written = () => act(async () => void (await store.keeper.current!.flush()));
+    const written = () => act(async () => void (await store.persistence.current!.flush()));
     act(() => void store.dispatch(run(newBox, { name: 'River box' })));
     await written();
     const boxes = () => Object.values(store.getState().records.entities.box);

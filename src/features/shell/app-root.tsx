@@ -33,22 +33,22 @@ export function AppRoot({ children }: { children: ReactNode }) {
   });
   useEffect(() => {
     const made = createStore(browserPorts());
-    let keeper: Awaited<ReturnType<typeof openStore>> | null = null;
+    let persistence: Awaited<ReturnType<typeof openStore>> | null = null;
     let closed = false;
     applyTheme('morning');
     void openStore(made, startOf(window.location.search)).then((opened) => {
-      keeper = opened;
+      persistence = opened;
       if (closed) return opened.close();
       applyTheme(selectDevice(made.getState()).theme);
       setStore(made);
     });
-    const onHide = () => void keeper?.flush();
-    const onSeen = () => void (document.visibilityState === 'visible' ? keeper?.look() : keeper?.flush());
+    const onHide = () => void persistence?.flush();
+    const onSeen = () => void (document.visibilityState === 'visible' ? persistence?.look() : persistence?.flush());
     document.addEventListener('visibilitychange', onSeen);
     window.addEventListener('pagehide', onHide);
     return () => {
       closed = true;
-      keeper?.close();
+      persistence?.close();
       document.removeEventListener('visibilitychange', onSeen);
       window.removeEventListener('pagehide', onHide);
     };

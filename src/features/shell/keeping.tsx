@@ -10,7 +10,7 @@ export function Keeping() {
   const words = useWords();
   const dispatch = useAppDispatch();
   const store = useStore() as unknown as Store;
-  const { keeper } = store;
+  const { persistence } = store;
   const unkept = useApp((state) => state.session.unkept);
   const inMemory = useApp((state) => state.session.inMemory);
   const refused = useApp((state) => state.session.refused);
@@ -36,7 +36,7 @@ export function Keeping() {
       {unkept || inMemory ? (
         <View className="-ml-4 flex-row flex-wrap">
           {unkept ? (
-            <Button kind="quiet" label={words('keeping.again')} onPress={() => void keeper.current?.look()} />
+            <Button kind="quiet" label={words('keeping.again')} onPress={() => void persistence.current?.look()} />
           ) : null}
           <Button kind="quiet" label={words('keeping.save')} onPress={() => void save()} />
         </View>

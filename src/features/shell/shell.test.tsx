@@ -84,7 +84,7 @@ describe('the shell', () => {
       aubade: 'records',
       items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 4 }],
     });
-    const look = jest.spyOn(store.keeper.current!, 'look');
+    const look = jest.spyOn(store.persistence.current!, 'look');
     fireEvent.click(line.getByRole('button', { name: 'Try again' }));
     expect(look).toHaveBeenCalledTimes(1);
   });

@@ -27,8 +27,8 @@ let made = 0;
 
 async function open(storage: MemoryStore, more: Parameters<typeof memoryPorts>[0] = {}) {
   const store = createStore(memoryPorts({ storage, ...more }));
-  const keeper = await openStore(store, { start: 'clean', clock: WHEN });
-  return { store, keeper, entities: () => store.getState().records.entities };
+  const persistence = await openStore(store, { start: 'clean', clock: WHEN });
+  return { store, persistence, entities: () => store.getState().records.entities };
 }
 async function withFly(storage = memoryStore(), more: Parameters<typeof memoryPorts>[0] = {}) {
   const tab = await open(storage, more);
@@ -36,7 +36,7 @@ async function withFly(storage = memoryStore(), more: Parameters<typeof memoryPo
   const move = (count: number, slot = 'a1') =>
     tab.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot, count, why: count > 0 ? 'got' : 'lost' }));
   move(5);
-  await tab.keeper.flush();
+  await tab.persistence.flush();
   return { ...tab, storage, move, left: () => heldOf(tab.entities().fly.f!) };
 }
 const eventsOf = (storage: MemoryStore, owner = 'f') =>
@@ -71,10 +71,10 @@ const oldFly = (moves: number, name = 'old') =>
 
 describe('events lie apart from their owner', () => {
   test('the record is not written again for a move, and an opening reads the sum and not the moves', async () => {
-    const { storage, move, keeper, left } = await withFly();
+    const { storage, move, persistence, left } = await withFly();
     const before = storage.texts['fly/f'];
     move(-1);
-    await keeper.flush();
+    await persistence.flush();
     expect(storage.texts['fly/f']).toBe(before);
     expect(before).not.toMatch(/tally|moves/);
     expect(left()).toEqual([{ boxId: 'b', slot: 'a1', left: 4 }]);
@@ -125,9 +125,9 @@ describe('events lie apart from their owner', () => {
     expect(sums[0]!.tally).toMatchObject({ places: [{ count: 7 }] });
   });
   test('undo takes a move out, of the ledger too, and again puts it in; what another tab entered stays', async () => {
-    const { storage, move, keeper, left, store } = await withFly();
+    const { storage, move, persistence, left, store } = await withFly();
     move(-1);
-    await keeper.flush();
+    await persistence.flush();
     await commit(
       storage,
       locks,
@@ -148,22 +148,22 @@ describe('events lie apart from their owner', () => {
     );
     store.dispatch(undone());
     expect(left()[0]!.left).toBe(5);
-    await keeper.flush();
+    await persistence.flush();
     expect(left()[0]!.left).toBe(15);
     expect((await eventsOf(storage)).map((event) => (event as { count: number }).count).sort()).toEqual([10, 5]);
     store.dispatch(redone());
-    await keeper.flush();
+    await persistence.flush();
     expect(left()[0]!.left).toBe(14);
   });
   test('of a move that is taken out again before it was written nothing is left', async () => {
-    const { storage, move, keeper, left, store } = await withFly();
+    const { storage, move, persistence, left, store } = await withFly();
     move(-2);
     store.dispatch(undone());
-    await keeper.flush();
+    await persistence.flush();
     expect([left()[0]!.left, (await eventsOf(storage)).length]).toEqual([5, 1]);
   });
   test('a packet that is put in with its first entry comes again by redo with that entry once', async () => {
-    const { store, keeper, entities } = await open(memoryStore());
+    const { store, persistence, entities } = await open(memoryStore());
     store.dispatch(
       act(putPackets, {
         packets: [
@@ -181,23 +181,23 @@ describe('events lie apart from their owner', () => {
     store.dispatch(undone());
     store.dispatch(redone());
     expect(Object.values(entities().packet).map(leftInPacket).sort()).toEqual([10, 25]);
-    await keeper.flush();
+    await persistence.flush();
     expect(Object.values(entities().packet).map(leftInPacket).sort()).toEqual([10, 25]);
   });
   test('a fly that is deleted and brought back has its sum', async () => {
-    const { store, keeper, left, move } = await withFly();
+    const { store, persistence, left, move } = await withFly();
     store.dispatch(change('take-out', (draft) => void delete draft.fly.f));
-    await keeper.flush();
+    await persistence.flush();
     store.dispatch(undone());
     expect(left()[0]!.left).toBe(5);
     move(1);
-    await keeper.flush();
+    await persistence.flush();
     expect(left()[0]!.left).toBe(6);
   });
   test('moved from one compartment to another nothing is lost between', async () => {
-    const { store, keeper, left, storage } = await withFly();
+    const { store, persistence, left, storage } = await withFly();
     store.dispatch(act(shiftFly, { flyId: 'f', boxId: 'b', from: 'a1', to: 'c2', count: 2 }));
-    await keeper.flush();
+    await persistence.flush();
     expect(left()).toEqual([
       { boxId: 'b', slot: 'a1', left: 3 },
       { boxId: 'b', slot: 'c2', left: 2 },
@@ -212,25 +212,25 @@ describe('events lie apart from their owner', () => {
   test('a hook taped and taken back is out of the ledger', async () => {
     const storage = memoryStore();
     const store = createStore(memoryPorts({ storage }));
-    const keeper = await openStore(store, { start: 'demo', clock: WHEN });
+    const persistence = await openStore(store, { start: 'demo', clock: WHEN });
     store.dispatch(
       act(tapeHook, {
         modelId: MODEL,
         taping: { size: '12', how: 'calliper', shankMm: 9.4, gapeMm: null, overallMm: null, wireMm: null },
       }),
     );
-    await keeper.flush();
+    await persistence.flush();
     const { tally } = store.getState().records.entities.model[MODEL]!;
     const [id] = Object.keys(tally);
     expect(tally[id!]).toMatchObject({ size: '12', shankMm: 9.4, at: WHEN });
     store.dispatch(act(untapeHook, { modelId: MODEL, tapingId: id! }));
-    await keeper.flush();
+    await persistence.flush();
     expect((await load(storage, locks, 5)).entities.model[MODEL]!.tally).toEqual({});
   });
   test('a fly that a change puts in anew as a whole keeps what others counted meanwhile, when that change is taken back', async () => {
-    const { store, move, left, keeper } = await withFly();
+    const { store, move, left, persistence } = await withFly();
     store.dispatch(change('name', (draft) => void (draft.fly.f = { ...draft.fly.f!, name: 'renamed' })));
-    await keeper.flush();
+    await persistence.flush();
     await commit(
       store.ports.storage,
       locks,
@@ -250,7 +250,7 @@ describe('events lie apart from their owner', () => {
       9,
     );
     move(1);
-    await keeper.flush();
+    await persistence.flush();
     expect(left()[0]!.left).toBe(16);
     store.dispatch(undone());
     store.dispatch(undone());
@@ -266,16 +266,16 @@ describe('sums', () => {
     expect(storage.texts['sum/fly/f']).toBeDefined();
   });
   test('outlive their events when the store was emptied under the page, and go on from there', async () => {
-    const { storage, keeper, move, left, store } = await withFly();
+    const { storage, persistence, move, left, store } = await withFly();
     for (const key of Object.keys(storage.texts)) delete storage.texts[key];
-    await keeper.look();
-    await keeper.flush();
+    await persistence.look();
+    await persistence.flush();
     expect(heldOf((await load(storage, locks, 5)).entities.fly.f!)).toEqual([{ boxId: 'b', slot: 'a1', left: 5 }]);
     move(-1);
     move(-1);
-    await keeper.flush();
+    await persistence.flush();
     store.dispatch(undone());
-    await keeper.flush();
+    await persistence.flush();
     expect(left()[0]!.left).toBe(4);
   });
   test('hold what two tabs entered at once, on both screens and in storage', async () => {
@@ -288,15 +288,15 @@ describe('sums', () => {
     });
     first.move(-1);
     second.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count: -1, why: 'lost' }));
-    await Promise.all([first.keeper.flush(), second.keeper.flush()]);
+    await Promise.all([first.persistence.flush(), second.persistence.flush()]);
     await new Promise((done) => setTimeout(done, 5));
     for (const tab of [first, second]) expect(heldOf(tab.entities().fly.f!)[0]!.left).toBe(3);
     expect(heldOf((await load(storage, locks, 5)).entities.fly.f!)[0]!.left).toBe(3);
   });
   test('go with their owner when its tombstone is swept', async () => {
-    const { storage, store, keeper } = await withFly();
+    const { storage, store, persistence } = await withFly();
     store.dispatch(change('take-out', (draft) => void delete draft.fly.f));
-    await keeper.flush();
+    await persistence.flush();
     await load(storage, locks, 40 * 24 * 3600 * 1000);
     expect(Object.keys(storage.texts).filter((key) => /fly/.test(key))).toEqual([]);
   });
@@ -391,7 +391,7 @@ describe('stores of before', () => {
     storage.texts['fly/late'] = oldFly(4, 'late');
     old.post([{ op: 'add', path: ['fly', 'late'], value: {} }]);
     await new Promise((done) => setTimeout(done, 5));
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     expect(heldOf(tab.entities().fly.late!)).toEqual([{ boxId: 'b', slot: 'a1', left: 4 }]);
     expect(Object.keys(storage.texts).filter((key) => key.startsWith('events/fly/late/'))).not.toEqual([]);
   });
@@ -400,7 +400,7 @@ describe('stores of before', () => {
     const tab = await withFly(storage);
     storage.texts['fly/f'] = oldFly(2, 'f');
     tab.store.dispatch(change('name', (draft) => void (draft.fly.f!.name = 'mine')));
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     expect([(tab.entities().fly.f as FlyRecord).name, tab.left()[0]!.left]).toEqual(['mine', 7]);
   });
 });

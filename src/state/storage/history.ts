@@ -41,7 +41,7 @@ export async function readHistory({ storage, tab }: Pick<Ports, 'storage' | 'tab
 }
 
 /** Stores what a tab can take back: each change once, and their order anew. */
-export function historyKeeper({ storage, tab }: Pick<Ports, 'storage' | 'tab'>): {
+export function persistHistory({ storage, tab }: Pick<Ports, 'storage' | 'tab'>): {
   keep(history: History): Promise<void>;
 } {
   let kept: Head = { shapes: SHAPES, past: [], future: [] };

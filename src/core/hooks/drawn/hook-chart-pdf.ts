@@ -6,7 +6,7 @@ import {
   ruleOf,
   TEXT,
   TITLE,
-  WIRE,
+  WIRE_LINE_MM,
   type ChartPage,
   type ChartWords,
   type PrintPage,
@@ -38,7 +38,7 @@ export async function chartPdf(
       sheet.drawLine({
         start: { x: from[0] * PT_PER_MM, y: up(from[1]) },
         end: { x: to[0] * PT_PER_MM, y: up(to[1]) },
-        thickness: WIRE * PT_PER_MM,
+        thickness: WIRE_LINE_MM * PT_PER_MM,
       });
     text(MARGIN, MARGIN + TITLE, TITLE, words.title);
     text(MARGIN, MARGIN + TITLE + 5, TEXT, words.page(index + 1, pages.length));

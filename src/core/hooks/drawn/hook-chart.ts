@@ -43,7 +43,7 @@ const CHARACTER = 0.56;
 export const TITLE = 5;
 const RULE = 50;
 const INK = '#000000';
-export const WIRE = 0.15;
+export const WIRE_LINE_MM = 0.15;
 
 /** Silhouettes in rows at 1:1, as many as a page takes; `scale` undoes what the printer makes of a millimetre. */
 export function chartPages(hooks: readonly ChartHook[], page: PrintPage, scale: number): ChartPage[] {
@@ -118,12 +118,12 @@ export function chartSvg(
   const text = (x: number, y: number, size: number, value: string, anchor = 'start') =>
     `<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}">${escape(value)}</text>`;
   const tick = (x: number) =>
-    `<path d="M${x.toFixed(3)} ${rule.y - 1.5}V${rule.y + 1.5}" stroke="${INK}" stroke-width="${WIRE}" fill="none"/>`;
+    `<path d="M${x.toFixed(3)} ${rule.y - 1.5}V${rule.y + 1.5}" stroke="${INK}" stroke-width="${WIRE_LINE_MM}" fill="none"/>`;
   return [
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width}mm" height="${height}mm" viewBox="0 0 ${width} ${height}" data-check-mm="${RULE}" data-scale="${scale}">`,
     text(MARGIN, MARGIN + TITLE, TITLE, words.title),
     text(MARGIN, MARGIN + TITLE + 5, TEXT, words.page(index + 1, pages.length)),
-    `<path d="M${rule.x.toFixed(3)} ${rule.y}h${rule.length.toFixed(3)}" stroke="${INK}" stroke-width="${WIRE}" fill="none"/>`,
+    `<path d="M${rule.x.toFixed(3)} ${rule.y}h${rule.length.toFixed(3)}" stroke="${INK}" stroke-width="${WIRE_LINE_MM}" fill="none"/>`,
     tick(rule.x),
     tick(rule.x + rule.length),
     text(rule.x + rule.length, rule.y + 5, TEXT, words.check, 'end'),

@@ -275,7 +275,7 @@ export function cutsOf(
 ): Cut[] {
   const seen = seenOf(field, pieces, blob, window, tones, winged);
   const likely = seen.guesses.length > 0 ? likeliest(seen.guesses) : [null];
-  return likely.flatMap((guess) => cutOf(field, window, tones, seen, guess) ?? []);
+  return likely.flatMap((guess) => cutOut(field, window, tones, seen, guess) ?? []);
 }
 
 /** Depth of each region under its own rim, px. */
@@ -292,7 +292,7 @@ function deepestOf({ of, areas, solid }: Regions, width: number, height: number)
 }
 
 /** The body that one set of regions makes; null when nothing is thick enough. */
-function cutOf(field: CardField, window: CardField, tones: Tones, seen: Seen, guess: Guess | null): Cut | null {
+function cutOut(field: CardField, window: CardField, tones: Tones, seen: Seen, guess: Guess | null): Cut | null {
   const { width, height, scale } = window;
   const { off } = tones;
   const { all, depthAll, level, strands, regions } = seen;

@@ -1,6 +1,6 @@
 import type { FunctionId } from '@/catalogue/ids';
 import type { Mark } from '@/core/hooks/drawn';
-import { hairs, INK, on, outlineOf, path, turns, type Stretch } from './brush';
+import { hairs, INK, on, bandOutline, path, turns, type Stretch } from './brush';
 import { smooth } from '@/core/hooks/drawn';
 
 /** Thickness from rear to front, as shares of the greatest. */
@@ -27,7 +27,7 @@ export function bodyMarks(stretch: Stretch, does: FunctionId | null, colour: str
   const thick = 2 * stretch.half(0.5);
   const mm = lengthOf(stretch);
   const wash = (more: Partial<Mark> = {}): Mark => ({
-    d: path(outlineOf(stretch), true),
+    d: path(bandOutline(stretch), true),
     fill: colour,
     stroke: INK,
     width: 1,
@@ -74,7 +74,7 @@ export function bodyMarks(stretch: Stretch, does: FunctionId | null, colour: str
         half: (u) => stretch.half(u) * (0.93 + 0.07 * Math.abs(Math.sin(Math.PI * rings * u))),
       };
       return [
-        { d: path(outlineOf(bulged, rings * 5), true), fill: colour, stroke: INK, width: 1, opacity: 0.92 },
+        { d: path(bandOutline(bulged, rings * 5), true), fill: colour, stroke: INK, width: 1, opacity: 0.92 },
         { d: turns(stretch, rings, 0.3), stroke: INK, width: 0.6, opacity: 0.45 },
         {
           d: smooth([on(stretch, 0.08, 0.5), on(stretch, 0.5, 0.55), on(stretch, 0.92, 0.5)], false),
@@ -102,7 +102,7 @@ export function bodyMarks(stretch: Stretch, does: FunctionId | null, colour: str
         half: (u) => stretch.half(u) * (0.8 + 0.2 * Math.abs(Math.sin(Math.PI * lumps * u))),
       };
       return [
-        { d: path(outlineOf(lumpy, lumps * 8), true), fill: colour, stroke: INK, width: 1 },
+        { d: path(bandOutline(lumpy, lumps * 8), true), fill: colour, stroke: INK, width: 1 },
         {
           d: Array.from({ length: lumps - 1 }, (_, index) =>
             smooth(
@@ -140,7 +140,7 @@ export function bodyMarks(stretch: Stretch, does: FunctionId | null, colour: str
         ]);
       }).join('');
       return [
-        { d: smooth(outlineOf(rough, 26)), fill: colour, stroke: INK, width: 1 },
+        { d: smooth(bandOutline(rough, 26)), fill: colour, stroke: INK, width: 1 },
         { d: grains, stroke: INK, width: 0.6, opacity: 0.55 },
       ];
     }

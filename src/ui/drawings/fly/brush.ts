@@ -103,7 +103,7 @@ export function along(curve: Curve): Stretch['at'] {
   return (s) => at(curve, s);
 }
 
-export function outlineOf(stretch: Stretch, steps = 24): Point[] {
+export function bandOutline(stretch: Stretch, steps = 24): Point[] {
   const shares = Array.from({ length: steps + 1 }, (_, index) => index / steps);
   return [...shares.map((u) => on(stretch, u, 1)), ...shares.reverse().map((u) => on(stretch, u, -1))];
 }

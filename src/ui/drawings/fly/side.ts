@@ -10,7 +10,7 @@ import {
   INK,
   leaf,
   on,
-  outlineOf,
+  bandOutline,
   path,
   scatter,
   strand,
@@ -135,7 +135,7 @@ function extendedBody(part: CardPart, draw: Draw): Mark[] {
       return smooth([on(stretch, 1, v), on(stretch, 0.5, v), on(stretch, 0.02, v * 0.5)], false);
     }).join('');
     return [
-      { d: path(outlineOf(stretch), true), fill: colour, opacity: 0.85, stroke: INK, width: 0.6 },
+      { d: path(bandOutline(stretch), true), fill: colour, opacity: 0.85, stroke: INK, width: 0.6 },
       { d, stroke: INK, width: 0.5, opacity: 0.45 },
       { d: turns(stretch, 6, 0.8), stroke: INK, width: 1, opacity: 0.7 },
       { d: turns(stretch, 6, -0.8), stroke: INK, width: 1, opacity: 0.5 },
@@ -673,7 +673,7 @@ function head(part: CardPart, draw: Draw): Mark[] {
     to: 0.06,
     half: (u) => half * (0.95 - 0.55 * u),
   };
-  return [{ d: path(outlineOf(stretch, 10), true), fill: draw.colour(part), stroke: INK, width: 1 }];
+  return [{ d: path(bandOutline(stretch, 10), true), fill: draw.colour(part), stroke: INK, width: 1 }];
 }
 
 function larvaHead(part: CardPart, draw: Draw): Mark[] {
@@ -704,7 +704,7 @@ function weight(part: CardPart, draw: Draw): Mark[] {
   };
   return own.kind === 'wound'
     ? bodyMarks(stretch, 'body.wire', draw.colour(part), own.turns)
-    : [{ d: path(outlineOf(stretch, 8), true), fill: draw.colour(part), stroke: INK, width: 0.8 }];
+    : [{ d: path(bandOutline(stretch, 8), true), fill: draw.colour(part), stroke: INK, width: 0.8 }];
 }
 
 /** What is caught in but not yet wound: a strand, a feather or a strip that waits behind. */

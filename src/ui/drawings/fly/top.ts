@@ -8,7 +8,7 @@ import {
   INK,
   leaf,
   on,
-  outlineOf,
+  bandOutline,
   path,
   scatter,
   strand,
@@ -123,7 +123,7 @@ function extended(part: CardPart, draw: Draw): Mark[] {
   };
   if (fnOf(part) === 'wing.hair')
     return [
-      { d: path(outlineOf(stretch), true), fill: draw.colour(part), stroke: INK, width: 0.6, opacity: 0.9 },
+      { d: path(bandOutline(stretch), true), fill: draw.colour(part), stroke: INK, width: 0.6, opacity: 0.9 },
       { d: turns(stretch, 6, 0.8), stroke: INK, width: 1, opacity: 0.7 },
       { d: turns(stretch, 6, -0.8), stroke: INK, width: 1, opacity: 0.5 },
     ];
@@ -259,7 +259,7 @@ function cover(part: CardPart, draw: Draw, kind: 'abdomen' | 'thorax'): Mark[] {
   if (fnOf(part) === 'tail.webby') return bodyMarks(held, 'tail.webby', draw.colour(part), null);
   return [
     {
-      d: path(outlineOf(held), true),
+      d: path(bandOutline(held), true),
       fill: draw.colour(part),
       stroke: INK,
       width: 0.9,
@@ -482,7 +482,7 @@ export function topMarks(part: CardPart, draw: Draw): Mark[] {
         to: 0.06,
         half: (u) => half * (0.95 - 0.5 * u),
       };
-      return [{ d: path(outlineOf(stretch, 10), true), fill: colour, stroke: INK, width: 1 }];
+      return [{ d: path(bandOutline(stretch, 10), true), fill: colour, stroke: INK, width: 1 }];
     }
     case 'extended-body':
       return extended(part, draw);

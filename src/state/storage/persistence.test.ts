@@ -9,7 +9,7 @@ const WHEN = '2033-05-24T04:50';
 async function open(more: Parameters<typeof memoryPorts>[0] = {}, start = 'clean') {
   const ports = memoryPorts(more);
   const store = createStore(ports);
-  const keeper = await openStore(store, { start, clock: null });
+  const persistence = await openStore(store, { start, clock: null });
   const session = () => store.getState().session;
   const entities = () => store.getState().records.entities;
   const type = (place: string) => store.dispatch(change('title', (draft) => void (draft.sample.s1!.place = place)));
@@ -17,7 +17,7 @@ async function open(more: Parameters<typeof memoryPorts>[0] = {}, start = 'clean
     store.dispatch(
       change('new-match', (draft: Entities) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN }))),
     );
-  return { ports, store, keeper, session, entities, type, make, storage: ports.storage as MemoryStore };
+  return { ports, store, persistence, session, entities, type, make, storage: ports.storage as MemoryStore };
 }
 const placeStored = (storage: MemoryStore) =>
   (readEnvelope(storage.texts['sample/s1']!)!.data as { place: string }).place;
@@ -85,7 +85,7 @@ describe('a write that fails', () => {
     const tab = await refused(200, 'AbortError');
     expect(tab.session().unkept!.why).toBe('refused');
     tab.state.refuses = false;
-    await tab.keeper.look();
+    await tab.persistence.look();
     expect([placeStored(tab.storage), tab.session().unkept]).toEqual(['weir', null]);
   });
   test('undone meanwhile it is the undone value that is kept', async () => {
@@ -103,7 +103,7 @@ test('a first start without room shows the valley, and says that it is not kept'
   const tab = await open({ storage }, 'demo');
   expect(tab.session()).toMatchObject({ ready: true, saved: false, inMemory: false, unkept: { why: 'full' } });
   expect(Object.keys(tab.entities().match)).toHaveLength(8);
-  tab.keeper.close();
+  tab.persistence.close();
 });
 
 test('without any store the app runs in memory and says so; pictures too', async () => {
@@ -114,7 +114,7 @@ test('without any store the app runs in memory and says so; pictures too', async
   const tab = await open({ storage });
   expect(tab.session()).toMatchObject({ ready: true, inMemory: true });
   tab.make();
-  await tab.keeper.flush();
+  await tab.persistence.flush();
   expect(tab.session().saved).toBe(true);
   await tab.ports.storage.setMany({ 'blob/p': 'data:' });
   expect((await tab.ports.storage.getMany(['blob/p', 'sample/s1']))['blob/p']).toBe('data:');
@@ -125,7 +125,7 @@ describe('storage that was emptied under the open page', () => {
   async function emptied() {
     const tab = await open();
     tab.make();
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     for (const key of Object.keys(tab.storage.texts)) delete tab.storage.texts[key];
     return {
       ...tab,
@@ -137,15 +137,15 @@ describe('storage that was emptied under the open page', () => {
   }
   test('is filled again when the page is seen', async () => {
     const tab = await emptied();
-    await tab.keeper.look();
-    await tab.keeper.flush();
+    await tab.persistence.look();
+    await tab.persistence.flush();
     expect([tab.keys(), tab.session().saved]).toEqual([ALL, true]);
   });
   test('is filled again by the next change, the other records too', async () => {
     const tab = await emptied();
     tab.type('weir');
-    await tab.keeper.flush();
-    await tab.keeper.flush();
+    await tab.persistence.flush();
+    await tab.persistence.flush();
     expect([tab.keys(), placeStored(tab.storage)]).toEqual([ALL, 'weir']);
   });
   test('what is written while it is looked is not taken for lost', async () => {
@@ -158,23 +158,23 @@ describe('storage that was emptied under the open page', () => {
         answer = () => done(keys);
       });
     };
-    const looked = tab.keeper.look();
+    const looked = tab.persistence.look();
     await Promise.resolve();
     tab.make();
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     const writes = tab.storage.writes.length;
     answer();
     await looked;
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     expect(tab.storage.writes).toHaveLength(writes);
   });
   test('what was deleted by the tier does not come back', async () => {
     const tab = await open();
     tab.make();
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     tab.store.dispatch(change('delete-match', (draft) => void delete draft.sample.s1));
-    await tab.keeper.flush();
-    await tab.keeper.look();
+    await tab.persistence.flush();
+    await tab.persistence.look();
     expect(readEnvelope(tab.storage.texts['sample/s1']!)).toMatchObject({ gone: true });
   });
 });
@@ -182,14 +182,14 @@ describe('storage that was emptied under the open page', () => {
 test('what a newer version stored is not written over; the tab says why it cannot keep', async () => {
   const tab = await open();
   tab.make();
-  await tab.keeper.flush();
+  await tab.persistence.flush();
   const newer = JSON.stringify({ v: 99, id: 's1', rev: 7, at: 1, data: { place: 'by the newer one', more: 1 } });
   tab.storage.texts['sample/s1'] = newer;
   tab.type('weir');
-  await tab.keeper.flush();
+  await tab.persistence.flush();
   expect(tab.storage.texts['sample/s1']).toBe(newer);
   expect(tab.session().unkept).toEqual({ keys: ['sample/s1'], why: 'newer' });
-  tab.keeper.close();
+  tab.persistence.close();
 });
 
 test('a tab of before this version tells patches: the records they are of are read', async () => {
@@ -199,7 +199,7 @@ test('a tab of before this version tells patches: the records they are of are re
   old.listen(() => undefined);
   const tab = await open({ storage, channel: channel() });
   tab.make();
-  await tab.keeper.flush();
+  await tab.persistence.flush();
   const envelope = readEnvelope(storage.texts['sample/s1']!)!;
   storage.texts['sample/s1'] = JSON.stringify({
     ...envelope,
@@ -209,7 +209,7 @@ test('a tab of before this version tells patches: the records they are of are re
   old.post([{ op: 'replace', path: ['sample', 's1', 'place'], value: 'by the older tab' }]);
   await new Promise((done) => setTimeout(done, 5));
   expect(tab.entities().sample.s1!.place).toBe('by the older tab');
-  tab.keeper.close();
+  tab.persistence.close();
 });
 
 describe('a tab of before that keeps no clocks', () => {
@@ -221,7 +221,7 @@ describe('a tab of before that keeps no clocks', () => {
     const tab = await open({ storage, channel: channel() });
     tab.make();
     tab.type('weir');
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     /** What that tab stores: the record as it stands, changed, at a time. */
     const writes = (at: number, change: object) => {
       const { clocks: _, ...envelope } = readEnvelope(storage.texts['sample/s1']!)!;
@@ -243,16 +243,16 @@ describe('a tab of before that keeps no clocks', () => {
     tab.writes(tab.ports.now() + 9, { place: '' });
     await tab.tells();
     expect(tab.entities().sample.s1!.place).toBe('');
-    tab.keeper.close();
+    tab.persistence.close();
   });
   test('does not write over what was typed here and it could not know of, though it stored later', async () => {
     const tab = await beside();
     tab.type('ford');
     tab.writes(tab.ports.now() + 1000, { water: 'fast' });
-    await tab.keeper.flush();
+    await tab.persistence.flush();
     expect(tab.entities().sample.s1).toMatchObject({ place: 'ford', water: 'fast' });
     expect(placeStored(tab.storage)).toBe('ford');
-    tab.keeper.close();
+    tab.persistence.close();
   });
 });
 
@@ -303,7 +303,7 @@ describe('two tabs', () => {
     const later = openStore(made[1]!, { start: 'clean', clock: null });
     await jest.advanceTimersByTimeAsync(300);
     keepers.push(await later);
-    return { storage, made, close: () => keepers.forEach((keeper) => keeper.close()) };
+    return { storage, made, close: () => keepers.forEach((persistence) => persistence.close()) };
   }
   beforeEach(() => jest.useFakeTimers());
   afterEach(() => jest.useRealTimers());

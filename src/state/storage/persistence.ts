@@ -17,7 +17,7 @@ import { notWritten, saving, type Unwritten } from '../session';
 import { commit, NewerStored, readStored, type Mine, type Written } from './commit';
 import { keyOf, splitKey, SUM } from './envelope';
 import { ownerOf, sumKey, type Summed } from './events';
-import { historyKeeper } from './history';
+import { persistHistory } from './history';
 import { heard, type Heard } from './slice';
 
 const WRITE_AFTER_MS = 150;
@@ -26,7 +26,7 @@ const WRITE_AT_MOST_MS = 500;
 const RETRY_MS = [1000, 60_000] as const;
 
 /** Keeps storage, and other tabs, in step with what the screen shows. None of its promises rejects. */
-export interface Keeper {
+export interface Persistence {
   /** Writes what waits, now. */
   flush(): Promise<void>;
   /** Looks whether all that was kept is still stored, writes again what is not, and tries what failed: for a page that is seen again. */
@@ -78,7 +78,7 @@ function keysOf({ records, events, sums }: Waiting): string[] {
 }
 
 /** Writes 150 ms after the last change and at most 500 ms after the first; what fails stays pending and is tried again. `revisions` are those of the opening. */
-export function keepStored(store: Store, revisions: Map<string, number>): Keeper {
+export function persist(store: Store, revisions: Map<string, number>): Persistence {
   const { ports, clocks } = store;
   let pending = nothing();
   let flying = nothing();
@@ -87,7 +87,7 @@ export function keepStored(store: Store, revisions: Map<string, number>): Keeper
   let failures = 0;
   let writing: Promise<void> = Promise.resolve();
   let closed = false;
-  const history = historyKeeper(ports);
+  const history = persistHistory(ports);
 
   const entities = () => store.getState().records.entities;
   const recordOf = (kind: string, id: string) => (entities()[kind as Kind]?.[id] ?? null) as object | null;
