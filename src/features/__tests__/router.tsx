@@ -22,8 +22,12 @@ function text(href: unknown): string {
   return pathname.replace(/\[(\w+)\]/g, (_, name: string) => params?.[name] ?? '');
 }
 
-export function Link({ href, children }: { href: unknown; children: ReactNode }) {
-  return <a href={text(href)}>{children}</a>;
+export function Link({ href, children, ...said }: { href: unknown; children: ReactNode; 'aria-label'?: string }) {
+  return (
+    <a href={text(href)} aria-label={said['aria-label']}>
+      {children}
+    </a>
+  );
 }
 
 export function Tabs({ children }: { children: ReactNode }) {

@@ -65,6 +65,25 @@ test('a match without a stage asks at once, and an answer changes what is believ
   expect(question()).not.toBe(asked);
 });
 
+test('who answers by keyboard goes on with the next question, and the odds are spoken', async () => {
+  await fresh();
+  const spoken = () => document.querySelector('[aria-live=polite]')!.textContent;
+  expect(spoken()).toBe('');
+  const before = question();
+  const first = within(screen.getByRole('group', { name: before })).getAllByRole('button')[1]!;
+  first.focus();
+  await act(async () => void fireEvent.click(first));
+  const next = screen.getByRole('group', { name: question() });
+  expect(question()).not.toBe(before);
+  expect(document.activeElement).toHaveTextContent(question());
+  expect(spoken()).toMatch(/, \d+ in \d+; .+, \d+ in \d+$/);
+  // A thumb is elsewhere: nothing takes the focus to it.
+  const other = screen.getAllByRole('radio')[0]!;
+  other.focus();
+  await act(async () => void fireEvent.click(within(next).getAllByRole('button')[1]!));
+  expect(document.activeElement).toBe(other);
+});
+
 test('an answer is taken back, and the belief is as it was', async () => {
   const store = await fresh();
   await act(async () => void store.dispatch(change('sign', (draft) => void (draft.sample.s!.found = 'surface'))));

@@ -1,5 +1,5 @@
-import { useMemo } from 'react';
-import { Pressable, View } from 'react-native';
+import { useEffect, useMemo, useRef } from 'react';
+import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';
 import likelihoods from '@/catalogue/likelihoods.json';
@@ -25,7 +25,7 @@ import {
 } from '@/records';
 import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
-import { Button, Heading, Say } from '@/ui/primitives';
+import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
 import { AllSigns } from './all-signs';
 import { Answers } from './answers';
 import { LengthChips } from './length-chips';
@@ -43,6 +43,10 @@ const LEAST = 0.03;
 /** Two stages nearer than this are offered side by side. */
 const CLOSE = 0.3;
 const GROUPS_SHOWN = 3;
+const SPOKEN = 2;
+
+/** Focus is put there, Tab does not stop at it. */
+const FOCUSABLE = { tabIndex: -1 } as object;
 
 /** Month and water alone are no insect yet. */
 const saysOf = (heard: readonly WeightOfEvidence[]) => heard.some(({ sign }) => sign !== 'month' && sign !== 'water');
@@ -87,6 +91,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   const say = (sign: AskedId, answer: string | null) => act(saySign, { sampleId, sign, answer });
   return (
     <View className="gap-5">
+      <OddsSpoken stages={saysOf(heard) ? stages : []} />
       {saysOf(heard) ? <StageOdds matchId={matchId} match={match} stages={stages} /> : null}
       {like ? (
         <Say size="small" tone="soft">
@@ -125,7 +130,11 @@ function StageOdds({ matchId, match, stages }: Pick<KeyPanelProps, 'matchId' | '
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const [first, second] = stages as [(typeof stages)[0], (typeof stages)[0] | undefined];
   return (
-    <View role="radiogroup" aria-label={words('key.belief')} className="gap-1">
+    <OneStop
+      label={words('key.belief')}
+      reached={(stages.find(({ stage }) => stage === leading.stage) ?? first).stage}
+      className="gap-1"
+    >
       {stages.map(({ stage, p }) => (
         <StageOption
           key={stage}
@@ -150,7 +159,7 @@ function StageOdds({ matchId, match, stages }: Pick<KeyPanelProps, 'matchId' | '
           className="self-start"
         />
       ) : null}
-    </View>
+    </OneStop>
   );
 }
 
@@ -159,11 +168,11 @@ function StageOption({ stage, p, on, onTake }: { stage: StageId; p: number; on: 
   const speech = useSpeech();
   const odds = words('key.odds', plainOdds(p));
   return (
-    <Pressable
-      role="radio"
-      aria-checked={on}
-      aria-label={speech.list([speech.name('stages', stage), odds])}
-      onPress={onTake}
+    <Option
+      id={stage}
+      on={on}
+      spoken={speech.list([speech.name('stages', stage), odds])}
+      onTake={onTake}
       className={`min-h-touch justify-center gap-1 rounded-control border px-3 py-2 ${on ? 'border-river bg-plane' : 'border-line'}`}
     >
       <View className="flex-row items-baseline justify-between gap-3">
@@ -177,7 +186,21 @@ function StageOption({ stage, p, on, onTake }: { stage: StageId; p: number; on: 
       <View aria-hidden className="h-1 bg-line">
         <View style={{ width: `${Math.round(p * 100)}%` }} className="h-1 bg-dawn" />
       </View>
-    </Pressable>
+    </Option>
+  );
+}
+
+/** The likeliest stages for who does not see them: a region that stands, so that what changes in it is spoken. */
+function OddsSpoken({ stages }: Pick<Weighed, 'stages'>) {
+  const words = useWords();
+  const speech = useSpeech();
+  const odds = stages
+    .slice(0, SPOKEN)
+    .map(({ stage, p }) => speech.list([speech.name('stages', stage), words('key.odds', plainOdds(p))]));
+  return (
+    <View aria-live="polite" className="absolute h-px w-px overflow-hidden">
+      <Say>{speech.clauses(odds)}</Say>
+    </View>
   );
 }
 
@@ -192,12 +215,22 @@ function NextQuestion({ sign, onSkip, onSay }: NextProps) {
   const words = useWords();
   const speech = useSpeech();
   const thumb = useThumb();
+  const box = useRef<View>(null);
+  const asked = useRef(sign);
+  // The answer that was taken goes away with its question: who went there by keyboard goes on with the next.
+  useEffect(() => {
+    if (asked.current === sign) return;
+    asked.current = sign;
+    if (document.activeElement === document.body) (box.current as unknown as HTMLElement | null)?.focus();
+  }, [sign]);
   return (
     <View className="gap-3">
       <View className={`items-center justify-between gap-3 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>
-        <Heading level={3} size="lead" className="min-w-0 flex-1">
-          {speech.ask(sign)}
-        </Heading>
+        <View ref={box} {...FOCUSABLE} className="min-w-0 flex-1">
+          <Heading level={3} size="lead">
+            {speech.ask(sign)}
+          </Heading>
+        </View>
         <Button tall label={words('key.cannot-tell')} onPress={onSkip} />
       </View>
       <Answers sign={sign} answers={ANSWERS[sign]} value={null} onSay={onSay} />

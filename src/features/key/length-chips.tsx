@@ -1,9 +1,9 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { LENGTH_SPANS } from '@/core/naturals';
 import { setSample, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { useWords } from '@/features/shell';
-import { Say } from '@/ui/primitives';
+import { OneStop, Option, Say } from '@/ui/primitives';
 
 /** A length by one tap: eight spans, open at both ends, each with its honest ±; the span that is on taken again forgets it. */
 export function LengthChips({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
@@ -15,26 +15,30 @@ export function LengthChips({ sampleId, sample }: { sampleId: string; sample: Sa
       <Say size="small" tone="soft">
         {words('rough.how-long')}
       </Say>
-      <View role="radiogroup" aria-label={words('rough.how-long')} className="flex-row flex-wrap gap-1">
+      <OneStop
+        label={words('rough.how-long')}
+        reached={String(value ?? LENGTH_SPANS[0]!.mm)}
+        className="flex-row flex-wrap gap-1"
+      >
         {LENGTH_SPANS.map(({ mm, halfMm }) => {
           const on = mm === value;
           const id = String(mm).replace('.', '_');
           return (
-            <Pressable
+            <Option
               key={id}
-              role="radio"
-              aria-checked={on}
-              aria-label={words(`rough.chip.${id}`)}
-              onPress={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })}
+              id={String(mm)}
+              on={on}
+              spoken={words(`rough.chip.${id}`)}
+              onTake={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })}
               className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
             >
               <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
                 {words(`rough.short.${id}`)}
               </Say>
-            </Pressable>
+            </Option>
           );
         })}
-      </View>
+      </OneStop>
     </View>
   );
 }

@@ -11,7 +11,7 @@ import { HookStep, HowFar } from '@/features/hook';
 import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
 import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
-import { Button, Heading, Say } from '@/ui/primitives';
+import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { ChangeNotice } from './change-notice';
 import { TwoAnswers } from './two-answers';
@@ -306,21 +306,22 @@ function WideFrame(props: FrameProps) {
         <DeleteMatch id={id} />
       </ScrollView>
       <ScrollView className="min-w-0 flex-1" contentContainerClassName="pb-8">
-        <View role="tablist" aria-label={title} className="flex-row border-b border-line px-3">
+        <OneStop role="tablist" label={title} reached={step} className="flex-row border-b border-line px-3">
           {STEPS.map((item) => (
-            <Pressable
+            <Option
               key={item}
-              role="tab"
-              aria-selected={item === step}
-              onPress={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: item } })}
+              id={item}
+              tab
+              on={item === step}
+              onTake={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: item } })}
               className={`min-h-target justify-center border-b-4 px-4 ${item === step ? 'border-river' : 'border-transparent'}`}
             >
               <Say weight={item === step ? 'strong' : 'medium'} tone={item === step ? 'river' : 'soft'}>
                 {words(`step.${item}`)}
               </Say>
-            </Pressable>
+            </Option>
           ))}
-        </View>
+        </OneStop>
         <ChangeNotice matchKey={`${id}/${match.leading}`} />
         {step === 'natural' && record.stage ? (
           <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} />

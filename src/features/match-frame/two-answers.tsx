@@ -1,19 +1,18 @@
-import { Pressable, View } from 'react-native';
 import { letLead, type MatchRecord } from '@/records';
 import { selectAnswered, useAct, useApp } from '@/state';
 import { stepLines } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
-import { Say } from '@/ui/primitives';
+import { OneStop, Option, Say } from '@/ui/primitives';
 
 /** Two stages kept: their answers side by side; a tap on one lets it lead. */
 export function TwoAnswers({ id, match }: { id: string; match: MatchRecord }) {
   const words = useWords();
   return (
-    <View role="radiogroup" aria-label={words('natural.which-leads')} className="flex-row gap-2 px-5 py-3">
+    <OneStop label={words('natural.which-leads')} reached={match.leading} className="flex-row gap-2 px-5 py-3">
       {match.answers.map((record) => (
         <AnswerOption key={record.id} id={id} answerId={record.id} match={match} />
       ))}
-    </View>
+    </OneStop>
   );
 }
 
@@ -27,11 +26,11 @@ function AnswerOption({ id, answerId, match }: { id: string; answerId: string; m
   const lines = stepLines(answered, record.stage ?? null, speech, words);
   const leads = match.leading === answerId;
   return (
-    <Pressable
-      role="radio"
-      aria-checked={leads}
-      aria-label={speech.pair(lines.natural.head, speech.list([lines.hook.head, lines.dressing.head]))}
-      onPress={() => act(letLead, { matchId: id, answerId })}
+    <Option
+      id={answerId}
+      on={leads}
+      spoken={speech.pair(lines.natural.head, speech.list([lines.hook.head, lines.dressing.head]))}
+      onTake={() => act(letLead, { matchId: id, answerId })}
       className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}
     >
       <Say weight="strong" size="small" tone={leads ? 'river' : 'ink'}>
@@ -41,6 +40,6 @@ function AnswerOption({ id, answerId, match }: { id: string; answerId: string; m
       <Say size="small" tone="soft">
         {lines.dressing.head}
       </Say>
-    </Pressable>
+    </Option>
   );
 }

@@ -1,5 +1,5 @@
-import { useRouter } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { Link } from 'expo-router';
+import { View } from 'react-native';
 import { selectAnswered, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
@@ -10,7 +10,6 @@ import { matchTitle, placeLine, stepLines } from './answer-line';
 export function MatchRow({ id }: { id: string }) {
   const speech = useSpeech();
   const words = useWords();
-  const router = useRouter();
   const match = useApp((state) => state.records.entities.match[id]);
   const sample = useApp((state) => (match ? state.records.entities.sample[match.sampleId] : undefined));
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
@@ -20,20 +19,20 @@ export function MatchRow({ id }: { id: string }) {
   const lines = stepLines(answered, leading.stage ?? null, speech, words);
   const title = matchTitle(match, speech, words);
   return (
-    <Pressable
-      role="link"
+    <Link
+      href={{
+        pathname: '/matches/[id]/[step]',
+        params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' },
+      }}
       aria-label={speech.sentences([
         title,
+        speech.day(sample.when),
         speech.list([lines.natural.head, lines.natural.detail]),
         answered.status === 'answered' && lines.hook.head,
+        answered.status === 'answered' && lines.dressing.head,
+        sample.place,
       ])}
-      onPress={() =>
-        router.navigate({
-          pathname: '/matches/[id]/[step]',
-          params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' },
-        })
-      }
-      className="min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3"
+      className="flex min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3"
     >
       {leading.stage ? (
         <NaturalThumb stage={leading.stage} colours={red ? {} : sample.colours} width={68} height={48} />
@@ -69,6 +68,6 @@ export function MatchRow({ id }: { id: string }) {
           {placeLine(sample, match.demo ? words('matches.demo') : '', speech)}
         </Say>
       </View>
-    </Pressable>
+    </Link>
   );
 }

@@ -108,11 +108,11 @@ describe('Matches', () => {
       .closest('[style*="height"]') as HTMLElement;
     expect(parseFloat(list.style.height)).toBeGreaterThan(2000 * 60);
   });
-  test('a row opens its match at the hook, or at the natural while it waits', async () => {
+  test('a row is a link to its match, at the hook, or at the natural while it waits', async () => {
     await openScreen(<MatchesScreen />);
-    fireEvent.click(screen.getByLabelText(/^Pale riffle dun/));
-    fireEvent.click(screen.getByLabelText(/^Off the alder leaf/));
-    expect(went.to).toMatchObject([{ params: { step: 'hook' } }, { params: { step: 'natural' } }]);
+    const address = (name: RegExp) => screen.getByRole('link', { name }).getAttribute('href');
+    expect(address(/^Pale riffle dun/)).toMatch(/^\/matches\/match_[^/]+\/hook$/);
+    expect(address(/^Off the alder leaf/)).toMatch(/^\/matches\/match_[^/]+\/natural$/);
   });
   test('none yet says what a match is', async () => {
     await openScreen(<MatchesScreen />, 'clean');

@@ -1,10 +1,10 @@
 import { useEffect, useRef } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, type View } from 'react-native';
 import { faceOf } from '@/catalogue';
 import type { OrderId } from '@/catalogue/ids';
 import { useSpeech } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
-import { InView, Say } from '@/ui/primitives';
+import { InView, OneStop, Option, Say } from '@/ui/primitives';
 
 const TILE = { width: 72, height: 38 };
 
@@ -29,16 +29,16 @@ export function OrderTiles({
       (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
   }, [strip, value]);
   const tiles = (
-    <View role="radiogroup" aria-label={label} className={`flex-row ${strip ? '' : 'flex-wrap'}`}>
+    <OneStop label={label} reached={value ?? orders[0]} className={`flex-row ${strip ? '' : 'flex-wrap'}`}>
       {orders.map((order) => {
         const on = order === value;
         return (
-          <Pressable
+          <Option
             key={order}
-            ref={on ? chosen : undefined}
-            role="radio"
-            aria-checked={on}
-            onPress={() => onChange(order)}
+            id={order}
+            own={on ? chosen : undefined}
+            on={on}
+            onTake={() => onChange(order)}
             className={`items-center gap-1 border-b-4 px-1 pb-1 pt-2 ${on ? 'border-river' : 'border-transparent'}`}
             style={strip ? { minWidth: 84 } : { width: 104 }}
           >
@@ -48,10 +48,10 @@ export function OrderTiles({
             <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'soft'} className="text-center">
               {speech.name('orders', order)}
             </Say>
-          </Pressable>
+          </Option>
         );
       })}
-    </View>
+    </OneStop>
   );
   return strip ? (
     <ScrollView horizontal showsHorizontalScrollIndicator={false}>

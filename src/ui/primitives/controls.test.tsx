@@ -38,3 +38,37 @@ test('a pin stays down and comes up again', () => {
   fireEvent.click(screen.getByRole('button', { name: 'Unpin Lark 14', pressed: true }));
   expect(onChange).toHaveBeenLastCalledWith(false);
 });
+
+describe('a group is one stop of the Tab key', () => {
+  const waters = ['fast', 'slow', 'still'].map((id) => ({ id, label: id }));
+  const group = (value: string | null) => {
+    const onChange = jest.fn();
+    render(<Chips label="Water" choices={waters} value={value} onChange={onChange} />);
+    return { onChange, radios: screen.getAllByRole('radio') };
+  };
+  const press = (key: string) => fireEvent.keyDown(document.activeElement!, { key });
+
+  test.each([
+    ['slow', ['-1', '0', '-1']],
+    [null, ['0', '-1', '-1']],
+    ['gone', ['0', '-1', '-1']],
+  ])('with %s chosen Tab reaches one of them', (value, stops) => {
+    expect(group(value).radios.map((radio) => radio.getAttribute('tabindex'))).toEqual(stops);
+  });
+
+  test('arrows, Home and End go through it and round it, and take nothing; Space takes', () => {
+    const { onChange, radios } = group('slow');
+    radios[1]!.focus();
+    const at = () => radios.indexOf(document.activeElement as HTMLElement);
+    const went = ['ArrowRight', 'ArrowDown', 'ArrowLeft', 'Home', 'ArrowUp', 'Home', 'End'].map((key) => {
+      press(key);
+      return at();
+    });
+    expect(went).toEqual([2, 0, 2, 0, 2, 0, 2]);
+    expect(onChange).not.toHaveBeenCalled();
+    press(' ');
+    expect(onChange.mock.calls).toEqual([['still']]);
+    press('x');
+    expect(at()).toBe(2);
+  });
+});

@@ -3,6 +3,8 @@ import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
 import { token } from '../tokens';
+import { OneStop } from './one-stop';
+import { Option } from './option';
 import { Digits, Say } from './text';
 
 interface ButtonProps {
@@ -76,24 +78,28 @@ export function Chips<T extends string>({
   strip?: boolean;
 }) {
   return (
-    <View role="radiogroup" aria-label={label} className={`flex-row gap-2 ${strip ? '' : 'flex-wrap'}`}>
+    <OneStop
+      label={label}
+      reached={(choices.find((choice) => choice.id === value) ?? choices[0])?.id}
+      className={`flex-row gap-2 ${strip ? '' : 'flex-wrap'}`}
+    >
       {choices.map((choice) => {
         const on = choice.id === value;
         return (
-          <Pressable
+          <Option
             key={choice.id}
-            role="radio"
-            aria-checked={on}
-            onPress={() => onChange(choice.id)}
+            id={choice.id}
+            on={on}
+            onTake={() => onChange(choice.id)}
             className={`${tall ? 'min-h-touch' : 'min-h-target'} justify-center rounded-control border ${compact ? 'px-3' : 'px-4'} ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
           >
             <Say weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
               {choice.label}
             </Say>
-          </Pressable>
+          </Option>
         );
       })}
-    </View>
+    </OneStop>
   );
 }
 

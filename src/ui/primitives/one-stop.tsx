@@ -1,0 +1,63 @@
+import { createContext, useContext, type ReactNode } from 'react';
+import { View } from 'react-native';
+
+interface KeyPress {
+  key: string;
+  currentTarget: unknown;
+  preventDefault(): void;
+}
+
+const STEP: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+const ITEMS = '[role=radio], [role=tab]';
+
+function onKeyDown(event: KeyPress): void {
+  const group = event.currentTarget as HTMLElement;
+  const items = [...group.querySelectorAll<HTMLElement>(ITEMS)];
+  const at = items.indexOf(document.activeElement as HTMLElement);
+  if (at < 0) return;
+  if (event.key === ' ') {
+    event.preventDefault();
+    items[at]!.click();
+    return;
+  }
+  const to =
+    event.key === 'Home'
+      ? 0
+      : event.key === 'End'
+        ? items.length - 1
+        : event.key in STEP
+          ? at + STEP[event.key]!
+          : null;
+  if (to === null) return;
+  event.preventDefault();
+  items[(to + items.length) % items.length]!.focus();
+}
+
+const Reached = createContext<string | null>(null);
+
+interface OneStopProps {
+  label: string;
+  role?: 'radiogroup' | 'tablist';
+  /** The item that Tab reaches: the chosen one, else the first. */
+  reached: string | undefined;
+  className?: string;
+  children: ReactNode;
+}
+
+/**
+ * A group that is one stop of the Tab key: arrows, Home and End go through it, Space and Enter take. Arrows do not take by themselves, because what is
+ * taken here is worked out and kept, and each is a step to undo.
+ */
+export function OneStop({ label, role = 'radiogroup', reached, className, children }: OneStopProps) {
+  const keys = { onKeyDown } as object;
+  return (
+    <View role={role} aria-label={label} className={className} {...keys}>
+      <Reached.Provider value={reached ?? null}>{children}</Reached.Provider>
+    </View>
+  );
+}
+
+/** Whether Tab reaches an item of the group it stands in. */
+export function useTabIndex(id: string): 0 | -1 {
+  return useContext(Reached) === id ? 0 : -1;
+}
