@@ -5,7 +5,8 @@ import type { Texts } from '@/catalogue';
 export interface Seen {
   hook: string | null;
   dressing: string | null;
-  mean: number | null;
+  /** What was noted of the natural, as text: another text is another question. */
+  of: string;
 }
 
 /** Why a change could not be written: no room, written by a newer version, or the store refuses. */
@@ -74,6 +75,13 @@ const slice = createSlice({
       const before = state.seen[payload.key];
       state.seen[payload.key] = payload.seen;
       if (!before) return;
+      // Looked at again with nothing changed: what the last change did stays said.
+      if (
+        before.hook === payload.seen.hook &&
+        before.dressing === payload.seen.dressing &&
+        before.of === payload.seen.of
+      )
+        return;
       const hook: [string | null, string | null] | null =
         before.hook === payload.seen.hook ? null : [before.hook, payload.seen.hook];
       const dressing: [string | null, string | null] | null =

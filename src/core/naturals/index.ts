@@ -6,3 +6,4 @@ export { bodyFrom, caseFrom, overallRatio, type BodyLength, type KnownLengths } 
 export { tailsAt, tailsFor, tailsOfNatural, type TailedGroup } from './tails';
 export { groupsThatFit, type LivingGroup } from './groups-that-fit';
 export { LENGTH_SPANS, spanOfLength, type LengthSpan } from './length-spans';
+export { isDark } from './is-dark';

@@ -80,6 +80,30 @@ describe('the card', () => {
     expect(screen.getByText('No packet of Bessock Fine 12 is in the drawer: no hook is taken.')).toBeInTheDocument();
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Into' })).getByText('no box'));
     expect(screen.getByText('One is tied').closest('[role=button]')).toHaveAttribute('aria-disabled', 'true');
+    expect(screen.getByText(/^Choose a box: into none nothing would be kept/)).toBeInTheDocument();
+  });
+  test('without a box the flies go into one that is made for them; both are taken back together', async () => {
+    const { store } = await open();
+    const { id, left } = await pinned(store);
+    act(
+      () =>
+        void store.dispatch(
+          change('box', (draft) => void Object.keys(draft.box).forEach((box) => delete draft.box[box])),
+        ),
+    );
+    const before = fliesOn(store, id);
+    fireEvent.click(screen.getByRole('button', { name: 'Tied: 2' }));
+    fireEvent.click(screen.getByText('2 are tied'));
+    const { box } = store.getState().records.entities;
+    expect(Object.values(box).map(({ name }) => name)).toEqual(['Box 1']);
+    expect(screen.getByText(/^2 into Box 1, which is new · 2 hooks out of the packet/)).toBeInTheDocument();
+    expect(Object.values(store.getState().records.entities.fly).flatMap(({ tally }) => tally.places)).toContainEqual(
+      expect.objectContaining({ boxId: Object.keys(box)[0], count: 2 }),
+    );
+    fireEvent.click(screen.getByText('Take it back'));
+    expect(Object.keys(store.getState().records.entities.box)).toEqual([]);
+    expect([hooksLeft(store, id), fliesOn(store, id)]).toEqual([left, before]);
+    expect(screen.queryByText(/into Box 1/)).toBeNull();
   });
   test('the bench opens full screen', async () => {
     await open();

@@ -2,13 +2,14 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
 import { isLow, leftInPacket, NO_KIND } from '@/records';
-import { useApp } from '@/state';
+import { undone, useApp, useAppDispatch } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Heading, Say, Stepper } from '@/ui/primitives';
 
 const NO_BOX = 'none';
+const NEW_BOX = 'new';
 const MOST = 60;
 
 /** What came off the vise: so many flies into a box, and as many hooks out of their packet. */
@@ -16,28 +17,35 @@ export function TiedRow({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
   const ledger = useLedger();
+  const dispatch = useAppDispatch();
   const boxes = useApp((state) => state.records.entities.box);
   const packets = useApp((state) => state.records.entities.packet);
   const [count, setCount] = useState(1);
   const [chosen, setChosen] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
+  // Taken back is the last change: once another was made, it is undone in its turn.
+  const last = useApp((state) => state.records.past[state.records.past.length - 1]?.label === 'tied');
   const carried = Object.entries(boxes).sort(
     ([, a], [, b]) => Number(b.carried) - Number(a.carried) || a.name.localeCompare(b.name),
   );
   // A box that has gone meanwhile is not chosen any more.
-  const boxId = chosen !== null && (chosen === NO_BOX || boxes[chosen]) ? chosen : (carried[0]?.[0] ?? NO_BOX);
+  const boxId = chosen !== null && (chosen === NO_BOX || boxes[chosen]) ? chosen : (carried[0]?.[0] ?? NEW_BOX);
+  const firstBox = words('box.name-n', { n: 1 });
   const own = Object.values(packets).filter((packet) => packet.hookId === card.hook.id);
   const left = own.reduce((sum, packet) => sum + leftInPacket(packet), 0);
   const tied = () => {
     const taken = Math.min(count, left);
     ledger.tied(
       { ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id },
-      boxId === NO_BOX ? null : boxId,
+      boxId === NO_BOX ? null : boxId === NEW_BOX ? { newBox: firstBox } : boxId,
       count,
     );
     setSaid(
       speech.beside([
-        words(boxId === NO_BOX ? 'tied.said' : 'tied.said-box', { count, box: boxes[boxId]?.name ?? '' }),
+        words(boxId === NO_BOX ? 'tied.said' : boxId === NEW_BOX ? 'tied.said-new' : 'tied.said-box', {
+          count,
+          box: boxes[boxId]?.name ?? firstBox,
+        }),
         taken > 0 ? words('tied.said-hooks', { count: taken, left: left - taken }) : '',
       ]),
     );
@@ -67,10 +75,27 @@ export function TiedRow({ card }: { card: Card }) {
           own.some(isLow) && words('packets.low'),
         ])}
       </Say>
-      {said ? (
-        <Say live tone="sedge">
-          {said}
+      {boxId === NO_BOX ? (
+        <Say size="small" tone="straw">
+          {words(left === 0 ? 'tied.nothing-kept' : 'tied.hooks-only')}
         </Say>
+      ) : null}
+      {said ? (
+        <View className="flex-row items-center justify-between gap-3">
+          <Say live tone="sedge" className="min-w-0 flex-1">
+            {said}
+          </Say>
+          {last ? (
+            <Button
+              kind="quiet"
+              label={words('tied.take-back')}
+              onPress={() => {
+                dispatch(undone());
+                setSaid(null);
+              }}
+            />
+          ) : null}
+        </View>
       ) : null}
     </View>
   );

@@ -1,5 +1,7 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
-import { DUN, openScreen } from '../__tests__/screen';
+import { act, fireEvent, render, screen, within } from '@testing-library/react';
+import { Provider } from 'react-redux';
+import { SpeechProvider } from '@/features/shell';
+import { DUN, laidOut, openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { MatchScreen } from './match-screen';
 import { change } from '@/state/__tests__/change';
@@ -41,6 +43,24 @@ test('a change says what it did to hook and dressing, or that both stayed', asyn
       ),
   );
   expect(screen.getByText('Hook and dressing stay the same.')).toBeInTheDocument();
+});
+
+test('what the last change did stays said when the match is opened anew, and nothing is said where nothing was changed', async () => {
+  const { store, unmount } = await open();
+  expect(screen.queryByText(/stay the same|^Hook was/)).toBeNull();
+  await act(async () => void store.dispatch(bodies(11)));
+  await laidOut();
+  const said = screen.getByText(/^Hook was Bessock Fine 13, now /).textContent;
+  unmount();
+  render(
+    <Provider store={store}>
+      <SpeechProvider>
+        <MatchScreen id={DUN} step="dressing" />
+      </SpeechProvider>
+    </Provider>,
+  );
+  await laidOut();
+  expect(screen.getByText(/^Hook was/).textContent).toBe(said);
 });
 
 test('two stages stand side by side; a tap lets the other lead', async () => {

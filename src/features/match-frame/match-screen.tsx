@@ -29,6 +29,7 @@ export function MatchScreen({ id, step }: { id: string; step: Step }) {
   const sample = useApp((state) => (match ? state.records.entities.sample[match.sampleId] : undefined));
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
   const key = match ? `${id}/${match.leading}` : '';
+  const of = useMemo(() => JSON.stringify([sample, match?.answers]), [sample, match?.answers]);
   const title = match ? matchTitle(match, speech, words) : words('missing.title');
   useTitle(match ? speech.list([title, words(`step.${step}`)]) : title);
   useEffect(() => {
@@ -43,14 +44,14 @@ export function MatchScreen({ id, step }: { id: string; step: Step }) {
             seen: {
               hook: answer.hooks[0] ? hookName(answer.hooks[0]) : null,
               dressing: answer.dressing?.name ?? null,
-              mean: answer.natural.length.meanMm,
+              of,
             },
           }),
         ),
       0,
     );
     return () => clearTimeout(later);
-  }, [answered, dispatch, key]);
+  }, [answered, dispatch, key, of]);
   if (!match || !sample || !answered) return <Missing what="match" list="/matches" />;
   const props: FrameProps = { id, step, match, sample, answered, title };
   return wide ? <WideFrame {...props} /> : <PhoneFrame {...props} />;

@@ -30,7 +30,11 @@ function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
   const mean = `${speech.length(length.meanMm)} ± ${speech.spread(Z95 * length.seMm)}`;
   return speech.list([
     answer.natural.lengthSource === 'estimated' ? words('natural.about', { mean }) : mean,
-    length.n === 1 ? words('natural.one') : words('natural.many', { count: length.n }),
+    answer.natural.lengthSource === 'estimated'
+      ? words('natural.not-measured')
+      : length.n === 1
+        ? words('natural.one')
+        : words('natural.many', { count: length.n }),
   ]);
 }
 

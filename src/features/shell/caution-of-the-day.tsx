@@ -2,6 +2,7 @@ import { Link } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
+import { isDark } from '@/core/naturals';
 import type { CautionId } from '@/catalogue/ids';
 import { noteCautions } from '@/records';
 import { nowOf, selectDevice, useAct, type Store } from '@/state';
@@ -19,9 +20,10 @@ export function CautionOfTheDay({ ids }: { ids: readonly CautionId[] }) {
   const { getState, ports } = useStore() as unknown as Store;
   const [due] = useState(() => {
     const state = getState();
-    const today = nowOf(state, ports).slice(0, DAY);
+    const now = nowOf(state, ports);
+    const today = now.slice(0, DAY);
     const shown = selectDevice(state).cautioned;
-    return { today, ids: ids.filter((id) => shown[id] !== today) };
+    return { today, ids: ids.filter((id) => shown[id] !== today && (id !== 'dark-alone' || isDark(now))) };
   });
   useEffect(() => {
     if (due.ids.length === 0) return;

@@ -1,16 +1,20 @@
-import { command, found } from '../command';
+import { command, found, type Around } from '../command';
+import type { Entities } from '../kinds';
 import { boxSchema, type BoxRecord } from './schema';
 
 /** Rows and columns of a box of which nothing was said. */
 const USUAL = { rows: 4, columns: 6 } as const;
 
+/** A box of the usual size; its id. */
+export function makeBox(draft: Entities, name: string, { newId }: Around): string {
+  const id = newId('box');
+  draft.box[id] = boxSchema.cast({ name, ...USUAL });
+  return id;
+}
+
 export const newBox = command<{ name: string }, string>(
   'new-box',
-  (draft, { name }, { newId }) => {
-    const id = newId('box');
-    draft.box[id] = boxSchema.cast({ name, ...USUAL });
-    return id;
-  },
+  (draft, { name }, around) => makeBox(draft, name, around),
   { label: 'box' },
 );
 

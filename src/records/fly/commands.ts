@@ -1,3 +1,4 @@
+import { makeBox } from '../box/commands';
 import type { MoveId } from '@/catalogue/ids';
 import { command, enter, type Around } from '../command';
 import type { Entities } from '../kinds';
@@ -62,10 +63,11 @@ export const putIn = command<{
   for (const fly of flies) putFly(draft, { ...fly, boxId, why }, around);
 });
 
-/** Flies off the vise: into a box where one is named, and as many hooks out of their packets as are there. */
-export const noteTied = command<{ kind: FlyKind; boxId: string | null; count: number }>(
+/** Flies off the vise: into a box that is there, into one made for them, or into none; and as many hooks out of their packets as are there. */
+export const noteTied = command<{ kind: FlyKind; into: string | { newBox: string } | null; count: number }>(
   'tied',
-  (draft, { kind, boxId, count }, around) => {
+  (draft, { kind, into, count }, around) => {
+    const boxId = into !== null && typeof into === 'object' ? makeBox(draft, into.newBox, around) : into;
     if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied' }, around);
     if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count }, around);
   },

@@ -1,3 +1,4 @@
+import equal from 'fast-deep-equal';
 import type { IntentId, RegionId, StageId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM, Z95 } from '@/core/constants';
 import { command, found, type Around } from '../command';
@@ -47,9 +48,32 @@ export function beginMatch(
   return { matchId, sampleId };
 }
 
-export const newMatch = command<object, { matchId: string; sampleId: string }>('new-match', (draft, _, around) =>
-  beginMatch(draft, {}, around),
-);
+/** So many of the newest are looked at for one that was begun and left. */
+const NEWEST = 20;
+
+/** Whether nothing was ever said of a match or its natural: it is as it was begun. */
+function isUntouched(match: MatchRecord, sample: SampleRecord): boolean {
+  const begun = {
+    opened: match.opened,
+    sampleId: match.sampleId,
+    answers: [{ id: FIRST_ANSWER, stage: null }],
+    leading: FIRST_ANSWER,
+  };
+  return equal(match, matchSchema.cast(begun)) && equal(sample, sampleSchema.cast({ when: sample.when }));
+}
+
+/** A match for an insect in the hand; one that was begun and left empty is taken up again, as of now. */
+export const newMatch = command<object, { matchId: string; sampleId: string }>('new-match', (draft, _, around) => {
+  for (const matchId of Object.keys(draft.match).slice(-NEWEST).reverse()) {
+    const { sampleId } = draft.match[matchId]!;
+    const sample = draft.sample[sampleId];
+    if (!sample || !isUntouched(draft.match[matchId]!, sample)) continue;
+    draft.match[matchId]!.opened = around.now;
+    sample.when = around.now;
+    return { matchId, sampleId };
+  }
+  return beginMatch(draft, {}, around);
+});
 
 /** A match for what this insect will be, or was: its length is reckoned, with the ± of the range and of the mean it is reckoned from. */
 export const followMatch = command<

@@ -116,3 +116,16 @@ test('about a match or an answer that is gone nothing is done', () => {
   );
   expect(() => command.letLead.run(draft, { matchId, answerId: 'none' }, here)).toThrow(Gone);
 });
+
+test('a match that was begun and left empty is taken up again as of now; one of which anything was said is not', () => {
+  const { draft, here, matchId, sampleId } = begun();
+  const later = { ...here, now: '2033-06-01T05:00' };
+  expect(command.newMatch.run(draft, {}, later)).toEqual({ matchId, sampleId });
+  expect([draft.match[matchId]!.opened, draft.sample[sampleId]!.when]).toEqual([later.now, later.now]);
+  draft.sample[sampleId]!.place = 'River Auldry';
+  const second = command.newMatch.run(draft, {}, later);
+  expect(second.matchId).not.toBe(matchId);
+  command.nameMatch.run(draft, { matchId: second.matchId, title: 'Pale one' }, later);
+  expect(command.newMatch.run(draft, {}, later).matchId).not.toBe(second.matchId);
+  expect(Object.keys(draft.match)).toHaveLength(3);
+});
