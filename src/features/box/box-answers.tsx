@@ -10,6 +10,7 @@ import { Button, Digits, Heading, Say } from '@/ui/primitives';
 import { BoxMap } from './compartments';
 import { hookLine, placeName } from './in-box';
 import { useLedger } from './use-ledger';
+import { WhatToLookFor } from './what-to-look-for';
 
 const FIRST = 3;
 const MORE = 9;
@@ -21,14 +22,7 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
   const router = useRouter();
   const match = useApp((state) => selectBoxMatch(state, matchId));
   const [all, setAll] = useState(false);
-  if (!match) {
-    return (
-      <View className="items-start gap-3 px-5 py-4">
-        <Say>{words('box.nothing-carried')}</Say>
-        <Button label={words('box.open-boxes')} onPress={() => router.navigate('/box')} />
-      </View>
-    );
-  }
+  if (!match) return <WhatToLookFor matchId={matchId} />;
   const shown = match.flies.slice(0, all ? FIRST + MORE : FIRST);
   const look = match.nextLook;
   const goNatural = () =>

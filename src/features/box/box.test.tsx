@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
-import { heldOf, matchSchema, sampleSchema } from '@/records';
+import { heldOf, matchSchema, sampleSchema, specimen } from '@/records';
 import { undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
@@ -77,8 +77,33 @@ describe('what the box answers now', () => {
   test('without a box it says so and leads to one', async () => {
     await fresh({}, 'clean');
     expect(screen.getAllByText('No fly carried yet').length).toBeGreaterThan(0);
+    expect(
+      screen.getByText('One sign and a length, and here stands what to look for in your box.'),
+    ).toBeInTheDocument();
     fireEvent.click(screen.getByText('Fill a box'));
     expect(went.to).toEqual(['/box']);
+  });
+  test('without a box it says what to look for in the real one, and the one that is found is put in, in a box made for it', async () => {
+    const store = await fresh({}, 'clean');
+    await act(
+      async () =>
+        void store.dispatch(
+          change('stage', (draft) => {
+            draft.match.m!.answers[0]!.stage = 'mayfly/dun';
+            draft.sample.s!.specimens = [specimen('i1', 8.1)];
+          }),
+        ),
+    );
+    expect(screen.getByText('Look for this in your box')).toBeInTheDocument();
+    expect(screen.getByText('7.4 mm to 8.8 mm')).toBeInTheDocument();
+    fireEvent.click(screen.getByText('I have one: put it in'));
+    const { box, fly } = store.getState().records.entities;
+    expect(Object.values(box).map(({ name, carried }) => [name, carried])).toEqual([['Box 1', true]]);
+    expect(Object.values(fly).flatMap(({ tally }) => tally.places)).toEqual([
+      expect.objectContaining({ boxId: Object.keys(box)[0], slot: 'a1', count: 1 }),
+    ]);
+    expect(screen.queryByText('Look for this in your box')).toBeNull();
+    expect(screen.getAllByText('First-light upright dun').length).toBeGreaterThan(0);
   });
 });
 

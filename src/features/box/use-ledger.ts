@@ -5,7 +5,7 @@ import { useAct } from '@/state';
 
 export interface PutIn {
   kind: FlyKind;
-  slot: string | null;
+  slot?: string | null;
   count: number;
 }
 
@@ -15,7 +15,7 @@ export interface Ledger {
   /** From one compartment to another. */
   shift(flyId: string, boxId: string, from: string | null, to: string, count: number): void;
   /** Flies into a box; the same fly in the same box is topped up. */
-  putIn(boxId: string, flies: readonly PutIn[], why: MoveId): void;
+  putIn(into: string | { newBox: string }, flies: readonly PutIn[], why: MoveId): void;
   /** Flies off the vise into a box, into one that is made for them, or into none, and their hooks out of the packets. */
   tied(kind: FlyKind, into: string | { newBox: string } | null, count: number): void;
   /** Its id; null when it was refused. */
@@ -37,7 +37,7 @@ export function useLedger(): Ledger {
     () => ({
       enter: (flyId, boxId, slot, count, why) => void act(enterFly, { flyId, boxId, slot, count, why }),
       shift: (flyId, boxId, from, to, count) => void act(shiftFly, { flyId, boxId, from, to, count }),
-      putIn: (boxId, flies, why) => void act(putIn, { boxId, flies, why }),
+      putIn: (into, flies, why) => void act(putIn, { into, flies, why }),
       tied: (kind, into, count) => void act(noteTied, { kind, into, count }),
       newBox: (name) => act(newBox, { name }),
     }),

@@ -286,24 +286,26 @@ function WideFrame(props: FrameProps) {
           />
         </View>
         {match.answers.length > 1 ? <TwoAnswers id={id} match={match} /> : null}
-        <View className="gap-2 px-5 py-4">
-          <Heading size="small">{words('natural.colours')}</Heading>
-          {red ? (
-            <Say size="small" tone="straw">
-              {words('plate.red')}
-            </Say>
-          ) : null}
-          {Object.entries(red ? {} : sample.colours).map(([region, hex]) => (
-            <View key={region} className="flex-row items-center gap-3">
-              <View
-                aria-hidden
-                style={{ backgroundColor: hex }}
-                className="h-7 w-14 rounded-control border border-edge"
-              />
-              <Say size="small">{speech.plain('regions', region)}</Say>
-            </View>
-          ))}
-        </View>
+        {Object.keys(sample.colours).length > 0 ? (
+          <View className="gap-2 px-5 py-4">
+            <Heading size="small">{words('natural.colours')}</Heading>
+            {red ? (
+              <Say size="small" tone="straw">
+                {words('plate.red')}
+              </Say>
+            ) : null}
+            {Object.entries(red ? {} : sample.colours).map(([region, hex]) => (
+              <View key={region} className="flex-row items-center gap-3">
+                <View
+                  aria-hidden
+                  style={{ backgroundColor: hex }}
+                  className="h-7 w-14 rounded-control border border-edge"
+                />
+                <Say size="small">{speech.plain('regions', region)}</Say>
+              </View>
+            ))}
+          </View>
+        ) : null}
         <DeleteMatch id={id} />
       </ScrollView>
       <ScrollView className="min-w-0 flex-1" contentContainerClassName="pb-8">

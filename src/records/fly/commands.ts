@@ -54,20 +54,28 @@ export const shiftFly = command<{ flyId: string; boxId: string; from: string | n
   },
 );
 
+/** A box that is there, or one made on the spot. */
+type Into = string | { newBox: string };
+const boxIn = (draft: Entities, into: Into, around: Around) =>
+  typeof into === 'string' ? into : makeBox(draft, into.newBox, around);
+
 /** Flies into a box, each kind with its count. */
 export const putIn = command<{
-  boxId: string;
-  flies: readonly { kind: FlyKind; slot: string | null; count: number }[];
+  into: Into;
+  /** `slot` as said; where nothing is said, the kind's own or a free one. */
+  flies: readonly { kind: FlyKind; slot?: string | null; count: number }[];
   why: MoveId;
-}>('put-in', (draft, { boxId, flies, why }, around) => {
-  for (const fly of flies) putFly(draft, { ...fly, boxId, why }, around);
+}>('put-in', (draft, { into, flies, why }, around) => {
+  const boxId = boxIn(draft, into, around);
+  for (const { kind, slot = slotFor(draft, boxId, kind), count } of flies)
+    putFly(draft, { kind, slot, count, boxId, why }, around);
 });
 
 /** Flies off the vise: into a box that is there, into one made for them, or into none; and as many hooks out of their packets as are there. */
-export const noteTied = command<{ kind: FlyKind; into: string | { newBox: string } | null; count: number }>(
+export const noteTied = command<{ kind: FlyKind; into: Into | null; count: number }>(
   'tied',
   (draft, { kind, into, count }, around) => {
-    const boxId = into !== null && typeof into === 'object' ? makeBox(draft, into.newBox, around) : into;
+    const boxId = into === null ? null : boxIn(draft, into, around);
     if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied' }, around);
     if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count }, around);
   },

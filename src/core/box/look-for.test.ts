@@ -1,0 +1,28 @@
+import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
+import { answer, NO_CHOICES } from '../answer';
+import { NUMBER_STEP } from '../constants';
+import { lookFor } from './look-for';
+
+const answered = answer(sampleOf('mayfly/dun', { lengthsMm: [8.1] }), NO_CHOICES, SHIPPED);
+
+test('a body one number either way, and of each maker only sizes that carry one such, largest first', () => {
+  const look = lookFor(answered)!;
+  expect(Math.log(look.high_mm / answered.target_mm)).toBeCloseTo(NUMBER_STEP, 9);
+  expect(Math.log(answered.target_mm / look.low_mm)).toBeCloseTo(NUMBER_STEP, 9);
+  expect(look.makers.length).toBeGreaterThan(0);
+  for (const { maker, model, sizes } of look.makers) {
+    const carried = sizes.map(
+      (size) =>
+        answered.hooks.find((hook) => hook.maker_name === maker && hook.model_name === model && hook.size === size)!
+          .carry_mm,
+    );
+    expect(carried).toEqual([...carried].sort((one, other) => other - one));
+    for (const mm of carried) expect(mm >= look.low_mm && mm <= look.high_mm).toBe(true);
+  }
+  expect(look.ride).toBe(answered.style.ride);
+  expect(look.shade).toEqual(answered.card!.parts.find(({ part }) => part === 'abdomen')!.colour!.shade);
+});
+
+test('where no fly can be tied there is nothing to look for', () => {
+  expect(lookFor({ ...answered, card: null })).toBeNull();
+});
