@@ -20,7 +20,10 @@ function stepLines(steps: readonly CardStep[], speech: Speech): string[] {
     ];
     const check = speech.stepCheck(step);
     return [
-      `${step.n}. ${speech.stepTitle(step)}${detail.length > 0 ? `: ${speech.clauses(detail)}` : ''}`,
+      speech.t('card-sheet.step', {
+        n: step.n,
+        text: detail.length > 0 ? speech.pair(speech.stepTitle(step), speech.clauses(detail)) : speech.stepTitle(step),
+      }),
       ...(check ? [`   ${speech.t('cli.look', { text: check })}`] : []),
       ...(step.mend.length > 0
         ? [`   ${speech.t('card-sheet.mend', { text: speech.clauses(speech.stepMends(step)) })}`]
@@ -57,7 +60,7 @@ function partLine(part: CardPart, speech: Speech): string {
     inColour(part, speech),
     part.optional ? t('cli.optional') : null,
   ];
-  return `${speech.name('parts', part.part)}: ${speech.list(words.filter(Boolean))}`;
+  return speech.pair(speech.name('parts', part.part), speech.list(words));
 }
 
 /** Everything a tier needs of a card on paper or in a terminal: parts, what to take, thread, weight, ribs, hackles, colours, what is made beforehand, the steps, cautions once each, tools. */
@@ -82,7 +85,7 @@ export function cardSheet(card: Card, speech: Speech): CardSheet {
         id: 'take',
         title: t('card-sheet.take'),
         lines: card.parts.flatMap((part) =>
-          amountLines(part, speech).map((line) => `${speech.name('parts', part.part)}: ${line}`),
+          amountLines(part, speech).map((line) => speech.pair(speech.name('parts', part.part), line)),
         ),
       },
       ...cardFacts(card, speech),

@@ -158,7 +158,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const day = (at: string | number, time = false) =>
     written(at, (date) =>
-      time ? `${formats.short.format(date)}, ${formats.hour.format(date)}` : formats.short.format(date),
+      time ? list([formats.short.format(date), formats.hour.format(date)]) : formats.short.format(date),
     );
   let rows: Kinds | null = null;
   const option = (kind: string, row: string, entry: { id: string; name: string }) => ({
@@ -238,7 +238,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     digits,
     number: (value, decimals = 0) => formats.decimals(decimals).format(value).replace('-', '−'),
     day,
-    moment: (at) => written(at, (date) => `${formats.long.format(date)}, ${formats.hour.format(date)}`),
+    moment: (at) => written(at, (date) => list([formats.long.format(date), formats.hour.format(date)])),
     list,
     sentences,
     pair: (what, text) => t('list.pair', { what, text }),
@@ -248,7 +248,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     beside: (items) => said(items).join(t('list.beside')),
     spread,
     shade: (shade) => t(`shade.${shade.tone ?? 'none'}`, { hue: t(`hue.${shade.hue}`) }),
-    caution: (id) => `${t(`caution.${id}`)} ${t('caution.ending')}`,
+    caution: (id) => t('caution-line.whole', { text: t(`caution.${id}`), ending: t('caution.ending') }),
     stepTitle: (step) => {
       if (flatten(step)) return t('step.flatten-barb');
       if (step.as !== null) return t(`act.${step.as}`, { part: partWord(step) });

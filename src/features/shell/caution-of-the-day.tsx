@@ -33,7 +33,10 @@ export function CautionOfTheDay({ ids }: { ids: readonly CautionId[] }) {
   return (
     <View className="flex-row items-center gap-3 border-l-4 border-straw pl-3">
       <Say size="small" className="min-w-0 flex-1">
-        {`${due.ids.map((id) => speech.t(`caution-line.${id}`)).join(' ')} ${speech.t('caution.ending')}`}
+        {speech.t('caution-line.whole', {
+          text: due.ids.map((id) => speech.t(`caution-line.${id}`)).join(' '),
+          ending: speech.t('caution.ending'),
+        })}
       </Say>
       <Link
         href="/shelf/cautions"
