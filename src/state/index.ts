@@ -1,5 +1,5 @@
 export { act, foresee, nowOf } from './act';
-export { closeRefused, spokenIn } from './session';
+export { began, closeRefused, spokenIn } from './session';
 export { selectAnswered, selectCatalogue, selectDevice, selectSettings, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName } from './box';
 export { selectOwnMaterials } from './own-materials';

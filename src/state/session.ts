@@ -27,6 +27,8 @@ export interface SessionState {
   unkept: { keys: string[]; why: Unwritten } | null;
   /** Nothing outlives this page: the browser gives no room to keep anything. */
   inMemory: boolean;
+  /** The match this tab began last. */
+  begun: string | null;
   /** Words of the shipped lists in the language spoken; null for theirs. */
   texts: Texts | null;
   /** The last change that was refused whole, and why; null once it was read. */
@@ -44,6 +46,7 @@ const slice = createSlice({
     unkept: null,
     inMemory: false,
     refused: null,
+    begun: null,
     texts: null,
   }),
   reducers: {
@@ -62,6 +65,9 @@ const slice = createSlice({
     },
     refused(state, { payload }: PayloadAction<SessionState['refused']>) {
       state.refused = payload;
+    },
+    began(state, { payload }: PayloadAction<string>) {
+      state.begun = payload;
     },
     spokenIn(state, { payload }: PayloadAction<Texts | null>) {
       state.texts = payload;
@@ -92,4 +98,5 @@ const slice = createSlice({
 });
 
 export const sessionReducer = slice.reducer;
-export const { started, saving, notWritten, keptInMemory, noteAnswer, refused, closeRefused, spokenIn } = slice.actions;
+export const { started, saving, notWritten, keptInMemory, noteAnswer, refused, closeRefused, spokenIn, began } =
+  slice.actions;

@@ -1,3 +1,4 @@
+import { differenceInMinutes } from 'date-fns';
 import equal from 'fast-deep-equal';
 import type { IntentId, RegionId, StageId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM, Z95 } from '@/core/constants';
@@ -50,6 +51,8 @@ export function beginMatch(
 
 /** So many of the newest are looked at for one that was begun and left. */
 const NEWEST = 20;
+/** After so long an empty match of another tab is not about to be filled there. */
+const LEFT_MINUTES = 60;
 
 /** Whether nothing was ever said of a match or its natural: it is as it was begun. */
 function isUntouched(match: MatchRecord, sample: SampleRecord): boolean {
@@ -62,18 +65,22 @@ function isUntouched(match: MatchRecord, sample: SampleRecord): boolean {
   return equal(match, matchSchema.cast(begun)) && equal(sample, sampleSchema.cast({ when: sample.when }));
 }
 
-/** A match for an insect in the hand; one that was begun and left empty is taken up again, as of now. */
-export const newMatch = command<object, { matchId: string; sampleId: string }>('new-match', (draft, _, around) => {
-  for (const matchId of Object.keys(draft.match).slice(-NEWEST).reverse()) {
-    const { sampleId } = draft.match[matchId]!;
-    const sample = draft.sample[sampleId];
-    if (!sample || !isUntouched(draft.match[matchId]!, sample)) continue;
-    draft.match[matchId]!.opened = around.now;
-    sample.when = around.now;
-    return { matchId, sampleId };
-  }
-  return beginMatch(draft, {}, around);
-});
+/** A match for an insect in the hand; an empty one is taken up again as of now, if this tab began it (`own`) or it was left long ago. */
+export const newMatch = command<{ own?: string | null }, { matchId: string; sampleId: string }>(
+  'new-match',
+  (draft, { own = null }, around) => {
+    for (const matchId of Object.keys(draft.match).slice(-NEWEST).reverse()) {
+      const { sampleId, opened } = draft.match[matchId]!;
+      if (matchId !== own && !(differenceInMinutes(around.now, opened) >= LEFT_MINUTES)) continue;
+      const sample = draft.sample[sampleId];
+      if (!sample || !isUntouched(draft.match[matchId]!, sample)) continue;
+      draft.match[matchId]!.opened = around.now;
+      sample.when = around.now;
+      return { matchId, sampleId };
+    }
+    return beginMatch(draft, {}, around);
+  },
+);
 
 /** A match for what this insect will be, or was: its length is reckoned, with the ± of the range and of the mean it is reckoned from. */
 export const followMatch = command<

@@ -117,15 +117,27 @@ test('about a match or an answer that is gone nothing is done', () => {
   expect(() => command.letLead.run(draft, { matchId, answerId: 'none' }, here)).toThrow(Gone);
 });
 
+test.each([
+  ['by this tab a moment ago', '2033-05-24T04:51', true, true],
+  ['by another tab a moment ago', '2033-05-24T04:51', false, false],
+  ['by another tab 59 minutes ago', '2033-05-24T05:49', false, false],
+  ['an hour ago', '2033-05-24T05:50', false, true],
+])('an empty match that was begun %s', (_, now, mine, again) => {
+  const { draft, here, matchId } = begun();
+  draft.match[matchId]!.opened = '2033-05-24T04:50';
+  const made = command.newMatch.run(draft, { own: mine ? matchId : null }, { ...here, now });
+  expect(made.matchId === matchId).toBe(again);
+});
+
 test('a match that was begun and left empty is taken up again as of now; one of which anything was said is not', () => {
   const { draft, here, matchId, sampleId } = begun();
   const later = { ...here, now: '2033-06-01T05:00' };
-  expect(command.newMatch.run(draft, {}, later)).toEqual({ matchId, sampleId });
+  expect(command.newMatch.run(draft, { own: matchId }, later)).toEqual({ matchId, sampleId });
   expect([draft.match[matchId]!.opened, draft.sample[sampleId]!.when]).toEqual([later.now, later.now]);
   draft.sample[sampleId]!.place = 'River Auldry';
-  const second = command.newMatch.run(draft, {}, later);
+  const second = command.newMatch.run(draft, { own: matchId }, later);
   expect(second.matchId).not.toBe(matchId);
   command.nameMatch.run(draft, { matchId: second.matchId, title: 'Pale one' }, later);
-  expect(command.newMatch.run(draft, {}, later).matchId).not.toBe(second.matchId);
+  expect(command.newMatch.run(draft, { own: second.matchId }, later).matchId).not.toBe(second.matchId);
   expect(Object.keys(draft.match)).toHaveLength(3);
 });
