@@ -26,12 +26,18 @@ export interface StepLines {
 }
 
 function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
-  const { length } = answer.natural;
+  const { length, lengthSource, case_mm, overall_mm } = answer.natural;
   const mean = `${speech.length(length.meanMm)} ± ${speech.spread(Z95 * length.seMm)}`;
   return speech.list([
-    answer.natural.lengthSource === 'estimated' ? words('natural.about', { mean }) : mean,
-    answer.natural.lengthSource === 'estimated'
-      ? words('natural.not-measured')
+    lengthSource === 'estimated' ? words('natural.about', { mean }) : mean,
+    lengthSource === 'estimated'
+      ? words(
+          case_mm !== null
+            ? 'natural.from-case'
+            : overall_mm !== null
+              ? 'natural.from-overall'
+              : 'natural.not-measured',
+        )
       : length.n === 1
         ? words('natural.one')
         : words('natural.many', { count: length.n }),

@@ -108,6 +108,11 @@ describe('Matches', () => {
       .closest('[style*="height"]') as HTMLElement;
     expect(parseFloat(list.style.height)).toBeGreaterThan(2000 * 60);
   });
+  test('a length that was reckoned says from what, and is not called measured', async () => {
+    await openScreen(<MatchesScreen />);
+    expect(screen.getByText(/^Caddis cased larva, about 10\.8 mm ± [\d.]+, from its case$/)).toBeInTheDocument();
+    expect(screen.getByText(/^Mayfly dun, 8\.1 mm ± 0\.6, 3 measured$/)).toBeInTheDocument();
+  });
   test('a row is a link to its match, at the hook, or at the natural while it waits', async () => {
     await openScreen(<MatchesScreen />);
     const address = (name: RegExp) => screen.getByRole('link', { name }).getAttribute('href');
