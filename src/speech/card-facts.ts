@@ -8,6 +8,11 @@ export interface Fact {
 }
 
 const mg = (value: number) => value.toFixed(value < 10 ? 1 : 0);
+/** The name of a card's part inside a sentence, by the part's id. */
+export function partNamed(card: Pick<Card, 'parts'>, id: string, { plain }: Speech): string {
+  return plain('parts', card.parts.find((part) => part.id === id)?.part ?? id);
+}
+
 const nameOf = (card: Card, id: string) => card.parts.find((part) => part.id === id)?.material?.name ?? id;
 
 /** Thread, weight, rib, hackle and what is seen: the same lines for screen, print and command line. */

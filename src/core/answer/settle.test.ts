@@ -1,3 +1,4 @@
+import { LABEL_ROW } from '../hooks/__tests__/row';
 import { sampleOf, SHIPPED } from '../../../tools/test-catalogue';
 import { completeModel, type HookRow } from '../hooks';
 import { answer, NO_CHOICES, railOf } from './answer';
@@ -5,26 +6,12 @@ import { modelsInOrder } from './rank-hooks';
 import { insectsToSettle, measuresToSettle } from './settle';
 
 const row = (size: string, more: Partial<HookRow> = {}): HookRow => ({
+  ...LABEL_ROW,
   maker: 'own',
   makerName: 'Own',
   model: 'label-only',
   modelName: 'Label only',
   size,
-  bend: 'round',
-  eye: 'down',
-  point: 'straight',
-  barb: 'barbed',
-  wire: null,
-  xLong: 0,
-  xHeavy: 0,
-  labels: 'bigger-smaller',
-  shankMm: null,
-  gapeMm: null,
-  biteMm: null,
-  wireMm: null,
-  eyeMm: null,
-  massMg: null,
-  source: 'typed',
   ...more,
 });
 const plain = ['10', '12', '14', '16', '18'].map((size) => row(size));

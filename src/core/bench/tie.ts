@@ -350,16 +350,13 @@ class Bench {
     if (step.heldBy === null) this.lead(step, index, step.at);
     this.onBody(step, index);
     if (step.part === null) return;
-    this.ends.push({
-      part: step.part,
-      x: step.at,
-      side: step.side,
-      points: step.points,
-      for: step.waits,
-      mm: step.endMm,
-      used: false,
-    });
+    this.leaveEnd(step, step.part, step.at);
     if (step.leavesWaste) this.waste.push({ part: step.part, x: step.at, stays: step.stays });
+  }
+
+  /** What stands free of a part after it is tied in: an end that waits, or shows. */
+  private leaveEnd({ side, points, waits, endMm }: BenchStep, part: string, x: number) {
+    this.ends.push({ part, x, side, points, for: waits, mm: endMm, used: false });
   }
 
   private catchIn(step: BenchStep, index: number) {
@@ -380,15 +377,7 @@ class Bench {
       );
       if (crossed) this.refuse('E10', step, { body: crossed.part ?? '' });
     }
-    this.ends.push({
-      part: step.part,
-      x: step.at,
-      side: step.side,
-      points: step.points,
-      for: step.waits,
-      mm: step.endMm,
-      used: false,
-    });
+    this.leaveEnd(step, step.part, step.at);
   }
 
   /** What already points into a stretch that is about to be covered, or stands in it as waste. */

@@ -1,28 +1,8 @@
+import { LABEL_ROW } from './__tests__/row';
 import { hookFromRow, type HookRow } from './hook';
 import { referenceEye, referenceGape, referenceShank } from './scale';
 
-const ROW: HookRow = {
-  maker: 'm',
-  makerName: 'M',
-  model: 'x',
-  modelName: 'X',
-  size: '12',
-  bend: 'round',
-  eye: 'down',
-  point: 'straight',
-  barb: 'barbed',
-  wire: null,
-  xLong: 2,
-  xHeavy: 0,
-  labels: 'bigger-smaller',
-  shankMm: null,
-  gapeMm: null,
-  biteMm: null,
-  wireMm: null,
-  eyeMm: null,
-  massMg: null,
-  source: 'typed',
-};
+const ROW: HookRow = { ...LABEL_ROW, xLong: 2 };
 
 describe('a hook from its row', () => {
   test('missing dimensions come from the number and its X, and are named', () => {

@@ -1,3 +1,4 @@
+import { LABEL_ROW } from './__tests__/row';
 import { NUMBER_STEP } from '../constants';
 import { betweenSizes, completeModel, lawTable } from './complete-model';
 import type { Hook, HookRow } from './hook';
@@ -36,29 +37,7 @@ test('a ratio leans on what was measured', () => {
 });
 
 describe('a model completed from what is known of it', () => {
-  const row = (size: string, more: Partial<HookRow> = {}): HookRow => ({
-    maker: 'm',
-    makerName: 'M',
-    model: 'x',
-    modelName: 'X',
-    size,
-    bend: 'round',
-    eye: 'down',
-    point: 'straight',
-    barb: 'barbed',
-    wire: null,
-    xLong: 0,
-    xHeavy: 0,
-    labels: 'bigger-smaller',
-    shankMm: null,
-    gapeMm: null,
-    biteMm: null,
-    wireMm: null,
-    eyeMm: null,
-    massMg: null,
-    source: 'typed',
-    ...more,
-  });
+  const row = (size: string, more: Partial<HookRow> = {}): HookRow => ({ ...LABEL_ROW, size, ...more });
   const taped = (mm: number) => ({ shank: { value: mm, sd: mm * 0.015, source: 'measured' as const } });
   const plain = ['10', '12', '14', '16', '18'].map((size) => row(size));
   const sdSteps = (hook: Hook) => hook.shank.sd! / hook.shank.value / NUMBER_STEP;

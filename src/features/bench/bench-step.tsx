@@ -5,6 +5,7 @@ import type { Answer } from '@/core/answer';
 import type { Card } from '@/core/tying';
 import { setCardSchools, setSwitches, type AnswerRecord } from '@/records';
 import { selectDressing, selectSettings, useAct, useApp } from '@/state';
+import { partNamed } from '@/speech';
 import { hookName } from '@/features/matches';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
@@ -61,7 +62,7 @@ export function BenchStep({
   const { card } = answer;
   const dressing = useApp((state) => selectDressing(state, card?.dressing.id));
   if (!card) return <Say className="px-5 py-4">{words('dressing.none')}</Say>;
-  const partName = (id: string) => speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id);
+  const partName = (id: string) => partNamed(card, id, speech);
   return (
     <View className="gap-6 py-4">
       <View className="gap-3 px-5">

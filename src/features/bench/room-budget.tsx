@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
+import { partNamed } from '@/speech';
 import { useSpeech, useWords } from '@/features/shell';
 import { Digits, Heading, Say } from '@/ui/primitives';
 import { formatLength } from '@/core/units';
@@ -49,11 +50,7 @@ export function RoomBudget({ card }: { card: Card }) {
         <Say size="small" tone="dawn">
           {card.over.drop.length > 0
             ? words('bench.drop', {
-                parts: speech.list(
-                  card.over.drop.map((id) =>
-                    speech.plain('parts', card.parts.find((part) => part.id === id)?.part ?? id),
-                  ),
-                ),
+                parts: speech.list(card.over.drop.map((id) => partNamed(card, id, speech))),
               })
             : words('bench.drop-none')}
         </Say>

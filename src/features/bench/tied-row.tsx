@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
-import { isLow, leftInPacket, NO_KIND } from '@/records';
+import { isLow, leftInPacket, tiedKind } from '@/records';
 import { undone, useApp, useAppDispatch } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
@@ -36,7 +36,7 @@ export function TiedRow({ card }: { card: Card }) {
   const tied = () => {
     const taken = Math.min(count, left);
     ledger.tied(
-      { ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id },
+      tiedKind(card.dressing, card.hook),
       boxId === NO_BOX ? null : boxId === NEW_BOX ? { newBox: firstBox } : boxId,
       count,
     );

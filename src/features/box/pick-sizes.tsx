@@ -5,7 +5,7 @@ import type { Hook } from '@/core/hooks';
 import { useWords } from '@/features/shell';
 import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
 import type { Chosen } from './use-ledger';
-import { NO_KIND, type FlyRecord } from '@/records';
+import { tiedKind, type FlyRecord } from '@/records';
 import { selectCatalogue, useApp } from '@/state';
 
 const COUNTS = ['1', '2', '3', '4', '6', '12'];
@@ -60,7 +60,7 @@ export function PickSizes({ dressing, flies, chosen, onChange }: PickSizesProps)
         ? [
             ...chosen,
             {
-              kind: { ...NO_KIND, dressingId: dressing.id, dressingRev: dressing.rev, hookId: hook.id },
+              kind: tiedKind(dressing, hook),
               size: hook.size,
               count: Number(each),
             },

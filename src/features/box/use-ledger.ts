@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import type { MoveId } from '@/catalogue/ids';
-import { enterFly, newBox, noteTied, putIn, shiftFly, type FlyKind } from '@/records';
+import { enterFly, newBox, noteTied, putIn, shiftFly, type FlyKind, type Into } from '@/records';
 import { useAct } from '@/state';
 
 export interface PutIn {
@@ -15,9 +15,9 @@ export interface Ledger {
   /** From one compartment to another. */
   shift(flyId: string, boxId: string, from: string | null, to: string, count: number): void;
   /** Flies into a box; the same fly in the same box is topped up. */
-  putIn(into: string | { newBox: string }, flies: readonly PutIn[], why: MoveId): void;
+  putIn(into: Into, flies: readonly PutIn[], why: MoveId): void;
   /** Flies off the vise into a box, into one that is made for them, or into none, and their hooks out of the packets. */
-  tied(kind: FlyKind, into: string | { newBox: string } | null, count: number): void;
+  tied(kind: FlyKind, into: Into | null, count: number): void;
   /** Its id; null when it was refused. */
   newBox(name: string): string | null;
 }

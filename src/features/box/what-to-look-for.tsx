@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import { lookFor } from '@/core/box';
-import { NO_KIND } from '@/records';
+import { tiedKind } from '@/records';
 import { selectAnswered, useApp } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
@@ -48,7 +48,7 @@ function Looked({ answer }: { answer: Answer }) {
       into,
       [
         {
-          kind: { ...NO_KIND, dressingId: card.dressing.id, dressingRev: card.dressing.rev, hookId: card.hook.id },
+          kind: tiedKind(card.dressing, card.hook),
           count: 1,
         },
       ],

@@ -7,6 +7,7 @@ import type { Card } from '@/core/tying';
 import { setDressingSchools } from '@/records';
 import { selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, useAct, useApp } from '@/state';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { partNamed } from '@/speech';
 import { hookName } from '@/features/matches';
 import {
   CardAssemblies,
@@ -126,7 +127,6 @@ function Picture({ dressing, card, measured, size, switched, onSize, onSwitch }:
   const speech = useSpeech();
   const wide = useWide();
   const stage = dressing.stages[0]!;
-  const over = card.over && card.parts.find((part) => part.id === card.over!.part)?.part;
   return (
     <View className="gap-3 pb-4">
       <DressingPlate card={card} stage={stage} naturalMm={measured} maxHeight={wide ? 440 : 320} />
@@ -146,7 +146,7 @@ function Picture({ dressing, card, measured, size, switched, onSize, onSwitch }:
         </Say>
         {card.over ? (
           <Say size="small" tone="dawn">
-            {words('bench.over', { part: speech.plain('parts', over ?? ''), mm: speech.length(card.over.mm) })}
+            {words('bench.over', { part: partNamed(card, card.over.part, speech), mm: speech.length(card.over.mm) })}
           </Say>
         ) : null}
         <SwitchRow

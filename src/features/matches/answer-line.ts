@@ -1,4 +1,4 @@
-import { headlineParts, type Speech } from '@/speech';
+import { headlineParts, partNamed, type Speech } from '@/speech';
 import { Z95 } from '@/core/constants';
 import type { MatchRecord, SampleRecord } from '@/records';
 import type { Answered } from '@/state';
@@ -45,12 +45,12 @@ function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
 }
 
 /** How many steps, how long they take, and what is too much for the hook. */
-function benchDetail({ steps, minutes, over, parts }: Card, speech: Speech, words: Words): string {
-  const part = parts.find((item) => item.id === over?.part)?.part;
+function benchDetail(card: Card, speech: Speech, words: Words): string {
+  const { steps, minutes, over } = card;
   return speech.beside([
     words('bench.steps', { count: steps.length }),
     minutes && words('dressing.minutes', { minutes }),
-    over && words('bench.over', { part: speech.plain('parts', part ?? over.part), mm: speech.length(over.mm) }),
+    over && words('bench.over', { part: partNamed(card, over.part, speech), mm: speech.length(over.mm) }),
   ]);
 }
 

@@ -55,7 +55,7 @@ export const shiftFly = command<{ flyId: string; boxId: string; from: string | n
 );
 
 /** A box that is there, or one made on the spot. */
-type Into = string | { newBox: string };
+export type Into = string | { newBox: string };
 const boxIn = (draft: Entities, into: Into, around: Around) =>
   typeof into === 'string' ? into : makeBox(draft, into.newBox, around);
 

@@ -25,6 +25,11 @@ export const NO_KIND: FlyKind = {
   ride: null,
 };
 
+/** A dressing on a hook. */
+export function tiedKind({ id, rev }: { id: string; rev: number }, hook: { id: string }): FlyKind {
+  return { ...NO_KIND, dressingId: id, dressingRev: rev, hookId: hook.id };
+}
+
 /** Whether a fly of the box is of this kind, so that more of it are the same fly. */
 export function sameKind(fly: FlyRecord, kind: FlyKind): boolean {
   return (

@@ -6,7 +6,7 @@ export function Facts({ rows }: { rows: readonly (readonly [name: string, value:
   return (
     <View>
       {rows.map(([name, value]) => (
-        <View key={name} className="flex-row gap-4 border-b border-line py-2">
+        <View key={`${name} ${value}`} className="flex-row gap-4 border-b border-line py-2">
           <Say size="small" tone="soft" className="w-28">
             {name}
           </Say>
