@@ -72,11 +72,14 @@ export function NewDressingScreen() {
         {dressings
           .filter((dressing) => dressing.stages.includes(stage))
           .map((dressing) => (
-            <View key={dressing.id} className="flex-row items-center gap-4 border-b border-line px-5 py-2">
+            <View
+              key={dressing.id}
+              className="flex-row flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-5 py-2"
+            >
               <InView {...PICTURE}>
                 <FlyThumb card={libraryCard(dressing) ?? undefined} plain={red} {...PICTURE} />
               </InView>
-              <Say weight="serif" size="lead" className="min-w-0 flex-1">
+              <Say weight="serif" size="lead" className="min-w-36 flex-1">
                 {dressing.name}
               </Say>
               <Button
