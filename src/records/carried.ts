@@ -1,3 +1,4 @@
+import { current, isDraft } from 'immer';
 import type { Coded } from '@/core/code';
 import { enter, type Around } from './command';
 import { BACK, GONE, type Clocks } from './clocks';
@@ -92,13 +93,19 @@ export function readItem(item: Partial<RecordItem>): { ok: true; carried: Carrie
   };
 }
 
+/** A record as it stands in a draft, read at once: walking through a draft costs at every step. */
+export function standing(draft: Entities, kind: Kind, id: string): object | undefined {
+  const record = draft[kind][id] as object | undefined;
+  return isDraft(record) ? current(record) : record;
+}
+
 /** A record of a file merged with the one here; one that was deleted here comes back, for reading a file asks for it. */
 function merged(
   draft: Entities,
   { kind, id, data, clocks }: Carried['records'][number],
   { at, clocksOf }: Around,
 ): Copy {
-  const here = draft[kind][id] as object | undefined;
+  const here = standing(draft, kind, id);
   // What a file does not say the time of, it says now.
   const there: Copy = { data, clocks: clocks ?? { '': at } };
   const known = clocksOf(kind, id);

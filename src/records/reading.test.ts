@@ -68,8 +68,8 @@ test('a group of a file changes what the file says of it: what it leaves empty, 
     months: [5],
     note: 'seen',
     stages: [
-      { stage: 'mayfly/dun', leastMm: 6, usualMm: 8, mostMm: 10, shades: ['dark-olive'] },
       { stage: 'mayfly/nymph' },
+      { stage: 'mayfly/dun', leastMm: 6, usualMm: 8, mostMm: 10, shades: ['dark-olive'] },
     ],
   });
   const once = structuredClone(draft.group);

@@ -78,7 +78,7 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
       at: ports.now(),
       newId: ports.newId,
       enter: (op) => void events.push(op),
-      clocksOf: (kind, id) => edited.get(keyOf(kind, id)),
+      clocksOf: (kind, id) => clocks[keyOf(kind, id)] ?? edited.get(keyOf(kind, id)),
       clocked: (kind, id, when) => void (clocks[keyOf(kind, id)] = when),
     };
     let given: R | null = null;

@@ -1,7 +1,7 @@
 import type { OrderId, StageId } from '@/catalogue/ids';
 import type { OwnGroup } from '@/core/exchange';
 import { command, found } from '../command';
-import { saidOver } from '../said';
+import { takeSaid } from '../import-duplicate';
 import { groupRecords } from './queries';
 import { groupSchema, type GroupRecord } from './schema';
 
@@ -76,30 +76,7 @@ export const dropGroupStage = command<OfGroup & { stage: StageId }>(
 
 export const deleteGroup = command<OfGroup>('delete-group', (draft, { groupId }) => void delete draft.group[groupId]);
 
-/** A group as a file says it over what is known of it: what the file leaves empty stays, and stages that it does not name stay. */
-function groupAfter(known: GroupRecord, read: GroupRecord): GroupRecord {
-  const stageAfter = (own: StageEntry | undefined, next: StageEntry): StageEntry =>
-    own
-      ? {
-          ...next,
-          leastMm: next.leastMm ?? own.leastMm,
-          usualMm: next.usualMm ?? own.usualMm,
-          mostMm: next.mostMm ?? own.mostMm,
-          shades: next.shades.length > 0 ? next.shades : own.shades,
-        }
-      : next;
-  const stages =
-    read.order === known.order
-      ? [
-          ...known.stages.map((own) => stageAfter(own, read.stages.find((next) => next.stage === own.stage) ?? own)),
-          ...read.stages.filter((next) => !known.stages.some((own) => own.stage === next.stage)),
-        ]
-      : read.stages;
-  return { ...saidOver(known, read), demo: known.demo, stages };
-}
-
 /** Groups of a file: one that is there already is changed in what the file says of it, not doubled. */
-export const takeGroups = command<{ groups: readonly OwnGroup[] }>('groups-in', (draft, { groups }) => {
-  for (const [id, read] of Object.entries(groupRecords(groups)))
-    draft.group[id] = draft.group[id] ? groupAfter(draft.group[id], read) : read;
+export const takeGroups = command<{ groups: readonly OwnGroup[] }>('groups-in', (draft, { groups }, around) => {
+  for (const [id, read] of Object.entries(groupRecords(groups))) takeSaid(draft, 'group', id, read, around);
 });

@@ -4,11 +4,18 @@ import type { Entities } from '../kinds';
 import { ownId } from '../own-id';
 import { materialSchema } from './schema';
 
-const keyOf = (id: string) => `material_${id}`;
+/** Key of the record that holds a material of the tier's own. */
+export const materialKey = (id: string) => `material_${id}`;
 
 /** A material of the tier's own in its place. */
-export function putMaterial(draft: Entities, { id, name, hex, like, functions }: Material): void {
-  draft.material[keyOf(id)] = materialSchema.cast({ ...draft.material[keyOf(id)], name, hex, like, functions });
+function putMaterial(draft: Entities, { id, name, hex, like, functions }: Material): void {
+  draft.material[materialKey(id)] = materialSchema.cast({
+    ...draft.material[materialKey(id)],
+    name,
+    hex,
+    like,
+    functions,
+  });
 }
 
 /** A material that was just made: put in under an id of its own, which is given back. */
@@ -27,6 +34,6 @@ export const keepMaterial = command<{ material: Material }>('material', (draft, 
 
 export const forgetMaterial = command<{ id: string }>(
   'forget-material',
-  (draft, { id }) => void delete draft.material[keyOf(id)],
+  (draft, { id }) => void delete draft.material[materialKey(id)],
   { label: 'material' },
 );

@@ -2,6 +2,7 @@ import type { GivenTaping } from '@/core/exchange';
 import type { HookRow } from '@/core/hooks';
 import { command, enter, found, type Around } from '../command';
 import type { Entities } from '../kinds';
+import { takeSaid, type Said } from '../import-duplicate';
 import { makerSchema, type MakerRecord } from '../maker/schema';
 import { modelSchema, sizeRecord, type ModelRecord, type SizeRecord, type TapingRecord } from './schema';
 
@@ -100,46 +101,58 @@ export const untapeHook = command<OfModel & { tapingId: string }>(
 
 const DIMENSIONS = ['shankMm', 'gapeMm', 'biteMm', 'wireMm', 'eyeMm', 'massMg'] as const;
 
-/** A size as a row says it over what is known of it: what the row leaves empty stays as it was. */
-export function sizeAfter(known: SizeRecord | undefined, row: HookRow): SizeRecord {
+/** What a row of a file says of a size; of one that is not known (`known` undefined) all of it. */
+function saidOfSize(known: SizeRecord | undefined, row: HookRow): Partial<SizeRecord> {
   const given = Object.fromEntries(
     DIMENSIONS.flatMap((name) => (row[name] === null || row[name] === undefined ? [] : [[name, row[name]]])),
   );
+  const retired = row.retired === undefined ? {} : { retired: row.retired };
+  if (!known) return sizeRecord({ ...given, source: row.source, ...retired });
   // A row that gives no dimension says nothing of where those that are known come from.
-  const source = known && Object.keys(given).length === 0 ? known.source : row.source;
-  return sizeRecord({ ...known, ...given, source, retired: row.retired ?? known?.retired ?? false });
+  return { ...given, ...(Object.keys(given).length > 0 ? { source: row.source } : {}), ...retired };
 }
 
-/** Puts rows of a file into the catalogue: a hook that is known is brought up to date, another is added; makers and models with them. */
-export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false): void {
+/** What a row says of its model: of one that is known, nothing of what a file leaves to the usual. */
+function saidOfModel(known: boolean, row: HookRow): Said<'model'> {
+  const shape = {
+    makerId: row.maker,
+    slug: row.model,
+    name: row.modelName,
+    bend: row.bend,
+    eye: row.eye,
+    point: row.point,
+    barb: row.barb,
+    wire: row.wire,
+    xLong: row.xLong,
+    xHeavy: row.xHeavy,
+    labels: row.labels,
+  };
+  const unsaid = new Set<string>(known ? (row.unsaid ?? []) : []);
+  // A file without a column of names has the slug in its place.
+  if (known && row.modelName === row.model) unsaid.add('name');
+  return Object.fromEntries(Object.entries(shape).filter(([field]) => !unsaid.has(field)));
+}
+
+/** What rows of a file say of each model, its sizes with it, by the model's id. */
+function saidOfModels(
+  models: Entities['model'],
+  rows: readonly HookRow[],
+): Map<string, Said<'model'> & { sizes: Record<string, Partial<SizeRecord>> }> {
+  const said = new Map<string, Said<'model'> & { sizes: Record<string, Partial<SizeRecord>> }>();
   for (const row of rows) {
     const id = `${row.maker}:${row.model}`;
-    draft.maker[row.maker] ??= makerSchema.cast({ demo, name: row.makerName });
-    const model = draft.model[id];
-    const shape = {
-      makerId: row.maker,
-      slug: row.model,
-      name: row.modelName,
-      bend: row.bend,
-      eye: row.eye,
-      point: row.point,
-      barb: row.barb,
-      wire: row.wire ?? model?.wire ?? null,
-      xLong: row.xLong,
-      xHeavy: row.xHeavy,
-      labels: row.labels,
-    };
-    if (model)
-      Object.assign(
-        model,
-        Object.fromEntries(
-          Object.entries(shape).filter(([field]) => !(row.unsaid as readonly string[] | undefined)?.includes(field)),
-        ),
-      );
-    else draft.model[id] = modelSchema.cast({ demo, ...shape });
-    const { sizes } = draft.model[id]!;
-    sizes[row.size] = sizeAfter(sizes[row.size], row);
+    const before = said.get(id);
+    const sizes = before?.sizes ?? {};
+    sizes[row.size] = { ...sizes[row.size], ...saidOfSize(models[id]?.sizes[row.size], row) };
+    said.set(id, { ...before, ...saidOfModel(id in models || before !== undefined, row), sizes });
   }
+  return said;
+}
+
+/** The catalogue that a list of hooks makes where there is none: its makers and models. */
+export function putHooks(draft: Entities, rows: readonly HookRow[], demo = false): void {
+  for (const row of rows) draft.maker[row.maker] ??= makerSchema.cast({ demo, name: row.makerName });
+  for (const [id, said] of saidOfModels({}, rows)) draft.model[id] = modelSchema.cast({ ...said, demo });
 }
 
 /** Joins hooks measured by another tier to the models they are of; the same measurement twice is one. */
@@ -151,11 +164,13 @@ function putTapings(draft: Entities, tapings: readonly GivenTaping[], around: Ar
   }
 }
 
-/** Hooks of a file, and what was measured of them. */
+/** Hooks of a file, and what was measured of them: a hook that is known is brought up to date, another is added; makers and models with them. */
 export const takeHooks = command<{ rows: readonly HookRow[]; tapings?: readonly GivenTaping[] }>(
   'hooks-in',
   (draft, { rows, tapings = [] }, around) => {
-    putHooks(draft, rows);
+    for (const row of rows)
+      if (!draft.maker[row.maker]) takeSaid(draft, 'maker', row.maker, { name: row.makerName }, around);
+    for (const [id, said] of saidOfModels(draft.model, rows)) takeSaid(draft, 'model', id, said, around);
     putTapings(draft, tapings, around);
   },
 );

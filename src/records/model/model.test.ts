@@ -155,12 +155,15 @@ describe('the catalogue', () => {
   test('read again it updates, and doubles nothing', () => {
     const entities = demoEntities();
     const before = Object.keys(entities.model).length;
-    putHooks(
+    takeHooks.run(
       entities,
-      readHooksFile(
-        'maker,model,size,bend,shank_mm,source,retired\nosmere,lark,14,round,7.9,typed,yes\nosmere,lark,15,round,7.1,typed,\n',
-        KNOWN,
-      ).rows,
+      {
+        rows: readHooksFile(
+          'maker,model,size,bend,shank_mm,source,retired\nosmere,lark,14,round,7.9,typed,yes\nosmere,lark,15,round,7.1,typed,\n',
+          KNOWN,
+        ).rows,
+      },
+      around(),
     );
     expect(Object.keys(entities.model)).toHaveLength(before);
     expect(entities.model['osmere:lark']!.sizes['14']).toMatchObject({ shankMm: 7.9, source: 'typed', retired: true });

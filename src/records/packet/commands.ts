@@ -2,6 +2,7 @@ import type { MoveId } from '@/catalogue/ids';
 import type { DrawerRowRead } from '@/core/exchange';
 import { hookId as idOf } from '@/core/hooks';
 import { command, enter, found, type Around } from '../command';
+import { takeSaid } from '../import-duplicate';
 import type { Entities } from '../kinds';
 import { madeModel, type NewModel } from '../model/commands';
 import { sizeRecord } from '../model/schema';
@@ -65,12 +66,9 @@ export const takePackets = command<{ rows: readonly DrawerRowRead[] }>(
         ([, packet]) => packet.hookId === hookId && packet.label === (label ?? ''),
       )?.[0];
       const id = known ?? around.newId('packet');
-      draft.packet[id] ??= packetSchema.cast({ hookId, label: label ?? '' });
-      const packet = draft.packet[id]!;
-      const by = count - leftInPacket(packet);
+      takeSaid(draft, 'packet', id, { hookId, label: label ?? '', low, note }, around);
+      const by = count - leftInPacket(draft.packet[id]!);
       if (by !== 0) move(draft, id, by, known ? 'counted' : 'got', around);
-      packet.low = low ?? packet.low ?? null;
-      packet.note = note || packet.note;
     }
   },
   { label: 'packets-in' },
