@@ -71,12 +71,8 @@ export function selectWaitsFor(state: State, matchId: string): 'stage' | 'length
 
 const answerCache = new Map<string, { inputs: readonly unknown[]; result: Answered }>();
 
-/** The answer of one answer record of a match, remembered until one of its inputs changes. */
-export function selectAnswered(state: State, matchId: string, answerId: string): Answered | null {
-  const match: MatchRecord | undefined = state.records.entities.match[matchId];
-  const sample = match && state.records.entities.sample[match.sampleId];
-  const record: AnswerRecord | undefined = match?.answers.find((item) => item.id === answerId);
-  if (!match || !sample || !record) return null;
+/** The answer to a sample by one record of what is asked, remembered under `key` until one of its inputs changes. */
+export function answeredBy(state: State, key: string, sample: SampleRecord, record: AnswerRecord): Answered {
   const catalogue = selectCatalogue(state);
   const settings = selectSettings(state);
   const groups = selectGroups(state);
@@ -84,12 +80,19 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   const { hand } = selectDevice(state);
   const eye = sample.method === 'eye' ? selectEye(state) : null;
   const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups];
-  const key = `${matchId}/${answerId}`;
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
   const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups });
   answerCache.set(key, { inputs, result });
   return result;
+}
+
+/** The answer of one answer record of a match. */
+export function selectAnswered(state: State, matchId: string, answerId: string): Answered | null {
+  const match: MatchRecord | undefined = state.records.entities.match[matchId];
+  const sample = match && state.records.entities.sample[match.sampleId];
+  const record: AnswerRecord | undefined = match?.answers.find((item) => item.id === answerId);
+  return match && sample && record ? answeredBy(state, `${matchId}/${answerId}`, sample, record) : null;
 }
 
 function work(

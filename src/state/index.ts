@@ -5,6 +5,7 @@ export { selectBoxMatch, selectCarried, selectFlyName } from './box';
 export { selectOwnMaterials } from './own-materials';
 export { selectGroups, selectKey } from './own-groups';
 export { selectBelief } from './belief';
+export { isUntold, selectLikely, type LikelyAnswer } from './likely';
 export { takeBundle, writeBundle } from './bundle';
 export { newIn, takeCarriedRecords, writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';

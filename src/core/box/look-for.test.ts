@@ -1,7 +1,7 @@
 import { SHIPPED, sampleOf } from '../../../tools/test-catalogue';
 import { answer, NO_CHOICES } from '../answer';
 import { NUMBER_STEP } from '../constants';
-import { lookFor } from './look-for';
+import { lookFor, sizesToLookFor } from './look-for';
 
 const answered = answer(sampleOf('mayfly/dun', { lengthsMm: [8.1] }), NO_CHOICES, SHIPPED);
 
@@ -25,4 +25,12 @@ test('a body one number either way, and of each maker only sizes that carry one 
 
 test('where no fly can be tied there is nothing to look for', () => {
   expect(lookFor({ ...answered, card: null })).toBeNull();
+});
+
+test('sizes of all makers make one span by their number; a label that is none is left out', () => {
+  const of = (...sizes: string[][]) =>
+    sizesToLookFor({ makers: sizes.map((list) => ({ maker: 'm', model: 'x', sizes: list })) });
+  expect(of(['14', '16'], ['12', 'V47'])).toEqual({ largest: '12', smallest: '16' });
+  expect(of(['2', '1/0'])).toEqual({ largest: '1/0', smallest: '2' });
+  expect(of(['V47'], ['small'])).toBeNull();
 });

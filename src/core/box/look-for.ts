@@ -2,6 +2,7 @@ import type { RideId } from '@/catalogue/ids';
 import type { Answer } from '../answer';
 import type { Shade } from '../colour';
 import { NUMBER_STEP } from '../constants';
+import { readSizeLabel } from '../hooks';
 
 /** What a fly in a real box is known by, where nobody has written the box down. */
 export interface LookFor {
@@ -16,6 +17,18 @@ export interface LookFor {
 }
 
 const MOST_MAKERS = 3;
+
+/** The sizes that carry such a body by any maker's best model, from the largest to the smallest of one label; one that is no plain number is left out. */
+export function sizesToLookFor({ makers }: Pick<LookFor, 'makers'>): { largest: string; smallest: string } | null {
+  const sizes = makers
+    .flatMap((maker) => maker.sizes)
+    .flatMap((label) => {
+      const size = readSizeLabel(label);
+      return size.kind === 'number' ? [{ label, n: size.n }] : [];
+    })
+    .sort((one, other) => one.n - other.n);
+  return sizes.length > 0 ? { largest: sizes[0]!.label, smallest: sizes.at(-1)!.label } : null;
+}
 
 /** What to look for in a box of which nothing is known, from what the natural was answered with; null where no fly can be tied for it. */
 export function lookFor({ target_mm, hooks, by_maker, style, card }: Answer): LookFor | null {

@@ -1,4 +1,4 @@
-import { act, render, type RenderResult } from '@testing-library/react';
+import { act, fireEvent, render, screen, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { createStore, openStore, type Store } from '@/state';
@@ -18,6 +18,14 @@ const TURN_MS = 2;
 export async function laidOut(): Promise<void> {
   for (let turn = 0; turn < LAYOUT_TURNS; turn++)
     await act(async () => new Promise((done) => setTimeout(done, TURN_MS)));
+}
+
+/** Opens what is a line until it is opened, by its title. */
+export function unfold(...titles: string[]): void {
+  for (const title of titles) {
+    const line = screen.getByRole('button', { name: new RegExp(`^${title}(:|$)`) });
+    if (line.getAttribute('aria-expanded') === 'false') fireEvent.click(line);
+  }
 }
 
 export interface Opened extends RenderResult {

@@ -1,15 +1,15 @@
 import { useRouter } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import type { Card } from '@/core/tying';
 import { setCardSchools, setSwitches, type AnswerRecord } from '@/records';
 import { selectDressing, selectSettings, useAct, useApp } from '@/state';
-import { partNamed } from '@/speech';
+import { cardFacts, partNamed, type Speech } from '@/speech';
 import { hookName } from '@/features/matches';
-import { Measured, useSpeech, useWords } from '@/features/shell';
-import { Button, Heading, Say } from '@/ui/primitives';
-import { CardAssemblies, CardExtras, CardParts, CardSteps, partQuantity } from './card-view';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Fold, Heading, Say } from '@/ui/primitives';
+import { CardAssemblies, CardCautions, CardExtras, CardParts, CardSteps } from './card-view';
 import { RoomBudget } from './room-budget';
 import { SchoolsPanel } from './schools-panel';
 import { Stations } from './stations';
@@ -21,26 +21,35 @@ function CardSchools({ matchId, record, card }: { matchId: string; record: Answe
   const words = useWords();
   const act = useAct();
   const { schools, dressingSchools } = useApp(selectSettings);
-  const [open, setOpen] = useState(false);
-  const choose = (next: Record<string, string>) => act(setCardSchools, { matchId, answerId: record.id, schools: next });
   return (
-    <View className="gap-3 px-5">
-      <View className="flex-row items-center gap-3">
-        <Button label={words(open ? 'bench.schools-close' : 'bench.schools')} onPress={() => setOpen(!open)} />
-        <Say size="small" tone="soft" className="min-w-0 flex-1">
-          {words('bench.schools-set', { count: Object.keys(record.schools).length })}
-        </Say>
-      </View>
-      {open ? (
-        <SchoolsPanel
-          dressing={card.dressing.id}
-          value={record.schools}
-          inherited={{ ...schools, ...dressingSchools[card.dressing.id] }}
-          onChange={choose}
-        />
-      ) : null}
-    </View>
+    <Fold
+      wide
+      title={words('bench.schools')}
+      line={words('bench.schools-set', { count: Object.keys(record.schools).length })}
+    >
+      <SchoolsPanel
+        dressing={card.dressing.id}
+        value={record.schools}
+        inherited={{ ...schools, ...dressingSchools[card.dressing.id] }}
+        onChange={(next) => act(setCardSchools, { matchId, answerId: record.id, schools: next })}
+      />
+    </Fold>
   );
+}
+
+/** Parts that lie along the hook, from the bend on. */
+function stationNames(card: Card, speech: Speech): string[] {
+  return [
+    ...new Set(card.parts.filter((part) => part.from_mm !== null).map((part) => speech.plain('parts', part.part))),
+  ];
+}
+
+/** The room in a line: what there is, and whether the parts stay within it. */
+function roomLine(card: Card, speech: Speech, words: ReturnType<typeof useWords>): string {
+  return words(card.fits ? 'bench.room-line' : 'bench.room-over', {
+    room: speech.length(card.room_mm),
+    used: speech.length(card.used_mm),
+  });
 }
 
 /** The bench card: every part in millimetres, the room, and the steps. */
@@ -70,35 +79,15 @@ export function BenchStep({
           <Heading size="title">{card.dressing.name}</Heading>
           <Say tone="soft">{hookName(card.hook)}</Say>
         </View>
-        <View className="flex-row flex-wrap items-baseline gap-x-5 gap-y-1">
-          {(
-            [
-              ['room', card.room_mm],
-              ['used', card.used_mm],
-              ['left', card.room_mm - card.used_mm],
-            ] as const
-          ).map(([name, mm]) => (
-            <View key={name} className="flex-row items-baseline gap-2">
-              <Say size="small" tone="soft">
-                {words(`bench.${name}`)}
-              </Say>
-              <Measured
-                what={words(`bench.${name}`)}
-                quantity={partQuantity(card, Math.abs(mm) < 0.005 ? 0 : mm)}
-                unit={false}
-              />
-            </View>
-          ))}
-          <Say size="small" tone={card.fits ? 'sedge' : 'dawn'} weight="medium">
-            {card.fits
-              ? words('bench.fits')
-              : speech.clauses([
-                  words('bench.over', { part: partName(card.over!.part), mm: speech.length(card.over!.mm) }),
-                  card.over!.drop.length > 0 &&
-                    words('bench.drop', { parts: speech.list(card.over!.drop.map(partName)) }),
-                ])}
-          </Say>
-        </View>
+        <Say size="small" tone={card.fits ? 'sedge' : 'dawn'} weight="medium">
+          {card.fits
+            ? words('bench.fits')
+            : speech.clauses([
+                words('bench.over', { part: partName(card.over!.part), mm: speech.length(card.over!.mm) }),
+                card.over!.drop.length > 0 &&
+                  words('bench.drop', { parts: speech.list(card.over!.drop.map(partName)) }),
+              ])}
+        </Say>
         <Button
           kind="main"
           label={words('bench.start')}
@@ -117,14 +106,41 @@ export function BenchStep({
       </View>
       {plate}
       <CardParts card={card} />
-      <Stations card={card} />
-      <RoomBudget card={card} />
-      <CardExtras card={card} />
-      <CardSchools matchId={matchId} record={record} card={card} />
-      <CardAssemblies card={card} />
-      <View>
-        <Heading className="px-5 pb-2">{words('bench.steps-title')}</Heading>
-        <CardSteps card={card} />
+      <View className="-mt-6">
+        <CardCautions card={card} />
+        <Fold
+          wide
+          title={words('bench.steps-title')}
+          line={speech.beside([
+            words('bench.steps', { count: card.steps.length }),
+            card.minutes && words('dressing.minutes', { minutes: card.minutes }),
+          ])}
+        >
+          <View className="-mx-5">
+            <CardAssemblies card={card} />
+            <CardSteps card={card} cautionsTold />
+          </View>
+        </Fold>
+        <Fold wide title={words('bench.lies')} line={speech.list(stationNames(card, speech))}>
+          <View className="-mx-5">
+            <Stations card={card} />
+          </View>
+        </Fold>
+        <Fold wide title={words('bench.budget')} line={roomLine(card, speech, words)}>
+          <View className="-mx-5">
+            <RoomBudget card={card} />
+          </View>
+        </Fold>
+        <Fold
+          wide
+          title={words('bench.small-print')}
+          line={speech.list(cardFacts(card, speech).map(({ title }) => title))}
+        >
+          <View className="-mx-5">
+            <CardExtras card={card} />
+          </View>
+        </Fold>
+        <CardSchools matchId={matchId} record={record} card={card} />
       </View>
       <TiedRow card={card} />
     </View>

@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { leftInPacket } from '@/records';
 import { undone, type Store } from '@/state';
 import { MatchScreen } from '@/features/match-frame';
-import { openScreen, DUN } from '../__tests__/screen';
+import { openScreen, DUN, unfold } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { TieScreen } from './tie-screen';
 import { change } from '@/state/__tests__/change';
@@ -30,7 +30,11 @@ async function pinned(store: Store, id = 'osmere:lark:14') {
 }
 
 describe('the card', () => {
-  const open = () => openScreen(<MatchScreen id={DUN} step="bench" />);
+  const open = async () => {
+    const opened = await openScreen(<MatchScreen id={DUN} step="bench" />);
+    unfold('Steps', 'Where each part lies', 'Room, step by step', 'Small print');
+    return opened;
+  };
   test('every part in millimetres with its range, its rule and its material', async () => {
     await open();
     const tail = screen.getByRole('row', { name: /^Tail/ });
@@ -57,7 +61,13 @@ describe('the card', () => {
     expect(steps).toHaveLength(17);
     expect(steps[0]).toHaveTextContent('Look: Thread lies flat');
     expect(steps[0]).toHaveTextContent('If it went wrong:');
-    expect(steps[0]).toHaveTextContent(/CareHook point: .*Local rules and licensed practice come first\./);
+    expect(steps[0]).toHaveTextContent('Care: hook point, as above');
+    const care = screen.getByRole('button', { name: /^Care: / });
+    expect(care).toHaveAccessibleName(
+      'Care: Hook point, Blade, Varnish, Needle. Local rules and licensed practice come first.',
+    );
+    fireEvent.click(care);
+    expect(screen.getAllByText(/^Hook point: .*Local rules and licensed practice come first\./)).toHaveLength(1);
   });
   test('flies that are tied go into a box and their hooks out of the packet, in one change that can be undone', async () => {
     const { store } = await open();
@@ -78,7 +88,7 @@ describe('the card', () => {
     const { store } = await open();
     await pinned(store, 'bessock:fine:12');
     expect(screen.getByText('No packet of Bessock Fine 12 is in the drawer: no hook is taken.')).toBeInTheDocument();
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Into' })).getByText('no box'));
+    fireEvent.change(screen.getByLabelText('Into'), { target: { value: 'none' } });
     expect(screen.getByText('One is tied').closest('[role=button]')).toHaveAttribute('aria-disabled', 'true');
     expect(screen.getByText(/^Choose a box: into none nothing would be kept/)).toBeInTheDocument();
   });
@@ -149,7 +159,7 @@ describe('at the bench', () => {
     for (let i = 0; i < 16; i++) key('PageDown');
     expect(screen.getByText('Off the vise')).toBeInTheDocument();
     const step = screen.getByRole('heading', { level: 1 }).textContent;
-    fireEvent.keyDown(screen.getByRole('radio', { name: 'no box' }), { key: 'ArrowLeft' });
+    fireEvent.keyDown(screen.getByLabelText('Into'), { key: 'ArrowLeft' });
     fireEvent.keyDown(screen.getByRole('button', { name: 'Tied: 2' }), { key: ' ' });
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(step!);
     key('ArrowLeft');

@@ -4,7 +4,7 @@ import type { Card, CardPart, CardStep } from '@/core/tying';
 import type { Quantity } from '@/core/quantity';
 import { Measured, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { amountLines, cardFacts, partColourLine, partCount } from '@/speech';
-import { Digits, Heading, Say } from '@/ui/primitives';
+import { Digits, Fold, Heading, Say } from '@/ui/primitives';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */
 export function partQuantity(card: Card, mm: number): Quantity {
@@ -136,6 +136,18 @@ export function StepCaution({ step }: { step: CardStep }) {
   );
 }
 
+/** That a step has a caution which stands in full above. */
+function StepCare({ step }: { step: CardStep }) {
+  const speech = useSpeech();
+  const words = useWords();
+  if (!step.caution) return null;
+  return (
+    <Say size="small" tone="straw" weight="medium">
+      {words('bench.care-mark', { what: speech.plain('cautions', step.caution) })}
+    </Say>
+  );
+}
+
 /** What is made beforehand, each with its own steps. */
 export function CardAssemblies({ card }: { card: Card }) {
   const words = useWords();
@@ -151,13 +163,41 @@ export function CardAssemblies({ card }: { card: Card }) {
   ));
 }
 
-/** The steps of a card in order. */
-export function CardSteps({ card }: { card: Card }) {
-  return <StepList steps={card.steps} />;
+/** The steps of a card in order; `cautionsTold` where its cautions stand in full on the same page. */
+export function CardSteps({ card, cautionsTold = false }: { card: Card; cautionsTold?: boolean }) {
+  return <StepList steps={card.steps} cautionsTold={cautionsTold} />;
+}
+
+/** The cautions of a card's steps, each once: named in a line, in full when it is opened. */
+export function CardCautions({ card }: { card: Card }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const ids = [
+    ...new Set(
+      [...card.assemblies.flatMap(({ steps }) => steps), ...card.steps].flatMap(({ caution }) => caution ?? []),
+    ),
+  ];
+  if (ids.length === 0) return null;
+  return (
+    <Fold
+      wide
+      title={words('bench.care')}
+      line={words('bench.care-line', {
+        what: speech.list(ids.map((id) => speech.name('cautions', id))),
+        ending: speech.t('caution.ending'),
+      })}
+    >
+      {ids.map((id) => (
+        <View key={id} className="border-l-4 border-straw pl-3">
+          <Say size="small">{speech.caution(id)}</Say>
+        </View>
+      ))}
+    </Fold>
+  );
 }
 
 /** Steps in order: what, where, the check, the mend, the caution. */
-function StepList({ steps }: { steps: readonly CardStep[] }) {
+function StepList({ steps, cautionsTold = false }: { steps: readonly CardStep[]; cautionsTold?: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   return (
@@ -184,7 +224,7 @@ function StepList({ steps }: { steps: readonly CardStep[] }) {
                 {speech.pair(words('bench.mend'), speech.clauses(speech.stepMends(step)))}
               </Say>
             ) : null}
-            <StepCaution step={step} />
+            {cautionsTold ? <StepCare step={step} /> : <StepCaution step={step} />}
           </View>
         </View>
       ))}

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
 import { partNamed } from '@/speech';
-import { useSpeech, useWords } from '@/features/shell';
-import { Digits, Heading, Say } from '@/ui/primitives';
+import { Measured, useSpeech, useWords } from '@/features/shell';
+import { Digits, Say } from '@/ui/primitives';
+import { partQuantity } from './card-view';
 import { formatLength } from '@/core/units';
 
 const BAR = 6;
@@ -17,7 +18,26 @@ export function RoomBudget({ card }: { card: Card }) {
   const digits = (mm: number) => formatLength(Math.abs(mm) < 0.005 ? 0 : mm, speech.unit).digits;
   return (
     <View className="gap-1 px-5">
-      <Heading size="small">{words('bench.budget')}</Heading>
+      <View className="flex-row flex-wrap items-baseline gap-x-5 gap-y-1">
+        {(
+          [
+            ['room', card.room_mm],
+            ['used', card.used_mm],
+            ['left', card.room_mm - card.used_mm],
+          ] as const
+        ).map(([name, mm]) => (
+          <View key={name} className="flex-row items-baseline gap-2">
+            <Say size="small" tone="soft">
+              {words(`bench.${name}`)}
+            </Say>
+            <Measured
+              what={words(`bench.${name}`)}
+              quantity={partQuantity(card, Math.abs(mm) < 0.005 ? 0 : mm)}
+              unit={false}
+            />
+          </View>
+        ))}
+      </View>
       {card.budget.map((row) => {
         const short = row.left_mm < row.needed_mm - 1e-6;
         return (

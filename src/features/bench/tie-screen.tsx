@@ -24,9 +24,10 @@ export function TieScreen({ id }: { id: string }) {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
-  const wide = useWide();
   const red = useRedLamp();
-  const { height } = useWindowDimensions();
+  const { height, width: across } = useWindowDimensions();
+  // The fly beside its words where there is room, on a phone that lies on its side too.
+  const beside = useWide() || across > height;
   const match = useApp((state) => state.records.entities.match[id]);
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
   const [index, setIndex] = useState(0);
@@ -43,8 +44,8 @@ export function TieScreen({ id }: { id: string }) {
     // What has the focus answers its own keys: a button the space bar, a choice the arrows too.
     const at = event.target as HTMLElement | null;
     if (
-      (event.key === ' ' && at?.closest?.('button, [role=radio]')) ||
-      (event.key.startsWith('Arrow') && at?.closest?.('[role=radio]'))
+      (event.key === ' ' && at?.closest?.('button, [role=radio], select')) ||
+      (event.key.startsWith('Arrow') && at?.closest?.('[role=radio], select'))
     )
       return;
     const by = { ' ': 1, PageDown: 1, ArrowRight: 1, PageUp: -1, ArrowLeft: -1 }[event.key];
@@ -83,8 +84,8 @@ export function TieScreen({ id }: { id: string }) {
           />
         ))}
       </View>
-      <ScrollView className="flex-1" contentContainerClassName={wide ? 'flex-row' : ''}>
-        <Pressable aria-hidden tabIndex={-1} onPress={forward} onLayout={onLayout} className={wide ? 'w-3/5' : ''}>
+      <ScrollView className="flex-1" contentContainerClassName={beside ? 'flex-row' : ''}>
+        <Pressable aria-hidden tabIndex={-1} onPress={forward} onLayout={onLayout} className={beside ? 'w-3/5' : ''}>
           {width > 0 ? (
             <Plate
               label={words('tie.fly', { fly: card.dressing.name, n: step.n })}
@@ -96,11 +97,11 @@ export function TieScreen({ id }: { id: string }) {
               digits={(mm) => formatLength(mm, speech.unit).digits}
               ringAt={step.at?.mm ?? null}
               only={step.part ?? ''}
-              maxHeight={wide ? height - 180 : 250}
+              maxHeight={beside ? height - 150 : 250}
             />
           ) : null}
         </Pressable>
-        <View aria-live="polite" className={`gap-3 px-5 pb-6 ${wide ? 'w-2/5 pt-6' : ''}`}>
+        <View aria-live="polite" className={`gap-3 px-5 pb-6 ${beside ? 'w-2/5 pt-4' : ''}`}>
           <View>
             <Say size="small" tone="soft">
               {speech.beside([words('tie.step', { n: step.n, count }), step.kind && speech.name('parts', step.kind)])}

@@ -6,7 +6,7 @@ import { undone, useApp, useAppDispatch } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Heading, Say, Stepper } from '@/ui/primitives';
+import { Button, Heading, Pick, Say, Stepper } from '@/ui/primitives';
 
 const NO_BOX = 'none';
 const NEW_BOX = 'new';
@@ -58,16 +58,17 @@ export function TiedRow({ card }: { card: Card }) {
         <Button label={words('tied.note', { count })} disabled={boxId === NO_BOX && left === 0} onPress={tied} />
       </View>
       {carried.length > 0 ? (
-        <Chips
-          compact
-          label={words('tied.into')}
-          choices={[
-            ...carried.map(([id, box]) => ({ id, label: box.name })),
-            { id: NO_BOX, label: words('tied.no-box') },
-          ]}
-          value={boxId}
-          onChange={setChosen}
-        />
+        <View className="flex-row">
+          <Pick
+            label={words('tied.into')}
+            choices={[
+              ...carried.map(([id, box]) => ({ id, label: box.name })),
+              { id: NO_BOX, label: words('tied.no-box') },
+            ]}
+            value={boxId}
+            onChange={setChosen}
+          />
+        </View>
       ) : null}
       <Say size="small" tone={own.some(isLow) ? 'straw' : 'soft'}>
         {speech.beside([

@@ -2,8 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { BoxAnswer } from '@/core/box';
-import { heldOf, type Entities } from '@/records';
-import { selectBoxMatch, selectCardOf, selectCatalogue, useApp, useLater } from '@/state';
+import { heldOf } from '@/records';
+import { isUntold, selectBoxMatch, selectCardOf, selectCatalogue, useApp, useLater } from '@/state';
 import { CautionOfTheDay, useRedLamp, useSpeech, useThumb, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Digits, Heading, Say } from '@/ui/primitives';
@@ -121,21 +121,6 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
         ) : null}
       </View>
     </View>
-  );
-}
-
-/** Nothing has been said of the natural yet: no stage, sign, length or thing seen. */
-function isUntold({ match, sample }: Entities, matchId: string): boolean {
-  const own = match[matchId];
-  const record = own && sample[own.sampleId];
-  if (!own || !record) return true;
-  return (
-    own.answers.every((answer) => !answer.stage) &&
-    Object.keys(record.signs).length + record.seen.length + record.specimens.length === 0 &&
-    !record.rough &&
-    !record.rise &&
-    !record.found &&
-    !record.doing
   );
 }
 

@@ -180,7 +180,9 @@ describe('putting flies in', () => {
     fireEvent.change(length, { target: { value: 'long' } });
     expect(screen.getByText(/long/)).toBeInTheDocument();
     fireEvent.change(length, { target: { value: '6,5' } });
-    fireEvent.click(within(screen.getByLabelText('Colour of its body, in words')).getByText('black'));
+    fireEvent.click(
+      within(screen.getByLabelText('Colour of its body, in words')).getByRole('radio', { name: 'middling black' }),
+    );
     fireEvent.click(screen.getByLabelText('How many: 2'));
     fireEvent.click(screen.getByText('Put 2 flies in'));
     expect(Object.values(flies(store)).find((fly) => fly.stage === 'midge/pupa')).toMatchObject({

@@ -1,6 +1,5 @@
 export { BoxAnswers, useBestFly } from './box-answers';
 export { BoxScreen } from './box-screen';
-export { BoxStrip } from './box-strip';
 export { BoxesScreen } from './boxes-screen';
 export { EnterScreen } from './enter-screen';
 export { useLedger } from './use-ledger';

@@ -2,59 +2,83 @@ import { View } from 'react-native';
 import { COLOUR_WORDS, labOfShade } from '@/catalogue';
 import { hexOfLab } from '@/core/colour';
 import { useRedLamp, useWords } from '@/features/shell';
-import { Chips, Say } from '@/ui/primitives';
+import { Button, OneStop, Option, Say } from '@/ui/primitives';
 
-const TONES = ['dark', 'mid', 'pale'] as const;
+/** From left to right: as a sleeve of samples lies, the palest first. */
+const TONES = ['pale', 'mid', 'dark'] as const;
 export const ALL_HUES = Object.keys(COLOUR_WORDS.hues);
 
 interface ShadeWordsProps {
   label: string;
   /** `tone-hue`, or null for no word. */
   value: string | null;
-  /** The chip that takes the word away. */
+  /** What takes the word away. */
   none: string;
   hues: readonly string[];
   onChange: (shade: string | null) => void;
 }
 
-/** A colour in two words, hue first, with a patch of what they mean; none is shown under the red lamp. */
+/** A colour by its word: a sheet of swatches, hues down and tones across; under the red lamp words alone. */
 export function ShadeWords({ label, value, none, hues, onChange }: ShadeWordsProps) {
   const words = useWords();
   const red = useRedLamp();
-  const [tone, hue] = (value ?? '').split('-') as [string, string | undefined];
-  const lab = hue ? labOfShade(`${tone}-${hue}`) : null;
+  const known = hues.some((hue) => value?.endsWith(`-${hue}`));
   return (
     <View className="gap-2">
-      <View className="flex-row items-center gap-3">
+      <View className="min-h-target flex-row items-center justify-between gap-3">
         <Say size="small" tone="soft">
           {label}
         </Say>
-        {lab && !red ? (
-          <View
-            aria-hidden
-            style={{ backgroundColor: hexOfLab(lab) }}
-            className="h-6 w-12 rounded-control border border-edge"
-          />
-        ) : null}
+        {value ? <Button kind="quiet" label={none} onPress={() => onChange(null)} className="-mr-4" /> : null}
       </View>
-      <Chips
-        compact
-        tall
+      <OneStop
         label={label}
-        choices={[{ id: '', label: none }, ...hues.map((id) => ({ id, label: words(`words.hue.${id}`) }))]}
-        value={hue ?? ''}
-        onChange={(id) => onChange(id === '' ? null : `${tone || 'mid'}-${id}`)}
-      />
-      {hue ? (
-        <Chips
-          compact
-          tall
-          label={words('words.tone-title')}
-          choices={TONES.map((id) => ({ id: id as string, label: words(`words.tone.${id}`) }))}
-          value={tone}
-          onChange={(id) => onChange(`${id}-${hue}`)}
-        />
-      ) : null}
+        across={TONES.length}
+        reached={known && value ? value : `${TONES[0]}-${hues[0]}`}
+        className="gap-1"
+      >
+        <View aria-hidden className="flex-row gap-1 pl-[72px]">
+          {TONES.map((tone) => (
+            <Say key={tone} size="small" tone="soft" className="flex-1">
+              {words(`words.tone.${tone}`)}
+            </Say>
+          ))}
+        </View>
+        {hues.map((hue) => (
+          <View key={hue} className="flex-row items-center gap-1">
+            <Say size="small" className="w-[68px]">
+              {words(`words.hue.${hue}`)}
+            </Say>
+            {TONES.map((tone) => {
+              const shade = `${tone}-${hue}`;
+              const on = shade === value;
+              const lab = labOfShade(shade);
+              return (
+                <Option
+                  key={tone}
+                  id={shade}
+                  on={on}
+                  spoken={words('words.shade', { tone: words(`words.tone.${tone}`), hue: words(`words.hue.${hue}`) })}
+                  onTake={() => onChange(shade)}
+                  className={`min-h-target flex-1 justify-center rounded-control border-2 p-1 ${on ? 'border-river' : 'border-line'}`}
+                >
+                  {red || !lab ? (
+                    <Say size="small" weight={on ? 'strong' : 'sans'}>
+                      {words(`words.tone.${tone}`)}
+                    </Say>
+                  ) : (
+                    <View
+                      aria-hidden
+                      style={{ backgroundColor: hexOfLab(lab) }}
+                      className="flex-1 rounded-control border border-edge"
+                    />
+                  )}
+                </Option>
+              );
+            })}
+          </View>
+        ))}
+      </OneStop>
     </View>
   );
 }

@@ -1,26 +1,44 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
 import type { Store } from '@/state';
-import { DUN, openScreen } from '../__tests__/screen';
+import { DUN, openScreen, unfold } from '../__tests__/screen';
 import { change } from '@/state/__tests__/change';
 
-const open = (id = DUN) => openScreen(<MatchScreen id={id} step="hook" />);
+async function open(id = DUN) {
+  const opened = await openScreen(<MatchScreen id={id} step="hook" />);
+  unfold('Nearest three of every maker', 'Rules and size on purpose');
+  return opened;
+}
 const leading = (store: Store) => {
   const match = store.getState().records.entities.match[DUN]!;
   return match.answers.find((answer) => answer.id === match.leading)!;
 };
 const settings = (store: Store) => store.getState().records.entities.settings.main!;
-const byMaker = () => screen.getAllByLabelText('The same as a table')[0]!;
+const byMaker = () => screen.getAllByLabelText('The same as a table')[1]!;
 
 test('the nearest three of every maker stand in a table with size, difference, chance and how far each holds', async () => {
   await open();
   const rows = within(byMaker()).getAllByRole('row');
-  expect(rows[0]).toHaveTextContent('makersizedifferencechance');
+  expect(rows[0]).toHaveTextContent('makersizeoffchance');
   expect(rows).toHaveLength(1 + 3 * 7);
-  expect(within(byMaker()).getByLabelText(/^Osmere Lark 14/)).toHaveTextContent(/Lark · 7\.6–9\.0 · 41 in the drawer/);
+  expect(within(byMaker()).getByLabelText(/^Osmere Lark 14/)).toHaveTextContent(
+    /Lark.*holds 7\.6–9\.0 · 41 in the drawer/,
+  );
   for (const maker of ['Ravelin', 'Osmere', 'Tholeby', 'Kyrewood', 'Bessock', 'Vantry', 'Reference'])
-    expect(within(byMaker()).getAllByText(maker)).toHaveLength(3);
+    expect(within(byMaker()).getAllByText(new RegExp(`^${maker} `))).toHaveLength(3);
   expect(within(byMaker()).getAllByText('V47').length).toBeGreaterThan(0);
+});
+
+test('hooks stand best first, few at once and none that is hardly likely; the rest is one tap away', async () => {
+  await open();
+  const listed = () => within(screen.getAllByLabelText('The same as a table')[0]!).getAllByRole('row').slice(1);
+  expect(listed()).toHaveLength(8);
+  fireEvent.click(screen.getByText(/^\d+ hooks more$/));
+  expect(listed().length).toBeGreaterThan(8);
+  const chances = listed().map((row) => Number(/(\d+)%$/.exec(row.textContent!)![1]));
+  expect(Math.min(...chances.slice(5))).toBeGreaterThanOrEqual(5);
+  fireEvent.click(screen.getByText('Fewer'));
+  expect(listed()).toHaveLength(8);
 });
 
 test('the ladder says what it shows, with the hook that is nearest', async () => {
@@ -51,11 +69,11 @@ test('a pinned hook leads, is said to be pinned, and comes loose again', async (
 
 test('a rule of barbless water leaves only barbless hooks, and says whose rule it is', async () => {
   const { store } = await open();
-  fireEvent.click(screen.getByText('Barbless'));
+  fireEvent.change(screen.getByLabelText('Barb rule of the water'), { target: { value: 'barbless' } });
   expect(settings(store).barbRule).toBe('barbless');
   expect(screen.getByText('your rule for this water, check it')).toBeInTheDocument();
-  expect(within(byMaker()).queryByText('Osmere')).toBeNull();
-  expect(within(byMaker()).getAllByText('Tholeby')).toHaveLength(3);
+  expect(within(byMaker()).queryByText(/^Osmere/)).toBeNull();
+  expect(within(byMaker()).getAllByText(/^Tholeby/)).toHaveLength(3);
 });
 
 test('one up asks for a longer hook', async () => {
@@ -86,7 +104,7 @@ test('nothing smaller than is worth tying, only what is owned, the eye as it loo
   ).toBe(true);
   fireEvent.click(screen.getByText('Only what I own'));
   expect(first()).toBe(before);
-  fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Smallest size worth tying' })).getByText('16'));
+  fireEvent.change(screen.getByLabelText('Smallest size worth tying'), { target: { value: '16' } });
   expect(settings(store).smallest).toBe(16);
   expect(first()).not.toBe(before);
 });
@@ -156,7 +174,7 @@ test('how far the answer holds is said in lengths and neighbours', async () => {
 });
 
 test('a natural that waits offers the missing input in place of hooks', async () => {
-  await open('match_demo-waiting');
+  await openScreen(<MatchScreen id="match_demo-waiting" step="hook" />);
   expect(screen.queryByLabelText('The same as a table')).toBeNull();
   expect(screen.getByText('Give a length')).toBeInTheDocument();
 });

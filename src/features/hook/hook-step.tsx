@@ -20,7 +20,7 @@ import { pinHook, setOffset, setSettings, type AnswerRecord } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
 import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
 import { hookName, offDigits } from '@/features/matches';
-import { Button, Chips, Digits, Heading, Say, Toggle } from '@/ui/primitives';
+import { Button, Chips, Digits, Fold, Heading, Pick, Say, Toggle } from '@/ui/primitives';
 import { OnlyOwned } from './only-owned';
 import { HookDimensions, HookReasons } from './hook-detail';
 import { HowFar } from './how-far';
@@ -45,11 +45,11 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
   const answer = useMemo(() => (any ? whole : narrowed(whole, kinds)), [any, kinds, whole]);
   const words = useWords();
   const speech = useSpeech();
-  const { ids } = speech;
   const act = useAct();
-  const { barbRule, smallest, schools } = useApp(selectSettings);
   const [tapped, setTapped] = useState<string | null>(null);
   const [everyMaker, setEveryMaker] = useState(false);
+  const [all, setAll] = useState(false);
+  const listed = answer.hooks.slice(0, LISTED).filter(isWorthShowing);
   const wide = useWide();
   const pin = usePinHook(matchId, record.id);
   const first = answer.hooks[0];
@@ -163,102 +163,142 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
           <HookReasons hook={chosen} />
         </View>
       ) : null}
-      <View className="gap-3 px-5">
-        <Heading size="small" level={3}>
-          {words('hook.barb')}
-        </Heading>
-        <Chips
-          compact
+      <View>
+        <Heading className="px-5">{words('hook.all')}</Heading>
+        <Say size="small" tone="soft" className="px-5 pb-2">
+          {words('hook.chance-means')}
+        </Say>
+        <HookTable hooks={listed.slice(0, all ? LISTED : FIRST_LISTED)} answer={answer} onPick={setTapped} />
+        {listed.length > FIRST_LISTED ? (
+          <Button
+            kind="quiet"
+            label={words(all ? 'hook.fewer-hooks' : 'hook.more-hooks', { count: listed.length - FIRST_LISTED })}
+            className="self-start"
+            onPress={() => setAll(!all)}
+          />
+        ) : null}
+        <Fold wide title={words('hook.by-maker')} line={speech.list(makersOf(answer))}>
+          <View className="-mx-5">
+            <HookTable hooks={makers} answer={answer} onPick={setTapped} />
+          </View>
+          {Object.keys(answer.by_maker).length > MAKERS_SHOWN ? (
+            <Button
+              kind="quiet"
+              label={words(everyMaker ? 'hook.fewer-makers' : 'hook.more-makers', {
+                count: Object.keys(answer.by_maker).length,
+              })}
+              className="self-start"
+              onPress={() => setEveryMaker(!everyMaker)}
+            />
+          ) : null}
+        </Fold>
+        <HookRules record={record} onSizes={setSizes} />
+      </View>
+    </View>
+  );
+}
+
+/** A hook that a tier would take: likely enough, pinned, or in the drawer. */
+const isWorthShowing = (hook: HookAnswer, index: number) =>
+  index < FIRST_HOOKS || hook.probability! >= LEAST_CHANCE || hook.pinned;
+
+const makersOf = (answer: Answer) => [...new Set(Object.values(answer.by_maker).map((hook) => hook.maker_name))];
+
+/** What is asked of a hook beside its length: the water's rule, a size on purpose, the smallest worth tying. */
+function HookRules({
+  record,
+  onSizes,
+}: {
+  record: AnswerRecord;
+  onSizes: (sizes: number, intent: IntentId | null) => void;
+}) {
+  const words = useWords();
+  const speech = useSpeech();
+  const { ids } = speech;
+  const act = useAct();
+  const { barbRule, smallest, schools, onlyOwned } = useApp(selectSettings);
+  const least = smallest === null || smallest === undefined ? null : String(smallest);
+  return (
+    <Fold
+      wide
+      title={words('hook.rules')}
+      line={speech.beside([
+        words('hook.rule-barb', { rule: speech.plain('barb-rules', barbRule) }),
+        words(`hook.offset-word.${record.offset.sizes}`),
+        least && words('hook.rule-smallest', { size: least }),
+        onlyOwned && words('drawer.only-owned'),
+      ])}
+    >
+      <View className="flex-row flex-wrap gap-4">
+        <Pick
           label={words('hook.barb')}
           choices={ids['barb-rules'].map((rule) => ({
             id: rule.id as BarbRuleId,
             label: speech.name('barb-rules', rule.id),
           }))}
           value={barbRule}
-          onChange={(id) => act(setSettings, { barbRule: id })}
+          onChange={(id) => act(setSettings, { barbRule: id! })}
         />
-        {barbRule === 'any' ? null : (
-          <Say size="small" tone="soft">
-            {words('hook.barb-caution')}
-          </Say>
-        )}
-        <Heading size="small" level={3}>
-          {words('hook.offset')}
-        </Heading>
-        <Chips
-          compact
-          label={words('hook.offset')}
-          choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))}
-          value={String(record.offset.sizes)}
-          onChange={(id) => setSizes(Number(id), null)}
-        />
-        {record.offset.sizes === 0 ? null : (
-          <Chips
-            compact
-            label={words('hook.intent')}
-            choices={ids.intents
-              .filter((intent) => intent.id !== 'exact')
-              .map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
-            value={record.offset.intent}
-            onChange={(intent) => setSizes(record.offset.sizes, intent)}
-          />
-        )}
-        <Heading size="small" level={3}>
-          {words('hook.smallest')}
-        </Heading>
-        <Chips
-          compact
+        <Pick
           label={words('hook.smallest')}
-          choices={SMALLEST.map((id) => ({ id: id as string, label: id === ANY ? words('drawer.any') : id }))}
-          value={smallest === null || smallest === undefined ? ANY : String(smallest)}
-          onChange={(id) => act(setSettings, { smallest: id === ANY ? null : Number(id) })}
+          none={words('drawer.any')}
+          choices={SMALLEST.map((id) => ({ id: id as string, label: id }))}
+          value={least}
+          onChange={(id) => act(setSettings, { smallest: id === null ? null : Number(id) })}
         />
-        <Heading size="small" level={3}>
-          {words('hook.eye-reading')}
-        </Heading>
+      </View>
+      {barbRule === 'any' ? null : (
+        <Say size="small" tone="soft">
+          {words('hook.barb-caution')}
+        </Say>
+      )}
+      <Say size="small" tone="soft">
+        {words('hook.offset')}
+      </Say>
+      <Chips
+        compact
+        label={words('hook.offset')}
+        choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))}
+        value={String(record.offset.sizes)}
+        onChange={(id) => onSizes(Number(id), null)}
+      />
+      {record.offset.sizes === 0 ? null : (
         <Chips
           compact
+          label={words('hook.intent')}
+          choices={ids.intents
+            .filter((intent) => intent.id !== 'exact')
+            .map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
+          value={record.offset.intent}
+          onChange={(intent) => onSizes(record.offset.sizes, intent)}
+        />
+      )}
+      <View className="flex-row flex-wrap items-end gap-4">
+        <Pick
           label={words('hook.eye-reading')}
           choices={ids.schools
             .find((school) => school.id === 'eye-reading')!
             .options.map((option) => ({ id: option.id, label: option.name }))}
           value={schools['eye-reading'] ?? 'default'}
-          onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id } })}
+          onChange={(id) => act(setSettings, { schools: { ...schools, 'eye-reading': id! } })}
         />
-        <View className="flex-row">
-          <OnlyOwned />
-        </View>
+        <OnlyOwned />
       </View>
-      <View className="gap-2">
-        <Heading className="px-5">{words('hook.by-maker')}</Heading>
-        <HookTable hooks={makers} answer={answer} onPick={setTapped} />
-        {Object.keys(answer.by_maker).length > MAKERS_SHOWN ? (
-          <Button
-            kind="quiet"
-            label={words(everyMaker ? 'hook.fewer-makers' : 'hook.more-makers', {
-              count: Object.keys(answer.by_maker).length,
-            })}
-            className="self-start"
-            onPress={() => setEveryMaker(!everyMaker)}
-          />
-        ) : null}
-      </View>
-      <View className="gap-2">
-        <Heading className="px-5">{words('hook.all')}</Heading>
-        <HookTable hooks={answer.hooks.slice(0, LISTED)} answer={answer} onPick={setTapped} />
-      </View>
-    </View>
+    </Fold>
   );
 }
 
 /** What a water asks of the size, as a direction. */
 const BY_WATER: Readonly<Record<string, 1 | -1>> = { 'size-larger-water': 1, 'size-smaller-water': -1 };
 const LISTED = 20;
+const FIRST_LISTED = 8;
+/** Rows that stand whatever their chance, and the least chance of those after them. */
+const FIRST_HOOKS = 5;
+const LEAST_CHANCE = 0.05;
 const MAKERS_SHOWN = 8;
 const PER_MAKER = 3;
 const OFFSETS = ['-2', '-1', '0', '1', '2'] as const;
-const ANY = 'any';
-const SMALLEST = [ANY, '16', '18', '20', '22', '24', '26'] as const;
+const SMALLEST = ['16', '18', '20', '22', '24', '26'] as const;
 
 /** What a hook reads, with the ± of its shank. */
 function readingOf(hook: Hook): Quantity {
@@ -298,12 +338,11 @@ function HookTable({
               onPress={() => onPick(hook.id)}
               className="min-h-target justify-center py-1"
             >
-              <Say weight="strong" size="small" lines={1}>
-                {hook.maker_name}
+              <Say weight="strong" size="small">
+                {`${hook.maker_name} ${hook.model_name}`}
               </Say>
-              <Say size="small" tone="soft" lines={1}>
+              <Say size="small" tone="soft">
                 {speech.beside([
-                  hook.model_name,
                   heldOf(answer, hook, speech),
                   hook.pinned ? words('hook.pinned') : '',
                   hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : '',

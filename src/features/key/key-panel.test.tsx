@@ -5,7 +5,7 @@ import { MatchScreen } from '@/features/match-frame';
 import { matchSchema, sampleSchema, specimen } from '@/records';
 import { selectSettings, type Store } from '@/state';
 import { sightingOf } from '@/core/case';
-import { openScreen } from '../__tests__/screen';
+import { openScreen, unfold } from '../__tests__/screen';
 import { LOOKS } from './all-signs';
 import { plainOdds } from './odds';
 import { change } from '@/state/__tests__/change';
@@ -126,6 +126,8 @@ test('a tap on a stage takes it; two that are close can both be kept', async () 
     async () =>
       void store.dispatch(change('sign', (draft) => void (draft.sample.s!.signs = { shuck: 'trailing', tails: '0' }))),
   );
+  unfold('What is it\\?');
+  fireEvent.click(screen.getByText('Ask the signs'));
   fireEvent.click(screen.getByText(/^Not sure: keep /));
   const kept = store.getState().records.entities.match.m!.answers.map((answer) => answer.stage);
   expect(kept).toHaveLength(2);
@@ -218,7 +220,7 @@ test('water starts unknown and can be unknown again; a word for the belly alone 
   fireEvent.click(water.getByText('Not said'));
   expect(sample(store).water).toBeNull();
   openFold('Colour of the belly');
-  fireEvent.click(within(screen.getByLabelText('Belly in words')).getByText('red'));
+  fireEvent.click(screen.getByRole('radio', { name: 'middling red' }));
   expect(belief().length).toBeGreaterThan(0);
   expect(screen.getByText(/heard/)).toBeInTheDocument();
 });
@@ -242,6 +244,7 @@ test('a length without a tool answers with its own ±, and gives way to a measur
   );
   fireEvent.click(screen.getByLabelText('7 to 10'));
   expect(sample(store).rough).toEqual({ mm: 8.5, halfMm: 1.5, how: 'chip' });
+  unfold('Body length');
   expect(screen.getByText(/^about 8\.5 mm ± 1\.5, by eye/)).toBeInTheDocument();
   expect(screen.getByLabelText(/^Hook: Reference/)).toBeInTheDocument();
   await act(
@@ -255,10 +258,8 @@ test('a length without a tool answers with its own ±, and gives way to a measur
 test('a belly in two words stands in for a colour until one is given', async () => {
   const store = await fresh();
   openFold('Colour of the belly');
-  const words = within(screen.getByLabelText('Belly in words'));
-  fireEvent.click(words.getByText('olive'));
-  fireEvent.click(within(screen.getByLabelText('How dark')).getByText('pale'));
+  fireEvent.click(within(screen.getByLabelText('Belly in words')).getByRole('radio', { name: 'pale olive' }));
   expect(sample(store).shades).toEqual({ 'abdomen-belly': 'pale-olive' });
-  fireEvent.click(words.getByText('no word'));
+  fireEvent.click(screen.getByText('no word'));
   expect(sample(store).shades).toEqual({});
 });

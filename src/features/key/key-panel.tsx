@@ -13,16 +13,7 @@ import {
   type AskedId,
   type WeightOfEvidence,
 } from '@/core/belief';
-import {
-  keepBoth,
-  saySign,
-  setStage,
-  skipSign,
-  takeBack,
-  weighAgain,
-  type MatchRecord,
-  type SampleRecord,
-} from '@/records';
+import { keepBoth, saySign, skipSign, takeBack, weighAgain, type MatchRecord, type SampleRecord } from '@/records';
 import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
@@ -36,6 +27,8 @@ interface KeyPanelProps {
   matchId: string;
   match: MatchRecord;
   sample: SampleRecord;
+  /** A stage was taken. */
+  onTake: (stage: StageId) => void;
 }
 
 const SHOWN = 4;
@@ -70,7 +63,7 @@ function useWeighed(sampleId: string, skipped: readonly AskedId[]) {
       heard,
       next: nextSign(theKey, sighting, belief, skipped),
       like: like && likeStage ? { stage: likeStage, separateBy: like.separateBy } : null,
-      groups: sighting.south ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
+      groups: sighting.south || !saysOf(heard) ? [] : byGroup(theKey, belief, LEAST).slice(0, GROUPS_SHOWN),
     };
   }, [believed, skipped, theKey]);
 }
@@ -78,7 +71,7 @@ function useWeighed(sampleId: string, skipped: readonly AskedId[]) {
 type Weighed = NonNullable<ReturnType<typeof useWeighed>>;
 
 /** The key: signs in any order, each may be unknown and every answer taken back; odds of the stages, and what to look at next. */
-export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
+export function KeyPanel({ matchId, match, sample, onTake }: KeyPanelProps) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -92,7 +85,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
   return (
     <View className="gap-5">
       <OddsSpoken stages={saysOf(heard) ? stages : []} />
-      {saysOf(heard) ? <StageOdds matchId={matchId} match={match} stages={stages} /> : null}
+      {saysOf(heard) ? <StageOdds matchId={matchId} match={match} stages={stages} onTake={onTake} /> : null}
       {like ? (
         <Say size="small" tone="soft">
           {words('key.lookalike', { stage: speech.plain('stages', like.stage), ask: speech.ask(like.separateBy) })}
@@ -123,7 +116,7 @@ export function KeyPanel({ matchId, match, sample }: KeyPanelProps) {
 }
 
 /** The likeliest stages with their odds, one of which is taken; two that are near may both be kept. */
-function StageOdds({ matchId, match, stages }: Pick<KeyPanelProps, 'matchId' | 'match'> & Pick<Weighed, 'stages'>) {
+function StageOdds({ matchId, match, stages, onTake }: Omit<KeyPanelProps, 'sample'> & Pick<Weighed, 'stages'>) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -136,13 +129,7 @@ function StageOdds({ matchId, match, stages }: Pick<KeyPanelProps, 'matchId' | '
       className="gap-1"
     >
       {stages.map(({ stage, p }) => (
-        <StageOption
-          key={stage}
-          stage={stage}
-          p={p}
-          on={leading.stage === stage}
-          onTake={() => act(setStage, { matchId, answerId: leading.id, stage })}
-        />
+        <StageOption key={stage} stage={stage} p={p} on={leading.stage === stage} onTake={() => onTake(stage)} />
       ))}
       <Say size="small" tone="soft">
         {words('key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })}

@@ -1,1 +1,2 @@
-export { MatchScreen, STEPS, type Step } from './match-screen';
+export { MatchScreen } from './match-screen';
+export { STEPS, type Step } from './steps';

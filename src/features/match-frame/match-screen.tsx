@@ -5,7 +5,7 @@ import { Pressable, ScrollView, View } from 'react-native';
 import { deleteMatch, type MatchRecord, type SampleRecord } from '@/records';
 import { noteAnswer, selectAnswered, useAct, useAfterwards, useApp, useAppDispatch, type Answered } from '@/state';
 import { BenchStep } from '@/features/bench';
-import { BoxAnswers, BoxStrip, useBestFly } from '@/features/box';
+import { BoxAnswers, useBestFly } from '@/features/box';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
 import { HookStep, HowFar } from '@/features/hook';
 import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
@@ -14,10 +14,9 @@ import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWord
 import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { ChangeNotice } from './change-notice';
+import { MatchBar } from './match-bar';
+import { STEPS, type Step } from './steps';
 import { TwoAnswers } from './two-answers';
-
-export const STEPS = ['natural', 'hook', 'dressing', 'bench', 'water'] as const;
-export type Step = (typeof STEPS)[number];
 
 /** A match: five steps, always visible, never forced in order; each closed one shows its answer in a line. */
 export function MatchScreen({ id, step }: { id: string; step: Step }) {
@@ -76,7 +75,8 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const router = useRouter();
   const wide = useWide();
   const record = leadingOf(match);
-  if (step === 'natural') return <NaturalStep matchId={id} match={match} sample={sample} answered={answered} />;
+  if (step === 'natural')
+    return <NaturalStep key={id} matchId={id} match={match} sample={sample} answered={answered} />;
   if (step === 'water') return <BoxAnswers matchId={id} />;
   if (answered.status === 'waiting') {
     return (
@@ -98,7 +98,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
       matchId={id}
       record={record}
       answer={answer}
-      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 360} />}
+      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 300} />}
     />
   );
 }
@@ -236,7 +236,7 @@ function PhoneFrame(props: FrameProps) {
         </View>
         <DeleteMatch id={id} />
       </ScrollView>
-      {step === 'natural' ? <BoxStrip matchId={id} /> : null}
+      <MatchBar matchId={id} step={step} />
     </View>
   );
 }

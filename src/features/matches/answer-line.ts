@@ -25,7 +25,8 @@ export interface StepLines {
   bench: { head: string; detail: string };
 }
 
-function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
+/** The length in a line: its mean and how it was had. */
+export function lengthDetail(answer: Answer, speech: Speech, words: Words): string {
   const { length, lengthSource, case_mm, overall_mm } = answer.natural;
   const mean = `${speech.length(length.meanMm)} ± ${speech.spread(Z95 * length.seMm)}`;
   return speech.list([

@@ -1,3 +1,3 @@
-export { hookName, matchTitle, offDigits, placeLine, stepLines } from './answer-line';
+export { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from './answer-line';
 export { MatchesScreen, MatchList, selectMatchIds } from './matches-screen';
 export { WriteMatch } from './carry';

@@ -10,7 +10,7 @@ import type { LengthStats } from '@/core/naturals';
 import { followMatch, type MatchRecord, type SampleRecord } from '@/records';
 import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Button, Heading, Say } from '@/ui/primitives';
+import { Button, Fold, Say } from '@/ui/primitives';
 
 interface GrowingProps {
   matchId: string;
@@ -18,10 +18,12 @@ interface GrowingProps {
   sample: SampleRecord;
   stage: StageId;
   length: LengthStats;
+  open: boolean;
+  onToggle: (open: boolean) => void;
 }
 
 /** What this insect will be, and what it was: lengths as ranges, and a match for each with one tap. */
-export function Growing({ matchId, match, sample, stage, length }: GrowingProps) {
+export function Growing({ matchId, match, sample, stage, length, open, onToggle }: GrowingProps) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -56,8 +58,13 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
     router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: 'hook' } });
   };
   return (
-    <View className="gap-2">
-      <Heading>{words('growing.title')}</Heading>
+    <Fold
+      wide
+      title={words('growing.title')}
+      line={speech.list(grown.map((item) => speech.name('stages', item.stage)))}
+      open={open}
+      onToggle={onToggle}
+    >
       {match.parentId ? (
         <Say size="small" tone="soft">
           {words('growing.from-parent')}
@@ -85,7 +92,7 @@ export function Growing({ matchId, match, sample, stage, length }: GrowingProps)
           />
         </View>
       ))}
-    </View>
+    </Fold>
   );
 }
 

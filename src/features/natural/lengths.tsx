@@ -172,10 +172,10 @@ export function Lengths({
         {sample.specimens.length > 1 ? (
           <Toggle label={words('natural.leave-out')} on={leaving} onChange={setLeaving} />
         ) : null}
-        <Say size="small" tone="soft" className="min-w-0 flex-1">
-          {words('natural.calliper')}
-        </Say>
       </View>
+      <Say size="small" tone="soft">
+        {words('natural.calliper')}
+      </Say>
       {demo ? (
         <DemoCalliper
           aroundMm={sample.specimens.find((item) => item.body.mm !== null)?.body.mm ?? 8}

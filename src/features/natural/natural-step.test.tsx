@@ -4,7 +4,7 @@ import { MatchScreen } from '@/features/match-frame';
 import { CautionOfTheDay, SpeechProvider } from '@/features/shell';
 import { specimen } from '@/records';
 import { selectDevice, type Store } from '@/state';
-import { DUN, openScreen } from '../__tests__/screen';
+import { DUN, openScreen, unfold } from '../__tests__/screen';
 import { change } from '@/state/__tests__/change';
 
 const body = (n: number) => screen.getByLabelText(`Body ${n}`);
@@ -15,7 +15,13 @@ const type = (field: HTMLElement, value: string) => {
 const sampleOf = (store: Store, id = DUN) =>
   store.getState().records.entities.sample[store.getState().records.entities.match[id]!.sampleId]!;
 const hookLine = () => screen.getByLabelText(/^Hook: /);
-const open = (id = DUN) => openScreen(<MatchScreen id={id} step="natural" />);
+const openShut = (id = DUN) => openScreen(<MatchScreen id={id} step="natural" />);
+/** A natural with every part of it open. */
+async function open(id = DUN) {
+  const opened = await openShut(id);
+  unfold('What is it\\?', 'Body length', 'Colour by region', 'Name, place and water');
+  return opened;
+}
 
 describe('lengths', () => {
   test('a length is typed, nudged and taken back; the answer follows', async () => {
@@ -71,7 +77,7 @@ describe('lengths', () => {
     await open();
     const sure = () => screen.getAllByLabelText(/^Natural: Mayfly dun/)[0]!.getAttribute('aria-label');
     const typed = sure();
-    fireEvent.click(within(screen.getByLabelText('Measured by')).getByText('Eye'));
+    fireEvent.change(screen.getByLabelText('Measured by'), { target: { value: 'eye' } });
     expect(sure()).not.toBe(typed);
   });
 });
@@ -100,37 +106,107 @@ describe('the stage', () => {
 });
 
 describe('colours', () => {
-  const belly = () => screen.getByLabelText('Colour of belly');
+  const openRegion = (name: string) =>
+    fireEvent.click(screen.getByRole('button', { name: new RegExp(`^Colour of ${name}:`) }));
+  const openBelly = async () => {
+    const opened = await open();
+    openRegion('belly');
+    return opened;
+  };
+  const belly = () => screen.getByLabelText('Colour of belly, typed');
   test('a hex or Lab colour is kept and named', async () => {
-    const { store } = await open();
+    const { store } = await openBelly();
     type(belly(), 'lab(60 2 40)');
     expect(sampleOf(store).colours['abdomen-belly']).toMatch(/^#[0-9a-f]{6}$/);
     type(belly(), '#223344');
     expect(sampleOf(store).colours['abdomen-belly']).toBe('#223344');
   });
   test('what is not a colour stays as typed with its fault, and the last colour is dropped for nothing else', async () => {
-    const { store } = await open();
-    type(belly(), 'olive');
+    const { store } = await openBelly();
+    type(belly(), 'oliveish');
     fireEvent.blur(belly());
-    expect(belly()).toHaveValue('olive');
-    expect(screen.getByText(/cannot be read as a colour: olive/)).toBeInTheDocument();
-    expect(sampleOf(store).unread['abdomen-belly']).toBe('olive');
+    expect(belly()).toHaveValue('oliveish');
+    expect(screen.getByText(/cannot be read as a colour: oliveish/)).toBeInTheDocument();
+    expect(sampleOf(store).unread['abdomen-belly']).toBe('oliveish');
     expect(sampleOf(store).colours['abdomen-belly']).toMatch(/^#/);
   });
   test('only what a stage has is asked for, and a colour that was given stays in sight', async () => {
-    const { store } = await open();
+    const { store } = await openBelly();
     fireEvent.click(screen.getByText('More orders'));
     fireEvent.click(screen.getByText('Worm'));
-    expect(screen.queryByLabelText('Colour of thorax, back')).toBeNull();
-    const legs = () => screen.queryByLabelText('Colour of legs');
-    expect(legs()).toHaveValue(sampleOf(store).colours.legs);
-    type(legs()!, '');
-    expect(legs()).toBeNull();
+    unfold('What is it\\?');
+    const line = (name: string) => screen.queryByRole('button', { name: new RegExp(`^Colour of ${name}:`) });
+    expect(line('thorax, back')).toBeNull();
+    openRegion('legs');
+    const legs = screen.getByLabelText('Colour of legs, typed');
+    expect(legs).toHaveValue(sampleOf(store).colours.legs);
+    type(legs, '');
+    expect(line('legs')).toBeNull();
   });
   test('an emptied field takes the colour away', async () => {
-    const { store } = await open();
+    const { store } = await openBelly();
     type(belly(), '');
     expect(sampleOf(store).colours['abdomen-belly']).toBeUndefined();
+  });
+  test('a swatch gives a colour by its word in place of the one that was there; a word that is typed does the same', async () => {
+    const { store } = await openBelly();
+    const line = () => screen.getByRole('button', { name: /^Colour of belly:/ }).getAttribute('aria-label');
+    fireEvent.click(screen.getByRole('radio', { name: 'dark brown' }));
+    expect(sampleOf(store).shades['abdomen-belly']).toBe('dark-brown');
+    expect(sampleOf(store).colours['abdomen-belly']).toBeUndefined();
+    expect(line()).toBe('Colour of belly: dark brown');
+    expect(belly()).toHaveValue('dark brown');
+    type(belly(), 'Pale olive');
+    expect(sampleOf(store).shades['abdomen-belly']).toBe('pale-olive');
+    type(belly(), '#223344');
+    expect(sampleOf(store).colours['abdomen-belly']).toBe('#223344');
+    expect(sampleOf(store).shades['abdomen-belly']).toBeUndefined();
+    fireEvent.click(screen.getByRole('radio', { name: 'middling rust' }));
+    fireEvent.click(screen.getByRole('button', { name: 'no word' }));
+    expect(line()).toBe('Colour of belly: not told');
+  });
+  test('arrows go along a row of swatches and from row to row', async () => {
+    await openBelly();
+    const sheet = screen.getByRole('radiogroup', { name: 'Colour of belly by its word' });
+    const swatch = (name: string) => within(sheet).getByRole('radio', { name });
+    act(() => swatch('pale olive').focus());
+    fireEvent.keyDown(sheet, { key: 'ArrowRight' });
+    expect(swatch('middling olive')).toHaveFocus();
+    fireEvent.keyDown(sheet, { key: 'ArrowDown' });
+    expect(swatch('middling brown')).toHaveFocus();
+    fireEvent.keyDown(sheet, { key: 'ArrowUp' });
+    fireEvent.keyDown(sheet, { key: 'ArrowLeft' });
+    expect(swatch('pale olive')).toHaveFocus();
+  });
+});
+
+describe('each part is a line once it is given', () => {
+  const isOpen = (title: string) =>
+    screen.getByRole('button', { name: new RegExp(`^${title}`) }).getAttribute('aria-expanded');
+  test('a natural that is told stands in five lines, each with what was given', async () => {
+    await openShut();
+    for (const line of [
+      /^What is it\?: Mayfly dun, Mayfly spinner$/,
+      /^Body length: 8\.1 mm ± 0\.6, 3 measured$/,
+      /^Colour by region: belly pale olive, /,
+      /^What it becomes, and what it was: Mayfly spinner, /,
+      /^Name, place and water: Pale riffle dun · River Auldry, long riffle · Fast$/,
+    ])
+      expect(screen.getByRole('button', { name: line })).toHaveAttribute('aria-expanded', 'false');
+    expect(screen.queryByLabelText('Body 1')).toBeNull();
+  });
+  test('one that waits for its length has that open, and the kind closes when it is given, with the focus on its line', async () => {
+    const { store } = await openShut('match_demo-waiting');
+    expect([isOpen('What is it'), isOpen('Body length')]).toEqual(['false', 'true']);
+    unfold('What is it\\?');
+    act(() => screen.getByRole('radio', { name: 'Midge' }).focus());
+    fireEvent.click(screen.getByRole('radio', { name: 'Midge' }));
+    act(() => screen.getByRole('radio', { name: 'pupa' }).focus());
+    fireEvent.click(screen.getByRole('radio', { name: 'pupa' }));
+    const match = store.getState().records.entities.match['match_demo-waiting']!;
+    expect(match.answers[0]!.stage).toBe('midge/pupa');
+    expect([isOpen('What is it'), isOpen('Body length')]).toEqual(['false', 'true']);
+    expect(screen.getByRole('button', { name: /^What is it/ })).toHaveFocus();
   });
 });
 
@@ -223,6 +299,7 @@ describe('insects told apart', () => {
 
 test('what it becomes is told with its spread and its belly, and a follow-up match carries the belly on in words', async () => {
   const { store } = await open();
+  unfold('What it becomes, and what it was');
   expect(screen.getAllByText(/^one insect to the next within ± \d/).length).toBeGreaterThan(0);
   expect(screen.getAllByText('belly usually darker and redder').length).toBeGreaterThan(0);
   fireEvent.click(screen.getByLabelText('Match mayfly spinner'));

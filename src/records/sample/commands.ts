@@ -182,21 +182,29 @@ export const typeColour = command<OfSample & { region: RegionId; text: string }>
     delete own.unread[region];
     if (text.trim() === '') {
       delete own.colours[region];
+      delete own.shades[region];
       return;
     }
     const colour = parseColour(text);
-    if (colour) own.colours[region] = colour.hex;
-    else own.unread[region] = text;
+    if (colour) {
+      own.colours[region] = colour.hex;
+      delete own.shades[region];
+    } else own.unread[region] = text;
   },
   { field: ({ sampleId, region }) => `${sampleId}/colour-${region}` },
 );
 
-/** A colour in words, `tone-hue`; null forgets it. */
+/** A colour in words, `tone-hue`, in place of one that was given otherwise; null forgets it. */
 export const sayShade = command<OfSample & { region: RegionId; shade: string | null }>(
   'words',
   ({ sample }, { sampleId, region, shade }) => {
     const own = found(sample, sampleId);
-    if (shade === null) delete own.shades[region];
-    else own.shades[region] = shade;
+    if (shade === null) {
+      delete own.shades[region];
+      return;
+    }
+    own.shades[region] = shade;
+    delete own.colours[region];
+    delete own.unread[region];
   },
 );

@@ -1,6 +1,6 @@
 import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronUp from 'lucide-react-native/icons/chevron-up';
-import { useState, type ReactNode } from 'react';
+import { useState, type ReactNode, type Ref } from 'react';
 import { Pressable, View } from 'react-native';
 import { token } from '../tokens';
 import { Say } from './text';
@@ -14,17 +14,20 @@ interface FoldProps {
   /** Held from outside, where opening one shuts another. */
   open?: boolean;
   onToggle?: (open: boolean) => void;
+  /** The line itself, to put the focus there. */
+  own?: Ref<View>;
   children: ReactNode;
 }
 
 /** Something that is a line until it is opened. */
-export function Fold({ title, line = '', wide = false, open: held, onToggle, children }: FoldProps) {
+export function Fold({ title, line = '', wide = false, open: held, onToggle, own: head, children }: FoldProps) {
   const [own, setOwn] = useState(false);
   const open = held ?? own;
   const Chevron = open ? ChevronUp : ChevronDown;
   return (
     <View className={`border-b border-line ${open && wide ? 'bg-plane' : ''}`}>
       <Pressable
+        ref={head}
         role="button"
         aria-expanded={open}
         aria-label={line === '' ? title : `${title}: ${line}`}

@@ -7,10 +7,16 @@ interface KeyPress {
   preventDefault(): void;
 }
 
-const STEP: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowDown: 1, ArrowLeft: -1, ArrowUp: -1 };
+/** Along a row, and from row to row. */
+const STEP: Readonly<Record<string, readonly [along: number, down: number]>> = {
+  ArrowRight: [1, 0],
+  ArrowDown: [0, 1],
+  ArrowLeft: [-1, 0],
+  ArrowUp: [0, -1],
+};
 const ITEMS = '[role=radio], [role=tab]';
 
-function onKeyDown(event: KeyPress): void {
+function onKeyDown(event: KeyPress, across: number): void {
   const group = event.currentTarget as HTMLElement;
   const items = [...group.querySelectorAll<HTMLElement>(ITEMS)];
   const at = items.indexOf(document.activeElement as HTMLElement);
@@ -26,7 +32,7 @@ function onKeyDown(event: KeyPress): void {
       : event.key === 'End'
         ? items.length - 1
         : event.key in STEP
-          ? at + STEP[event.key]!
+          ? at + STEP[event.key]![0] + STEP[event.key]![1] * across
           : null;
   if (to === null) return;
   event.preventDefault();
@@ -40,6 +46,8 @@ interface OneStopProps {
   role?: 'radiogroup' | 'tablist';
   /** The item that Tab reaches: the chosen one, else the first. */
   reached: string | undefined;
+  /** How many stand beside each other, where they stand in rows. */
+  across?: number;
   className?: string;
   children: ReactNode;
 }
@@ -48,8 +56,8 @@ interface OneStopProps {
  * A group that is one stop of the Tab key: arrows, Home and End go through it, Space and Enter take. Arrows do not take by themselves, because what is
  * taken here is worked out and kept, and each is a step to undo.
  */
-export function OneStop({ label, role = 'radiogroup', reached, className, children }: OneStopProps) {
-  const keys = { onKeyDown } as object;
+export function OneStop({ label, role = 'radiogroup', reached, across = 1, className, children }: OneStopProps) {
+  const keys = { onKeyDown: (event: KeyPress) => onKeyDown(event, across) } as object;
   return (
     <View role={role} aria-label={label} className={className} {...keys}>
       <Reached.Provider value={reached ?? null}>{children}</Reached.Provider>

@@ -1,0 +1,2 @@
+export const STEPS = ['natural', 'hook', 'dressing', 'bench', 'water'] as const;
+export type Step = (typeof STEPS)[number];
