@@ -1,4 +1,4 @@
-import { expect, newMatch, openStep, startClean, test, written } from './support';
+import { expect, newMatch, openStep, startClean, test, written, unfold } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
 
@@ -18,7 +18,9 @@ test('a new match from an insect to the bench card, kept over a reload, undone a
     await written(tab);
   }
   await Promise.all([page.reload(), second.reload()]);
+  await unfold(page, 'Body length');
   await expect(page.getByRole('textbox', { name: 'Body 2' })).toHaveValue('8.6');
+  await unfold(second, 'Body length');
   await expect(second.getByRole('textbox', { name: 'Body 1' })).toHaveValue('6.5');
   await openStep(page, 'Bench');
   await openStep(second, 'Bench');
@@ -26,13 +28,16 @@ test('a new match from an insect to the bench card, kept over a reload, undone a
   await expect(second.getByRole('heading', { name: 'Ellanmere ringed pupa' })).toBeVisible();
   await expect(page.getByRole('listitem').first()).toContainText('Start the olive nylon thread');
   await openStep(page, 'Natural');
+  await unfold(page, 'Body length');
   await page.getByRole('textbox', { name: 'Body 1' }).fill('12');
   await openStep(second, 'Natural');
+  await unfold(second, 'Name, place and water');
   await second.getByRole('textbox', { name: 'Where' }).fill('north bay');
   await written(page);
   await written(second);
   await page.getByRole('heading', { level: 1 }).click();
   await page.keyboard.press('Control+z');
+  await unfold(page, 'Body length');
   await expect(page.getByRole('textbox', { name: 'Body 1' })).toHaveValue('8.2');
   await written(page);
   for (const tab of [page, second]) {
@@ -46,6 +51,7 @@ test('a new match from an insect to the bench card, kept over a reload, undone a
 
 test('a wrong length is named beside its field, kept as typed, and the last answer stays', async ({ page }) => {
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Body length');
   const field = page.getByRole('textbox', { name: 'Body 1' });
   await field.fill('eight');
   await expect(page.getByText(/cannot be read as a length: eight/)).toBeVisible();
@@ -60,6 +66,7 @@ test('a wrong length is named beside its field, kept as typed, and the last answ
 
 test('a length outside the range says the range', async ({ page }) => {
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Body length');
   await page.getByRole('textbox', { name: 'Body 1' }).fill('400');
   await expect(page.getByText('400 is outside 0.5 mm to 120.0 mm')).toBeVisible();
 });
@@ -68,6 +75,7 @@ test('an earlier step changes the later ones and says what changed; a pinned hoo
   await page.goto(`${DUN}/hook`);
   await page.getByRole('button', { name: 'Pin Bessock Fine 13' }).click();
   await openStep(page, 'Natural');
+  await unfold(page, 'Body length');
   for (const body of ['Body 1', 'Body 2', 'Body 3']) await page.getByRole('textbox', { name: body }).fill('10.5');
   await expect(page.getByRole('button', { name: /^Hook: Bessock Fine 13\..*pinned/ })).toBeVisible();
   await openStep(page, 'Hook');
@@ -102,6 +110,7 @@ test('the unit changes every view and no stored value', async ({ page }) => {
   await page.getByRole('radio', { name: 'Millimetres' }).click();
   await written(page);
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Body length');
   await expect(page.getByRole('textbox', { name: 'Body 1' })).toHaveValue('8.1');
 });
 
@@ -133,6 +142,7 @@ test('letter keys work on a page, rest in a field, and can be switched off', asy
   await page.keyboard.press('3');
   await expect(page).toHaveURL(/\/dressing$/);
   await page.keyboard.press('1');
+  await unfold(page, 'Name, place and water');
   await page.getByRole('textbox', { name: 'Name of the natural' }).click();
   await page.keyboard.type('n2');
   await expect(page).toHaveURL(/match_demo-auldry-dun\/natural$/);
@@ -151,6 +161,7 @@ test('an insect is laid beside the glass and the outline stretched to it', async
   await expect(page.getByText(/^Measured for this screen/)).toBeVisible();
   await written(page);
   await page.goto('/matches/match_demo-waiting/natural');
+  await unfold(page, 'Body length');
   await page.getByRole('button', { name: 'Lay it on the screen' }).click();
   const handle = page.getByRole('slider', { name: 'Length of the outline' });
   const before = Number(await handle.getAttribute('aria-valuenow'));

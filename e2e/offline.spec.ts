@@ -80,7 +80,7 @@ test('from a cold start offline to a named fly in at most seven taps, without a 
   await page.getByRole('button', { name: /upright and cloudy/ }).click();
   await page.getByRole('heading', { level: 3 }).first().waitFor();
   await page.getByRole('button', { name: /Where was it\? on the surface/ }).click();
-  const strip = page.getByRole('button', { name: /^From the box: .*dun \d+\. Valley box, [A-E]\d · \d left$/ });
+  const strip = page.getByRole('link', { name: /^From the box: .*dun \d+\. Valley box, [A-E]\d · \d left$/ });
   await expect(strip).toBeVisible();
   await strip.click();
   const rows = page.getByRole('list', { name: 'What your box answers now' }).getByRole('listitem');

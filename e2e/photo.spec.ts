@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
-import { expect, startClean, test, written } from './support';
+import { expect, startClean, test, written, unfold } from './support';
 
 const folder = mkdtempSync(join(tmpdir(), 'aubade-photo-'));
 const photo = (name: string, more = {}, insect = {}) => {
@@ -51,6 +51,7 @@ test('from Now to an accepted length in four taps: photograph, open, measure, ta
   await page.getByRole('button', { name: /^Take 8\.[0-4] mm$/ }).click({ timeout: 60_000 });
   await expect(page.getByText('measured; the crop is kept')).toBeVisible();
   expect(await page.evaluate(() => (window as unknown as { taps: number }).taps)).toBe(4);
+  await unfold(page, 'Body length');
   const body = page.getByRole('textbox', { name: 'Body 1' });
   expect(Math.abs(Number(await body.inputValue()) - 8.2)).toBeLessThan(0.25);
   await expect(page.getByRole('img', { name: /^The insect from above with its midline, 1 measured/ })).toBeVisible();
@@ -105,6 +106,7 @@ test('what was found is moved with a finger: the number follows, and what was fo
   await expect(page.getByText(/^found 8\.[0-4]\d mm$/)).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: /^Take (9|1\d)\.\d mm$/ }).click();
+  await unfold(page, 'Body length');
   expect(Number(await page.getByRole('textbox', { name: 'Body 1' }).inputValue())).toBeGreaterThan(8.8);
   await expect(page.getByText(/found 8\.[0-4]\d mm/)).toBeVisible();
 });
@@ -131,6 +133,7 @@ test('by hand: the corners of a known rectangle, taps along the body, and it is 
   await tap(0.523, 0.525);
   await page.getByRole('button', { name: /^Use / }).click();
   await page.getByRole('button', { name: /^Take \d/ }).click();
+  await unfold(page, 'Body length');
   const body = Number(await page.getByRole('textbox', { name: 'Body 1' }).inputValue());
   expect(body).toBeGreaterThan(6.5);
   expect(body).toBeLessThan(10);
@@ -139,6 +142,7 @@ test('by hand: the corners of a known rectangle, taps along the body, and it is 
 test('a match with its waiting photograph goes to another device as one file', async ({ page, browser, baseURL }) => {
   await waiting(page, photo('carried.jpg'));
   const saved = page.waitForEvent('download');
+  await unfold(page, 'Name, place and water');
   await page.getByRole('button', { name: 'Write this match to a file' }).click();
   const file = join(folder, 'match.json');
   await (await saved).saveAs(file);
@@ -166,7 +170,9 @@ test('in the demo a sample photograph is measured, and the simulated calliper ty
   await page.getByRole('button', { name: 'Two nymphs' }).click();
   await page.getByRole('button', { name: 'Measure it' }).click();
   await expect(page.getByRole('button', { name: 'Take all 2' })).toBeVisible({ timeout: 60_000 });
+  await unfold(page, 'Body length');
   const count = await page.getByRole('textbox', { name: /^Body \d$/ }).count();
   await page.getByRole('button', { name: 'Close the simulated calliper on the next one' }).click();
+  await unfold(page, 'Body length');
   await expect(page.getByRole('textbox', { name: `Body ${count + 1}` })).toHaveValue(/^\d\.\d{1,2}$/);
 });

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, startClean, test, written } from './support';
+import { expect, startClean, test, written, unfold } from './support';
 
 const DUN = '/matches/match_demo-auldry-dun';
 
@@ -25,6 +25,7 @@ test('two pages that edit different fields of one record both keep their change'
   await page.goto(`${DUN}/natural`);
   const second = await context.newPage();
   await second.goto(`${DUN}/natural`);
+  await unfold(page, 'Name, place and water');
   const place = page.getByRole('textbox', { name: 'Where' });
   await place.waitFor();
   await Promise.all([
@@ -35,6 +36,7 @@ test('two pages that edit different fields of one record both keep their change'
   await written(second);
   for (const tab of [page, second]) {
     await tab.reload();
+    await unfold(tab, 'Name, place and water');
     await expect(tab.getByRole('textbox', { name: 'Where' })).toHaveValue('below the weir');
     await expect(tab.getByRole('radiogroup', { name: 'Water' }).getByRole('radio', { name: 'Still' })).toBeChecked();
   }
@@ -45,6 +47,7 @@ test('a change in one tab shows in the other without a reload', async ({ page, c
   await expect(page.getByText('Pale riffle dun')).toBeVisible();
   const second = await context.newPage();
   await second.goto(`${DUN}/natural`);
+  await unfold(second, 'Name, place and water');
   await second.getByRole('textbox', { name: 'Name of the natural' }).fill('Renamed next door');
   await expect(page.getByText('Renamed next door')).toBeVisible();
 });
@@ -90,6 +93,7 @@ test('undo brings the demo back', async ({ page }) => {
 
 test('a demo match the tier changed stays when the demo leaves', async ({ page }) => {
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Body length');
   await page.getByRole('textbox', { name: 'Body 1' }).fill('8.7');
   await written(page);
   await page.goto('/');
@@ -98,6 +102,7 @@ test('a demo match the tier changed stays when the demo leaves', async ({ page }
   await expect(page.getByText('Gravel case')).toHaveCount(0);
   await written(page);
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Body length');
   await expect(page.getByRole('textbox', { name: 'Body 1' })).toHaveValue('8.7');
 });
 
@@ -178,6 +183,7 @@ test('with no room left the line says what is not kept and what to do; with room
 }) => {
   const fill = await fillable(page);
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Name, place and water');
   const place = page.getByRole('textbox', { name: 'Where' });
   await place.waitFor();
   await written(page);
@@ -191,11 +197,14 @@ test('with no room left the line says what is not kept and what to do; with room
   await line.getByRole('button', { name: 'Save it to a file' }).click();
   expect(readFileSync(await (await download).path(), 'utf8')).toContain('below the weir');
   await fill(false);
+  await unfold(page, 'Name, place and water');
   await page.getByRole('textbox', { name: 'Name of the natural' }).fill('Weir dun');
   await written(page);
   await expect(line).toHaveCount(0);
   await page.reload();
+  await unfold(page, 'Name, place and water');
   await expect(page.getByRole('textbox', { name: 'Where' })).toHaveValue('below the weir');
+  await unfold(page, 'Name, place and water');
   await expect(page.getByRole('textbox', { name: 'Name of the natural' })).toHaveValue('Weir dun');
 });
 
@@ -215,6 +224,7 @@ test('a browser that denies its store still opens the app, and says that nothing
 
 test('what another program wiped while the page was open is stored again when the page is seen', async ({ page }) => {
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Name, place and water');
   const place = page.getByRole('textbox', { name: 'Where' });
   await place.fill('below the weir');
   await written(page);
@@ -236,5 +246,6 @@ test('what another program wiped while the page was open is stored again when th
   await expect.poll(() => keysStored(page)).toBeGreaterThan(10);
   await written(page);
   await page.reload();
+  await unfold(page, 'Name, place and water');
   await expect(page.getByRole('textbox', { name: 'Where' })).toHaveValue('below the weir');
 });

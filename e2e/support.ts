@@ -31,6 +31,12 @@ export async function startClean(page: Page): Promise<void> {
   await expect(page.getByText('No match yet.', { exact: false })).toBeVisible();
 }
 
+/** Opens a part that is a line until it is opened. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  const line = page.getByRole('button', { name: new RegExp(`^${title}(:|$)`) });
+  if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
+}
+
 /** A new match with its stage and lengths, from Now; ends at the natural. */
 export async function newMatch(
   page: Page,
@@ -44,10 +50,12 @@ export async function newMatch(
   await page.getByRole('radio', { name: stage, exact: true }).click();
   await page.getByRole('button', { name: 'Give a length' }).click();
   for (const [index, length] of lengths.entries()) {
+    await unfold(page, 'Body length');
     const field = page.getByRole('textbox', { name: `Body ${index + 1}` });
     await field.fill(length);
     if (index < lengths.length - 1) await field.press('Enter');
   }
+  await unfold(page, 'Name, place and water');
   if (name) await page.getByRole('textbox', { name: 'Name of the natural' }).fill(name);
 }
 

@@ -101,7 +101,7 @@ test('on the way at the water every button is at least 56 px high and wide', asy
   expect(await small()).toEqual([]);
   await page.getByRole('button', { name: /upright and cloudy/ }).click();
   expect(await small()).toEqual([]);
-  await page.getByRole('button', { name: /^From the box/ }).click();
+  await page.getByRole('link', { name: /^From the box/ }).click();
   await expect(page.getByRole('list', { name: 'What your box answers now' })).toBeVisible();
   expect(await small()).toEqual([]);
 });

@@ -1,7 +1,17 @@
 import { number, object, string, type Schema } from 'yup';
 import { KNOWN } from '@/catalogue';
 import type { MoveId } from '@/catalogue/ids';
-import { NO_FLIES, withMove, type Move, type PlaceTally } from '@/core/box';
+import {
+  FLY_RESULTS,
+  NO_FLIES,
+  NO_RESULTS,
+  withMove,
+  withResult,
+  type FlyResult,
+  type Move,
+  type PlaceTally,
+  type ResultTally,
+} from '@/core/box';
 import { length } from './fields';
 import type { Version } from './migrate';
 import type { PacketMove } from './packet/schema';
@@ -33,7 +43,8 @@ export interface Entered<E> {
 
 /** What a ledger comes to, kept beside its owner; it can be worked out anew from the events at any time. */
 export interface Tallies {
-  fly: { places: PlaceTally[]; latest: Entered<Move>[] };
+  /** `results` is absent where a version summed that knew of none. */
+  fly: { places: PlaceTally[]; latest: Entered<Move>[]; results?: ResultTally };
   packet: { count: number; latest: Entered<PacketMove>[] };
   /** A model's tapings are few, and each counts: all of them. */
   model: Record<string, TapingRecord>;
@@ -71,11 +82,21 @@ function latest<E extends { at: string }>(
 
 export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies[K]> } = {
   fly: {
-    schema: packetMove.concat(object({ boxId: string().required(), slot: string().nullable().defined() })),
+    schema: packetMove.concat(
+      object({
+        boxId: string().required(),
+        slot: string().nullable().defined(),
+        result: string<FlyResult>().oneOf(FLY_RESULTS),
+        matchId: string(),
+      }),
+    ),
     none: { places: NO_FLIES, latest: [] },
     fold: (tally, entry, by) => ({
       places: withMove(tally.places, entry.event, by),
       latest: latest(tally.latest, entry, by, LATEST.moves),
+      ...(tally.results || entry.event.result
+        ? { results: withResult(tally.results ?? NO_RESULTS, entry.event, by) }
+        : {}),
     }),
   },
   packet: {

@@ -2,6 +2,7 @@ import { CASE, catalogueOf } from '@/catalogue';
 import { answer, type Answer, type Catalogue, type Schools } from '@/core/answer';
 import type { NaturalGroup } from '@/core/belief';
 import { choicesOf, sampleOf, waitsFor } from '@/core/case';
+import { NO_PICKING, type Results } from '@/core/dressings';
 import { columnsOf } from '@/core/hooks';
 import type { Eye } from '@/core/naturals';
 import {
@@ -20,6 +21,7 @@ import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
 import { selectMaterials } from './own-materials';
+import { selectResults } from './results';
 import type { State } from './store';
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
@@ -79,10 +81,11 @@ export function answeredBy(state: State, key: string, sample: SampleRecord, reco
   const owned = selectOwned(state);
   const { hand } = selectDevice(state);
   const eye = sample.method === 'eye' ? selectEye(state) : null;
-  const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups];
+  const results = selectResults(state);
+  const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups, results];
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups });
+  const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups, results });
   answerCache.set(key, { inputs, result });
   return result;
 }
@@ -105,11 +108,13 @@ function work(
     hand,
     eye,
     groups,
+    results,
   }: Pick<DeviceRecord, 'hand'> & {
     settings: SettingsRecord;
     eye: Eye | null;
     owned: Record<string, number>;
     groups: readonly NaturalGroup[];
+    results: ReadonlyMap<string, Results>;
   },
 ): Answered {
   const missing = waitsFor(sample, record.stage, CASE.growing);
@@ -135,6 +140,7 @@ function work(
         hand,
         without: record.without,
         added: record.added,
+        picking: { ...NO_PICKING, results },
       },
       groups,
       CASE.growing,

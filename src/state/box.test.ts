@@ -1,4 +1,6 @@
 import { memoryPorts } from './__tests__/ports';
+import { selectAnswered } from './answers';
+import { selectResults } from './results';
 import { selectBoxMatch, selectCarried, wantedBy } from './box';
 import { withEvents } from '@/records/__tests__/ledgers';
 import { act } from './act';
@@ -11,6 +13,7 @@ import {
   leaveDemo,
   matchSchema,
   noEntities,
+  noteResult,
   sampleSchema,
   specimen,
   type Entities,
@@ -173,4 +176,32 @@ describe('what a match asks of the box', () => {
     put(store, (draft) => void (draft.match.m!.answers[0]!.stage = 'caddis/adult'));
     expect(wanted(store).length!.mm).toBeCloseTo(9.6, 5);
   });
+});
+
+test('what came of a dressing on the water feeds the choice with its reason, and a fly that is lost changes no answer', async () => {
+  const store = await demo();
+  const why = () => {
+    const answered = selectAnswered(store.getState(), DUN, 'a1')!;
+    if (answered.status !== 'answered') throw new Error('waits');
+    const { dressing, alternatives } = answered.answer;
+    return [dressing!, ...alternatives].find(({ id }) => id === 'first-light-dun')!;
+  };
+  const fly = Object.entries(store.getState().records.entities.fly).find(
+    ([, { dressingId }]) => dressingId === 'first-light-dun',
+  )![0];
+  const told = (reasons: readonly { code: string }[]) => reasons.some(({ code }) => code === 'results-own');
+  const before = why();
+  expect(told(before.why)).toBe(false);
+  const lose = () => {
+    const { boxId, slot } = heldOf(store.getState().records.entities.fly[fly]!)[0]!;
+    store.dispatch(act(enterFly, { flyId: fly, boxId, slot, count: -1, why: 'lost', matchId: DUN }));
+  };
+  lose();
+  expect(why()).toBe(before);
+  for (const result of ['took', 'took', 'took', 'refused'] as const)
+    store.dispatch(act(noteResult, { flyId: fly, result, matchId: DUN }));
+  expect(selectResults(store.getState()).get('first-light-dun')).toEqual({ took: 3, refused: 1 });
+  const after = why();
+  expect(after.why.find(({ code }) => code === 'results-own')!.params).toEqual({ took: 3, refused: 1 });
+  expect(after.score).not.toBe(before.score);
 });

@@ -9,6 +9,7 @@ export { isUntold, selectLikely, type LikelyAnswer } from './likely';
 export { takeBundle, writeBundle } from './bundle';
 export { newIn, takeCarriedRecords, writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';
+export { selectResults } from './results';
 export { selectEye } from './eye';
 export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings, selectTools } from './dressings';

@@ -1,4 +1,4 @@
-import { freeSlot, heldBy, leftIn, NO_FLIES, slotsOf, withMove, type Move } from './ledger';
+import { freeSlot, heldBy, leftIn, NO_FLIES, NO_RESULTS, slotsOf, withMove, withResult, type Move } from './ledger';
 
 const move = (count: number, slot: string | null = 'a1', boxId = 'valley', why: Move['why'] = 'tied'): Move => ({
   at: '2033-05-24T04:50',
@@ -34,6 +34,28 @@ describe('the ledger of a fly', () => {
   test('only the boxes asked for count', () => {
     const moves = tally([move(3), move(5, 'a1', 'at-home')]);
     expect([leftIn(moves), leftIn(moves, new Set(['valley'])), leftIn(moves, new Set())]).toEqual([8, 3, 0]);
+  });
+});
+
+describe('what came of a fly', () => {
+  const did = (result: Move['result'], matchId?: string): Move => ({
+    ...move(0),
+    result,
+    ...(matchId ? { matchId } : {}),
+  });
+  test('is counted in all and for each match, and an entry taken out is counted no more', () => {
+    const moves = [did('took', 'm1'), did('refused', 'm1'), did('took', 'm2'), did('took'), move(-1)];
+    const results = moves.reduce((sum, item) => withResult(sum, item), NO_RESULTS);
+    expect(results).toEqual({
+      all: { took: 3, refused: 1 },
+      of: { m1: { took: 1, refused: 1 }, m2: { took: 1, refused: 0 } },
+    });
+    expect(moves.reduce((sum, item) => withResult(sum, item, -1), results).all).toEqual({ took: 0, refused: 0 });
+  });
+  test('moves no fly', () => {
+    const places = tally([move(3)]);
+    expect(withMove(places, did('took'))).toEqual(places);
+    expect(withMove(NO_FLIES, did('refused'))).toEqual([]);
   });
 });
 

@@ -9,6 +9,34 @@ export interface Move {
   slot: string | null;
   count: number;
   why: MoveId;
+  /** What a fish did; such an entry moves none. */
+  result?: FlyResult;
+  /** The match it was fished for. */
+  matchId?: string;
+}
+
+/** A fish took it, or came to it and turned away. */
+export const FLY_RESULTS = ['took', 'refused'] as const;
+export type FlyResult = (typeof FLY_RESULTS)[number];
+
+export type ResultCount = Readonly<Record<FlyResult, number>>;
+
+/** What came of a fly: in all, and for each match by its id. */
+export interface ResultTally {
+  all: ResultCount;
+  of: Readonly<Record<string, ResultCount>>;
+}
+
+export const NO_RESULTS: ResultTally = { all: { took: 0, refused: 0 }, of: {} };
+
+/** Results with one more (`by` 1) or less (−1); an entry that has none changes nothing. */
+export function withResult(results: ResultTally, { result, matchId }: Move, by: 1 | -1 = 1): ResultTally {
+  if (!result) return results;
+  const more = (count: ResultCount = NO_RESULTS.all) => ({ ...count, [result]: count[result] + by });
+  return {
+    all: more(results.all),
+    of: matchId === undefined ? results.of : { ...results.of, [matchId]: more(results.of[matchId]) },
+  };
 }
 
 /** The sum of a fly's moves in one compartment; two tabs that each lose the last one bring it below 0. */
@@ -32,9 +60,10 @@ export const NO_FLIES: PlaceTally[] = [];
 /** A tally with a move more (`by` 1) or less (−1); places in the order they were first moved to. */
 export function withMove(
   places: readonly PlaceTally[],
-  { boxId, slot, count, at }: Move,
+  { boxId, slot, count, at, result }: Move,
   by: 1 | -1 = 1,
 ): PlaceTally[] {
+  if (result) return [...places];
   const known = places.find((place) => place.boxId === boxId && place.slot === slot);
   if (!known) return [...places, { boxId, slot, count: by * count, at }];
   return places.map((place) =>

@@ -9,6 +9,7 @@ import { FlyThumb } from '@/ui/drawings';
 import { Button, Digits, Heading, Say } from '@/ui/primitives';
 import { BoxMap } from './compartments';
 import { hookLine, placeName } from './in-box';
+import { Results } from './results';
 import { useLedger } from './use-ledger';
 import { WhatToLookFor } from './what-to-look-for';
 
@@ -40,7 +41,7 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
       ) : null}
       <View role="list" aria-label={words('box.now')}>
         {shown.map((answer, index) => (
-          <AnswerFly key={answer.fly.id} answer={answer} first={index === 0} />
+          <AnswerFly key={answer.fly.id} matchId={matchId} answer={answer} first={index === 0} />
         ))}
       </View>
       {match.flies.length > FIRST ? (
@@ -67,7 +68,7 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
   );
 }
 
-function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
+function AnswerFly({ matchId, answer, first }: { matchId: string; answer: BoxAnswer; first: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const ledger = useLedger();
@@ -82,6 +83,7 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
   const place = places[0];
   const box = place ? boxes[place.boxId] : undefined;
   const hook = hookLine(fly, new Map(hooks.map((item) => [item.id, item])), speech);
+  const hookOf = hooks.find((item) => item.id === fly.hookId);
   const [trim] = answer.trims;
   return (
     <View role="listitem" className={`gap-2 border-b border-line py-3 ${first ? 'border-t' : ''}`}>
@@ -111,15 +113,17 @@ function AnswerFly({ answer, first }: { answer: BoxAnswer; first: boolean }) {
             </Say>
           </View>
         </View>
-        {place && answer.fly.left > 0 ? (
-          <Button
-            tall
-            label={words('box.lost')}
-            spoken={words('box.lost-what', { name: answer.fly.name })}
-            onPress={() => ledger.enter(answer.fly.id, place.boxId, place.slot, -1, 'lost')}
-          />
-        ) : null}
       </View>
+      {place ? (
+        <Results
+          flyId={answer.fly.id}
+          name={hookOf ? words('box.fly-of-size', { name: answer.fly.name, size: hookOf.size }) : answer.fly.name}
+          matchId={matchId}
+          lost={
+            answer.fly.left > 0 ? () => ledger.enter(answer.fly.id, place.boxId, place.slot, -1, 'lost', matchId) : null
+          }
+        />
+      ) : null}
     </View>
   );
 }

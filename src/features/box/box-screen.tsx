@@ -7,6 +7,7 @@ import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Digits, Field, Heading, Say, Stepper, Toggle } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
 import { cellsOf, fliesIn, hookLine, type InBox } from './in-box';
+import { Results } from './results';
 import { useLedger } from './use-ledger';
 
 /** One box: its compartments, what lies in the one that is open, and a list of all of it. */
@@ -162,14 +163,13 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
           onChange={(next) => ledger.enter(item.id, boxId, slot, next - left, 'counted')}
         />
       </View>
+      <Results
+        flyId={item.id}
+        name={name}
+        matchId={null}
+        lost={left > 0 ? () => ledger.enter(item.id, boxId, slot, -1, 'lost') : null}
+      />
       <View className="flex-row flex-wrap gap-3">
-        <Button
-          tall
-          label={words('box.lost')}
-          spoken={words('box.lost-what', { name })}
-          disabled={left === 0}
-          onPress={() => ledger.enter(item.id, boxId, slot, -1, 'lost')}
-        />
         <Button
           tall
           label={words('box.given')}
@@ -201,11 +201,13 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
       <Say size="small" tone="soft">
         {speech.beside(
           moves.slice(0, 4).map((move) =>
-            words('box.move', {
-              day: speech.day(move.at),
-              why: speech.plain('moves', move.why),
-              count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}`,
-            }),
+            move.result
+              ? words('box.result-on', { day: speech.day(move.at), what: words(`change.result-${move.result}`) })
+              : words('box.move', {
+                  day: speech.day(move.at),
+                  why: speech.plain('moves', move.why),
+                  count: `${move.count > 0 ? '+' : '−'}${Math.abs(move.count)}`,
+                }),
           ),
         )}
       </Say>

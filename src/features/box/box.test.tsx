@@ -41,11 +41,23 @@ describe('what the box answers now', () => {
   });
   test('one that is lost counts down and can be taken back; the last one gives way', async () => {
     const store = await fresh({ signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
-    for (let i = 0; i < 3; i++) fireEvent.click(screen.getAllByLabelText('Lost one First-light upright dun')[0]!);
+    for (let i = 0; i < 3; i++) fireEvent.click(screen.getAllByLabelText(/^Lost one First-light upright dun \d+$/)[0]!);
     expect(left(store, 'fly_demo-a2')).toBe(0);
     expect(rows()[0]).not.toContain('A2');
     await act(async () => void store.dispatch(undone()));
     expect(left(store, 'fly_demo-a2')).toBe(1);
+  });
+  test('what a fish did is noted with one tap, said here and on the fly, and can be taken back', async () => {
+    const store = await fresh({ signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
+    const before = left(store, 'fly_demo-a2');
+    fireEvent.click(screen.getAllByLabelText(/^One took it: First-light upright dun \d+$/)[0]!);
+    fireEvent.click(screen.getAllByLabelText(/^One took it: First-light upright dun \d+$/)[0]!);
+    fireEvent.click(screen.getAllByLabelText(/^One refused it: First-light upright dun \d+$/)[0]!);
+    expect(screen.getByText('Here: 2 took it, 1 refused it')).toBeInTheDocument();
+    expect(flies(store)['fly_demo-a2']!.tally.results!.of.m).toEqual({ took: 2, refused: 1 });
+    expect(left(store, 'fly_demo-a2')).toBe(before);
+    await act(async () => void store.dispatch(undone()));
+    expect(screen.getByText('Here: 2 took it')).toBeInTheDocument();
   });
   test('what to do to a fly on the spot is said where it helps', async () => {
     const store = await fresh({ rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });

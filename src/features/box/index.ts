@@ -3,3 +3,4 @@ export { BoxScreen } from './box-screen';
 export { BoxesScreen } from './boxes-screen';
 export { EnterScreen } from './enter-screen';
 export { useLedger } from './use-ledger';
+export { resultLine } from './results';

@@ -1,6 +1,7 @@
 import { useMemo } from 'react';
 import type { MoveId } from '@/catalogue/ids';
-import { enterFly, newBox, noteTied, putIn, shiftFly, type FlyKind, type Into } from '@/records';
+import type { FlyResult } from '@/core/box';
+import { enterFly, newBox, noteResult, noteTied, putIn, shiftFly, type FlyKind, type Into } from '@/records';
 import { useAct } from '@/state';
 
 export interface PutIn {
@@ -11,7 +12,9 @@ export interface PutIn {
 
 export interface Ledger {
   /** One entry for a fly that is in a box: lost, given, tied, counted. */
-  enter(flyId: string, boxId: string, slot: string | null, count: number, why: MoveId): void;
+  enter(flyId: string, boxId: string, slot: string | null, count: number, why: MoveId, matchId?: string): void;
+  /** What a fish did to it, for a match where there is one. */
+  result(flyId: string, result: FlyResult, matchId: string | null): void;
   /** From one compartment to another. */
   shift(flyId: string, boxId: string, from: string | null, to: string, count: number): void;
   /** Flies into a box; the same fly in the same box is topped up. */
@@ -35,7 +38,9 @@ export function useLedger(): Ledger {
   const act = useAct();
   return useMemo(
     () => ({
-      enter: (flyId, boxId, slot, count, why) => void act(enterFly, { flyId, boxId, slot, count, why }),
+      enter: (flyId, boxId, slot, count, why, matchId) =>
+        void act(enterFly, { flyId, boxId, slot, count, why, ...(matchId === undefined ? {} : { matchId }) }),
+      result: (flyId, result, matchId) => void act(noteResult, { flyId, result, matchId }),
       shift: (flyId, boxId, from, to, count) => void act(shiftFly, { flyId, boxId, from, to, count }),
       putIn: (into, flies, why) => void act(putIn, { into, flies, why }),
       tied: (kind, into, count) => void act(noteTied, { kind, into, count }),

@@ -1,5 +1,6 @@
 import type { Dressing } from '@/core/dressings';
-import { selectCatalogue, useApp } from '@/state';
+import { resultLine } from '@/features/box';
+import { selectCatalogue, selectResults, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 
 type Row = [string, string];
@@ -10,6 +11,7 @@ export function useDressingFacts(dressing: Dressing): Row[] {
   const speech = useSpeech();
   const { materials } = useApp(selectCatalogue);
   const waters = useWaters(dressing);
+  const results = useApp(selectResults).get(dressing.id);
   const named = (kind: Parameters<typeof speech.plain>[0], ids: readonly string[]) =>
     speech.list(ids.map((id) => speech.plain(kind, id)));
   // What rides in the film is taken there: said once.
@@ -43,6 +45,7 @@ export function useDressingFacts(dressing: Dressing): Row[] {
     [words('dressing.taper'), words(`taper.${dressing.taper}`)],
     [words('dressing.guard'), words(`dressing.protect.${dressing.protection}`)],
     ...bundles,
+    ...(results ? [[words('dressing.results'), resultLine(results, speech)] satisfies Row] : []),
     [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],
   ];
 }

@@ -72,7 +72,7 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
   const { key } = useLocalSearchParams<{ key?: string }>();
   const length = answered.status === 'answered' ? answered.answer.natural.length : null;
   const measured = length !== null || sample.specimens.length > 0 || sample.rough !== null;
-  const parts = useParts(stage, measured, key === 'open');
+  const parts = useParts(stage, measured && !sample.specimens.some(({ body }) => body.typed !== null), key === 'open');
   // The field that is typed in and the answer come first; what else is told of the sample follows.
   const calm = useAfterwards(sample);
   const calmLength = useAfterwards(length);

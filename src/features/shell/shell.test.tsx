@@ -1,4 +1,5 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { Provider } from 'react-redux';
 import { selectDevice, selectSettings } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { keptInMemory, notWritten } from '@/state/session';
@@ -6,6 +7,7 @@ import { saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { Measured } from './measured';
 import { Shell } from './shell';
+import { SpeechProvider } from './speech-context';
 import { change } from '@/state/__tests__/change';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
@@ -29,6 +31,52 @@ describe('a number and where it comes from', () => {
     expect(screen.getByRole('button')).toHaveAttribute('aria-expanded', 'true');
     fireEvent.click(screen.getByRole('button'));
     expect(screen.queryByText(/±/)).toBeNull();
+  });
+});
+
+describe('what was just taken away', () => {
+  const remove = () => change('delete-match', (draft) => void delete draft.match['match_demo-auldry-dun']);
+  const said = () => screen.queryByText('Match deleted.');
+  test('is said with its way back, which the next change ends, and nothing of a page before is said', async () => {
+    const { store } = await openScreen(<Shell />);
+    expect(said()).toBeNull();
+    act(() => void store.dispatch(remove()));
+    expect(within(screen.getAllByRole('status').at(-1)!).getByText('Match deleted.')).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Take it back' }));
+    expect(store.getState().records.entities.match['match_demo-auldry-dun']).toBeDefined();
+    expect(said()).toBeNull();
+    act(() => void store.dispatch(remove()));
+    act(() => void store.dispatch(change('unit', (draft) => void (draft.settings.main!.unit = 'in-decimal'))));
+    expect(said()).toBeNull();
+    cleanup();
+    act(() => void store.dispatch(remove()));
+    render(
+      <Provider store={store}>
+        <SpeechProvider>
+          <Shell />
+        </SpeechProvider>
+      </Provider>,
+    );
+    expect(said()).toBeNull();
+  });
+  test('goes by itself after a while, not while the focus is in it, and at once when it is closed', async () => {
+    const { store } = await openScreen(<Shell />);
+    jest.useFakeTimers();
+    try {
+      const after = (ms: number) => act(() => void jest.advanceTimersByTime(ms));
+      act(() => void store.dispatch(remove()));
+      act(() => screen.getByRole('button', { name: 'Take it back' }).focus());
+      after(60_000);
+      expect(said()).toBeInTheDocument();
+      act(() => screen.getByRole('button', { name: 'Take it back' }).blur());
+      after(13_000);
+      expect(said()).toBeNull();
+      act(() => void store.dispatch(change('delete-box', (draft) => void (draft.box = {}))));
+      fireEvent.click(screen.getByRole('button', { name: 'Close' }));
+      expect(screen.queryByText('Box deleted.')).toBeNull();
+    } finally {
+      jest.useRealTimers();
+    }
   });
 });
 

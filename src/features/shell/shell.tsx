@@ -14,6 +14,7 @@ import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDis
 import { Button, Say } from '@/ui/primitives';
 import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
 import { Keeping } from './keeping';
+import { LastChange } from './last-change';
 import { useKeyDown } from './use-key-down';
 import { useNewMatch } from './use-new-match';
 import { useNewVersion } from './use-new-version';
@@ -266,6 +267,7 @@ export function Shell() {
       <Keeping />
       <View role="main" className="min-h-0 flex-1">
         <TabSlot style={SLOT} renderFn={placeScreen} />
+        <LastChange />
       </View>
     </View>
   );

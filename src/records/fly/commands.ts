@@ -1,9 +1,10 @@
 import { makeBox } from '../box/commands';
 import type { MoveId } from '@/catalogue/ids';
-import { command, enter, type Around } from '../command';
+import type { FlyResult, Move } from '@/core/box';
+import { command, enter, found, Gone, type Around } from '../command';
 import type { Entities } from '../kinds';
 import { takeFromPackets } from '../packet/commands';
-import { sameKind, slotFor, type FlyKind } from './queries';
+import { heldOf, sameKind, slotFor, type FlyKind } from './queries';
 import { flySchema } from './schema';
 
 interface Place {
@@ -14,14 +15,11 @@ interface Place {
 function move(
   draft: Entities,
   flyId: string,
-  { boxId, slot, count, why }: Place & { count: number; why: MoveId },
+  { boxId, slot, count, why, matchId }: Place & { count: number; why: MoveId; matchId?: string },
   around: Around,
 ): void {
-  enter(
-    draft,
-    { kind: 'fly', owner: flyId, id: around.newId('move'), event: { at: around.now, boxId, slot, count, why } },
-    around,
-  );
+  const event: Move = { at: around.now, boxId, slot, count, why, ...(matchId === undefined ? {} : { matchId }) };
+  enter(draft, { kind: 'fly', owner: flyId, id: around.newId('move'), event }, around);
 }
 
 /** Flies put into a box; the same fly in the same box is topped up. */
@@ -39,10 +37,30 @@ function putFly(
 }
 
 /** One entry for a fly that is in a box: lost, given, tied, counted. */
-export const enterFly = command<Place & { flyId: string; count: number; why: MoveId }>(
+export const enterFly = command<Place & { flyId: string; count: number; why: MoveId; matchId?: string }>(
   'move',
   (draft, { flyId, ...entry }, around) => move(draft, flyId, entry, around),
   { label: ({ why }) => `move-${why}` },
+);
+
+/** What a fish did to a fly of a box; no fly moves by it. */
+export const noteResult = command<{ flyId: string; result: FlyResult; matchId: string | null }>(
+  'result',
+  (draft, { flyId, result, matchId }, around) => {
+    const place = heldOf(found(draft.fly, flyId))[0];
+    if (!place) throw new Gone(flyId);
+    const event: Move = {
+      at: around.now,
+      boxId: place.boxId,
+      slot: place.slot,
+      count: 0,
+      why: 'counted',
+      result,
+      ...(matchId === null ? {} : { matchId }),
+    };
+    enter(draft, { kind: 'fly', owner: flyId, id: around.newId('move'), event }, around);
+  },
+  { label: ({ result }) => `result-${result}` },
 );
 
 /** From one compartment of a box to another. */
