@@ -108,6 +108,7 @@ test('a demo match the tier changed stays when the demo leaves', async ({ page }
 
 test('a deleted match is gone after a reload, and undo brings it back', async ({ page }) => {
   await page.goto(`${DUN}/natural`);
+  await unfold(page, 'Name, place and water');
   await page.getByRole('button', { name: 'Delete match' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Matches' })).toBeVisible();
   await expect(page.getByText('Pale riffle dun')).toHaveCount(0);

@@ -4,6 +4,10 @@ export interface Formats {
   decimals(count: number): Intl.NumberFormat;
   /** A day in short. */
   short: Intl.DateTimeFormat;
+  /** A day in short with its year. */
+  full: Intl.DateTimeFormat;
+  /** A month with its year. */
+  month: Intl.DateTimeFormat;
   /** A day with its weekday. */
   long: Intl.DateTimeFormat;
   hour: Intl.DateTimeFormat;
@@ -27,6 +31,8 @@ function made(locale: string): Formats {
       return known;
     },
     short: days({ day: 'numeric', month: 'short' }),
+    full: days({ day: 'numeric', month: 'short', year: 'numeric' }),
+    month: days({ month: 'long', year: 'numeric' }),
     long: days({ weekday: 'long', day: 'numeric', month: 'long' }),
     hour: days({ hour: '2-digit', minute: '2-digit', hour12: false }),
     list: new Intl.ListFormat(locale, { type: 'unit', style: 'short' }),

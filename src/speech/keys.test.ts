@@ -1,3 +1,4 @@
+import { FLY_RESULTS } from '@/core/box';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import ids from '@/catalogue/ids.json';
@@ -59,10 +60,12 @@ test('every change that can be undone has a name for the undo bar', () => {
     'preserved',
     'kept',
     'place',
+    'when',
   ];
   const inputs = [
     ...fields.map((field) => ({ [field]: null })),
     ...ids.moves.map((move) => ({ why: move.id })),
+    ...FLY_RESULTS.map((result) => ({ result })),
     { hookId: 'x', dressingId: 'x' },
     { hookId: null, dressingId: null },
   ];
@@ -70,7 +73,9 @@ test('every change that can be undone has a name for the undo bar', () => {
     commands
       .filter((item) => !item.here)
       .flatMap((item) =>
-        inputs.map((input) => item.label(input)).filter((label) => label !== undefined && label !== 'move-undefined'),
+        inputs
+          .map((input) => item.label(input))
+          .filter((label) => label !== undefined && !label.endsWith('-undefined')),
       ),
   );
   expect(commands.length).toBeGreaterThan(60);

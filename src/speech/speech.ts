@@ -76,8 +76,10 @@ export interface Speech {
   beside(items: Items): string;
   /** A number with so many decimals; its minus is a minus. */
   number(value: number, decimals?: number): string;
-  /** A day, `2033-05-24` or with its time, in short: with `time` its hour too. A time that is none stands as it was noted. */
+  /** A day, `2033-05-24` or with its time, in short: with `time` its year and its hour too. A time that is none stands as it was noted. */
   day(at: string | number, time?: boolean): string;
+  /** A month with its year; a time that is none stands as it was noted. */
+  month(at: string): string;
   /** A moment in full, with its weekday. */
   moment(at: string | number): string;
   shade(shade: Shade): string;
@@ -158,7 +160,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   };
   const day = (at: string | number, time = false) =>
     written(at, (date) =>
-      time ? list([formats.short.format(date), formats.hour.format(date)]) : formats.short.format(date),
+      time ? list([formats.full.format(date), formats.hour.format(date)]) : formats.short.format(date),
     );
   let rows: Kinds | null = null;
   const option = (kind: string, row: string, entry: { id: string; name: string }) => ({
@@ -238,6 +240,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     digits,
     number: (value, decimals = 0) => formats.decimals(decimals).format(value).replace('-', '−'),
     day,
+    month: (at) => written(at, (date) => formats.month.format(date)),
     moment: (at) => written(at, (date) => list([formats.long.format(date), formats.hour.format(date)])),
     list,
     sentences,

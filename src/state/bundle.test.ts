@@ -28,7 +28,7 @@ test('the example is taken in whole, and written back the same', async () => {
   expect(entities(store).match.match_example).toMatchObject({ title: 'Olive by the alders' });
   expect(entities(store).sample.sample_example!.specimens[0]!.body.mm).toBe(8.2);
   expect(await readPicture(store.ports, 'photo_example')).toMatch(/^data:image\/png/);
-  expect(await writeBundle(store, 'match_example')).toBe(EXAMPLE);
+  expect(await writeBundle(store, ['match_example'])).toBe(EXAMPLE);
 });
 
 test('read twice it is one match, and neither side loses an insect, a photograph or what it measured', async () => {
@@ -195,5 +195,5 @@ test.each([
 
 test('a match that is not here is no file', async () => {
   const store = await empty();
-  expect(await writeBundle(store, 'match_none')).toBeNull();
+  expect(await writeBundle(store, ['match_none'])).toBeNull();
 });

@@ -3,16 +3,19 @@ import { act } from './act';
 import { readPicture, storePicture } from './photos';
 import type { Store } from './store';
 
-/** A match as one file, its pictures read from storage; null when there is no such match. */
-export async function writeBundle({ getState, ports, clocks }: Store, matchId: string): Promise<string | null> {
+/** Matches as one file, their pictures read from storage; null when there is none of them. */
+export async function writeBundle(
+  { getState, ports, clocks }: Store,
+  matchIds: readonly string[],
+): Promise<string | null> {
   const { entities } = getState().records;
-  const photos = entities.sample[entities.match[matchId]?.sampleId ?? '']?.photos ?? [];
+  const photos = matchIds.flatMap((id) => entities.sample[entities.match[id]?.sampleId ?? '']?.photos ?? []);
   const pictures: Record<string, string> = {};
   for (const id of photos) {
     const picture = await readPicture(ports, id);
     if (picture !== null) pictures[id] = picture;
   }
-  return matchFile(entities, clocks, matchId, pictures);
+  return matchFile(entities, clocks, matchIds, pictures);
 }
 
 /** Takes a read file in: its pictures first, then its records as one change that undo takes back. Rejects when the browser has no room. */

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { BoxAnswer } from '@/core/box';
-import { heldOf } from '@/records';
+import { heldOf, sameFlies, type FlyRecord } from '@/records';
 import { isUntold, selectBoxMatch, selectCardOf, selectCatalogue, useApp, useLater } from '@/state';
 import { CautionOfTheDay, useRedLamp, useSpeech, useThumb, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
@@ -23,8 +23,12 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
   const router = useRouter();
   const match = useApp((state) => selectBoxMatch(state, matchId));
   const [all, setAll] = useState(false);
+  const flies = useApp((state) => state.records.entities.fly);
   if (!match) return <WhatToLookFor matchId={matchId} />;
-  const shown = match.flies.slice(0, all ? FIRST + MORE : FIRST);
+  // The same fly in several boxes stands once, with its other places.
+  const kinds = sameFlies(match.flies.flatMap(({ fly }) => (flies[fly.id] ? [[fly.id, flies[fly.id]!] as const] : [])));
+  const answers = new Map(match.flies.map((answer) => [answer.fly.id, answer]));
+  const shown = kinds.slice(0, all ? FIRST + MORE : FIRST);
   const look = match.nextLook;
   const goNatural = () =>
     router.navigate({
@@ -40,11 +44,17 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
         </Say>
       ) : null}
       <View role="list" aria-label={words('box.now')}>
-        {shown.map((answer, index) => (
-          <AnswerFly key={answer.fly.id} matchId={matchId} answer={answer} first={index === 0} />
+        {shown.map(({ ids }, index) => (
+          <AnswerFly
+            key={ids[0]}
+            matchId={matchId}
+            answer={answers.get(ids[0]!)!}
+            others={ids.slice(1)}
+            first={index === 0}
+          />
         ))}
       </View>
-      {match.flies.length > FIRST ? (
+      {kinds.length > FIRST ? (
         <Button
           kind="quiet"
           tall
@@ -68,18 +78,32 @@ export function BoxAnswers({ matchId }: { matchId: string }) {
   );
 }
 
-function AnswerFly({ matchId, answer, first }: { matchId: string; answer: BoxAnswer; first: boolean }) {
+interface AnswerFlyProps {
+  matchId: string;
+  answer: BoxAnswer;
+  /** The same fly elsewhere, by id. */
+  others: readonly string[];
+  first: boolean;
+}
+
+function AnswerFly({ matchId, answer, others, first }: AnswerFlyProps) {
   const words = useWords();
   const speech = useSpeech();
   const ledger = useLedger();
   const red = useRedLamp();
   const thumb = useThumb();
-  const fly = useApp((state) => state.records.entities.fly[answer.fly.id]);
+  const flies = useApp((state) => state.records.entities.fly);
+  const fly = flies[answer.fly.id];
   const boxes = useApp((state) => state.records.entities.box);
   const { hooks } = useApp(selectCatalogue);
   const cardOf = useApp(selectCardOf);
   if (!fly) return null;
-  const places = heldOf(fly).filter((held) => boxes[held.boxId]?.carried);
+  const carriedOf = (own: FlyRecord | undefined) =>
+    (own ? heldOf(own) : []).filter((held) => boxes[held.boxId]?.carried);
+  const places = carriedOf(fly);
+  const elsewhere = [...places.slice(1), ...others.flatMap((id) => carriedOf(flies[id]))].filter(
+    ({ left }) => left > 0,
+  );
   const place = places[0];
   const box = place ? boxes[place.boxId] : undefined;
   const hook = hookLine(fly, new Map(hooks.map((item) => [item.id, item])), speech);
@@ -112,6 +136,20 @@ function AnswerFly({ matchId, answer, first }: { matchId: string; answer: BoxAns
               {words('box.left')}
             </Say>
           </View>
+          {elsewhere.length > 0 ? (
+            <Say size="small" tone="soft">
+              {words('box.also', {
+                places: speech.list(
+                  elsewhere.map((held) =>
+                    words('box.place-left', {
+                      place: placeName(boxes[held.boxId], held.slot, speech),
+                      left: held.left,
+                    }),
+                  ),
+                ),
+              })}
+            </Say>
+          ) : null}
         </View>
       </View>
       {place ? (

@@ -1,4 +1,4 @@
-import { useRouter } from 'expo-router';
+import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BOX_SIDE, deleteBox, heldOf, setBox, takeOut, type BoxRecord } from '@/records';
@@ -148,6 +148,15 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
           <Say weight="serif" size="lead">
             {name}
           </Say>
+          {item.fly.dressingId ? (
+            <Link
+              href={{ pathname: '/dressings/[id]', params: { id: item.fly.dressingId } }}
+              aria-label={words('box.dressing-what', { name })}
+              className="min-h-target self-start py-3 font-medium text-small text-river"
+            >
+              {words('box.its-dressing')}
+            </Link>
+          ) : null}
           <Say size="small">{hook}</Say>
           {item.fly.stage ? (
             <Say size="small" tone="soft">

@@ -212,3 +212,55 @@ describe('putting flies in', () => {
     expect(screen.getByText('No dressing answers that search.')).toBeInTheDocument();
   });
 });
+
+describe('over all boxes', () => {
+  const twoBoxes = (store: Store) =>
+    change('box', (draft) => {
+      draft.box.second = { ...structuredClone(draft.box[BOX]!), name: 'Chest box', carried: true };
+      const { fly } = store.getState().records.entities;
+      draft.fly.again = structuredClone(fly['fly_demo-a2']!);
+      draft.fly.again.tally = { places: [{ boxId: 'second', slot: 'b1', count: 2, at: 'x' }], latest: [] };
+    });
+  const search = (value: string) => {
+    const field = screen.getByLabelText(/^Which box holds/);
+    fireEvent.focus(field);
+    fireEvent.change(field, { target: { value } });
+  };
+  test('a search says which box holds a fly, the same fly once with its places', async () => {
+    const { store } = await openScreen(<BoxesScreen />);
+    act(() => void store.dispatch(twoBoxes(store)));
+    search('upright 14');
+    const found = within(screen.getAllByRole('list')[0]!).getAllByRole('link');
+    expect(found).toHaveLength(1);
+    expect(found[0]).toHaveAccessibleName(
+      'First-light upright dun. Osmere Lark 14. 5 left. Valley box, A2: 3 · Chest box, B1: 2',
+    );
+    expect(found[0]).toHaveAttribute('href', `/box/${BOX}`);
+    search('submarine');
+    expect(screen.getByText('No box holds such a fly.')).toBeInTheDocument();
+  });
+  test('what has run out is listed to be tied, each with its dressing', async () => {
+    const { store } = await openScreen(<BoxesScreen />);
+    expect(screen.getByRole('button', { name: /^To tie/ })).toHaveAccessibleName('To tie: 1 kind has run out');
+    act(
+      () =>
+        void store.dispatch(
+          change('box', (draft) => {
+            for (const fly of Object.values(draft.fly))
+              if (fly.dressingId === 'first-light-dun')
+                fly.tally = { ...fly.tally, places: fly.tally.places.map((place) => ({ ...place, count: 0 })) };
+          }),
+        ),
+    );
+    fireEvent.click(screen.getByRole('button', { name: /^To tie/ }));
+    const rows = screen.getAllByRole('link', { name: /^Tie First-light upright dun/ });
+    expect(rows[0]).toHaveAttribute('href', '/dressings/first-light-dun');
+  });
+  test('at the water the same fly of two boxes stands once, with where else it lies', async () => {
+    const store = await fresh({ signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });
+    act(() => void store.dispatch(twoBoxes(store)));
+    const lark = rows().filter((row) => /First-light upright dunOsmere Lark 14/.test(row));
+    expect(lark).toHaveLength(1);
+    expect(lark[0]).toMatch(/also (Chest box, B1: 2|Valley box, A2: 3)/);
+  });
+});

@@ -5,6 +5,7 @@ import { useAct, useApp } from '@/state';
 import { Page, useWords } from '@/features/shell';
 import { Button, Digits, Say, Toggle } from '@/ui/primitives';
 import { BoxMap } from './compartments';
+import { EveryFly } from './every-fly';
 import { fliesIn } from './in-box';
 import { useLedger } from './use-ledger';
 
@@ -40,6 +41,7 @@ export function BoxesScreen() {
           <Say tone="soft">{words('box.none-hint')}</Say>
         </View>
       ) : null}
+      <EveryFly />
       <View className={ids.length > 0 ? 'border-t border-line' : ''}>
         {ids.map((id) => {
           const box = boxes[id]!;

@@ -1,7 +1,7 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
 import { SpeechProvider } from '@/features/shell';
-import { DUN, laidOut, openScreen } from '../__tests__/screen';
+import { DUN, laidOut, openScreen, unfold } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { MatchScreen } from './match-screen';
 import { change } from '@/state/__tests__/change';
@@ -73,7 +73,8 @@ test('two stages stand side by side; a tap lets the other lead', async () => {
 });
 
 test('deleting takes the natural with it and goes to the list', async () => {
-  const { store } = await open();
+  const { store } = await open('natural');
+  unfold('Name, place and water');
   fireEvent.click(screen.getByText('Delete match'));
   expect(store.getState().records.entities.match[DUN]).toBeUndefined();
   expect(store.getState().records.entities.sample['sample_demo-auldry-dun']).toBeUndefined();

@@ -2,8 +2,8 @@ import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { Pressable, ScrollView, View } from 'react-native';
-import { deleteMatch, type MatchRecord, type SampleRecord } from '@/records';
-import { noteAnswer, selectAnswered, useAct, useAfterwards, useApp, useAppDispatch, type Answered } from '@/state';
+import type { MatchRecord, SampleRecord } from '@/records';
+import { noteAnswer, selectAnswered, useAfterwards, useApp, useAppDispatch, type Answered } from '@/state';
 import { BenchStep } from '@/features/bench';
 import { BoxAnswers, useBestFly } from '@/features/box';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
@@ -234,27 +234,9 @@ function PhoneFrame(props: FrameProps) {
             </StepRow>
           ))}
         </View>
-        <DeleteMatch id={id} />
       </ScrollView>
       <MatchBar matchId={id} step={step} />
     </View>
-  );
-}
-
-function DeleteMatch({ id }: { id: string }) {
-  const words = useWords();
-  const router = useRouter();
-  const act = useAct();
-  return (
-    <Button
-      kind="quiet"
-      label={words('matches.delete')}
-      className="mt-4 self-start"
-      onPress={() => {
-        router.navigate('/matches');
-        act(deleteMatch, { matchId: id });
-      }}
-    />
   );
 }
 
@@ -306,7 +288,6 @@ function WideFrame(props: FrameProps) {
             ))}
           </View>
         ) : null}
-        <DeleteMatch id={id} />
       </ScrollView>
       <ScrollView className="min-w-0 flex-1" contentContainerClassName="pb-8">
         <OneStop role="tablist" label={title} reached={step} className="flex-row border-b border-line px-3">

@@ -16,7 +16,7 @@ export function WriteMatch({ matchId }: { matchId: string }) {
   const match = useApp((state) => state.records.entities.match[matchId]);
   if (!match) return null;
   const write = async () => {
-    const text = await writeBundle(store, matchId);
+    const text = await writeBundle(store, [matchId]);
     if (text !== null)
       saveFile(
         `aubade-${matchTitle(match, speech, words)

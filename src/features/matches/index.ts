@@ -1,3 +1,4 @@
 export { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from './answer-line';
-export { MatchesScreen, MatchList, selectMatchIds } from './matches-screen';
+export { MatchesScreen, MatchList } from './matches-screen';
+export { selectMatchIds, selectWaiting } from './select';
 export { WriteMatch } from './carry';

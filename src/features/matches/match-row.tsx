@@ -1,48 +1,107 @@
 import { Link } from 'expo-router';
-import { View } from 'react-native';
-import { selectAnswered, useApp } from '@/state';
+import Check from 'lucide-react-native/icons/check';
+import { Pressable, View } from 'react-native';
+import type { MatchRecord, SampleRecord } from '@/records';
+import { selectAnswered, useApp, type Answered } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
 import { Say } from '@/ui/primitives';
-import { matchTitle, placeLine, stepLines } from './answer-line';
+import { token } from '@/ui/tokens';
+import { matchTitle, placeLine, stepLines, type StepLines } from './answer-line';
 
-/** One match in a list: its natural drawn small, its name and its answer in a line. */
-export function MatchRow({ id }: { id: string }) {
+interface MatchRowProps {
+  id: string;
+  /** Whether it is one of several that are picked; null or nothing where it is opened by a tap. */
+  picked?: boolean | null;
+  onPick?: () => void;
+}
+
+const ROW = 'flex min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3';
+
+/** One match in a list: its natural drawn small, its name and its answer in a line; a link to it, or a box to be ticked while several are picked. */
+export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
   const speech = useSpeech();
   const words = useWords();
   const match = useApp((state) => state.records.entities.match[id]);
   const sample = useApp((state) => (match ? state.records.entities.sample[match.sampleId] : undefined));
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
-  const red = useRedLamp();
   if (!match || !sample || !answered) return null;
   const leading = match.answers.find((answer) => answer.id === match.leading)!;
   const lines = stepLines(answered, leading.stage ?? null, speech, words);
-  const title = matchTitle(match, speech, words);
+  const name = speech.sentences([
+    matchTitle(match, speech, words),
+    speech.day(sample.when),
+    speech.list([lines.natural.head, lines.natural.detail]),
+    answered.status === 'answered' && lines.hook.head,
+    answered.status === 'answered' && lines.dressing.head,
+    sample.place,
+  ]);
+  const told = <Told match={match} sample={sample} answered={answered} lines={lines} />;
+  if (picked !== null)
+    return (
+      <Pressable
+        role="checkbox"
+        aria-checked={picked}
+        aria-label={name}
+        onPress={onPick}
+        className={`${ROW} ${picked ? 'bg-plane' : ''}`}
+      >
+        <Tick on={picked} />
+        {told}
+      </Pressable>
+    );
   return (
     <Link
       href={{
         pathname: '/matches/[id]/[step]',
         params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' },
       }}
-      aria-label={speech.sentences([
-        title,
-        speech.day(sample.when),
-        speech.list([lines.natural.head, lines.natural.detail]),
-        answered.status === 'answered' && lines.hook.head,
-        answered.status === 'answered' && lines.dressing.head,
-        sample.place,
-      ])}
-      className="flex min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3"
+      aria-label={name}
+      className={ROW}
     >
-      {leading.stage ? (
-        <NaturalThumb stage={leading.stage} colours={red ? {} : sample.colours} width={68} height={48} />
+      {told}
+    </Link>
+  );
+}
+
+function Tick({ on }: { on: boolean }) {
+  return (
+    <View
+      aria-hidden
+      className={`h-6 w-6 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge'}`}
+    >
+      {on ? <Check size={18} color={token('on-river')} /> : null}
+    </View>
+  );
+}
+
+/** What a row shows of its match. */
+function Told({
+  match,
+  sample,
+  answered,
+  lines,
+}: {
+  match: MatchRecord;
+  sample: SampleRecord;
+  answered: Answered;
+  lines: StepLines;
+}) {
+  const speech = useSpeech();
+  const words = useWords();
+  const red = useRedLamp();
+  const stage = match.answers.find((answer) => answer.id === match.leading)!.stage ?? null;
+  return (
+    <>
+      {stage ? (
+        <NaturalThumb stage={stage} colours={red ? {} : sample.colours} width={68} height={48} />
       ) : (
         <View className="w-16" />
       )}
       <View className="min-w-0 flex-1">
         <View className="flex-row items-baseline justify-between gap-3">
           <Say weight="serif" size="lead" className="min-w-0 flex-1">
-            {title}
+            {matchTitle(match, speech, words)}
           </Say>
           <Say size="small" tone="soft">
             {speech.day(sample.when)}
@@ -68,6 +127,6 @@ export function MatchRow({ id }: { id: string }) {
           {placeLine(sample, match.demo ? words('matches.demo') : '', speech)}
         </Say>
       </View>
-    </Link>
+    </>
   );
 }

@@ -239,6 +239,20 @@ test('a name and a place are kept as they are typed', async () => {
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Grey one');
 });
 
+test('day and time are changed, and a water from before is taken again', async () => {
+  const { store } = await open();
+  const when = screen.getByLabelText('Taken on');
+  expect(when).toHaveValue('2033-05-24T04:42');
+  fireEvent.change(when, { target: { value: '2033-04-02T19:05' } });
+  expect(sampleOf(store).when).toBe('2033-04-02T19:05');
+  fireEvent.change(when, { target: { value: '' } });
+  expect(sampleOf(store).when).toBe('2033-04-02T19:05');
+  const before = screen.getByLabelText('A water from before');
+  expect(within(before).queryByRole('option', { name: sampleOf(store).place })).toBeNull();
+  fireEvent.change(before, { target: { value: 'Staith Brook, mill bend' } });
+  expect(sampleOf(store).place).toBe('Staith Brook, mill bend');
+});
+
 describe('insects told apart', () => {
   const fill = (store: Store, lengths: readonly number[]) =>
     act(

@@ -1,9 +1,11 @@
-import { useLocalSearchParams } from 'expo-router';
+import { createSelector } from '@reduxjs/toolkit';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { GROWING_ON, stageRow } from '@/catalogue';
 import type { Method, SexId, StageId } from '@/catalogue/ids';
 import {
+  deleteMatch,
   dropAnswer,
   keepSecond,
   letLead,
@@ -16,12 +18,12 @@ import {
   type SampleRecord,
 } from '@/records';
 import { labOfHex, shadeOf } from '@/core/colour';
-import { useAct, useAfterwards, type Answered } from '@/state';
+import { useAct, useAfterwards, useApp, type Answered, type State } from '@/state';
 import { KeyPanel, WaterChips } from '@/features/key';
 import { lengthDetail, WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Fold, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Chips, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
 import { Colours, hexOf, regionsOf } from './colours';
 import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
@@ -321,6 +323,51 @@ function ColoursPart({ sampleId, sample, stage }: { sampleId: string; sample: Sa
   );
 }
 
+function DeleteMatch({ matchId }: { matchId: string }) {
+  const words = useWords();
+  const router = useRouter();
+  const act = useAct();
+  return (
+    <Button
+      kind="quiet"
+      label={words('matches.delete')}
+      className="-ml-4 self-start"
+      onPress={() => {
+        router.navigate('/matches');
+        act(deleteMatch, { matchId });
+      }}
+    />
+  );
+}
+
+const selectPlaces = createSelector([(state: State) => state.records.entities.sample], (samples) =>
+  [...new Set(Object.values(samples).flatMap(({ place }) => place.trim() || []))].sort((a, b) => a.localeCompare(b)),
+);
+
+/** Where it was taken: typed, or one of the waters from before. */
+function PlaceField({ sampleId, place }: { sampleId: string; place: string }) {
+  const words = useWords();
+  const act = useAct();
+  const before = useApp(selectPlaces).filter((name) => name !== place);
+  const set = (next: string) => act(setSample, { sampleId, place: next });
+  return (
+    <View className="flex-row flex-wrap gap-3">
+      <View className="min-w-[55%] flex-1">
+        <Field label={words('natural.place')} value={place} onType={set} />
+      </View>
+      {before.length > 0 ? (
+        <Pick
+          label={words('natural.place-before')}
+          none={words('natural.place-pick')}
+          choices={before.map((name) => ({ id: name, label: name }))}
+          value={null}
+          onChange={(name) => (name === null ? undefined : set(name))}
+        />
+      ) : null}
+    </View>
+  );
+}
+
 /** Its name, where and in what water it was taken, its sex, and the file of all of it. */
 function AboutPart({ matchId, match, sample }: Pick<NaturalStepProps, 'matchId' | 'match' | 'sample'>) {
   const words = useWords();
@@ -330,11 +377,8 @@ function AboutPart({ matchId, match, sample }: Pick<NaturalStepProps, 'matchId' 
   return (
     <>
       <Field label={words('natural.name')} value={match.title} onType={(title) => act(nameMatch, { matchId, title })} />
-      <Field
-        label={words('natural.place')}
-        value={sample.place}
-        onType={(place) => act(setSample, { sampleId, place })}
-      />
+      <PlaceField sampleId={sampleId} place={sample.place} />
+      <When label={words('natural.when')} value={sample.when} onChange={(when) => act(setSample, { sampleId, when })} />
       <Say size="small" tone="soft">
         {words('natural.water')}
       </Say>
@@ -353,6 +397,7 @@ function AboutPart({ matchId, match, sample }: Pick<NaturalStepProps, 'matchId' 
         onChange={(id) => act(setSample, { sampleId, sex: id === 'none' ? null : (id as SexId) })}
       />
       <WriteMatch matchId={matchId} />
+      <DeleteMatch matchId={matchId} />
     </>
   );
 }

@@ -1,36 +1,13 @@
-import { createSelector } from '@reduxjs/toolkit';
-import { CASE } from '@/catalogue';
 import { Link } from 'expo-router';
 import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
 import { hasDemo, isLow, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
-import { waitsFor } from '@/core/case';
-import { useAct, useApp, type State } from '@/state';
+import { useAct, useApp } from '@/state';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
-import { MatchList, selectMatchIds } from '@/features/matches';
+import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
 import { Marks, naturalMarks } from '@/ui/drawings';
 import { Button, Heading, Say } from '@/ui/primitives';
-
-/** Matches that wait for the bench, or for a stage or a length: known without working any out. */
-const selectWaiting = createSelector(
-  [(state: State) => state.records.entities.match, (state: State) => state.records.entities.sample, selectMatchIds],
-  (matches, samples, ids) =>
-    ids.filter((id) => {
-      const match = matches[id]!;
-      const sample = samples[match.sampleId];
-      return (
-        sample !== undefined &&
-        (sample.kept || match.answers.some((answer) => waitsFor(sample, answer.stage, CASE.growing) !== null))
-      );
-    }),
-  {
-    memoizeOptions: {
-      resultEqualityCheck: (a: string[], b: string[]) =>
-        a.length === b.length && a.every((id, index) => id === b[index]),
-    },
-  },
-);
 
 const RECENT = 6;
 /** Of those that wait so many stand here: the latest, and how many more. */

@@ -110,7 +110,11 @@ describe('Matches', () => {
   });
   test('a length that was reckoned says from what, and is not called measured', async () => {
     await openScreen(<MatchesScreen />);
+    const search = screen.getByLabelText('Search name, stage, water or month');
+    fireEvent.focus(search);
+    fireEvent.change(search, { target: { value: 'cased' } });
     expect(screen.getByText(/^Caddis cased larva, about 10\.8 mm ± [\d.]+, from its case$/)).toBeInTheDocument();
+    fireEvent.change(search, { target: { value: 'riffle' } });
     expect(screen.getByText(/^Mayfly dun, 8\.1 mm ± 0\.6, 3 measured$/)).toBeInTheDocument();
   });
   test('a row is a link to its match, at the hook, or at the natural while it waits', async () => {

@@ -9,6 +9,7 @@ import { useWords } from './speech-context';
 /** Changes that take something away or move it out of sight: each is said where it was done, with the way back. */
 const SAID: ReadonlySet<string> = new Set([
   'delete-match',
+  'delete-matches',
   'delete-box',
   'delete-model',
   'delete-size',

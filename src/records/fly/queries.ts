@@ -58,3 +58,32 @@ export function slotFor({ fly, box }: Pick<Entities, 'fly' | 'box'>, boxId: stri
         places.filter(({ held }) => held.left > 0).map(({ held }) => held.slot),
       );
 }
+
+/** The same fly wherever it lies: its records, the first of which stands for it, how many are left in all, and its places, most first. */
+export interface SameFly {
+  ids: string[];
+  fly: FlyRecord;
+  left: number;
+  places: Held[];
+}
+
+const kindKey = (kind: FlyKind) =>
+  JSON.stringify([kind.name, kind.dressingId, kind.hookId, kind.stage, kind.lengthMm, kind.shade, kind.ride]);
+
+/** Flies by kind, in the order they are first met; an emptied place stays only where nothing else is left. */
+export function sameFlies(flies: readonly (readonly [id: string, fly: FlyRecord])[]): SameFly[] {
+  const kinds = new Map<string, SameFly>();
+  for (const [id, fly] of flies) {
+    const key = kindKey(fly);
+    const known = kinds.get(key) ?? { ids: [], fly, left: 0, places: [] };
+    known.ids.push(id);
+    known.places.push(...heldOf(fly));
+    kinds.set(key, known);
+  }
+  for (const kind of kinds.values()) {
+    const filled = kind.places.filter(({ left }) => left > 0);
+    kind.places = (filled.length > 0 ? filled : kind.places.slice(0, 1)).sort((a, b) => b.left - a.left);
+    kind.left = kind.places.reduce((sum, { left }) => sum + left, 0);
+  }
+  return [...kinds.values()];
+}

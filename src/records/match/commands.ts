@@ -224,10 +224,17 @@ export const setSwitches = command<OfAnswer & { without: string[]; added: string
 );
 
 /** A match with its natural and its photographs, unless another match is of the same natural. */
-export const deleteMatch = command<OfMatch>('delete-match', (draft, { matchId }) => {
+function remove(draft: Entities, matchId: string): void {
   const { sampleId } = found(draft.match, matchId);
   delete draft.match[matchId];
   if (Object.values(draft.match).some((other) => other.sampleId === sampleId)) return;
   for (const photo of draft.sample[sampleId]?.photos ?? []) delete draft.photo[photo];
   delete draft.sample[sampleId];
+}
+
+export const deleteMatch = command<OfMatch>('delete-match', (draft, { matchId }) => remove(draft, matchId));
+
+/** Several at once, taken back at once. */
+export const deleteMatches = command<{ matchIds: readonly string[] }>('delete-matches', (draft, { matchIds }) => {
+  for (const matchId of matchIds) remove(draft, matchId);
 });

@@ -26,25 +26,32 @@ export interface Bundle {
   pictures: Record<string, string>;
 }
 
-/** A match with its sample, its photographs and their pictures (data URLs by photo id) as one file (docs/formats/bundle.md); null when there is no such match. `clocks` are those of every record by key. */
+/** Matches with their samples, their photographs and the pictures of these (data URLs by photo id) as one file (docs/formats/bundle.md); null when there is none of them. `clocks` are those of every record by key. */
 export function matchFile(
   { match, sample, photo }: Entities,
   clocks: ReadonlyMap<string, Clocks>,
-  matchId: string,
+  matchIds: readonly string[],
   pictures: Readonly<Record<string, string>>,
 ): string | null {
-  const own = match[matchId];
-  const taken = own && sample[own.sampleId];
-  if (!own || !taken) return null;
   const item = (kind: CarriedKind, id: string, record: object) =>
     recordItem(kind, id, record, clocks.get(`${kind}/${id}`));
-  const items: Item[] = [item('match', matchId, { ...own, parentId: null }), item('sample', own.sampleId, taken)];
-  for (const id of taken.photos) {
-    const record = photo[id];
-    const picture = pictures[id];
-    if (record && picture !== undefined) items.push(item('photo', id, record), { kind: 'picture', id, data: picture });
-  }
-  return `${JSON.stringify({ aubade: 'bundle', version: VERSION, items }, null, 1)}\n`;
+  const written = new Set<string>();
+  const items = matchIds.flatMap((matchId): Item[] => {
+    const own = match[matchId];
+    const taken = own && sample[own.sampleId];
+    if (!own || !taken) return [];
+    const one = item('match', matchId, { ...own, parentId: null });
+    // Two matches of one sample carry it once.
+    if (written.has(own.sampleId)) return [one];
+    written.add(own.sampleId);
+    const photos = taken.photos.flatMap((id): Item[] => {
+      const record = photo[id];
+      const picture = pictures[id];
+      return record && picture !== undefined ? [item('photo', id, record), { kind: 'picture', id, data: picture }] : [];
+    });
+    return [one, item('sample', own.sampleId, taken), ...photos];
+  });
+  return items.length === 0 ? null : `${JSON.stringify({ aubade: 'bundle', version: VERSION, items }, null, 1)}\n`;
 }
 
 export type BundleRead = { ok: true; bundle: Bundle } | { ok: false; fault: Coded };

@@ -87,6 +87,7 @@ const PLAIN = {
   preserved: 'preserved',
   kept: 'keep',
   place: 'title',
+  when: 'when',
 } as const;
 type PlainField = keyof typeof PLAIN;
 

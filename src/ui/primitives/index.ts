@@ -9,3 +9,4 @@ export { Facts } from './facts';
 export { Digits, Heading, Say } from './text';
 export { useRowsInView } from './use-rows-in-view';
 export { InView } from './in-view';
+export { When } from './when';
