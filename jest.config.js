@@ -13,6 +13,7 @@ const esm = [
   'reselect',
   'immer',
   'lucide-react-native',
+  '@expo-google-fonts',
   'culori',
   'd3-.*',
   'internmap',
@@ -76,6 +77,7 @@ module.exports = {
       ],
       transform: {
         '\\.csv$': '<rootDir>/tools/text-transform.js',
+        '\\.ttf$': '<rootDir>/tools/bytes-transform.js',
         '\\.[jt]sx?$|\\.mjs$': modern('react'),
       },
     },

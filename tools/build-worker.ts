@@ -14,5 +14,7 @@ for (const name of ['photo', 'print', 'hooks']) {
     minify: true,
     tsconfig: join(ROOT, 'tsconfig.json'),
     legalComments: 'none',
+    // Faces that a card is printed in, inside the worker that prints it.
+    loader: { '.ttf': 'binary' },
   });
 }

@@ -109,3 +109,9 @@ export function cardMarkdown(sheet: CardSheet, json: string): string {
   );
   return `# ${sheet.title}\n\n${[sheet.sub, ...sheet.notes].join('\n\n')}\n\n${sections.join('\n')}\n\`\`\`json\n${json.trim()}\n\`\`\`\n`;
 }
+
+/** The sheet as plain text, to be pasted into a message. */
+export function sheetText(sheet: CardSheet): string {
+  const sections = sheet.sections.map(({ title, lines }) => [title, ...lines].join('\n'));
+  return [[sheet.title, sheet.sub, ...sheet.notes].join('\n'), ...sections].join('\n\n');
+}

@@ -1,5 +1,5 @@
 import type { Coded } from '@/core/code';
-import type { CardPage } from '@/core/exchange/tying-card-pdf';
+import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
 import type { CellProblem, ColumnMap, ColumnUnit, GivenTaping, Table } from '@/core/exchange';
 import type { HookRow } from '@/core/hooks';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
@@ -27,8 +27,8 @@ export interface Jobs {
     };
     output: Uint8Array;
   };
-  /** A card to tie from as PDF. */
-  'tying-card-pdf': { input: { card: CardPage; page: PrintPage }; output: Uint8Array };
+  /** A card to tie from as PDF; `printed` is what a millimetre of the printer really is. */
+  'tying-card-pdf': { input: { card: CardPage; page: CardPaper; printed: number }; output: Uint8Array };
   /** A file of hooks: looked at while `map` is null, then read by it. */
   'hooks-file': { input: { file: Blob; map: ColumnMap | null; unit: ColumnUnit }; output: HooksFileAnswer };
 }

@@ -1,3 +1,5 @@
+import strong from '@expo-google-fonts/instrument-sans/600SemiBold/InstrumentSans_600SemiBold.ttf';
+import text from '@expo-google-fonts/instrument-sans/400Regular/InstrumentSans_400Regular.ttf';
 import { FIELD_CARDS } from '@/catalogue/field-cards';
 import { chartPages } from '@/core/hooks/drawn';
 import { cardPdf } from '@/core/exchange/tying-card-pdf';
@@ -27,7 +29,7 @@ scope.onmessage = ({ data }) => {
   const { id, input } = data;
   const made =
     'card' in input
-      ? cardPdf(input.card, input.page)
+      ? cardPdf(input.card, input.page, { text, strong }, input.printed)
       : 'hooks' in input
         ? chart(input)
         : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);

@@ -96,7 +96,7 @@ describe('what is printed', () => {
     lines: ['Lark 14'],
   };
   const isPdf = (bytes: Uint8Array) => Buffer.from(bytes.subarray(0, 5)).toString('latin1') === '%PDF-';
-  test('a chart of hooks and a field card come from one worker', async () => {
+  test('a chart of hooks, a field card and a card to tie from come from one worker', async () => {
     expect(
       isPdf(
         await answered<Uint8Array>(scope, {
@@ -116,6 +116,16 @@ describe('what is printed', () => {
         }),
       ),
     ).toBe(true);
+    const card = {
+      title: 'Dun',
+      sub: 'on a 14',
+      natural: [],
+      sections: [{ title: 'Parts', lines: ['Tail: 7.4 mm'] }],
+      bars: [],
+      drawing: null,
+      words: { check: '50 mm', enlarged: '', trueSize: '', notes: 'Notes' },
+    };
+    expect(isPdf(await answered<Uint8Array>(scope, { card, page: 'a5', printed: 1 }))).toBe(true);
   });
   test('a job that cannot be done is told as failed', async () => {
     await expect(

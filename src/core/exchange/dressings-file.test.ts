@@ -1,9 +1,7 @@
 import { DRESSINGS, KNOWN, WORKS } from '@/catalogue';
 import { createI18n, createSpeech, cardMarkdown, cardSheet } from '@/speech';
-import { PDFDocument } from 'pdf-lib';
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { cardFor, NO_CHOICES } from '../answer';
-import { cardPdf, foldLine } from './tying-card-pdf';
 import { readDressings, writeDressings } from './dressings-file';
 
 const speech = createSpeech(createI18n(), 'mm');
@@ -69,34 +67,6 @@ test.each([
 
 describe('a card on paper', () => {
   const sheet = cardSheet(cardOf('first-light-dun'), speech);
-  const page = {
-    ...sheet,
-    drawing: {
-      marks: [
-        { d: 'M0 0L-7 0', stroke: '#102030', width: 0.4, mm: true },
-        { d: 'M0 0L1 1Z', fill: '#aabbcc', opacity: 0.5 },
-        { d: 'M0 0L1 1' },
-      ],
-      bounds: { left: -8, right: 1, top: 2, bottom: -3 },
-    },
-  };
-  test.each(['a4', 'letter'] as const)('is a PDF on %s, as many pages as it takes', async (size) => {
-    const pdf = await PDFDocument.load(await cardPdf(page, size));
-    expect(pdf.getTitle()).toBe('First-light upright dun');
-    expect(pdf.getPageCount()).toBeGreaterThan(1);
-    const { width } = pdf.getPage(0).getSize();
-    expect(width).toBeCloseTo((size === 'a4' ? 210 : 215.9) * (72 / 25.4), 0);
-  });
-  test('a line is broken at spaces only', () => {
-    const fits = (piece: string) => piece.length <= 9;
-    expect(foldLine('one two three fourteenletters five', fits)).toEqual([
-      'one two',
-      'three',
-      'fourteenletters',
-      'five',
-    ]);
-    expect(foldLine('', fits)).toEqual(['']);
-  });
   test('its sections name parts in millimetres, thread, steps and tools', () => {
     expect(sheet.sections.map((section) => section.title)).toEqual([
       'Parts',

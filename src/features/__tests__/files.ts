@@ -6,3 +6,11 @@ export const saveFile = (name: string, text: string, type = 'application/json') 
   void saved.push({ name, text, type });
 export const openText = () => Promise.resolve(opened.text);
 export const chooseFile = () => Promise.resolve(null);
+export const canShare = () => false;
+export const shareFile = () => Promise.resolve();
+/** What was put where it can be pasted. */
+export const copied: string[] = [];
+export const copyText = (text: string) => {
+  copied.push(text);
+  return Promise.resolve(true);
+};

@@ -10,6 +10,7 @@ import { hookName } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say } from '@/ui/primitives';
 import { CardAssemblies, CardCautions, CardExtras, CardParts, CardSteps } from './card-view';
+import { KeepCard } from './keep-card';
 import { RoomBudget } from './room-budget';
 import { SchoolsPanel } from './schools-panel';
 import { Stations } from './stations';
@@ -57,11 +58,14 @@ export function BenchStep({
   matchId,
   record,
   answer,
+  natural,
   plate,
 }: {
   matchId: string;
   record: AnswerRecord;
   answer: Answer;
+  /** What it is tied for, and when, for paper. */
+  natural: readonly string[];
   plate: ReactNode;
 }) {
   const words = useWords();
@@ -141,6 +145,11 @@ export function BenchStep({
           </View>
         </Fold>
         <CardSchools matchId={matchId} record={record} card={card} />
+        {dressing ? (
+          <Fold wide title={words('paper.title')} line={words('paper.line')}>
+            <KeepCard card={card} dressing={dressing} natural={natural} />
+          </Fold>
+        ) : null}
       </View>
       <TiedRow card={card} />
     </View>

@@ -6,6 +6,12 @@ import { openScreen, DUN, unfold } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { TieScreen } from './tie-screen';
 import { change } from '@/state/__tests__/change';
+import { copied } from '../__tests__/files';
+import { run } from '@/workers';
+import type { Jobs } from '@/workers/jobs';
+
+jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
+jest.mock('@/workers', () => ({ run: jest.fn(() => Promise.resolve(new Uint8Array())) }));
 
 const hooksLeft = (store: Store, id: string) =>
   Object.values(store.getState().records.entities.packet)
@@ -114,6 +120,32 @@ describe('the card', () => {
     expect(Object.keys(store.getState().records.entities.box)).toEqual([]);
     expect([hooksLeft(store, id), fliesOn(store, id)]).toEqual([left, before]);
     expect(screen.queryByText(/into Box 1/)).toBeNull();
+  });
+  test('the card goes on paper with what it is tied for and its lengths at true size, and as text to paste', async () => {
+    await openScreen(<MatchScreen id={DUN} step="bench" />);
+    unfold('On paper');
+    fireEvent.change(screen.getByLabelText('Paper'), { target: { value: 'a5' } });
+    await act(async () => void fireEvent.click(screen.getByText('PDF to print')));
+    const [job, { card, page, printed }] = jest.mocked(run).mock.calls.at(-1)! as [
+      string,
+      Jobs['tying-card-pdf']['input'],
+    ];
+    expect([job, page, printed]).toEqual(['tying-card-pdf', 'a5', 1]);
+    expect(card.natural).toEqual([
+      'Pale riffle dun, 8.1 mm ± 0.6, 3 measured',
+      'River Auldry, long riffle · 24 May 2033, 04:42',
+    ]);
+    expect(card.bars[0]!.label).toMatch(/^shank \d\.\d mm$/);
+    for (const { label, mm } of card.bars) expect(label).toContain(`${mm.toFixed(1)} mm`);
+    expect(card.drawing!.marks.length).toBeGreaterThan(10);
+    expect(card.sections.map(({ title }) => title)).toEqual(expect.arrayContaining(['Parts', 'Order of work', 'Care']));
+    await act(async () => void fireEvent.click(screen.getByText('Copy as text')));
+    expect(copied.at(-1)).toMatch(/^First-light upright dun\nOn Bessock Fine 13.*\nPale riffle dun/);
+    expect(copied.at(-1)).toContain('17. Free the eye');
+    expect(screen.getByText('Copied: paste it where you like.')).toBeInTheDocument();
+    jest.mocked(run).mockRejectedValueOnce(new Error('no'));
+    await act(async () => void fireEvent.click(screen.getByText('PDF to print')));
+    expect(screen.getByText(/^The page could not be made/)).toBeInTheDocument();
   });
   test('the bench opens full screen', async () => {
     await open();

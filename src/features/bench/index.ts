@@ -5,3 +5,4 @@ export { SchoolsPanel } from './schools-panel';
 export { Stations } from './stations';
 export { SwitchRow } from './switch-row';
 export { TieScreen } from './tie-screen';
+export { KeepCard } from './keep-card';

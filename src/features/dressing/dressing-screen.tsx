@@ -14,16 +14,16 @@ import {
   CardExtras,
   CardParts,
   CardSteps,
+  KeepCard,
   RoomBudget,
   SchoolsPanel,
   Stations,
   SwitchRow,
 } from '@/features/bench';
 import { Button, Chips, Facts, Heading, Say } from '@/ui/primitives';
-import { Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
+import { AboutSection, Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
 import { useDressingFacts } from './dressing-facts';
 import { DressingPlate } from './dressing-plate';
-import { KeepCard } from './keep-card';
 import { useDerive } from './use-derive';
 import { ForYourMatches } from './for-your-matches';
 
@@ -245,7 +245,11 @@ function Steps({ card, dressing }: { card: Card; dressing: Dressing }) {
         <CardSteps card={card} />
       </View>
       <Tools dressing={dressing} />
-      <KeepCard card={card} dressing={dressing} />
+      <AboutSection title={words('dressing.keep')}>
+        <View className="pt-3">
+          <KeepCard card={card} dressing={dressing} natural={[]} />
+        </View>
+      </AboutSection>
     </View>
   );
 }

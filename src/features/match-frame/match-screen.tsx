@@ -8,7 +8,7 @@ import { BenchStep } from '@/features/bench';
 import { BoxAnswers, useBestFly } from '@/features/box';
 import { AnswerPlate, DressingStep } from '@/features/dressing';
 import { HookStep, HowFar } from '@/features/hook';
-import { hookName, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
+import { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
 import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
 import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
@@ -72,6 +72,7 @@ function leadingOf(match: MatchRecord) {
 /** What a step shows when it is open. */
 function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const words = useWords();
+  const speech = useSpeech();
   const router = useRouter();
   const wide = useWide();
   const record = leadingOf(match);
@@ -98,6 +99,10 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
       matchId={id}
       record={record}
       answer={answer}
+      natural={[
+        speech.list([matchTitle(match, speech, words), lengthDetail(answer, speech, words)]),
+        placeLine(sample, speech.day(sample.when, true), speech),
+      ]}
       plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 300} />}
     />
   );

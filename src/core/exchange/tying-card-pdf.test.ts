@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs';
+import { inflateSync } from 'node:zlib';
+import { PDFDocument, PDFName, PDFRawStream, PDFStream } from 'pdf-lib';
+import { DRESSINGS } from '@/catalogue';
+import { cardSheet, createI18n, createSpeech } from '@/speech';
+import { SHIPPED } from '../../../tools/test-catalogue';
+import { cardFor, NO_CHOICES } from '../answer';
+import { CARD_PAPERS, cardPdf, foldLine, type CardPage, type CardPaper } from './tying-card-pdf';
+
+const PT_PER_MM = 72 / 25.4;
+const face = (name: string) =>
+  readFileSync(`node_modules/@expo-google-fonts/instrument-sans/${name}/InstrumentSans_${name}.ttf`);
+const FACES = { text: face('400Regular'), strong: face('600SemiBold') };
+const speech = createSpeech(createI18n(), 'mm');
+const MARKS = {
+  marks: [
+    { d: 'M0 0L-7 0', stroke: '#102030', width: 0.4, mm: true },
+    { d: 'M0 0L1 1Z', fill: '#aabbcc', opacity: 0.5 },
+    { d: 'M0 0L1 1' },
+  ],
+  bounds: { left: -8, right: 1, top: 2, bottom: -3 },
+};
+
+function pageOf(id: string, more: Partial<CardPage> = {}): CardPage {
+  const card = cardFor({
+    dressing: DRESSINGS.find((item) => item.id === id)!,
+    hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!,
+    sample: null,
+    choices: NO_CHOICES,
+    catalogue: SHIPPED,
+    count: null,
+  });
+  return {
+    ...cardSheet(card, speech),
+    natural: ['Pale riffle dun, 8.1 mm ± 0.6, 3 measured', 'River Auldry, long riffle · 24 May 2033'],
+    bars: [
+      { label: 'shank 7.0 mm', mm: 7 },
+      { label: 'wing 7.1 mm', mm: 7.1 },
+    ],
+    drawing: MARKS,
+    words: {
+      check: 'This line is 50 mm',
+      enlarged: 'drawn {{times}} times its size',
+      trueSize: 'true size',
+      notes: 'Notes',
+    },
+    ...more,
+  };
+}
+
+/** The drawing orders of a page, as text. */
+function ordersOf(document: PDFDocument, page = 0): string {
+  const contents = document.getPage(page).node.Contents()!;
+  const streams =
+    contents instanceof PDFStream ? [contents] : contents.asArray().map((ref) => document.context.lookup(ref));
+  return (streams as PDFRawStream[])
+    .map((stream) => {
+      const plain = stream.dict.get(PDFName.of('Filter')) ? inflateSync(stream.contents) : Buffer.from(stream.contents);
+      return plain.toString('latin1');
+    })
+    .join('\n');
+}
+
+/** Lengths of the level lines that are drawn, mm. */
+function levelLines(orders: string): number[] {
+  return [...orders.matchAll(/([\d.]+) ([\d.]+) m\s+(?:[\d.-]+ )*?([\d.]+) ([\d.]+) l\s/g)]
+    .filter(([, , y, , z]) => Math.abs(Number(y) - Number(z)) < 1e-6)
+    .map(([, x, , w]) => Math.abs(Number(w) - Number(x)) / PT_PER_MM);
+}
+const has = (lengths: readonly number[], mm: number) => lengths.some((length) => Math.abs(length - mm) < 0.02);
+
+test.each(Object.keys(CARD_PAPERS) as CardPaper[])(
+  'one page of %s, faces embedded, with everything on it',
+  async (paper) => {
+    const pdf = await PDFDocument.load(await cardPdf(pageOf('first-light-dun'), paper, FACES));
+    expect(pdf.getTitle()).toBe('First-light upright dun');
+    expect(pdf.getPageCount()).toBe(1);
+    const [width, height] = CARD_PAPERS[paper];
+    expect(pdf.getPage(0).getSize().width).toBeCloseTo(width * PT_PER_MM, 1);
+    expect(pdf.getPage(0).getSize().height).toBeCloseTo(height * PT_PER_MM, 1);
+    const fonts = pdf.context
+      .enumerateIndirectObjects()
+      .filter(([, object]) => object instanceof PDFRawStream && object.dict.get(PDFName.of('Subtype')) === undefined);
+    expect(fonts.length).toBeGreaterThan(2);
+    const lengths = levelLines(ordersOf(pdf));
+    for (const mm of [50, 7, 7.1]) expect(has(lengths, mm)).toBe(true);
+  },
+);
+
+test('what is drawn at its true size is made larger by as much as the printer makes it smaller', async () => {
+  const lengths = levelLines(
+    ordersOf(await PDFDocument.load(await cardPdf(pageOf('first-light-dun'), 'a4', FACES, 0.97))),
+  );
+  expect(has(lengths, 50 / 0.97)).toBe(true);
+  expect(has(lengths, 7 / 0.97)).toBe(true);
+  expect(has(lengths, 50)).toBe(false);
+});
+
+test.each(['a4', 'letter'] as const)('the longest cards of the library are one page of %s too', async (paper) => {
+  const long = DRESSINGS.map((dressing) => ({
+    id: dressing.id,
+    length: JSON.stringify(pageOf(dressing.id).sections).length,
+  }))
+    .sort((a, b) => b.length - a.length)
+    .slice(0, 4);
+  for (const { id } of long)
+    expect((await PDFDocument.load(await cardPdf(pageOf(id), paper, FACES))).getPageCount()).toBe(1);
+});
+
+test('a card with no end goes on to further pages, and one without a picture needs none', async () => {
+  const lines = Array.from(
+    { length: 900 },
+    (_, n) => `${n}. Wind it once more and look at it well before the next turn`,
+  );
+  const pdf = await PDFDocument.load(
+    await cardPdf(pageOf('first-light-dun', { sections: [{ title: 'Steps', lines }], drawing: null }), 'a5', FACES),
+  );
+  expect(pdf.getPageCount()).toBeGreaterThan(1);
+});
+
+test('letters that the face has not are left out, and stop no card', async () => {
+  const made = cardPdf(pageOf('first-light-dun', { title: '鱼 dun', natural: ['\u202f5 mm, 🪰'] }), 'a4', FACES);
+  expect((await PDFDocument.load(await made)).getPageCount()).toBe(1);
+});
+
+test('a ± that the face has not is written otherwise, not left out', async () => {
+  const letters = async (said: string) => {
+    const orders = ordersOf(
+      await PDFDocument.load(await cardPdf(pageOf('first-light-dun', { natural: [said] }), 'a4', FACES)),
+    );
+    return [...orders.matchAll(/<([0-9A-F]+)> Tj/g)].map(([, glyphs]) => glyphs!.length / 4)[2];
+  };
+  expect(await letters('8.1 ± 0.6')).toBe('8.1 +/- 0.6'.length);
+});
+
+test('a line is broken at spaces only', () => {
+  const fits = (piece: string) => piece.length <= 9;
+  expect(foldLine('one two three fourteenletters five', fits)).toEqual(['one two', 'three', 'fourteenletters', 'five']);
+  expect(foldLine('', fits)).toEqual(['']);
+});

@@ -1,0 +1,4 @@
+declare module '*.ttf' {
+  const bytes: Uint8Array;
+  export default bytes;
+}
