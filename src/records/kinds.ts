@@ -36,7 +36,7 @@ export const KINDS = {
   material: { version: 1, schema: materialSchema, shape: {} },
   dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
   settings: { version: 4, schema: settingsSchema, shape: settingsShape },
-  device: { version: 3, schema: deviceSchema, shape: deviceShape },
+  device: { version: 4, schema: deviceSchema, shape: deviceShape },
 } satisfies Record<string, { version: number; schema: Schema; shape: Shape; mend?: (data: never) => object }>;
 
 export type Kind = keyof typeof KINDS;

@@ -29,13 +29,13 @@ export function MakeModel({
       <Say size="small" tone="soft">
         {label}
       </Say>
-      <View className="min-h-target justify-center rounded-control border border-edge bg-ground px-3">
+      <View className="field min-h-target justify-center rounded-control border border-edge bg-ground px-3">
         <TextInput
           aria-label={label}
           value={value}
           onChangeText={set}
           autoComplete="off"
-          className="py-2 text-body text-ink"
+          className="py-2 font-sans text-body text-ink"
         />
       </View>
     </View>

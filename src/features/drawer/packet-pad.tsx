@@ -180,7 +180,7 @@ function PacketField({ field, text, faulty, example, onType, onEnter }: PacketFi
   const words = useWords();
   return (
     <View
-      className={`min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${faulty ? 'border-dawn' : 'border-edge'}`}
+      className={`field min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${faulty ? 'border-dawn' : 'border-edge'}`}
     >
       <TextInput
         ref={field}

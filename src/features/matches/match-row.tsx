@@ -5,7 +5,7 @@ import type { MatchRecord, SampleRecord } from '@/records';
 import { selectAnswered, useApp, type Answered } from '@/state';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
-import { Say } from '@/ui/primitives';
+import { Say, spaceTakes } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { matchTitle, placeLine, stepLines, type StepLines } from './answer-line';
 
@@ -44,6 +44,7 @@ export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
         aria-checked={picked}
         aria-label={name}
         onPress={onPick}
+        {...spaceTakes(onPick)}
         className={`${ROW} ${picked ? 'bg-plane' : ''}`}
       >
         <Tick on={picked} />

@@ -3,6 +3,7 @@ import { Pressable, View } from 'react-native';
 import Svg from 'react-native-svg';
 import { hasDemo, isLow, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
 import { useAct, useApp } from '@/state';
+import { FirstSteps } from './first-steps';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
 import { Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
@@ -108,23 +109,25 @@ export function NowScreen() {
       )}
     </View>
   );
-  const leave = demo ? (
-    <View className="gap-3 px-5 pt-8">
-      <Say size="small" tone="soft">
+  const begin = demo ? (
+    <View className="mx-5 mb-4 flex-row flex-wrap items-center justify-between gap-x-3 border-l-4 border-straw pl-3">
+      <Say size="small" className="min-w-[55%] flex-1">
         {words('now.demo')}
       </Say>
-      <Button label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} className="self-start" />
+      <Button kind="quiet" label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} />
     </View>
-  ) : null;
+  ) : (
+    <FirstSteps />
+  );
   return (
     <Page column="list" title={words('place.now')} over={wide ? undefined : (time ?? undefined)}>
+      {begin}
       {wide ? (
         <View className="flex-row">
           <View className="w-1/2">
             {door}
             {later}
             {waits}
-            {leave}
           </View>
           <View className="w-1/2">{last}</View>
         </View>
@@ -134,7 +137,6 @@ export function NowScreen() {
           {later}
           {waits}
           {last}
-          {leave}
         </>
       )}
     </Page>

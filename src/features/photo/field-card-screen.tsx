@@ -32,7 +32,10 @@ export function FieldCardScreen() {
   const check = FIELD_CARDS.cards[size].check.length_mm;
   const pdf = () =>
     run('field-card-pdf', { size, page, words: text }).then(
-      (bytes) => saveFile(`aubade-field-card-${size}-${page}.pdf`, bytes as Uint8Array<ArrayBuffer>, 'application/pdf'),
+      (bytes) => {
+        saveFile(`aubade-field-card-${size}-${page}.pdf`, bytes as Uint8Array<ArrayBuffer>, 'application/pdf');
+        act(setDevice, { cardKept: true });
+      },
       () => setFailed(true),
     );
   return (
@@ -61,13 +64,14 @@ export function FieldCardScreen() {
           <Button kind="main" label={words('field-card.pdf')} onPress={() => void pdf()} />
           <Button
             label={words('field-card.svg')}
-            onPress={() =>
+            onPress={() => {
               saveFile(
                 `aubade-field-card-${size}-${page}.svg`,
                 fieldCardSvg(FIELD_CARDS, size, page, text),
                 'image/svg+xml',
-              )
-            }
+              );
+              act(setDevice, { cardKept: true });
+            }}
           />
         </View>
         {failed ? (

@@ -215,6 +215,25 @@ function Saved() {
   return null;
 }
 
+/** Main takes the focus by the skip link only. */
+const FOCUSABLE = { tabIndex: -1 } as object;
+
+/** The first stop of the Tab key, seen while it has the focus: past header and places to the page itself. */
+function SkipLink() {
+  const words = useWords();
+  return (
+    <Pressable
+      role="link"
+      onPress={() => document.querySelector<HTMLElement>('[role=main]')?.focus()}
+      className="skip min-h-target justify-center rounded-control border border-river bg-plane px-4"
+    >
+      <Say weight="medium" tone="river">
+        {words('skip')}
+      </Say>
+    </Pressable>
+  );
+}
+
 /** Header, places and the page: a bottom bar on a phone, a rail on a wide screen; the bench fills the screen. */
 export function Shell() {
   const words = useWords();
@@ -265,7 +284,7 @@ export function Shell() {
       {bare ? null : <NewVersion />}
       <Saved />
       <Keeping />
-      <View role="main" className="min-h-0 flex-1">
+      <View role="main" {...FOCUSABLE} className="min-h-0 flex-1">
         <TabSlot style={SLOT} renderFn={placeScreen} />
         <LastChange />
       </View>
@@ -273,6 +292,7 @@ export function Shell() {
   );
   return (
     <Tabs style={wide ? FRAME_WIDE : FRAME}>
+      {bare ? null : <SkipLink key="skip" />}
       {/* By key, so that a screen that is turned keeps its page and what is open on it. */}
       {wide ? [list, page] : [page, list]}
     </Tabs>

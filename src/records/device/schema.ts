@@ -1,4 +1,4 @@
-import { mixed, number, object, string, type InferType } from 'yup';
+import { boolean, mixed, number, object, string, type InferType } from 'yup';
 import type { CautionId } from '@/catalogue/ids';
 import { text } from '../fields';
 
@@ -12,6 +12,9 @@ export const deviceSchema = object({
   printedScale: number().min(0.8).max(1.25).default(1),
   /** The day each caution was last shown: once a day is enough on the water. */
   cautioned: mixed<Partial<Record<CautionId, string>>>().default({}),
+  /** A field card was saved to be printed, and the first steps were put away. */
+  cardKept: boolean().default(false),
+  stepsAway: boolean().default(false),
   lastRoute: text(),
   /** CSS pixels of a millimetre, for the screen it was measured on. */
   screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() })

@@ -1,6 +1,7 @@
 import type { Version } from '../migrate';
 import { deviceV1 } from './v1';
 import { deviceV2 } from './v2';
+import { deviceV3 } from './v3';
 
 /** How a stored device of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
@@ -9,5 +10,10 @@ export const versions: readonly Version[] = [
     from: 2,
     name: 'thumb-and-cautions',
     up: (data) => ({ ...deviceV2.validateSync(data), thumb: 'right', view: 'belly', printedScale: 1, cautioned: {} }),
+  },
+  {
+    from: 3,
+    name: 'first-steps',
+    up: (data) => ({ ...deviceV3.validateSync(data), cardKept: false, stepsAway: false }),
   },
 ];

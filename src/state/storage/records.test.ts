@@ -254,6 +254,26 @@ describe('schemas', () => {
       data: { theme: 'dusk', screen: { pxPerMm: 6 }, thumb: 'right', cautioned: {} },
     });
   });
+  test('first-steps: a device of before has none of them done', () =>
+    expect(
+      migrate('device', 3, {
+        theme: 'dusk',
+        hand: 'left',
+        thumb: 'left',
+        printedScale: 0.97,
+        cautioned: { wading: 'x' },
+      }),
+    ).toMatchObject({
+      ok: true,
+      data: {
+        theme: 'dusk',
+        thumb: 'left',
+        printedScale: 0.97,
+        cautioned: { wading: 'x' },
+        cardKept: false,
+        stepsAway: false,
+      },
+    }));
   test('the first sample of all, as it was stored, still opens', () => {
     expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: [], overallMm: 12, caseMm: null })).toMatchObject({
       ok: true,

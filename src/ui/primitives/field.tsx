@@ -42,7 +42,7 @@ export function Field({
         </Say>
       )}
       <View
-        className={`min-h-target flex-row items-center rounded-control border bg-plane px-3 ${error ? 'border-dawn' : 'border-edge'}`}
+        className={`field min-h-target flex-row items-center rounded-control border bg-plane px-3 ${error ? 'border-dawn' : 'border-edge'}`}
       >
         <TextInput
           ref={input}

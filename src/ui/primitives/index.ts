@@ -1,6 +1,6 @@
 export { Button, Chips, Stepper, Toggle, type Choice } from './controls';
 export { Field } from './field';
-export { OneStop } from './one-stop';
+export { OneStop, spaceTakes } from './one-stop';
 export { Option } from './option';
 export { Pick } from './pick';
 export { DragHandle, DragList, DragRow, type DragWords } from './drag-list';

@@ -69,3 +69,14 @@ export function OneStop({ label, role = 'radiogroup', reached, across = 1, class
 export function useTabIndex(id: string): 0 | -1 {
   return useContext(Reached) === id ? 0 : -1;
 }
+
+/** Keys of what is ticked: the space bar, which a Pressable takes for buttons only. */
+export function spaceTakes(onTake: (() => void) | undefined): object {
+  return {
+    onKeyDown: (event: KeyPress) => {
+      if (event.key !== ' ' || !onTake) return;
+      event.preventDefault();
+      onTake();
+    },
+  };
+}

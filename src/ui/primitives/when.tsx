@@ -30,7 +30,7 @@ export function When({ label, value, onChange }: WhenProps) {
         },
         onBlur: () => setTyping(null),
         className:
-          'min-h-target w-full min-w-0 rounded-control border border-edge bg-plane px-3 font-sans text-body text-ink',
+          'field min-h-target w-full min-w-0 rounded-control border border-edge bg-plane px-3 font-sans text-body text-ink',
       })}
     </View>
   );

@@ -1,0 +1,146 @@
+import type { Page } from '@playwright/test';
+import { expect, startClean, test, written } from './support';
+
+/** Stops of the Tab key that a first action may be away, once past header and places. */
+const MOST_STOPS = 25;
+
+const nameOfFocus = (page: Page) =>
+  page.evaluate(() => {
+    const at = document.activeElement;
+    const role = at?.getAttribute('role') ?? at?.tagName.toLowerCase() ?? '';
+    return `${role} ${at?.getAttribute('aria-label') ?? at?.textContent ?? ''}`.trim();
+  });
+
+/** Past header and places, by the first stop of the page. */
+async function skip(page: Page): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('Tab');
+  expect(await nameOfFocus(page)).toBe('link Skip to the page');
+  await page.keyboard.press('Enter');
+}
+
+/** Tabs on until the focus is on what is called so; how many stops it took. */
+async function reach(page: Page, name: RegExp, most = 45, key = 'Tab'): Promise<number> {
+  const met: string[] = [];
+  for (let stops = 1; stops <= most; stops++) {
+    await page.keyboard.press(key);
+    const at = await nameOfFocus(page);
+    if (name.test(at)) return stops;
+    met.push(at.slice(0, 40));
+  }
+  throw new Error(`${String(name)} was not reached: ${met.join(' | ')}`);
+}
+
+/** Goes through the group that has the focus by the arrow, and takes what is called so. */
+async function choose(page: Page, name: RegExp, key = 'ArrowRight'): Promise<void> {
+  for (let step = 0; step < 40; step++) {
+    if (name.test(await nameOfFocus(page))) return void (await page.keyboard.press(' '));
+    await page.keyboard.press(key);
+  }
+  throw new Error(`${String(name)} is not in the group`);
+}
+
+test('past header and places the first action of every place is a few stops away', async ({ page }) => {
+  const first: [string, RegExp][] = [
+    ['/', /A natural in hand/],
+    ['/matches', /New match/],
+    ['/matches/match_demo-waiting/natural', /Give a length/],
+    ['/matches/match_demo-auldry-dun/hook', /Pin Bessock Fine 13/],
+    ['/matches/match_demo-auldry-dun/dressing', /First-light/],
+    ['/matches/match_demo-auldry-dun/bench', /Tie from the card/],
+    ['/matches/match_demo-auldry-dun/water', /One took it/],
+    ['/dressings', /Make your own/],
+    ['/dressings/first-light-dun', /Make your own from this/],
+    ['/drawer/import', /Read a file/],
+    ['/box', /New box/],
+    ['/box/box_demo-valley', /Put flies in/],
+    ['/shelf/field-card', /Save PDF to print/],
+  ];
+  for (const [route, name] of first) {
+    await page.goto(route);
+    await page.getByRole('heading', { level: 1 }).first().waitFor();
+    await skip(page);
+    expect(await reach(page, name), route).toBeLessThanOrEqual(MOST_STOPS);
+  }
+});
+
+test('from an insect to its fly with the keyboard alone: told, matched, put into a box, and what it did', async ({
+  page,
+}) => {
+  await startClean(page);
+  await skip(page);
+  await reach(page, /A natural in hand/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/natural$/);
+  await reach(page, /radio under 3/);
+  await choose(page, /radio 7 to 10/);
+  await reach(page, /upright and cloudy/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Hook \d+.*, First-light/)).toBeVisible();
+  await reach(page, /radio Mayfly dun, /, 45, 'Shift+Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^What is it\?: Mayfly dun/ })).toBeFocused();
+  await reach(page, /button Colour by region/);
+  await page.keyboard.press('Enter');
+  await reach(page, /button Colour of belly/);
+  await page.keyboard.press('Enter');
+  await reach(page, /radio pale olive/);
+  await page.keyboard.press('ArrowDown');
+  await choose(page, /radio dark brown/);
+  await expect(page.getByRole('button', { name: 'Colour of belly: dark brown' })).toBeVisible();
+  await reach(page, /Next: Hook/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/hook$/);
+  await reach(page, /Pin Reference/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /^Hook: .*pinned/ })).toBeVisible();
+  await reach(page, /Next: Dressing/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/dressing$/);
+  await reach(page, /Next: Bench/, 60);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/bench$/);
+  await reach(page, /On paper/);
+  await page.keyboard.press('Enter');
+  await reach(page, /PDF to print/);
+  const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
+  expect(file.suggestedFilename()).toMatch(/^aubade-.*\.pdf$/);
+  await reach(page, /One is tied/);
+  await page.keyboard.press(' ');
+  await expect(page.getByText(/^One into Box 1, which is new|^1 into Box 1, which is new/)).toBeVisible();
+  await reach(page, /Next: Water/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/water$/);
+  await reach(page, /One took it: /);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Here: 1 took it')).toBeVisible();
+  await reach(page, /Take it back/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Here: 1 took it')).toHaveCount(0);
+  await written(page);
+});
+
+test('matches are found, picked and deleted with the keyboard alone, and brought back', async ({ page }) => {
+  await page.goto('/matches');
+  await page.getByRole('heading', { level: 1 }).waitFor();
+  await skip(page);
+  await reach(page, /input Search/);
+  await page.keyboard.type('gravel');
+  await expect(page.getByText('1 match', { exact: true })).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Delete');
+  await expect(page.getByText('8 matches')).toBeVisible();
+  await reach(page, /Pick several/);
+  await page.keyboard.press('Enter');
+  await reach(page, /checkbox Pale riffle dun/);
+  await page.keyboard.press(' ');
+  await expect(page.getByText('1 picked')).toBeVisible();
+  await page.keyboard.press('Shift+Tab');
+  expect(await nameOfFocus(page)).toBe('button Delete');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Matches deleted.')).toBeVisible();
+  await expect(page.getByText('7 matches')).toBeVisible();
+  await reach(page, /Take it back/, 60);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('8 matches')).toBeVisible();
+});
