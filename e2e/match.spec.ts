@@ -26,6 +26,7 @@ test('a new match from an insect to the bench card, kept over a reload, undone a
   await openStep(second, 'Bench');
   await expect(page.getByRole('heading', { name: 'First-light upright dun' })).toBeVisible();
   await expect(second.getByRole('heading', { name: 'Ellanmere ringed pupa' })).toBeVisible();
+  await unfold(page, 'Steps');
   await expect(page.getByRole('listitem').first()).toContainText('Start the olive nylon thread');
   await openStep(page, 'Natural');
   await unfold(page, 'Body length');

@@ -34,6 +34,7 @@ const ROUTES = [
   '/shelf/settings',
   '/shelf/data',
   '/shelf/cautions',
+  '/shelf/words',
   '/matches/none/natural',
 ];
 /** The same page as the last above, in other words: in one light. */

@@ -33,7 +33,7 @@ export async function startClean(page: Page): Promise<void> {
 
 /** Opens a part that is a line until it is opened. */
 export async function unfold(page: Page, title: string): Promise<void> {
-  const line = page.getByRole('button', { name: new RegExp(`^${title}(:|$)`) });
+  const line = page.getByRole('button', { name: new RegExp(`^${title}(:|$)`) }).first();
   if ((await line.getAttribute('aria-expanded')) === 'false') await line.click();
 }
 

@@ -48,7 +48,7 @@ test('thirty flies go into a new box by taps alone: a dressing, its sizes, how m
     await target.click();
     taps++;
   };
-  await tap(page.getByRole('link', { name: 'Box' }));
+  await tap(page.getByRole('link', { name: 'Box', exact: true }));
   await tap(page.getByRole('button', { name: 'New box' }));
   await tap(page.getByRole('button', { name: 'Put flies in' }));
   for (const dressing of [

@@ -2,15 +2,18 @@ import { View } from 'react-native';
 import type { Quantity } from '@/core/quantity';
 import type { HookAnswer } from '@/core/answer';
 import { selectCatalogue, useApp } from '@/state';
+import { Term } from '@/features/glossary';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
+
+const TERM_OF = { shank: 'shank', gape: 'gape', bite: 'throat', wire: 'wire', eye: 'eye' } as const;
 
 /** A hook's own dimensions, each able to say where it comes from. */
 export function HookDimensions({ hook }: { hook: Pick<HookAnswer, 'id'> & Partial<HookAnswer> }) {
   const words = useWords();
   const iron = useApp(selectCatalogue).hooks.find((item) => item.id === hook.id);
   if (!iron) return null;
-  const rows: [string, Quantity, 'length' | 'fine-length' | { decimals: number }][] = [
+  const rows: [keyof typeof TERM_OF | 'mass', Quantity, 'length' | 'fine-length' | { decimals: number }][] = [
     ['shank', iron.shank, 'length'],
     ['gape', iron.gape, 'length'],
     ['bite', iron.bite, 'length'],
@@ -22,9 +25,13 @@ export function HookDimensions({ hook }: { hook: Pick<HookAnswer, 'id'> & Partia
     <View className="flex-row flex-wrap gap-x-6 gap-y-2">
       {rows.map(([name, quantity, as]) => (
         <View key={name} className="min-w-24">
-          <Say size="small" tone="soft">
-            {words(`hook.${name}`)}
-          </Say>
+          {name === 'mass' ? (
+            <Say size="small" tone="soft">
+              {words('hook.mass')}
+            </Say>
+          ) : (
+            <Term id={TERM_OF[name]}>{words(`hook.${name}`)}</Term>
+          )}
           <View className="flex-row items-baseline gap-1">
             <Measured what={words(`hook.${name}`)} quantity={quantity} as={as} />
             {name === 'mass' ? (

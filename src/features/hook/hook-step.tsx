@@ -19,6 +19,7 @@ import type { Speech } from '@/speech';
 import { pinHook, setOffset, setSettings, type AnswerRecord } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
 import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
+import { Term } from '@/features/glossary';
 import { hookName, offDigits } from '@/features/matches';
 import { Button, Chips, Digits, Fold, Heading, Pick, Say, Toggle } from '@/ui/primitives';
 import { OnlyOwned } from './only-owned';
@@ -129,16 +130,14 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
                   quantity={readingOf(columns.hooks[columns.at.get(chosen.id)!]!)}
                   as={{ decimals: 1 }}
                 />
-                <Say size="small" tone="soft">
+                <Term id="reads">
                   {words('hook.reads-both', {
                     long: speech.number(chosen.reads, 1),
                     wide: speech.number(chosen.reads_gape, 1),
                   })}
-                </Say>
+                </Term>
               </View>
-              <Say size="small" tone="soft">
-                {`${words('hook.chance')} ${Math.round(chosen.probability! * 100)} %`}
-              </Say>
+              <Term id="chance">{`${words('hook.chance')} ${Math.round(chosen.probability! * 100)} %`}</Term>
             </View>
             <Toggle
               label={words(chosen.pinned ? 'hook.unpin' : 'hook.pin')}

@@ -1,5 +1,6 @@
 import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
+import { Term } from '@/features/glossary';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 import { holdsLine } from './holds';
@@ -11,9 +12,7 @@ export function HowFar({ answer, className = '' }: { answer: Answer; className?:
   if (!line) return null;
   return (
     <View className={className}>
-      <Say size="small" tone="soft">
-        {words('hook.holds')}
-      </Say>
+      <Term id="holds">{words('hook.holds')}</Term>
       <Say size="small">{line}</Say>
     </View>
   );

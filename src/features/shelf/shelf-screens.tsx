@@ -14,7 +14,7 @@ import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
 import { RecordsFile } from './records-file';
 
-const ROOMS = ['naturals', 'field-card', 'settings', 'data', 'cautions'] as const;
+const ROOMS = ['naturals', 'words', 'field-card', 'settings', 'data', 'cautions'] as const;
 
 export function ShelfScreen() {
   const words = useWords();

@@ -44,7 +44,7 @@ export function LastChange() {
     return () => clearTimeout(later);
   }, [said, held]);
   return (
-    <View role="status" className="absolute bottom-2 left-3 right-3 items-center" style={THROUGH}>
+    <View aria-live="polite" className="absolute bottom-2 left-3 right-3 items-center" style={THROUGH}>
       {said ? (
         <View
           onFocus={() => setHeld(true)}

@@ -215,6 +215,7 @@ function Saved() {
   return null;
 }
 
+const MAIN = 'main';
 /** Main takes the focus by the skip link only. */
 const FOCUSABLE = { tabIndex: -1 } as object;
 
@@ -224,7 +225,11 @@ function SkipLink() {
   return (
     <Pressable
       role="link"
-      onPress={() => document.querySelector<HTMLElement>('[role=main]')?.focus()}
+      {...({ href: `#${MAIN}` } as object)}
+      onPress={(event) => {
+        event.preventDefault();
+        document.getElementById(MAIN)?.focus();
+      }}
       className="skip min-h-target justify-center rounded-control border border-river bg-plane px-4"
     >
       <Say weight="medium" tone="river">
@@ -284,7 +289,7 @@ export function Shell() {
       {bare ? null : <NewVersion />}
       <Saved />
       <Keeping />
-      <View role="main" {...FOCUSABLE} className="min-h-0 flex-1">
+      <View role="main" id={MAIN} {...FOCUSABLE} className="min-h-0 flex-1">
         <TabSlot style={SLOT} renderFn={placeScreen} />
         <LastChange />
       </View>

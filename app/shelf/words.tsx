@@ -1,0 +1,1 @@
+export { GlossaryScreen as default } from '@/features/glossary';

@@ -1,0 +1,46 @@
+import { useState } from 'react';
+import { Pressable, View } from 'react-native';
+import { useSpeech, useWords } from '@/features/shell';
+import { Say } from '@/ui/primitives';
+import { TermDrawing } from './term-drawing';
+import { TERMS, type TermId } from './terms';
+
+/** What a term means, in one sentence, and drawn where it can be. */
+export function TermSaid({ id }: { id: TermId }) {
+  const words = useWords();
+  const drawn = TERMS[id];
+  const says = words(`glossary.terms.${id}.says`);
+  return (
+    <View className="gap-2">
+      <Say size="small">{says}</Say>
+      {drawn ? <TermDrawing drawn={drawn} label={says} /> : null}
+    </View>
+  );
+}
+
+/** A word that explains itself when it is tapped; `children` are the words as they stand here. */
+export function Term({ id, children }: { id: TermId; children: string }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const [open, setOpen] = useState(false);
+  return (
+    <View className="items-start">
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={speech.sentences([children, words('glossary.what')])}
+        onPress={() => setOpen(!open)}
+        className="min-h-7 justify-center border-b border-dotted border-edge"
+      >
+        <Say size="small" tone="soft">
+          {children}
+        </Say>
+      </Pressable>
+      {open ? (
+        <View aria-live="polite" className="max-w-[320px] py-2">
+          <TermSaid id={id} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
