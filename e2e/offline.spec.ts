@@ -155,3 +155,22 @@ test('the manifest and its icons are our own and are served', async ({ page, req
     expect([bytes.readUInt32BE(16), bytes.readUInt32BE(20)].join('x')).toBe(icon.sizes);
   }
 });
+
+test('the first page says its name before any script has run, and a control answers the finger at once', async ({
+  browser,
+  baseURL,
+}) => {
+  const still = await browser.newContext({ javaScriptEnabled: false, baseURL });
+  const page = await still.newPage();
+  await page.goto('/');
+  await expect(page.locator('#opening')).toHaveText('Aubade');
+  await still.close();
+  const lively = await (await browser.newContext({ baseURL })).newPage();
+  await lively.goto('/');
+  const door = lively.getByRole('button', { name: /A natural in hand/ });
+  await expect(lively.locator('#opening')).toHaveCount(0);
+  await door.hover();
+  await lively.mouse.down();
+  expect(await door.evaluate((element) => getComputedStyle(element).opacity)).toBe('0.55');
+  await lively.context().close();
+});

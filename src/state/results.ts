@@ -5,7 +5,7 @@ import type { Entities } from '@/records';
 import type { State } from './store';
 
 /** What came of each of the tier's dressings on the water, by its id: of all flies tied by it, in whatever box. */
-export function resultsOf(flies: Entities['fly']): ReadonlyMap<string, Results> {
+function resultsOf(flies: Entities['fly']): ReadonlyMap<string, Results> {
   const sums = new Map<string, Results>();
   for (const { dressingId, tally } of Object.values(flies)) {
     const all = tally.results?.all;

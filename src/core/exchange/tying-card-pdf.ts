@@ -108,8 +108,17 @@ class Face {
   }
   fold(text: string, size: number, room: number): string[] {
     const space = this.wide(' ');
-    const across = (piece: string) =>
-      piece.split(' ').reduce((sum, word, index) => sum + this.wide(word) + (index === 0 ? 0 : space), 0);
+    // A line is tried a word longer each time: what is known of it without the word is not summed again.
+    let last = { piece: '', mm: 0 };
+    const across = (piece: string) => {
+      const cut = piece.lastIndexOf(' ');
+      const mm =
+        cut > 0 && piece.slice(0, cut) === last.piece
+          ? last.mm + space + this.wide(piece.slice(cut + 1))
+          : piece.split(' ').reduce((sum, word, index) => sum + this.wide(word) + (index === 0 ? 0 : space), 0);
+      last = { piece, mm };
+      return mm;
+    };
     return foldLine(this.plain(text), (piece) => across(piece) * size <= room);
   }
 }

@@ -2,8 +2,8 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { Page, useWords } from '@/features/shell';
 import { Field, Fold, Say } from '@/ui/primitives';
-import { TermSaid } from './term';
-import { TERM_IDS } from './terms';
+import { TermDrawing } from './term-drawing';
+import { TERM_IDS, TERMS } from './terms';
 
 /** Every word that wants a sentence, found as one types. */
 export function GlossaryScreen() {
@@ -31,11 +31,20 @@ export function GlossaryScreen() {
         </Say>
       ) : null}
       <View className="border-t border-line">
-        {terms.map(({ id, name, says }) => (
-          <Fold key={id} wide title={name} line={says}>
-            <TermSaid id={id} />
-          </Fold>
-        ))}
+        {terms.map(({ id, name, says }) =>
+          TERMS[id] ? (
+            <Fold key={id} wide title={name} line={says}>
+              <TermDrawing drawn={TERMS[id]} label={says} />
+            </Fold>
+          ) : (
+            <View key={id} role="group" aria-label={name} className="border-b border-line px-5 py-2">
+              <Say weight="medium">{name}</Say>
+              <Say size="small" tone="soft">
+                {says}
+              </Say>
+            </View>
+          ),
+        )}
       </View>
     </Page>
   );

@@ -19,7 +19,7 @@ const HOOK = {
   eyeMm: 1.5,
 } as const;
 const SCALE = 17;
-const AT = { x: 170, y: 28 };
+const AT = { x: 194, y: 28 };
 
 /** A measure as a line with its two ends, px. */
 function Measure({ from, to }: { from: readonly [number, number]; to: readonly [number, number] }) {
@@ -64,14 +64,15 @@ const RIDES: readonly [RideId, number][] = [
   ['sink', 104],
 ];
 const SURFACE = 38;
+const WATER = 122;
 
 /** Where each ride lies, from over the surface to deep. */
 function Rides() {
   const speech = useSpeech();
   return (
     <>
-      <Rect x={0} y={SURFACE} width={WIDTH} height={HEIGHT - SURFACE} fill={token('wash')} opacity={0.5} />
-      <Line x1={0} x2={WIDTH} y1={SURFACE} y2={SURFACE} stroke={token('river')} strokeWidth={1.5} />
+      <Rect x={0} y={SURFACE} width={WATER} height={HEIGHT - SURFACE} fill={token('wash')} opacity={0.5} />
+      <Line x1={0} x2={WATER} y1={SURFACE} y2={SURFACE} stroke={token('river')} strokeWidth={1.5} />
       {RIDES.map(([ride, y], index) => (
         <G key={ride}>
           <Path

@@ -6,7 +6,7 @@ import { TermDrawing } from './term-drawing';
 import { TERMS, type TermId } from './terms';
 
 /** What a term means, in one sentence, and drawn where it can be. */
-export function TermSaid({ id }: { id: TermId }) {
+function TermSaid({ id }: { id: TermId }) {
   const words = useWords();
   const drawn = TERMS[id];
   const says = words(`glossary.terms.${id}.says`);

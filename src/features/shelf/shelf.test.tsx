@@ -10,6 +10,7 @@ test('the shelf leads to its rooms', async () => {
   await openScreen(<ShelfScreen />);
   expect(screen.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual([
     '/shelf/naturals',
+    '/shelf/words',
     '/shelf/field-card',
     '/shelf/settings',
     '/shelf/data',

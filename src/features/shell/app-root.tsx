@@ -5,7 +5,7 @@ import { InstrumentSans_500Medium } from '@expo-google-fonts/instrument-sans/500
 import { InstrumentSans_600SemiBold } from '@expo-google-fonts/instrument-sans/600SemiBold';
 import { YoungSerif_400Regular } from '@expo-google-fonts/young-serif/400Regular';
 import { useFonts } from 'expo-font';
-import { useEffect, useState, type ReactNode } from 'react';
+import { createElement, useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { applyTheme } from '@/ui/tokens';
 import { browserPorts, createStore, openStore, selectDevice, type Store } from '@/state';
@@ -18,6 +18,18 @@ function startOf(address: string): { start: string | null; clock: string | null 
     start: query.get('start'),
     clock: clock !== null && /^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}$/.test(clock) ? clock : null,
   };
+}
+
+/** What stands before the records are open: the same as in public/index.html, so that nothing jumps. */
+function Opening() {
+  return createElement(
+    'p',
+    {
+      id: 'opening',
+      style: { margin: 'auto', textAlign: 'center', width: '100%', color: '#1C5C69', font: '28px Georgia, serif' },
+    },
+    'Aubade',
+  );
 }
 
 /** Opens the records and the faces, then shows the app; writes what is pending when the page is hidden, and looks what is stored when it is seen again. */
@@ -53,7 +65,7 @@ export function AppRoot({ children }: { children: ReactNode }) {
       window.removeEventListener('pagehide', onHide);
     };
   }, []);
-  if (!store || !faces) return null;
+  if (!store || !faces) return <Opening />;
   return (
     <Provider store={store}>
       <SpeechProvider>{children}</SpeechProvider>
