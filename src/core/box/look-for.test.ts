@@ -20,7 +20,8 @@ test('a body one number either way, and of each maker only sizes that carry one 
     for (const mm of carried) expect(mm >= look.low_mm && mm <= look.high_mm).toBe(true);
   }
   expect(look.ride).toBe(answered.style.ride);
-  expect(look.shade).toEqual(answered.card!.parts.find(({ part }) => part === 'abdomen')!.colour!.shade);
+  const { colour } = answered.card!.parts.find(({ part }) => part === 'abdomen')!;
+  expect([look.shade, look.hex]).toEqual([colour!.shade, colour!.hex]);
 });
 
 test('where no fly can be tied there is nothing to look for', () => {

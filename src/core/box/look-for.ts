@@ -12,8 +12,9 @@ export interface LookFor {
   high_mm: number;
   /** Sizes that carry such a body, of the best model of each maker, largest first. */
   makers: { maker: string; model: string; sizes: string[] }[];
-  /** The colour of its body in words; null where it has none. */
+  /** The colour of its body, in words and as a swatch; null where it has none. */
   shade: Shade | null;
+  hex: string | null;
 }
 
 const MOST_MAKERS = 3;
@@ -49,5 +50,13 @@ export function lookFor({ target_mm, hooks, by_maker, style, card }: Answer): Lo
     .filter(({ sizes }) => sizes.length > 0)
     .slice(0, MOST_MAKERS);
   const body = card.parts.find(({ part }) => part === 'abdomen') ?? card.parts.find(({ colour }) => colour !== null);
-  return { ride: style.ride, low_mm: low, high_mm: high, makers, shade: body?.colour?.shade ?? null };
+  const colour = body?.colour ?? null;
+  return {
+    ride: style.ride,
+    low_mm: low,
+    high_mm: high,
+    makers,
+    shade: colour?.shade ?? null,
+    hex: colour?.hex ?? null,
+  };
 }

@@ -72,9 +72,23 @@ function Looked({ answer }: { answer: Answer }) {
             words('look-for.size'),
             words('look-for.size-of', { sizes: speech.list(sizes), model: `${maker} ${model}` }),
           ]),
-          ...(look.shade ? [[words('look-for.colour'), speech.shade(look.shade)] satisfies [string, string]] : []),
         ]}
       />
+      {look.shade && look.hex ? (
+        <View className="flex-row items-center gap-3">
+          <Say size="small" tone="soft" className="w-28">
+            {words('look-for.colour')}
+          </Say>
+          {red ? null : (
+            <View
+              aria-hidden
+              style={{ backgroundColor: look.hex }}
+              className="h-8 w-14 rounded-control border border-edge"
+            />
+          )}
+          <Say>{speech.shade(look.shade)}</Say>
+        </View>
+      ) : null}
       <Button
         kind="main"
         tall

@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { parseColour } from '@/core/colour';
+import { labOfShade } from '@/catalogue';
+import { hexOfLab, parseColour } from '@/core/colour';
 import { materialOf, type Material } from '@/core/materials';
 import { forgetMaterial, keepMaterial, makeMaterial } from '@/records';
 import { selectCatalogue, selectOwnDressings, useAct, useApp } from '@/state';
+import { shadeSaid } from '@/features/colour-words';
 import { useWords } from '@/features/shell';
 import { Button, Field, Pick, Say } from '@/ui/primitives';
 
@@ -79,7 +81,9 @@ function OwnMaterial({
   const [like, setLike] = useState<string | null>(was?.like ?? fitting[0]?.id ?? null);
   const [colour, setColour] = useState(was?.hex ?? fitting[0]?.hex ?? '');
   const [tried, setTried] = useState(false);
-  const parsed = parseColour(colour);
+  const shade = shadeSaid(colour, words);
+  const lab = shade ? labOfShade(shade) : null;
+  const parsed = lab ? { hex: hexOfLab(lab) } : parseColour(colour);
   const keep = () => {
     setTried(true);
     const made =

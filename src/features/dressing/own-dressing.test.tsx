@@ -1,5 +1,6 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { DRESSINGS, WORKS } from '@/catalogue';
+import { DRESSINGS, labOfShade, WORKS } from '@/catalogue';
+import { hexOfLab } from '@/core/colour';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
 import { putDressing } from '@/records';
@@ -278,7 +279,7 @@ describe("a dressing of one's own", () => {
     fireEvent.change(form().getByLabelText('What you call it'), { target: { value: 'Dusk fur' } });
     fireEvent.change(form().getByLabelText('Its colour'), { target: { value: 'dusk' } });
     fireEvent.click(form().getByText('Use it'));
-    expect(form().getByText('a colour such as #7a6a3c')).toBeInTheDocument();
+    expect(form().getByText('a colour such as pale olive, or #7a6a3c')).toBeInTheDocument();
     fireEvent.change(form().getByLabelText('Its colour'), { target: { value: '#4a3f52' } });
     fireEvent.click(form().getByText('Use it'));
     expect(now().parts.find((part) => part.id === 'abdomen')!.material).toMatch(/^own-dusk-fur-\w+$/);
@@ -295,6 +296,9 @@ describe("a dressing of one's own", () => {
     fireEvent.change(form().getByLabelText('Its colour'), { target: { value: '#554466' } });
     fireEvent.click(form().getByText('Change it'));
     expect(selectOwnMaterials(store.getState())[0]!.hex).toBe('#554466');
+    fireEvent.change(form().getByLabelText('Its colour'), { target: { value: 'pale olive' } });
+    fireEvent.click(form().getByText('Change it'));
+    expect(selectOwnMaterials(store.getState())[0]!.hex).toBe(hexOfLab(labOfShade('pale-olive')!));
     choose('Of', 'Fine water-shedding fur, dyed to match');
     expect(now().parts.find((part) => part.id === 'abdomen')!.material).toBe('fine-fur');
   });
