@@ -103,7 +103,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
         speech.list([matchTitle(match, speech, words), lengthDetail(answer, speech, words)]),
         placeLine(sample, speech.day(sample.when, true), speech),
       ]}
-      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 300} />}
+      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 250} />}
     />
   );
 }
