@@ -18,6 +18,21 @@ const newSample = (id: string) => (draft: Entities) =>
   void (draft.sample[id] = sampleSchema.cast({ when: '2033-05-24T04:50' }));
 const place = (id: string, text: string) => (draft: Entities) => void (draft.sample[id]!.place = text);
 
+test('a system that is set to dark begins at dusk, on an empty store only: a light once chosen stays', async () => {
+  const ports = memoryPorts();
+  const light = async (dark: boolean) => {
+    const store = createStore(ports);
+    const persistence = await openStore(store, { start: 'demo', clock: null, dark });
+    return { store, persistence, theme: () => store.getState().records.entities.device.this!.theme };
+  };
+  const first = await light(true);
+  expect(first.theme()).toBe('dusk');
+  first.store.dispatch(remember((draft) => void (draft.device.this!.theme = 'morning')));
+  await first.persistence.flush();
+  first.persistence.close();
+  expect((await light(true)).theme()).toBe('morning');
+});
+
 describe('undo', () => {
   test('one change goes back and comes again; a new change ends what could come again', async () => {
     const { store, records } = await open();

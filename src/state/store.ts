@@ -1,5 +1,14 @@
 import { configureStore, type Middleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import { cleanEntities, demoStart, stamped, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
+import {
+  cleanEntities,
+  demoStart,
+  DEVICE_ID,
+  stamped,
+  type Clocks,
+  type Entities,
+  type EventOp,
+  type Kind,
+} from '@/records';
 import { inMemory, type Ports } from './ports';
 import { keyOf } from './storage/envelope';
 import { readHistory } from './storage/history';
@@ -79,6 +88,8 @@ export interface Start {
   /** `clean` or `demo`, followed on an empty store only. */
   start: string | null;
   clock: string | null;
+  /** The system is set to dark: the first light on an empty store. */
+  dark?: boolean;
 }
 
 /** What is stored; where nothing can be, an empty store in memory that the session tells of. */
@@ -107,7 +118,7 @@ function arrival({ entities, events }: { entities: Entities; events: EventOp[] }
 }
 
 /** Opens the store: reads what is stored, or begins with the demo valley; then keeps storage, and other tabs, in step. Does not reject: without a store the app runs in memory and says so. */
-export async function openStore(store: Store, { start, clock }: Start): Promise<Persistence> {
+export async function openStore(store: Store, { start, clock, dark = false }: Start): Promise<Persistence> {
   const first = await read(store);
   for (const [key, clocks] of first.clocks) store.clocks.set(key, clocks);
   const history = await readHistory(store.ports).catch(() => NO_HISTORY);
@@ -116,7 +127,9 @@ export async function openStore(store: Store, { start, clock }: Start): Promise<
   store.persistence.current = persistence;
   // Either way something is written, so that the choice made on an empty store holds from then on.
   if (first.empty) {
-    store.dispatch(arrival(start === 'clean' ? { entities: cleanEntities(), events: [] } : demoStart()));
+    const begun = start === 'clean' ? { entities: cleanEntities(), events: [] } : demoStart();
+    if (dark) begun.entities.device[DEVICE_ID]!.theme = 'dusk';
+    store.dispatch(arrival(begun));
     await persistence.flush();
   }
   store.dispatch(started({ frozenClock: clock }));

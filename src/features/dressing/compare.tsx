@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { View } from 'react-native';
 import type { Dressed } from '@/core/answer';
 import type { Criterion, Dressing } from '@/core/dressings';
@@ -15,6 +16,9 @@ export function Compare({ pair, onClose }: { pair: readonly [Dressed, Dressed]; 
   const speech = useSpeech();
   const one = useApp((state) => selectDressing(state, pair[0].id));
   const two = useApp((state) => selectDressing(state, pair[1].id));
+  const table = useRef<View>(null);
+  // It opens above what was tapped: who asked for it sees it.
+  useEffect(() => (table.current as unknown as HTMLElement | null)?.scrollIntoView?.({ block: 'start' }), []);
   if (!one || !two) return null;
   const criteria = [...new Set(pair.flatMap((dressed) => dressed.criteria))];
   const cell = (dressed: Dressed, criterion: Criterion): Reason | undefined =>
@@ -55,7 +59,7 @@ export function Compare({ pair, onClose }: { pair: readonly [Dressed, Dressed]; 
     ],
   ];
   return (
-    <View role="table" aria-label={words('compare.title')} className="border-y border-line bg-plane py-3">
+    <View ref={table} role="table" aria-label={words('compare.title')} className="border-y border-line bg-plane py-3">
       <View className="flex-row items-center justify-between gap-3 px-5">
         <Heading>{words('compare.title')}</Heading>
         <Button kind="quiet" label={words('compare.close')} onPress={onClose} />

@@ -45,7 +45,10 @@ describe('the step', () => {
     await open();
     fireEvent.click(screen.getByRole('button', { name: 'Compare First-light upright dun' }));
     expect(screen.getByText(/First-light upright dun is set beside/)).toBeInTheDocument();
+    const seen = jest.fn();
+    HTMLElement.prototype.scrollIntoView = seen;
     fireEvent.click(screen.getByRole('button', { name: 'Compare First-light post dun' }));
+    expect(seen).toHaveBeenCalledWith({ block: 'start' });
     const table = screen.getByRole('table', { name: 'Side by side' });
     for (const row of ['Style', 'Stage', 'Length', 'Water', 'Ride and style'])
       expect(within(table).getByText(row)).toBeInTheDocument();

@@ -48,7 +48,10 @@ export function AppRoot({ children }: { children: ReactNode }) {
     let persistence: Awaited<ReturnType<typeof openStore>> | null = null;
     let closed = false;
     applyTheme('morning');
-    void openStore(made, startOf(window.location.search)).then((opened) => {
+    void openStore(made, {
+      ...startOf(window.location.search),
+      dark: window.matchMedia('(prefers-color-scheme: dark)').matches,
+    }).then((opened) => {
       persistence = opened;
       if (closed) return opened.close();
       applyTheme(selectDevice(made.getState()).theme);
