@@ -1,20 +1,9 @@
 import { DRESSINGS, KNOWN, WORKS } from '@/catalogue';
 import { createI18n, createSpeech, cardMarkdown, cardSheet } from '@/speech';
-import { SHIPPED } from '../../../tools/test-catalogue';
-import { cardFor, NO_CHOICES } from '../answer';
+import { cardOn14 } from '../../../tools/test-catalogue';
 import { readDressings, writeDressings } from './dressings-file';
 
 const speech = createSpeech(createI18n(), 'mm');
-const cardOf = (id: string) =>
-  cardFor({
-    dressing: DRESSINGS.find((item) => item.id === id)!,
-    hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!,
-    sample: null,
-    choices: NO_CHOICES,
-    catalogue: SHIPPED,
-    count: null,
-  });
-
 test('the whole library goes out and comes back the same', () => {
   const read = readDressings(writeDressings(DRESSINGS, WORKS), KNOWN, WORKS);
   expect(read).toMatchObject({ problems: [], fault: null, count: DRESSINGS.length });
@@ -29,7 +18,7 @@ test('one, a list, and the envelope are read; a byte-order mark is passed over',
 
 test('a Markdown card reads back by its JSON block', () => {
   const dressing = DRESSINGS.find((item) => item.id === 'ellanmere-long-dun')!;
-  const text = cardMarkdown(cardSheet(cardOf(dressing.id), speech), writeDressings([dressing], WORKS));
+  const text = cardMarkdown(cardSheet(cardOn14(dressing.id), speech), writeDressings([dressing], WORKS));
   expect(text).toMatch(/^# Ellanmere long-bodied dun\n/);
   expect(text).toContain('## Stitched body × 1');
   expect(text).toMatch(/Local rules and licensed practice come first\./);
@@ -66,7 +55,7 @@ test.each([
 );
 
 describe('a card on paper', () => {
-  const sheet = cardSheet(cardOf('first-light-dun'), speech);
+  const sheet = cardSheet(cardOn14('first-light-dun'), speech);
   test('its sections name parts in millimetres, thread, steps and tools', () => {
     expect(sheet.sections.map((section) => section.title)).toEqual([
       'Parts',

@@ -3,8 +3,7 @@ import { inflateSync } from 'node:zlib';
 import { PDFDocument, PDFName, PDFRawStream, PDFStream } from 'pdf-lib';
 import { DRESSINGS } from '@/catalogue';
 import { cardSheet, createI18n, createSpeech } from '@/speech';
-import { SHIPPED } from '../../../tools/test-catalogue';
-import { cardFor, NO_CHOICES } from '../answer';
+import { cardOn14 } from '../../../tools/test-catalogue';
 import { CARD_PAPERS, cardPdf, foldLine, type CardPage, type CardPaper } from './tying-card-pdf';
 
 const PT_PER_MM = 72 / 25.4;
@@ -22,16 +21,8 @@ const MARKS = {
 };
 
 function pageOf(id: string, more: Partial<CardPage> = {}): CardPage {
-  const card = cardFor({
-    dressing: DRESSINGS.find((item) => item.id === id)!,
-    hook: SHIPPED.hooks.find((item) => item.id === 'reference:standard-dry:14')!,
-    sample: null,
-    choices: NO_CHOICES,
-    catalogue: SHIPPED,
-    count: null,
-  });
   return {
-    ...cardSheet(card, speech),
+    ...cardSheet(cardOn14(id), speech),
     natural: ['Pale riffle dun, 8.1 mm ± 0.6, 3 measured', 'River Auldry, long riffle · 24 May 2033'],
     bars: [
       { label: 'shank 7.0 mm', mm: 7 },

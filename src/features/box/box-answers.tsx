@@ -155,6 +155,7 @@ function AnswerFly({ matchId, answer, others, first }: AnswerFlyProps) {
       {place ? (
         <Results
           flyId={answer.fly.id}
+          others={others}
           name={hookOf ? words('box.fly-of-size', { name: answer.fly.name, size: hookOf.size }) : answer.fly.name}
           matchId={matchId}
           lost={

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame';
-import { heldOf, matchSchema, sampleSchema, specimen } from '@/records';
-import { undone, type Store } from '@/state';
+import { heldOf, matchSchema, noteResult, sampleSchema, specimen } from '@/records';
+import { act as run, undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { BoxScreen, BoxesScreen, EnterScreen } from './index';
@@ -262,5 +262,10 @@ describe('over all boxes', () => {
     const lark = rows().filter((row) => /First-light upright dunOsmere Lark 14/.test(row));
     expect(lark).toHaveLength(1);
     expect(lark[0]).toMatch(/also (Chest box, B1: 2|Valley box, A2: 3)/);
+    act(() => {
+      for (const flyId of ['again', 'fly_demo-a2'])
+        store.dispatch(run(noteResult, { flyId, result: 'took', matchId: 'm' }));
+    });
+    expect(screen.getByText('Here: 2 took it')).toBeInTheDocument();
   });
 });

@@ -2,6 +2,7 @@ import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { sameFlies, type SameFly } from '@/records';
+import { foundBy } from '@/speech';
 import { selectCatalogue, selectFlyName, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Digits, Field, Fold, Say } from '@/ui/primitives';
@@ -35,7 +36,7 @@ function useFlyLines(): FlyLine[] {
           ),
         );
         const stage = fly.fly.stage ? speech.name('stages', fly.fly.stage) : '';
-        return { fly, name, hook, places, text: speech.beside([name, hook, stage]).toLowerCase() };
+        return { fly, name, hook, places, text: speech.beside([name, hook, stage]) };
       })
       .sort((a, b) => a.name.localeCompare(b.name) || b.fly.left - a.fly.left);
   }, [boxes, flies, hooks, nameOf, speech, words]);
@@ -46,8 +47,8 @@ export function EveryFly() {
   const words = useWords();
   const lines = useFlyLines();
   const [text, setText] = useState('');
-  const asked = text.toLowerCase().split(/\s+/).filter(Boolean);
-  const found = asked.length === 0 ? [] : lines.filter((line) => asked.every((word) => line.text.includes(word)));
+  const asked = text.trim() !== '';
+  const found = asked ? lines.filter((line) => foundBy(line.text, text)) : [];
   const gone = lines.filter(({ fly }) => fly.left === 0);
   if (lines.length === 0) return null;
   return (
@@ -55,7 +56,7 @@ export function EveryFly() {
       <View className="px-5 pb-2">
         <Field label={words('box.search')} value={text} onType={setText} />
       </View>
-      {asked.length > 0 ? (
+      {asked ? (
         <View>
           <Say live size="small" tone="soft" className="px-5 py-2">
             {found.length === 0 ? words('box.search-none') : words('box.search-found', { count: found.length })}

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { FLY_RESULTS, NO_RESULTS, type ResultCount } from '@/core/box';
+import { FLY_RESULTS, NO_RESULTS, type FlyResult, type ResultCount } from '@/core/box';
 import type { Speech } from '@/speech';
 import { useApp } from '@/state';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
@@ -16,6 +16,8 @@ export function resultLine({ took, refused }: ResultCount, speech: Speech): stri
 
 interface ResultsProps {
   flyId: string;
+  /** The same fly in other boxes, by id: what came of it is counted with it. */
+  others?: readonly string[];
   name: string;
   /** What it was fished for; null on a fly's own page, which counts all of them. */
   matchId: string | null;
@@ -24,13 +26,18 @@ interface ResultsProps {
 }
 
 /** What the fly did, one thumb each: a fish took it, one turned away, it was lost; and what is noted so far. */
-export function Results({ flyId, name, matchId, lost }: ResultsProps) {
+export function Results({ flyId, others = [], name, matchId, lost }: ResultsProps) {
   const words = useWords();
   const speech = useSpeech();
   const thumb = useThumb();
   const ledger = useLedger();
-  const results = useApp((state) => state.records.entities.fly[flyId]?.tally.results) ?? NO_RESULTS;
-  const line = resultLine(matchId === null ? results.all : (results.of[matchId] ?? NO_RESULTS.all), speech);
+  const flies = useApp((state) => state.records.entities.fly);
+  const counts = [flyId, ...others].map((id) => {
+    const results = flies[id]?.tally.results ?? NO_RESULTS;
+    return matchId === null ? results.all : (results.of[matchId] ?? NO_RESULTS.all);
+  });
+  const sum = (result: FlyResult) => counts.reduce((all, count) => all + count[result], 0);
+  const line = resultLine({ took: sum('took'), refused: sum('refused') }, speech);
   return (
     <View className="gap-2">
       <View className={`flex-wrap gap-2 ${thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}`}>

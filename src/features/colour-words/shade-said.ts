@@ -1,6 +1,4 @@
-import { ALL_HUES } from './shade-words';
-
-const TONES = ['pale', 'mid', 'dark'] as const;
+import { ALL_HUES, TONES } from './shade-words';
 
 /** The shade that a text names in the words of the reader, "pale olive" or "olive" alone; null where it names none. */
 export function shadeSaid(text: string, words: (key: string) => string): string | null {

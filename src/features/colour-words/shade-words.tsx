@@ -5,8 +5,14 @@ import { useRedLamp, useWords } from '@/features/shell';
 import { Button, OneStop, Option, Say } from '@/ui/primitives';
 
 /** From left to right: as a sleeve of samples lies, the palest first. */
-const TONES = ['pale', 'mid', 'dark'] as const;
+export const TONES = ['pale', 'mid', 'dark'] as const;
 export const ALL_HUES = Object.keys(COLOUR_WORDS.hues);
+
+/** A shade, `tone-hue`, in words. */
+export function shadeWord(shade: string, words: ReturnType<typeof useWords>): string {
+  const [tone, hue] = shade.split('-');
+  return words('words.shade', { tone: words(`words.tone.${tone}`), hue: words(`words.hue.${hue}`) });
+}
 
 interface ShadeWordsProps {
   label: string;
@@ -58,7 +64,7 @@ export function ShadeWords({ label, value, none, hues, onChange }: ShadeWordsPro
                   key={tone}
                   id={shade}
                   on={on}
-                  spoken={words('words.shade', { tone: words(`words.tone.${tone}`), hue: words(`words.hue.${hue}`) })}
+                  spoken={shadeWord(shade, words)}
                   onTake={() => onChange(shade)}
                   className={`min-h-target flex-1 justify-center rounded-control border-2 p-1 ${on ? 'border-river' : 'border-line'}`}
                 >

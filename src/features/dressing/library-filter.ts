@@ -2,7 +2,7 @@ import { KNOWN } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import { readiness, type Dressing } from '@/core/dressings';
 import type { Material } from '@/core/materials';
-import type { Speech } from '@/speech';
+import { foundBy, type Speech } from '@/speech';
 
 /** What the library shows; null for any. */
 export interface LibraryFilter {
@@ -53,8 +53,7 @@ export function answersFilter(
   if (filter.water !== null && !dressing.waters.includes(filter.water)) return false;
   if (filter.skill !== null && dressing.skill > filter.skill) return false;
   if (filter.ready && stash !== null && readiness(dressing, stash, materials).ready === 'short') return false;
-  const search = filter.search.trim().toLowerCase();
-  return search === '' || search.split(/\s+/).every((word) => wordsOf(dressing, materials, speech).includes(word));
+  return filter.search.trim() === '' || foundBy(wordsOf(dressing, materials, speech), filter.search);
 }
 
 /** The dressings of each stage in the order of the list, those made for it first of all before those that only take it along. */

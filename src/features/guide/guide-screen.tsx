@@ -2,6 +2,7 @@ import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { NaturalGroup } from '@/core/belief';
+import { foundBy } from '@/speech';
 import { selectGroups, selectSettings, useApp } from '@/state';
 import { Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Chips, Field, Heading, Say } from '@/ui/primitives';
@@ -17,13 +18,10 @@ export function lengthsOf(group: NaturalGroup): [number, number] | null {
 
 /** Whether a group answers a search: its names, its colours, its note. */
 export function answersSearch(group: NaturalGroup, text: string): boolean {
-  const haystack = [group.name, group.scientific, group.id, group.note ?? '', ...Object.values(group.colours)]
-    .join(' ')
-    .toLowerCase();
-  return text
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => haystack.includes(word));
+  return foundBy(
+    [group.name, group.scientific, group.id, group.note ?? '', ...Object.values(group.colours)].join(' '),
+    text,
+  );
 }
 
 /** Naturals by order: names, season and size; searched by any word, kept to a part of the world. */

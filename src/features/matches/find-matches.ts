@@ -1,5 +1,5 @@
 import type { Entities, MatchRecord, SampleRecord } from '@/records';
-import type { Speech } from '@/speech';
+import { foundBy, type Speech } from '@/speech';
 import { matchTitle } from './answer-line';
 
 type Words = (key: string, params?: Record<string, unknown>) => string;
@@ -21,7 +21,7 @@ export const monthOfMatch = (sample: SampleRecord | undefined) => sample?.when.s
 
 const leadingStage = (match: MatchRecord) => match.answers.find(({ id }) => id === match.leading)?.stage ?? null;
 
-/** All that a match is found by, in small letters: its name, its stages, where and in what water and when it was taken. */
+/** All that a match is found by: its name, its stages, where and in what water and when it was taken. */
 export function wordsOfMatch(
   match: MatchRecord,
   sample: SampleRecord | undefined,
@@ -29,15 +29,13 @@ export function wordsOfMatch(
   words: Words,
 ): string {
   const stages = match.answers.flatMap(({ stage }) => (stage ? [speech.name('stages', stage)] : []));
-  return speech
-    .beside([
-      matchTitle(match, speech, words),
-      ...stages,
-      sample?.place,
-      sample?.water && speech.name('waters', sample.water),
-      sample && speech.month(sample.when),
-    ])
-    .toLowerCase();
+  return speech.beside([
+    matchTitle(match, speech, words),
+    ...stages,
+    sample?.place,
+    sample?.water && speech.name('waters', sample.water),
+    sample && speech.month(sample.when),
+  ]);
 }
 
 /** Of some matches those that are asked for, in their order; `textOf` is what one is found by. */
@@ -47,7 +45,6 @@ export function findMatches(
   { text, place, order, month }: MatchFilter,
   textOf: (id: string) => string,
 ): string[] {
-  const asked = text.toLowerCase().split(/\s+/).filter(Boolean);
   return ids.filter((id) => {
     const own = match[id]!;
     const taken = sample[own.sampleId];
@@ -55,7 +52,7 @@ export function findMatches(
       (place === null || taken?.place === place) &&
       (order === null || (leadingStage(own) ?? '').startsWith(`${order}/`)) &&
       (month === null || monthOfMatch(taken) === month) &&
-      (asked.length === 0 || asked.every((word) => textOf(id).includes(word)))
+      (text.trim() === '' || foundBy(textOf(id), text))
     );
   });
 }

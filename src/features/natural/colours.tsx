@@ -7,7 +7,7 @@ import type { RegionId, StageId } from '@/catalogue/ids';
 import { hexOfLab, labOfHex, shadeOf, wetHex } from '@/core/colour';
 import { sayShade, typeColour, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
-import { ALL_HUES, shadeSaid, ShadeWords } from '@/features/colour-words';
+import { ALL_HUES, shadeSaid, ShadeWords, shadeWord } from '@/features/colour-words';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Field, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
@@ -127,10 +127,6 @@ function ColourAsked({
     else act(typeColour, { sampleId, region, text });
   };
   const said = sample.shades[region] ?? null;
-  const [tone, hue] = (said ?? '').split('-');
-  const inWords = said
-    ? words('words.shade', { tone: words(`words.tone.${tone}`), hue: words(`words.hue.${hue}`) })
-    : '';
   return (
     <View className="gap-3 pb-4">
       <ShadeWords
@@ -143,7 +139,7 @@ function ColourAsked({
       <Field
         label={words('natural.colour-exact', { region: name })}
         hint={words('natural.colour-hint')}
-        value={unread ?? sample.colours[region] ?? inWords}
+        value={unread ?? sample.colours[region] ?? (said ? shadeWord(said, words) : '')}
         onType={type}
         error={unread ? speech.say({ code: 'colour-unread', params: { got: unread } }, 'fault') : null}
       />
