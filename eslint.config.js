@@ -126,10 +126,13 @@ module.exports = [
         {
           patterns: [
             {
-              group: ['immer', '@/state/*', '@/records/*'],
+              group: ['immer', '@/state/*', '!@/state/answering', '@/records/*', '!@/records/shipped'],
               message: 'A screen changes what is kept by a command of src/records alone, through the door.',
             },
-            { group: ['@/features/*/*'], message: 'Another place is reached through its door, index.ts.' },
+            {
+              group: ['@/features/*/*', '!@/features/*/screens'],
+              message: 'Another place is reached through its doors, index.ts and screens.ts.',
+            },
             {
               group: ['@/catalogue/ids.json'],
               message: 'Lists of ids come from useSpeech(), with their names in the language that is read.',

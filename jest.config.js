@@ -25,14 +25,14 @@ const esm = [
 ].join('|');
 
 /** Core keeps the syntax of the engine that runs it: written down to an older one, spreads and generators take ten times as long. */
-const modern = (importSource) => [
+const MODERN = [
   '@swc/jest',
   {
     swcrc: false,
     jsc: {
       target: 'es2022',
       parser: { syntax: 'typescript', tsx: true },
-      transform: { react: { runtime: 'automatic', importSource } },
+      transform: { react: { runtime: 'automatic', importSource: 'react' } },
     },
     module: { type: 'commonjs' },
   },
@@ -78,7 +78,7 @@ module.exports = {
       transform: {
         '\\.csv$': '<rootDir>/tools/text-transform.js',
         '\\.ttf$': '<rootDir>/tools/bytes-transform.js',
-        '\\.[jt]sx?$|\\.mjs$': modern('react'),
+        '\\.[jt]sx?$|\\.mjs$': MODERN,
       },
     },
     {
@@ -87,7 +87,6 @@ module.exports = {
       preset: 'jest-expo/web',
       transform: {
         '\\.csv$': '<rootDir>/tools/text-transform.js',
-        '<rootDir>/(src|app|tools)/.*\\.tsx?$': modern('nativewind'),
         '\\.mjs$': ['babel-jest', { caller: { name: 'metro', bundler: 'metro', platform: 'web' } }],
       },
       testMatch: ['<rootDir>/{src,app}/**/*.test.tsx'],

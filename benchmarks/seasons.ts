@@ -5,7 +5,6 @@ import { join } from 'node:path';
 import { chromium, type Browser, type Page } from '@playwright/test';
 import { createApp } from '../server/app';
 import {
-  demoEntities,
   flySchema,
   matchSchema,
   packetSchema,
@@ -16,6 +15,7 @@ import {
   type EventOp,
   type Kind,
 } from '../src/records';
+import { demoEntities } from '../src/records/demo-valley';
 import { act } from '../src/state/act';
 import { inMemory, type Ports } from '../src/state/ports';
 import { commit } from '../src/state/storage/commit';

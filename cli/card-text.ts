@@ -1,6 +1,6 @@
 import type { Card } from '../src/core/tying';
 import type { Speech } from '../src/speech';
-import { cardSheet } from '../src/speech';
+import { cardSheet } from '../src/speech/card';
 import { materialName, unusedSchools } from './shapes';
 import { columns, fold } from './text';
 

@@ -19,6 +19,13 @@ async function skip(page: Page): Promise<void> {
   await page.keyboard.press('Enter');
 }
 
+/** Opens a page and goes past header and places. */
+async function enter(page: Page, route: string): Promise<void> {
+  await page.goto(route);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  await skip(page);
+}
+
 /** Tabs on until the focus is on what is called so; how many stops it took. */
 async function reach(page: Page, name: RegExp, most = 45, key = 'Tab'): Promise<number> {
   const met: string[] = [];
@@ -57,9 +64,7 @@ test('past header and places the first action of every place is a few stops away
     ['/shelf/field-card', /Save PDF to print/],
   ];
   for (const [route, name] of first) {
-    await page.goto(route);
-    await page.getByRole('heading', { level: 1 }).first().waitFor();
-    await skip(page);
+    await enter(page, route);
     expect(await reach(page, name), route).toBeLessThanOrEqual(MOST_STOPS);
   }
 });
@@ -105,6 +110,8 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
   await reach(page, /PDF to print/);
   const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
   expect(file.suggestedFilename()).toMatch(/^aubade-.*\.pdf$/);
+  await reach(page, /Off the vise/);
+  await page.keyboard.press('Enter');
   await reach(page, /One is tied/);
   await page.keyboard.press(' ');
   await expect(page.getByText(/^One into Box 1, which is new|^1 into Box 1, which is new/)).toBeVisible();
@@ -121,9 +128,7 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
 });
 
 test('matches are found, picked and deleted with the keyboard alone, and brought back', async ({ page }) => {
-  await page.goto('/matches');
-  await page.getByRole('heading', { level: 1 }).waitFor();
-  await skip(page);
+  await enter(page, '/matches');
   await reach(page, /input Search/);
   await page.keyboard.type('gravel');
   await expect(page.getByText('1 match', { exact: true })).toBeVisible();
@@ -143,4 +148,68 @@ test('matches are found, picked and deleted with the keyboard alone, and brought
   await reach(page, /Take it back/, 60);
   await page.keyboard.press('Enter');
   await expect(page.getByText('8 matches')).toBeVisible();
+});
+
+test('a sample photograph is measured and its lengths are taken with the keyboard alone', async ({ page }) => {
+  test.setTimeout(120_000);
+  await enter(page, '/matches/match_demo-auldry-dun/natural');
+  await reach(page, /Sample photographs/);
+  await page.keyboard.press('Enter');
+  await reach(page, /Two nymphs/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Measure it' })).toBeVisible();
+  await reach(page, /Measure it/, 60);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Take all 2' })).toBeVisible({ timeout: 60_000 });
+  await reach(page, /Take all 2/, 60);
+  await page.keyboard.press('Enter');
+  await reach(page, /Body length: .* 5 measured/, 60);
+});
+
+test('packets are typed, corrected and counted out with the keyboard alone', async ({ page }) => {
+  await enter(page, '/drawer/packets');
+  await reach(page, /Add packets/);
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('fine 22 x25');
+  await page.keyboard.press('Enter');
+  await reach(page, /Bessock Fine 22: 25 left/, 80);
+  await page.keyboard.press('Enter');
+  await reach(page, /Tied 6/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: /Bessock Fine 22: 19 left/ })).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('button', { name: /Bessock Fine 22: 25 left/ })).toBeVisible();
+  await written(page);
+});
+
+test('a dressing of one’s own is made, changed and named with the keyboard alone', async ({ page }) => {
+  await enter(page, '/dressings/first-light-dun');
+  await reach(page, /Make your own from this/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1, name: /mine: change/ })).toBeVisible();
+  await reach(page, /^button Tail, /, 80);
+  await page.keyboard.press('Enter');
+  await reach(page, /Factor/, 60);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('3');
+  await expect(page.getByText('1 thing to mend')).toBeVisible();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('1.1');
+  await expect(page.getByText('Passes over its whole range of hooks.')).toBeVisible();
+  await written(page);
+});
+
+test('the light, the unit and the hand are set with the keyboard alone, one stop a choice', async ({ page }) => {
+  await enter(page, '/shelf/settings');
+  await reach(page, /^radio Millimetres/);
+  await choose(page, /Inches, decimal/);
+  await reach(page, /^radio (Morning|Dusk)/);
+  await choose(page, /Dusk/);
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'dusk');
+  await reach(page, /^radio Right/);
+  await choose(page, /Left/);
+  await written(page);
+  await page.reload();
+  await expect(page.getByRole('radio', { name: /Inches, decimal/ })).toBeChecked();
+  await expect(page.getByRole('radio', { name: /Dusk/ })).toBeChecked();
 });

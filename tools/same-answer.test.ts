@@ -5,7 +5,8 @@ import { run, type Outcome } from '../cli/run';
 import { STAGES } from '../src/catalogue';
 import { memoryPorts } from '../src/state/__tests__/ports';
 import { sampleSchema } from '../src/records';
-import { createStore, openStore, selectAnswered, selectBoxMatch, selectCarried } from '../src/state';
+import { createStore, openStore } from '../src/state';
+import { selectAnswered, selectBoxMatch, selectCarried } from '../src/state/answering';
 import { change } from '../src/state/__tests__/change';
 
 const MATCH = 'match_demo-auldry-dun';

@@ -1,3 +1,3 @@
-import { BoxesScreen } from '@/features/box';
+import { later } from '@/features/shell';
 
-export default BoxesScreen;
+export default later(async () => (await import('@/features/box/screens')).BoxesScreen);

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ConvertScreen } from '@/features/drawer';
+import { later } from '@/features/shell';
+
+const ConvertScreen = later(async () => (await import('@/features/drawer/screens')).ConvertScreen);
 
 export default function Convert() {
   const { hook } = useLocalSearchParams<{ hook?: string }>();

@@ -1,1 +1,3 @@
-export { ImportScreen as default } from '@/features/drawer';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/drawer/screens')).ImportScreen);

@@ -1,1 +1,3 @@
-export { PacketsScreen as default } from '@/features/drawer';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/drawer/screens')).PacketsScreen);

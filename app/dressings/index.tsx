@@ -1,1 +1,3 @@
-export { DressingsScreen as default } from '@/features/dressing';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/dressing/screens')).DressingsScreen);

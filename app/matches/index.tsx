@@ -1,1 +1,3 @@
-export { MatchesScreen as default } from '@/features/matches';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/matches/screens')).MatchesScreen);

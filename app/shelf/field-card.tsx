@@ -1,3 +1,3 @@
-import { FieldCardScreen } from '@/features/photo';
+import { later } from '@/features/shell';
 
-export default FieldCardScreen;
+export default later(async () => (await import('@/features/shelf/screens')).FieldCardScreen);

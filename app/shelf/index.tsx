@@ -1,1 +1,3 @@
-export { ShelfScreen as default } from '@/features/shelf';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/shelf/screens')).ShelfScreen);

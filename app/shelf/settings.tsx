@@ -1,1 +1,3 @@
-export { SettingsScreen as default } from '@/features/shelf';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/shelf/screens')).SettingsScreen);

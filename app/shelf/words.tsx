@@ -1,1 +1,3 @@
-export { GlossaryScreen as default } from '@/features/glossary';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/shelf/screens')).GlossaryScreen);

@@ -4,7 +4,8 @@ import { CASE, COLOUR_WORDS, labOfShade, MATERIALS, STAGES } from '../../src/cat
 import { KEY } from '../../src/catalogue/key';
 import { believe } from '../../src/core/belief';
 import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
-import { BELLY, boxWantedOf, insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { boxWantedOf, insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { BELLY } from '../../src/core/constants';
 import { colourWord, hexOfLab } from '../../src/core/colour';
 import { readiness } from '../../src/core/dressings';
 import { readBoxFile } from '../../src/core/exchange';

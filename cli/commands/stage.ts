@@ -2,7 +2,8 @@ import ids from '../../src/catalogue/ids.json';
 import type { FaunaId, WaterId } from '../../src/catalogue/ids';
 import { ANSWERS, CASE, GROWING_ON, KEY } from '../../src/catalogue/key';
 import likelihoods from '../../src/catalogue/likelihoods.json';
-import { BELLY, insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { insectOf, NOTHING_NOTED, sightingOf, type Natural } from '../../src/core/case';
+import { BELLY } from '../../src/core/constants';
 import {
   believe,
   byGroup,

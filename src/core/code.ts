@@ -23,3 +23,10 @@ export function reason(
 ): Reason {
   return { code, params, steps: more.steps ?? null, weight: more.weight ?? null, evidence: more.evidence ?? null };
 }
+
+/** Marks a fault that the bench found: speech words it by its rule. */
+export const BENCH_CODE = 'bench-';
+/** Marks what a way of work says: speech words it. */
+export const SAY = 'say:';
+/** Marks an orientation, check or mend that core adds and speech words: `school:NAME-OPTION`. */
+export const SCHOOL_CODE = 'school:';

@@ -173,3 +173,6 @@ export const BELIEF = {
   /** How often tiers ask in each month. */
   asked: [0.4, 0.5, 0.8, 1, 1, 1, 1, 1, 1, 0.8, 0.5, 0.4],
 } as const;
+
+/** The region that a tier matches and names. */
+export const BELLY = 'abdomen-belly';

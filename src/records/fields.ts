@@ -1,5 +1,5 @@
 import { boolean, mixed, number, string, type Schema } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { StageId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '@/core/constants';
 

@@ -5,7 +5,7 @@ import { readHooksFile } from '@/core/exchange';
 import { around } from './__tests__/around';
 import type { Clocks } from './clocks';
 import { cleanEntities } from './demo';
-import { takeDressings } from './dressing/commands';
+import { takeDressings } from './dressing/take';
 import { takeSaid, type Said } from './import-duplicate';
 import type { Entities } from './kinds';
 import { mergeCopies, type Copy } from './merge';

@@ -1,5 +1,5 @@
 import { number, object, string, type Schema } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { MoveId } from '@/catalogue/ids';
 import {
   FLY_RESULTS,
@@ -11,7 +11,7 @@ import {
   type Move,
   type PlaceTally,
   type ResultTally,
-} from '@/core/box';
+} from '@/core/box/ledger';
 import { length } from './fields';
 import type { Version } from './migrate';
 import type { PacketMove } from './packet/schema';

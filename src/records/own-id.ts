@@ -1,4 +1,4 @@
-import { slug } from '@/core/exchange';
+import { slug } from '@/core/exchange/slug';
 import type { Around } from './command';
 
 /** Digits and letters of a new id that keep two tiers' things of one name apart: one pair in 16 million is not. */

@@ -1,5 +1,5 @@
 import { around } from './__tests__/around';
-import { demoEntities } from './demo';
+import { demoEntities } from './demo-valley';
 import { takeGroups } from './group/commands';
 import { readingOf } from './reading';
 

@@ -8,7 +8,8 @@ import { referenceRangeOf } from '@/core/dressings';
 import { inSchool, type Card } from '@/core/tying';
 import { sampleOf, SHIPPED } from '../../tools/test-catalogue';
 import says from './en-say.json';
-import { cardSheet, createI18n, createSpeech } from '.';
+import { createI18n, createSpeech } from '.';
+import { cardSheet } from './card';
 
 const speech = createSpeech(createI18n(), 'mm');
 const NUMBER_WORDS = /\b(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half|third|quarter|twice)\b/i;

@@ -1,15 +1,17 @@
-import { isValid, parseISO, toDate } from 'date-fns';
+import { isValid } from 'date-fns/isValid';
+import { parseISO } from 'date-fns/parseISO';
+import { toDate } from 'date-fns/toDate';
 import i18next, { type i18n } from 'i18next';
 import type { Texts } from '@/catalogue';
 import ids from '@/catalogue/ids.json';
 import tools from '@/catalogue/tools.json';
-import { BENCH_CODE } from '@/core/faults';
-import { SCHOOL_CODE, type Card, type CardStep } from '@/core/tying';
-import { SAY } from '@/core/ways';
+import { BENCH_CODE, SAY, SCHOOL_CODE } from '@/core/code';
+import type { Card, CardStep } from '@/core/card/card-shape';
 import { formatLength, formatSpread, type LengthUnit } from '@/core/units';
 import type { Coded, Param } from '@/core/code';
 import type { Shade } from '@/core/colour';
 import en from './en.json';
+import NAMED from './en-names.json';
 import ui from './en-ui.json';
 import says from './en-say.json';
 import { formatsOf } from './formats';
@@ -25,13 +27,13 @@ interface WithOptions {
 
 const optionsKey = (kind: string, id: string) => `${kind}/${id}`;
 
-/** Names of every id, from the one list, and of what a row offers (`schools/taper`); a translation overrides them by key. */
+/** Names of every id, from the one list, and of what a row offers (`schools/taper`); where a tier says it otherwise, as a tier says it. A translation overrides them by key. */
 function idNames(): Record<string, Record<string, string>> {
   const namesOf = (entries: readonly { id: string; name: string }[]) =>
     Object.fromEntries(entries.map((entry) => [entry.id, entry.name]));
   return Object.fromEntries(
     Object.entries(ids).flatMap(([kind, entries]) => [
-      [kind, namesOf(entries)],
+      [kind, { ...namesOf(entries), ...(NAMED as Record<string, Record<string, string>>)[kind] }],
       ...(entries as readonly WithOptions[]).flatMap(({ id, options }) =>
         options ? [[optionsKey(kind, id), namesOf(options)]] : [],
       ),

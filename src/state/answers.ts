@@ -5,23 +5,14 @@ import { choicesOf, sampleOf, waitsFor } from '@/core/case';
 import { NO_PICKING, type Results } from '@/core/dressings';
 import { columnsOf } from '@/core/hooks';
 import type { Eye } from '@/core/naturals';
-import {
-  DEVICE_ID,
-  deviceSchema,
-  SETTINGS_ID,
-  settingsSchema,
-  type AnswerRecord,
-  type DeviceRecord,
-  type MatchRecord,
-  type SampleRecord,
-  type SettingsRecord,
-} from '@/records';
+import type { AnswerRecord, DeviceRecord, MatchRecord, SampleRecord, SettingsRecord } from '@/records';
 import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
 import { selectMaterials } from './own-materials';
 import { selectResults } from './results';
+import { selectDevice, selectSettings } from './settings';
 import type { State } from './store';
 
 /** What a match's answer is now: waiting for an input, or answered; `old` while something typed cannot be read. */
@@ -39,17 +30,6 @@ export function selectCatalogue(state: State): Catalogue {
   if (!catalogueCache || !inputs.every((input, index) => input === catalogueCache!.inputs[index]))
     catalogueCache = { inputs, catalogue: { ...catalogueOf(hooks), dressings, materials } };
   return catalogueCache.catalogue;
-}
-
-const NO_SETTINGS = settingsSchema.cast({});
-const NO_DEVICE = deviceSchema.cast({});
-
-export function selectSettings(state: State): SettingsRecord {
-  return state.records.entities.settings[SETTINGS_ID] ?? NO_SETTINGS;
-}
-
-export function selectDevice(state: State): DeviceRecord {
-  return state.records.entities.device[DEVICE_ID] ?? NO_DEVICE;
 }
 
 /** Whether anything of a sample stands as it was typed because it cannot be read. */

@@ -2,7 +2,7 @@ import { CASE } from '@/catalogue';
 import { believe, type Belief, type Key, type Sighting } from '@/core/belief';
 import { sightingOf } from '@/core/case';
 import type { SampleRecord, SettingsRecord } from '@/records';
-import { selectSettings } from './answers';
+import { selectSettings } from './settings';
 import { selectKey } from './own-groups';
 import type { State } from './store';
 

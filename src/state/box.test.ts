@@ -5,7 +5,6 @@ import { selectBoxMatch, selectCarried, wantedBy } from './box';
 import { withEvents } from '@/records/__tests__/ledgers';
 import { act } from './act';
 import {
-  demoEntities,
   enterFly,
   flySchema,
   hasDemo,
@@ -18,6 +17,7 @@ import {
   specimen,
   type Entities,
 } from '@/records';
+import { demoEntities } from '@/records/demo-valley';
 import { around } from '@/records/__tests__/around';
 import { createStore, openStore, type Store } from './store';
 import { change } from './__tests__/change';

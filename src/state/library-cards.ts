@@ -3,7 +3,7 @@ import { catalogueOf, REFERENCE_HOOKS } from '@/catalogue';
 import { answer, naturalOf, NO_CHOICES } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
-import { selectDevice } from './answers';
+import { selectDevice } from './settings';
 import { selectDressings } from './dressings';
 import type { DeviceRecord } from '@/records';
 import type { State } from './store';

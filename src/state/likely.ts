@@ -2,26 +2,12 @@ import { weakMapMemoize } from '@reduxjs/toolkit';
 import type { Answer } from '@/core/answer';
 import { byStage } from '@/core/belief';
 import type { StageId } from '@/catalogue/ids';
-import type { AnswerRecord, Entities } from '@/records';
+import type { AnswerRecord } from '@/records';
 import { answeredBy, selectAnswered } from './answers';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
 import type { State } from './store';
-
-/** Nothing has been said of the natural yet: no stage, sign, length or thing seen. */
-export function isUntold({ match, sample }: Pick<Entities, 'match' | 'sample'>, matchId: string): boolean {
-  const own = match[matchId];
-  const record = own && sample[own.sampleId];
-  if (!own || !record) return true;
-  return (
-    own.answers.every((answer) => !answer.stage) &&
-    Object.keys(record.signs).length + record.seen.length + record.specimens.length === 0 &&
-    !record.rough &&
-    !record.rise &&
-    !record.found &&
-    !record.doing
-  );
-}
+import { isUntold } from './untold';
 
 /** A match's answer while it is still being told: for the stage that was given or, before that, for the likeliest. */
 export interface LikelyAnswer {

@@ -1,8 +1,18 @@
 import { createSelector } from '@reduxjs/toolkit';
-import type { Material } from '@/core/materials';
-import { ownMaterials } from '@/records';
+import { MATERIALS } from '@/catalogue';
+import { materialOf, type Material } from '@/core/materials';
+import type { Entities } from '@/records';
 import { selectShipped } from './dressings';
 import type { State } from './store';
+
+/** One whose model is not known any more is left out. */
+function ownMaterials(records: Entities['material']): Material[] {
+  return Object.entries(records)
+    .flatMap(([key, { name, like, hex }]) =>
+      like ? (materialOf({ id: key.replace('material_', ''), name, like, hex }, MATERIALS) ?? []) : [],
+    )
+    .sort((a, b) => a.name.localeCompare(b.name));
+}
 
 /** Materials of the tier's own, by name. */
 export const selectOwnMaterials = createSelector(

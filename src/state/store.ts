@@ -1,14 +1,5 @@
 import { configureStore, type Middleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
-import {
-  cleanEntities,
-  demoStart,
-  DEVICE_ID,
-  stamped,
-  type Clocks,
-  type Entities,
-  type EventOp,
-  type Kind,
-} from '@/records';
+import { cleanEntities, DEVICE_ID, stamped, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
 import { inMemory, type Ports } from './ports';
 import { keyOf } from './storage/envelope';
 import { readHistory } from './storage/history';
@@ -127,7 +118,10 @@ export async function openStore(store: Store, { start, clock, dark = false }: St
   store.persistence.current = persistence;
   // Either way something is written, so that the choice made on an empty store holds from then on.
   if (first.empty) {
-    const begun = start === 'clean' ? { entities: cleanEntities(), events: [] } : demoStart();
+    const begun =
+      start === 'clean'
+        ? { entities: cleanEntities(), events: [] }
+        : (await import('@/records/demo-valley')).demoStart();
     if (dark) begun.entities.device[DEVICE_ID]!.theme = 'dusk';
     store.dispatch(arrival(begun));
     await persistence.flush();

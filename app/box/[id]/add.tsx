@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { EnterScreen } from '@/features/box';
+import { later } from '@/features/shell';
+
+const EnterScreen = later(async () => (await import('@/features/box/screens')).EnterScreen);
 
 export default function AddToBox() {
   const { id } = useLocalSearchParams<{ id: string }>();

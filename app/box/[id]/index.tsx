@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { BoxScreen } from '@/features/box';
+import { later } from '@/features/shell';
+
+const BoxScreen = later(async () => (await import('@/features/box/screens')).BoxScreen);
 
 export default function OneBox() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,1 +1,3 @@
-export { HooksScreen as default } from '@/features/drawer';
+import { later } from '@/features/shell';
+
+export default later(async () => (await import('@/features/drawer/screens')).HooksScreen);

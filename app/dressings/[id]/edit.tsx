@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { DressingEditor } from '@/features/dressing';
+import { later } from '@/features/shell';
+
+const DressingEditor = later(async () => (await import('@/features/dressing/screens')).DressingEditor);
 
 export default function EditDressing() {
   const { id } = useLocalSearchParams<{ id: string }>();

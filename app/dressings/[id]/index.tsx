@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { DressingScreen } from '@/features/dressing';
+import { later } from '@/features/shell';
+
+const DressingScreen = later(async () => (await import('@/features/dressing/screens')).DressingScreen);
 
 export default function Dressing() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,6 +1,8 @@
 import { useLocalSearchParams } from 'expo-router';
-import { MatchScreen, STEPS, type Step } from '@/features/match-frame';
-import { Missing } from '@/features/shell';
+import { STEPS, type Step } from '@/features/match-frame';
+import { later, Missing } from '@/features/shell';
+
+const MatchScreen = later(async () => (await import('@/features/match-frame/screens')).MatchScreen);
 
 export default function MatchStep() {
   const { id, step } = useLocalSearchParams<{ id: string; step: string }>();

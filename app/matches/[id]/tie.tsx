@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { TieScreen } from '@/features/bench';
+import { later } from '@/features/shell';
+
+const TieScreen = later(async () => (await import('@/features/match-frame/screens')).TieScreen);
 
 export default function Tie() {
   const { id } = useLocalSearchParams<{ id: string }>();

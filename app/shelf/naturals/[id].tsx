@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { GroupScreen } from '@/features/guide';
+import { later } from '@/features/shell';
+
+const GroupScreen = later(async () => (await import('@/features/shelf/screens')).GroupScreen);
 
 export default function Group() {
   const { id } = useLocalSearchParams<{ id: string }>();

@@ -1,3 +1,3 @@
-import { GuideScreen } from '@/features/guide';
+import { later } from '@/features/shell';
 
-export default GuideScreen;
+export default later(async () => (await import('@/features/shelf/screens')).GuideScreen);

@@ -4,7 +4,7 @@ import type { Material } from '../materials';
 import type { Card, CardPart, CardStep } from '../card/card-shape';
 import { BENCH } from '../constants';
 import { layOnHook } from '../card/lay';
-import { SAY } from '../ways';
+import { SAY } from '../code';
 import { WIRE, type BenchHook, type BenchStep, type Cover, type Made, type Points, type Stretch } from './bench-shape';
 
 /** Seconds an act takes a practised hand; what waits comes on top. Typical; the tier's own record replaces the sum. */

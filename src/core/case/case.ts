@@ -13,13 +13,10 @@ import {
 } from '../belief';
 import { wantedLength, type BoxWanted } from '../box';
 import { hexOfLab, labOfHex, type Lab } from '../colour';
-import { Z95 } from '../constants';
+import { BELLY, Z95 } from '../constants';
 import { NO_PICKING, type Criterion, type Picking } from '../dressings';
 import { groupsThatFit, spanOfLength, tailsOfNatural, type Eye } from '../naturals';
 import type { CaseData, Insect, Natural } from './natural';
-
-/** The region that a tier matches and names. */
-export const BELLY = 'abdomen-belly';
 
 /** Whether an insect counts: not set aside, and of the sex asked for where both are told apart. */
 export function counts({ sex }: Pick<Natural, 'sex'>, insect: Insect): boolean {

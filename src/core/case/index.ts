@@ -1,5 +1,4 @@
 export {
-  BELLY,
   bodiesOf,
   boxWantedOf,
   choicesOf,

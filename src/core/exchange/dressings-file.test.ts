@@ -1,5 +1,6 @@
 import { DRESSINGS, KNOWN, WORKS } from '@/catalogue';
-import { createI18n, createSpeech, cardMarkdown, cardSheet } from '@/speech';
+import { createI18n, createSpeech } from '@/speech';
+import { cardMarkdown, cardSheet } from '@/speech/card';
 import { cardOn14 } from '../../../tools/test-catalogue';
 import { readDressings, writeDressings } from './dressings-file';
 

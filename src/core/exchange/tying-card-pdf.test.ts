@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { inflateSync } from 'node:zlib';
 import { PDFDocument, PDFName, PDFRawStream, PDFStream } from 'pdf-lib';
 import { DRESSINGS } from '@/catalogue';
-import { cardSheet, createI18n, createSpeech } from '@/speech';
+import { createI18n, createSpeech } from '@/speech';
+import { cardSheet } from '@/speech/card';
 import { cardOn14 } from '../../../tools/test-catalogue';
 import { CARD_PAPERS, cardPdf, foldLine, type CardPage, type CardPaper } from './tying-card-pdf';
 

@@ -1,9 +1,7 @@
 import { checkDressing, type Dressing, type DressingFault, type LaysOut } from '../dressings';
+import { BENCH_CODE } from '../code';
 import { WARNS } from '../bench/bench-shape';
 import { benchFaults, cardOnHook, type BenchCatalogue } from './bench-faults';
-
-/** Marks a fault that the bench found: speech words it by its rule. */
-export const BENCH_CODE = 'bench-';
 
 /** Every fault of a dressing: what its record lacks, and what hands cannot tie on reference hooks over its whole range. Source: formulas §12. */
 export function dressingFaults(dressing: Dressing, catalogue: BenchCatalogue): DressingFault[] {

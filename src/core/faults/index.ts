@@ -1,2 +1,2 @@
 export { benchFaults, cardOnHook, type BenchCatalogue } from './bench-faults';
-export { BENCH_CODE, dressingFaults } from './dressing-faults';
+export { dressingFaults } from './dressing-faults';

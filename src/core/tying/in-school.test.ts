@@ -5,7 +5,8 @@ import { answer, NO_CHOICES, type Schools } from '../answer';
 import { WARNS } from '../bench';
 import { benchFaults } from '../faults';
 import type { Dressing } from '../dressings';
-import { inSchool, placesFor, SCHOOL_CODE } from './in-school';
+import { inSchool, placesFor } from './in-school';
+import { SCHOOL_CODE } from '../code';
 
 const dressing = (id: string): Dressing => SHIPPED.dressings.find((item) => item.id === id)!;
 const worked = (id: string, schools: Schools) => inSchool(dressing(id), schools, SHIPPED);

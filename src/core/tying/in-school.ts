@@ -1,4 +1,5 @@
 import type { FunctionId, PartId, SchoolOption } from '@/catalogue/ids';
+import { SCHOOL_CODE } from '../code';
 import type { Schools } from '../hook-score';
 import { STEP_DEFAULTS, type Dressing, type DressingPart, type DressingStep } from '../dressings';
 import type { Material } from '../materials';
@@ -9,9 +10,6 @@ export type UnusedSchool = keyof SchoolOption;
 
 /** A dressing as one school works it; null when the school has no place in it. */
 type SchoolChange<K extends keyof SchoolOption> = (dressing: Dressing, option: SchoolOption[K]) => Dressing | null;
-
-/** Marks an orientation, check or mend that core adds and speech words: `school:NAME-OPTION`. */
-export const SCHOOL_CODE = 'school:';
 
 const ADDED: DressingStep = { ...STEP_DEFAULTS, do: 'check' };
 

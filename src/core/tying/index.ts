@@ -11,6 +11,6 @@ export type {
   CardWeight,
   NamedColour,
 } from '../card/card-shape';
-export { inSchool, SCHOOL_CODE, placesFor, type UnusedSchool } from './in-school';
+export { inSchool, placesFor, type UnusedSchool } from './in-school';
 export { countsTurns } from '../card/lay';
 export type { LaidPart, LayOut } from './lay-out';

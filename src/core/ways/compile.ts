@@ -1,5 +1,5 @@
 import type { CautionId, FunctionId, PartId, VerbId } from '@/catalogue/ids';
-import type { Coded } from '../code';
+import { SAY, type Coded } from '../code';
 import {
   PART_DEFAULTS,
   STEP_DEFAULTS,
@@ -10,9 +10,6 @@ import {
 } from '../dressings';
 import type { Material } from '../materials';
 import { SLOTS, type Phase, type Slot, type Way, type WayDressing, type WayPart } from './way';
-
-/** Marks a check, mend or face that speech words from the step's figures. */
-export const SAY = 'say:';
 
 export interface WaysCatalogue {
   ways: readonly Way[];

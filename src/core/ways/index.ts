@@ -1,4 +1,4 @@
-export { SAY, workOut, type WaysCatalogue, type WorkedOut } from './compile';
+export { workOut, type WaysCatalogue, type WorkedOut } from './compile';
 export { printPart, readPart, type LineFault } from './text';
 export {
   SLOTS,

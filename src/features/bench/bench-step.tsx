@@ -4,8 +4,10 @@ import { View } from 'react-native';
 import type { Answer } from '@/core/answer';
 import type { Card } from '@/core/tying';
 import { setCardSchools, setSwitches, type AnswerRecord } from '@/records';
-import { selectDressing, selectSettings, useAct, useApp } from '@/state';
-import { cardFacts, partNamed, type Speech } from '@/speech';
+import { selectSettings, useAct, useApp } from '@/state';
+import { selectDressing } from '@/state/answering';
+import { type Speech } from '@/speech';
+import { cardFacts, partNamed } from '@/speech/card';
 import { hookName } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say } from '@/ui/primitives';
@@ -36,13 +38,6 @@ function CardSchools({ matchId, record, card }: { matchId: string; record: Answe
       />
     </Fold>
   );
-}
-
-/** Parts that lie along the hook, from the bend on. */
-function stationNames(card: Card, speech: Speech): string[] {
-  return [
-    ...new Set(card.parts.filter((part) => part.from_mm !== null).map((part) => speech.plain('parts', part.part))),
-  ];
 }
 
 /** The room in a line: what there is, and whether the parts stay within it. */
@@ -125,13 +120,12 @@ export function BenchStep({
             <CardSteps card={card} cautionsTold />
           </View>
         </Fold>
-        <Fold wide title={words('bench.lies')} line={speech.list(stationNames(card, speech))}>
-          <View className="-mx-5">
+        <Fold wide title={words('bench.lies')} line={roomLine(card, speech, words)}>
+          <View className="-mx-5 gap-6">
             <Stations card={card} />
-          </View>
-        </Fold>
-        <Fold wide title={words('bench.budget')} line={roomLine(card, speech, words)}>
-          <View className="-mx-5">
+            <Heading size="small" className="px-5">
+              {words('bench.budget')}
+            </Heading>
             <RoomBudget card={card} />
           </View>
         </Fold>
@@ -150,8 +144,10 @@ export function BenchStep({
             <KeepCard card={card} dressing={dressing} natural={natural} />
           </Fold>
         ) : null}
+        <Fold wide title={words('tied.title')} line={words('tied.line')}>
+          <TiedRow card={card} />
+        </Fold>
       </View>
-      <TiedRow card={card} />
     </View>
   );
 }

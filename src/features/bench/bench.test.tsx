@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { leftInPacket } from '@/records';
 import { undone, type Store } from '@/state';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { openScreen, DUN, unfold } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { TieScreen } from './tie-screen';
@@ -38,7 +38,7 @@ async function pinned(store: Store, id = 'osmere:lark:14') {
 describe('the card', () => {
   const open = async () => {
     const opened = await openScreen(<MatchScreen id={DUN} step="bench" />);
-    unfold('Steps', 'Where each part lies', 'Room, step by step', 'Small print');
+    unfold('Steps', 'Where each part lies', 'Small print', 'Off the vise');
     return opened;
   };
   test('every part in millimetres with its range, its rule and its material', async () => {
@@ -53,7 +53,10 @@ describe('the card', () => {
   test('room, used and left, and the sentence whether it fits', async () => {
     await open();
     expect(screen.getByText('Everything fits')).toBeInTheDocument();
-    expect(screen.getByText('Room').parentElement).toHaveTextContent(/Room\d\.\d/);
+    const room = screen.getByRole('button', { name: /^Room\. / });
+    expect(room.parentElement!.parentElement).toHaveTextContent(/Room\d\.\d/);
+    fireEvent.click(room);
+    expect(room.parentElement).toHaveTextContent(/^Room.{20,}/);
   });
   test('thread, hackle and stations are in the small print', async () => {
     await open();

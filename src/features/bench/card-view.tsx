@@ -3,7 +3,7 @@ import { NUMBER_STEP, SD_STEPS } from '@/core/constants';
 import type { Card, CardPart, CardStep } from '@/core/tying';
 import type { Quantity } from '@/core/quantity';
 import { Measured, useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { amountLines, cardFacts, partColourLine, partCount } from '@/speech';
+import { amountLines, cardFacts, partColourLine, partCount } from '@/speech/card';
 import { Digits, Fold, Heading, Say } from '@/ui/primitives';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */

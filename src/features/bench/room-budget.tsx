@@ -1,6 +1,7 @@
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
-import { partNamed } from '@/speech';
+import { partNamed } from '@/speech/card';
+import { Term } from '@/features/glossary';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Digits, Say } from '@/ui/primitives';
 import { partQuantity } from './card-view';
@@ -27,9 +28,13 @@ export function RoomBudget({ card }: { card: Card }) {
           ] as const
         ).map(([name, mm]) => (
           <View key={name} className="flex-row items-baseline gap-2">
-            <Say size="small" tone="soft">
-              {words(`bench.${name}`)}
-            </Say>
+            {name === 'room' ? (
+              <Term id="room">{words('bench.room')}</Term>
+            ) : (
+              <Say size="small" tone="soft">
+                {words(`bench.${name}`)}
+              </Say>
+            )}
             <Measured
               what={words(`bench.${name}`)}
               quantity={partQuantity(card, Math.abs(mm) < 0.005 ? 0 : mm)}

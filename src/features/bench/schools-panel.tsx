@@ -1,7 +1,8 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { placesFor } from '@/core/tying';
-import { selectCatalogue, selectDressing, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue, selectDressing } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import { Chips, Heading, Say } from '@/ui/primitives';
 

@@ -2,7 +2,8 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
 import { formatLength } from '@/core/units';
-import { selectAnswered, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectAnswered } from '@/state/answering';
 import {
   Missing,
   PageHeading,
@@ -15,7 +16,7 @@ import {
   useWords,
 } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
-import { Button, Digits, Say } from '@/ui/primitives';
+import { Button, Digits, Heading, Say } from '@/ui/primitives';
 import { StepCaution, StepCheck } from './card-view';
 import { TiedRow } from './tied-row';
 
@@ -144,7 +145,12 @@ export function TieScreen({ id }: { id: string }) {
             )
           ) : null}
           <StepCaution step={step} />
-          {next ? null : <TiedRow card={card} />}
+          {next ? null : (
+            <View className="gap-3 border-y border-line bg-plane px-5 py-4">
+              <Heading size="small">{words('tied.title')}</Heading>
+              <TiedRow card={card} />
+            </View>
+          )}
         </View>
       </ScrollView>
       <View className="flex-row border-t border-line">

@@ -6,7 +6,7 @@ import { undone, useApp, useAppDispatch } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Heading, Pick, Say, Stepper } from '@/ui/primitives';
+import { Button, Pick, Say, Stepper } from '@/ui/primitives';
 
 const NO_BOX = 'none';
 const NEW_BOX = 'new';
@@ -51,8 +51,7 @@ export function TiedRow({ card }: { card: Card }) {
     );
   };
   return (
-    <View className="gap-3 border-y border-line bg-plane px-5 py-4">
-      <Heading size="small">{words('tied.title')}</Heading>
+    <View className="gap-3">
       <View className="flex-row flex-wrap items-center gap-4">
         <Stepper label={words('tied.count')} value={count} low={1} high={MOST} onChange={setCount} />
         <Button label={words('tied.note', { count })} disabled={boxId === NO_BOX && left === 0} onPress={tied} />

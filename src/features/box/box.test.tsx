@@ -1,10 +1,10 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { heldOf, matchSchema, noteResult, sampleSchema, specimen } from '@/records';
 import { act as run, undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
-import { BoxScreen, BoxesScreen, EnterScreen } from './index';
+import { BoxScreen, BoxesScreen, EnterScreen } from './screens';
 import { change } from '@/state/__tests__/change';
 
 const BOX = 'box_demo-valley';

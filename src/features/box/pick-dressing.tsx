@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
-import { selectCardOf, selectCatalogue, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCardOf, selectCatalogue } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Field, InView, Say } from '@/ui/primitives';

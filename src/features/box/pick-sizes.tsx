@@ -6,7 +6,8 @@ import { useWords } from '@/features/shell';
 import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
 import type { Chosen } from './use-ledger';
 import { tiedKind, type FlyRecord } from '@/records';
-import { selectCatalogue, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue } from '@/state/answering';
 
 const COUNTS = ['1', '2', '3', '4', '6', '12'];
 const MODELS_SHOWN = 6;

@@ -1,5 +1,5 @@
 import { sayShade, type SampleRecord } from '@/records';
-import { BELLY } from '@/core/case';
+import { BELLY } from '@/core/constants';
 import { useAct } from '@/state';
 import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';

@@ -14,7 +14,8 @@ import {
   type HookRow,
 } from '@/core/hooks';
 import { modelIdOf, rowsOf, setSettings } from '@/records';
-import { selectHooks, selectOwned, selectSettings, useAct, useApp } from '@/state';
+import { selectSettings, useAct, useApp } from '@/state';
+import { selectHooks, selectOwned } from '@/state/answering';
 import { OnlyOwned } from '@/features/hook';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Chips, Digits, Field, Heading, Say } from '@/ui/primitives';

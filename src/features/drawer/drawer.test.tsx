@@ -1,6 +1,7 @@
 import { fireEvent, screen, within } from '@testing-library/react';
 import { leftInPacket } from '@/records';
-import { selectHooks, selectOwned, selectSettings } from '@/state';
+import { selectSettings } from '@/state';
+import { selectHooks, selectOwned } from '@/state/answering';
 import { went } from '../__tests__/router';
 import { openScreen } from '../__tests__/screen';
 import { ConvertScreen } from './convert-screen';

@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { KNOWN } from '@/catalogue';
 import { guessColumns, readHooksFile, readTapings } from '@/core/exchange';
-import { selectHooks } from '@/state';
+import { selectHooks } from '@/state/answering';
 import { run as runJob, type Jobs } from '@/workers';
 import { laidOut, openScreen } from '../__tests__/screen';
 import { ImportScreen } from './import-screen';

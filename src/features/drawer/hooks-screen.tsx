@@ -6,7 +6,7 @@ import { reads, type Hook } from '@/core/hooks';
 import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
-import { railLabels } from '@/speech';
+import { railLabels } from '@/speech/card';
 import { HookDimensions } from '@/features/hook';
 import { Ladder, type Rail } from '@/ui/drawings';
 import { Button, Chips, Digits, Heading, Say } from '@/ui/primitives';
@@ -16,7 +16,8 @@ import { HookFilters, NO_FILTER, shownHooks, type HookFilter, type Shown } from 
 import { HooksTable } from './hooks-table';
 import { MakeModel } from './make-model';
 import type { NewModel } from '@/records';
-import { selectHooks, selectOwned, selectSettings, useApp } from '@/state';
+import { selectSettings, useApp } from '@/state';
+import { selectHooks, selectOwned } from '@/state/answering';
 import { madeId, useDrawer } from './use-drawer';
 
 /** Hooks of one model, side by side. */

@@ -14,7 +14,8 @@ import { reads } from '@/core/hooks';
 import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { useSpeech, useWide, useWords } from '@/features/shell';
-import { Digits, Say, useRowsInView } from '@/ui/primitives';
+import { Digits, Say } from '@/ui/primitives';
+import { useRowsInView } from '@/ui/primitives/use-rows-in-view';
 import type { Shown } from './hook-filters';
 
 interface Row {

@@ -14,12 +14,13 @@ import {
 } from '@/core/exchange';
 import { hookId } from '@/core/hooks';
 import { rowsOf, takeHooks } from '@/records';
-import { selectHooks, useAct, useApp } from '@/state';
+import { useAct, useApp } from '@/state';
+import { selectHooks } from '@/state/answering';
 import { chooseFile, saveFile } from '@/features/files';
 import { ReadingReport, useForesee } from '@/features/reading';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
-import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
+import { Button, Chips, Field, Fold, Heading, Say } from '@/ui/primitives';
 import { run, type HooksFileAnswer } from '@/workers';
 import { DrawerTabs } from './drawer-tabs';
 import { PacketFiles } from './packet-files';
@@ -158,9 +159,14 @@ export function ImportScreen() {
           </>
         ) : null}
         {state.at === 'start' ? (
-          <Say size="small" tone="soft">
-            {words('import.format', { columns: speech.list(HOOK_COLUMNS) })}
-          </Say>
+          <View>
+            <Say size="small" tone="soft">
+              {words('import.format')}
+            </Say>
+            <Fold title={words('import.headings')} line={words('import.headings-line')}>
+              <Say size="small">{speech.list(HOOK_COLUMNS)}</Say>
+            </Fold>
+          </View>
         ) : null}
       </View>
       {state.at === 'start' ? (

@@ -2,7 +2,8 @@ import { useMemo } from 'react';
 import { columnsOf, findModels, readPacketLine, type NamedModel } from '@/core/hooks';
 import { reason, type Coded } from '@/core/code';
 import type { PacketsIn } from '@/records';
-import { selectHooks, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectHooks } from '@/state/answering';
 
 export interface PadModel extends NamedModel {
   sizes: readonly string[];

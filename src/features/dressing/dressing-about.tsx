@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { differences, type Dressing } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Heading, Say } from '@/ui/primitives';
-import { selectCatalogue, selectDressings, selectTools, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue, selectDressings, selectTools } from '@/state/answering';
 
 /** What is said for a dressing, and what each word rests on. */
 export function Claims({ dressing }: { dressing: Dressing }) {

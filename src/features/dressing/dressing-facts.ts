@@ -1,9 +1,11 @@
 import type { Dressing } from '@/core/dressings';
 import { resultLine } from '@/features/box';
-import { selectCatalogue, selectResults, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue, selectResults } from '@/state/answering';
+import type { TermId } from '@/features/glossary';
 import { useSpeech, useWords } from '@/features/shell';
 
-type Row = [string, string];
+type Row = [name: string, value: string, term?: TermId];
 
 /** What a dressing is for and what it asks, title and text a row. */
 export function useDressingFacts(dressing: Dressing): Row[] {
@@ -31,7 +33,7 @@ export function useDressingFacts(dressing: Dressing): Row[] {
   return [
     [words('dressing.for'), named('stages', dressing.stages)],
     [words('dressing.lengths'), words('dressing.range', { low: speech.length(low), high: speech.length(high) })],
-    [words('dressing.ride'), speech.beside([speech.plain('rides', dressing.ride), named('levels', levels)])],
+    [words('dressing.ride'), speech.beside([speech.plain('rides', dressing.ride), named('levels', levels)]), 'ride'],
     [words('dressing.waters'), waters],
     [words('dressing.hooks'), useHooks(dressing)],
     ...(months.length > 0 ? [[words('dressing.months'), speech.list(months)] satisfies Row] : []),
@@ -46,7 +48,7 @@ export function useDressingFacts(dressing: Dressing): Row[] {
     [words('dressing.guard'), words(`dressing.protect.${dressing.protection}`)],
     ...bundles,
     ...(results ? [[words('dressing.results'), resultLine(results, speech)] satisfies Row] : []),
-    [words('dressing.evidence'), speech.plain('evidence', dressing.evidence)],
+    [words('dressing.evidence'), speech.plain('evidence', dressing.evidence), 'evidence'],
   ];
 }
 

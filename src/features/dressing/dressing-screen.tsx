@@ -5,9 +5,11 @@ import { answer, naturalOf, NO_CHOICES, type Schools } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
 import { setDressingSchools } from '@/records';
-import { selectCatalogue, selectDevice, selectDressing, selectIsOwn, selectSettings, useAct, useApp } from '@/state';
+import { selectDevice, selectSettings, useAct, useApp } from '@/state';
+import { selectCatalogue, selectDressing, selectIsOwn } from '@/state/answering';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
-import { partNamed } from '@/speech';
+import { partNamed } from '@/speech/card';
+import { Term } from '@/features/glossary';
 import { hookName } from '@/features/matches';
 import {
   CardAssemblies,
@@ -191,7 +193,13 @@ function About({ dressing }: { dressing: Dressing }) {
   return (
     <>
       <View className="px-5 pb-6">
-        <Facts rows={useDressingFacts(dressing)} />
+        <Facts
+          rows={useDressingFacts(dressing).map(([name, value, term]) => [
+            name,
+            value,
+            term ? <Term id={term}>{name}</Term> : undefined,
+          ])}
+        />
       </View>
       <ForYourMatches dressing={dressing} />
       <Claims dressing={dressing} />

@@ -4,9 +4,12 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { IntentId } from '@/catalogue/ids';
 import { pickingOf, sampleOf } from '@/core/case';
+import type { Reason } from '@/core/code';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
-import { libraryCard, selectCatalogue, selectDressing, selectGroups, selectSettings, useAct, useApp } from '@/state';
+import { selectSettings, useAct, useApp } from '@/state';
+import { libraryCard, selectCatalogue, selectDressing, selectGroups } from '@/state/answering';
+import { Term } from '@/features/glossary';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
@@ -170,21 +173,18 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
             {dressing.name}
           </Heading>
           <View className="flex-row items-baseline gap-2">
-            <Say size="small" tone="soft">
-              {first || place === null ? words('dressing.score') : words('dressing.place', { n: place })}
-            </Say>
+            {first || place === null ? (
+              <Term id="score">{words('dressing.score')}</Term>
+            ) : (
+              <Say size="small" tone="soft">
+                {words('dressing.place', { n: place })}
+              </Say>
+            )}
             <Digits tone="soft">{speech.number(dressing.score, 2)}</Digits>
           </View>
         </View>
       </View>
-      {dressing.why.map((why, index) => (
-        <Say key={index} size="small" tone={(why.weight ?? 1) < 1 ? 'straw' : 'soft'}>
-          {words((why.weight ?? 1) < 1 ? 'dressing.against' : 'dressing.speaks-for', {
-            weight: speech.number(why.weight ?? 1, 2),
-            why: why.evidence ? speech.aside(speech.say(why), speech.plain('evidence', why.evidence)) : speech.say(why),
-          })}
-        </Say>
-      ))}
+      <Reasons why={dressing.why} name={dressing.name} whole={place === null} />
       <View className="flex-row flex-wrap items-center gap-2 pt-1">
         <Toggle
           label={words(dressing.pinned ? 'dressing.unpin' : 'dressing.pin')}
@@ -206,6 +206,43 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
         </Link>
       </View>
     </View>
+  );
+}
+
+/** How many reasons stand before the rest is asked for. */
+const REASONS = 2;
+
+/** What speaks for a dressing and what against: the first for it and what weighs most against it, the rest behind one tap. */
+function Reasons({ why, name, whole }: { why: readonly Reason[]; name: string; whole: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const [all, setAll] = useState(whole);
+  const against = (reason: Reason) => (reason.weight ?? 1) < 1;
+  const heaviest = why.filter(against).sort((a, b) => a.weight! - b.weight!)[0];
+  const first = new Set([why.find((reason) => !against(reason)), heaviest, ...why].filter(Boolean).slice(0, REASONS));
+  const shown = all ? why : why.filter((reason) => first.has(reason));
+  return (
+    <>
+      {shown.map((reason, index) => (
+        <Say key={index} size="small" tone={against(reason) ? 'straw' : 'soft'}>
+          {words(against(reason) ? 'dressing.against' : 'dressing.speaks-for', {
+            weight: speech.number(reason.weight ?? 1, 2),
+            why: reason.evidence
+              ? speech.aside(speech.say(reason), speech.plain('evidence', reason.evidence))
+              : speech.say(reason),
+          })}
+        </Say>
+      ))}
+      {why.length > shown.length ? (
+        <Button
+          kind="quiet"
+          label={words('dressing.more-reasons', { count: why.length - shown.length })}
+          spoken={speech.beside([words('dressing.more-reasons', { count: why.length - shown.length }), name])}
+          onPress={() => setAll(true)}
+          className="-ml-4 self-start"
+        />
+      ) : null}
+    </>
   );
 }
 

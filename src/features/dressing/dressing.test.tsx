@@ -1,9 +1,10 @@
 import { createI18n, createSpeech } from '@/speech';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { DRESSINGS, MATERIALS } from '@/catalogue';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { settingsSchema } from '@/records';
-import { selectAnswered, type Store } from '@/state';
+import { type Store } from '@/state';
+import { selectAnswered } from '@/state/answering';
 import { saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { DUN, openScreen } from '../__tests__/screen';
@@ -27,9 +28,20 @@ describe('the step', () => {
   test('the first dressing stands with its reasons, and others beside it', async () => {
     await open();
     expect(screen.getByRole('heading', { level: 2, name: 'First-light upright dun' })).toBeInTheDocument();
-    expect(screen.getAllByText(/^\+ made for mayfly dun/).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/^made for mayfly dun/).length).toBeGreaterThan(0);
     expect(screen.getByRole('heading', { level: 3, name: 'First-light post dun' })).toBeInTheDocument();
-    expect(screen.getAllByText(/^– 0\.\d\d /).length).toBeGreaterThan(0);
+    expect(screen.getAllByText(/^Against it: .* \(counts × 0\.\d\d\)$/).length).toBeGreaterThan(0);
+  });
+
+  test('two reasons stand, what weighs most against it among them, and the rest behind one tap', async () => {
+    const { store } = await open();
+    const answered = selectAnswered(store.getState(), DUN, 'a1');
+    const { why } = (answered?.status === 'answered' && answered.answer.dressing) || { why: [] };
+    const more = screen.getByRole('button', { name: `${why.length - 2} more reasons · First-light upright dun` });
+    const before = screen.getAllByText(/./).length;
+    fireEvent.click(more);
+    expect(screen.queryByRole('button', { name: /more reasons · First-light upright dun$/ })).toBeNull();
+    expect(screen.getAllByText(/./).length).toBeGreaterThanOrEqual(before + why.length - 4);
   });
 
   test('another dressing is pinned and the hook is asked again for its style', async () => {
@@ -153,13 +165,12 @@ describe('the library', () => {
       }),
     );
     expect(count()).toBeLessThan(before);
-    expect(screen.getByText('Not known: no materials have been entered yet.')).toBeInTheDocument();
   });
 
   test('the filter by itself', () => {
-    const found = (more: object, stash: ReadonlySet<string> | null = null) =>
+    const found = (more: object, own: ReadonlySet<string> = new Set()) =>
       DRESSINGS.filter((dressing) =>
-        answersFilter(dressing, { ...ALL, ...more }, MATERIALS, stash, createSpeech(createI18n(), 'mm')),
+        answersFilter(dressing, { ...ALL, ...more }, MATERIALS, own, createSpeech(createI18n(), 'mm')),
       );
     expect(found({})).toHaveLength(DRESSINGS.length);
     expect(
@@ -175,8 +186,11 @@ describe('the library', () => {
     expect(found({ stage: 'ant/winged' }).every((dressing) => dressing.stages.includes('ant/winged'))).toBe(true);
     expect(found({ water: 'still' }).every((dressing) => dressing.waters.includes('still'))).toBe(true);
     expect(found({ search: 'peacock herl' }).length).toBeGreaterThan(2);
-    expect(found({ ready: true })).toHaveLength(DRESSINGS.length);
-    expect(found({ ready: true }, new Set())).toEqual([]);
+    expect(found({ search: 'parachute' }).map((dressing) => dressing.id)).toContain('first-light-post-dun');
+    expect(found({ mine: true })).toEqual([]);
+    expect(found({ mine: true }, new Set(['first-light-dun'])).map((dressing) => dressing.id)).toEqual([
+      'first-light-dun',
+    ]);
     const groups = dressingsByStage(DRESSINGS, { ...ALL, order: 'caddis' });
     expect(groups.every((group) => group.stage.startsWith('caddis/'))).toBe(true);
     expect(groups.find((group) => group.stage === 'caddis/egg-layer')!.dressings[0]!.stages[0]).toBe(

@@ -5,11 +5,12 @@ import { STYLES } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
-import { libraryCard, selectCatalogue, selectDevice, selectDressings, selectOwnDressings, useApp } from '@/state';
+import { selectDevice, useApp } from '@/state';
+import { libraryCard, selectCatalogue, selectDressings, selectOwnDressings } from '@/state/answering';
 import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { OrderTiles } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
-import { Button, Chips, Field, Heading, InView, Say } from '@/ui/primitives';
+import { Button, Chips, Field, Heading, InView, Pick, Say, Toggle } from '@/ui/primitives';
 import { ALL, answersFilter, dressingsByStage, type LibraryFilter } from './library-filter';
 import { DressingFiles } from './dressing-files';
 
@@ -37,7 +38,8 @@ export function DressingsScreen() {
   const searching = filter.search.trim() !== '';
   // A search goes through the whole library; without one a natural is looked at at a time.
   const inUse = useDeferredValue(searching ? { ...filter, order: null, stage: null } : filter);
-  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, materials, null, speech));
+  const ownIds = new Set(own.map((dressing) => dressing.id));
+  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, materials, ownIds, speech));
   const groups = dressingsByStage(shown, inUse);
   const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
   const orders = ids.orders.filter((order) =>
@@ -47,7 +49,6 @@ export function DressingsScreen() {
     (stage) =>
       stage.order === filter.order && dressings.some((dressing) => dressing.stages.includes(stage.id as StageId)),
   );
-  const ownIds = new Set(own.map((dressing) => dressing.id));
   return (
     <Page
       column="list"
@@ -62,13 +63,14 @@ export function DressingsScreen() {
           <Button label={words(open ? 'drawer.filters-close' : 'drawer.filters')} onPress={() => setOpen(!open)} />
           <Button kind="main" label={words('dressing.new')} onPress={() => router.navigate('/dressings/new')} />
         </View>
-        {open ? <Filters filter={filter} onChange={set} /> : null}
+        {open ? <Filters filter={filter} own={own.length} onChange={set} /> : null}
       </View>
       {searching ? null : (
         <View className="border-y border-line px-3">
           <OrderTiles
             strip={!wide}
             label={words('dressing.natural')}
+            every={{ label: words('dressing.every-natural'), onTake: () => set({ order: null, stage: null }) }}
             orders={orders.map(({ id }) => id as OrderId)}
             value={filter.order}
             onChange={(order) => set({ order, stage: null })}
@@ -138,7 +140,15 @@ function stageWord(speech: Speech, stage: string, order: string): string {
   return `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
 }
 
-function Filters({ filter, onChange }: { filter: LibraryFilter; onChange: (more: Partial<LibraryFilter>) => void }) {
+function Filters({
+  filter,
+  own,
+  onChange,
+}: {
+  filter: LibraryFilter;
+  own: number;
+  onChange: (more: Partial<LibraryFilter>) => void;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const { ids } = speech;
@@ -174,29 +184,18 @@ function Filters({ filter, onChange }: { filter: LibraryFilter; onChange: (more:
           onChange={(id) => onChange({ skill: id === ANY ? null : (Number(id) as 1 | 2 | 3) })}
         />
       </View>
-      <View className="gap-1">
-        <Heading size="small" level={3}>
-          {words('dressing.ready')}
-        </Heading>
-        <Say size="small" tone="soft">
-          {words('dressing.ready-unknown')}
-        </Say>
-      </View>
-      <View className="gap-1">
-        <Heading size="small" level={3}>
-          {words('drawer.filter.style')}
-        </Heading>
-        <Chips
-          compact
+      <View className="flex-row">
+        <Pick
           label={words('drawer.filter.style')}
-          choices={[
-            { id: ANY, label: words('drawer.any') },
-            ...STYLES.map((style) => ({ id: style.id as string, label: speech.name('styles', style.id) })),
-          ]}
-          value={filter.style ?? ANY}
-          onChange={(id) => onChange({ style: id === ANY ? null : (id as StyleId) })}
+          none={words('drawer.any')}
+          choices={STYLES.map((style) => ({ id: style.id as StyleId, label: speech.name('styles', style.id) }))}
+          value={filter.style}
+          onChange={(style) => onChange({ style })}
         />
       </View>
+      {own > 0 ? (
+        <Toggle label={words('dressing.only-mine')} on={filter.mine} onChange={(mine) => onChange({ mine })} />
+      ) : null}
     </View>
   );
 }

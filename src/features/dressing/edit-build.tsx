@@ -12,7 +12,8 @@ import type {
   WireId,
 } from '@/catalogue/ids';
 import { addWeight, dropWeight, setThread, type Dressing, type DressingWeight } from '@/core/dressings';
-import { selectCatalogue, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
 import { Button, Fold, Say, Toggle } from '@/ui/primitives';

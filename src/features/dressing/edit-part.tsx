@@ -6,8 +6,9 @@ import { setMaterial, setOptional, type Dressing, type DressingFault, type Dress
 import type { Material } from '@/core/materials';
 import type { Card } from '@/core/tying';
 import { asksOf, materialsOf, setPart, wayPartOf, waysOf, type AskedField, type Way, type WayPart } from '@/core/ways';
-import { selectCatalogue, useApp } from '@/state';
-import { amountLines } from '@/speech';
+import { useApp } from '@/state';
+import { selectCatalogue } from '@/state/answering';
+import { amountLines } from '@/speech/card';
 import { useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
 import { Button, Digits, Pick, Say, Toggle } from '@/ui/primitives';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { addAssembly, addBundle, dropAssembly, setAssembly, setBundle, setLayers } from '@/core/dressings';
-import { selectCatalogue, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Say } from '@/ui/primitives';
 import { ChoicesField, NeededField, ChoiceField, type EditProps } from './edit-fold';

@@ -4,22 +4,13 @@ import type { CautionId, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import { movedRun, runOf, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
 import type { CardStep } from '@/core/tying';
 import { useSpeech, useWords } from '@/features/shell';
-import {
-  Button,
-  Digits,
-  DragHandle,
-  DragList,
-  DragRow,
-  Field,
-  Pick,
-  Say,
-  Toggle,
-  type DragWords,
-} from '@/ui/primitives';
+import { Button, Digits, Field, Pick, Say, Toggle } from '@/ui/primitives';
+import { DragHandle, DragList, DragRow, type DragWords } from '@/ui/primitives/drag-list';
 import { CheckLines } from './check-lines';
 import { usePartNames, WherePick } from './edit-where';
 import { NumberField } from './number-field';
-import { selectCatalogue, selectTools, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue, selectTools } from '@/state/answering';
 
 interface EditStepsProps {
   dressing: Dressing;

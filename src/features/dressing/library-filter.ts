@@ -1,8 +1,9 @@
 import { KNOWN } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
-import { readiness, type Dressing } from '@/core/dressings';
+import type { Dressing } from '@/core/dressings';
 import type { Material } from '@/core/materials';
-import { foundBy, type Speech } from '@/speech';
+import { type Speech } from '@/speech';
+import { foundBy } from '@/speech/card';
 
 /** What the library shows; null for any. */
 export interface LibraryFilter {
@@ -12,8 +13,8 @@ export interface LibraryFilter {
   style: StyleId | null;
   water: WaterId | null;
   skill: 1 | 2 | 3 | null;
-  /** Only what can be tied from the stash, substitutes included. */
-  ready: boolean;
+  /** Only the tier's own. */
+  mine: boolean;
 }
 
 export const ALL: LibraryFilter = {
@@ -23,7 +24,7 @@ export const ALL: LibraryFilter = {
   style: null,
   water: null,
   skill: null,
-  ready: false,
+  mine: false,
 };
 
 /** Words a dressing is found by: its name and id, its naturals and style, its materials. */
@@ -39,12 +40,12 @@ function wordsOf(dressing: Dressing, materials: readonly Material[], { ids }: Pi
   return [dressing.name, dressing.id, dressing.style, dressing.ride, ...stages, ...named].join(' ').toLowerCase();
 }
 
-/** Whether a dressing answers the filter. `stash` null: what is ready is not known, and the wish for it is left out. */
+/** Whether a dressing answers the filter; `own` are the tier's own, by id. */
 export function answersFilter(
   dressing: Dressing,
   filter: LibraryFilter,
   materials: readonly Material[],
-  stash: ReadonlySet<string> | null,
+  own: ReadonlySet<string>,
   speech: Pick<Speech, 'ids'>,
 ): boolean {
   if (filter.order !== null && !dressing.stages.some((stage) => stage.startsWith(`${filter.order}/`))) return false;
@@ -52,7 +53,7 @@ export function answersFilter(
   if (filter.style !== null && dressing.style !== filter.style) return false;
   if (filter.water !== null && !dressing.waters.includes(filter.water)) return false;
   if (filter.skill !== null && dressing.skill > filter.skill) return false;
-  if (filter.ready && stash !== null && readiness(dressing, stash, materials).ready === 'short') return false;
+  if (filter.mine && !own.has(dressing.id)) return false;
   return filter.search.trim() === '' || foundBy(wordsOf(dressing, materials, speech), filter.search);
 }
 

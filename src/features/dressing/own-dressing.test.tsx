@@ -4,7 +4,7 @@ import { hexOfLab } from '@/core/colour';
 import { writeDressings } from '@/core/exchange';
 import { dropPart } from '@/core/dressings';
 import { putDressing } from '@/records';
-import { selectDressing, selectOwnDressings, selectOwnMaterials } from '@/state';
+import { selectDressing, selectOwnDressings, selectOwnMaterials } from '@/state/answering';
 import { opened, saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
 import { openScreen } from '../__tests__/screen';

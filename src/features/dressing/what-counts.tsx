@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import { CRITERIA, type Criterion } from '@/core/dressings';
 import { setSettings } from '@/records';
-import { selectSettings, selectTools, useAct, useApp } from '@/state';
+import { selectSettings, useAct, useApp } from '@/state';
+import { selectTools } from '@/state/answering';
 import { useWords } from '@/features/shell';
 import { Chips, Heading, Say, Toggle } from '@/ui/primitives';
 

@@ -1,5 +1,5 @@
 import { fireEvent, screen } from '@testing-library/react';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { DUN, openScreen } from '../__tests__/screen';
 import { GlossaryScreen, TERM_IDS } from './index';
 

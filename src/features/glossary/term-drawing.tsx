@@ -5,7 +5,7 @@ import { Drawing, hookMarks, Marks } from '@/ui/drawings';
 import { token } from '@/ui/tokens';
 import type { TermDrawing as Drawn } from './terms';
 
-const [WIDTH, HEIGHT] = [240, 120];
+const [WIDTH, HEIGHT] = [264, 120];
 
 /** A plain hook to show a measure on, mm. */
 const HOOK = {

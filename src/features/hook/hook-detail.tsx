@@ -1,7 +1,8 @@
 import { View } from 'react-native';
 import type { Quantity } from '@/core/quantity';
 import type { HookAnswer } from '@/core/answer';
-import { selectCatalogue, useApp } from '@/state';
+import { useApp } from '@/state';
+import { selectCatalogue } from '@/state/answering';
 import { Term } from '@/features/glossary';
 import { Measured, useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';

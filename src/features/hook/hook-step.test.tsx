@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import type { Store } from '@/state';
 import { DUN, openScreen, unfold } from '../__tests__/screen';
 import { change } from '@/state/__tests__/change';

@@ -6,7 +6,7 @@ import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { hookName } from '@/features/matches';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
-import { railLabels } from '@/speech';
+import { railLabels } from '@/speech/card';
 import { Ladder, type Rail } from '@/ui/drawings';
 import { Button, Say } from '@/ui/primitives';
 

@@ -1,5 +1,6 @@
 import { setSettings } from '@/records';
-import { selectOwned, selectSettings, useAct, useApp } from '@/state';
+import { selectSettings, useAct, useApp } from '@/state';
+import { selectOwned } from '@/state/answering';
 import { useWords } from '@/features/shell';
 import { Toggle } from '@/ui/primitives';
 

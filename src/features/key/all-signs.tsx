@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { BELLY } from '@/core/case';
+import { BELLY } from '@/core/constants';
 import { View } from 'react-native';
 import type { RiseFormId, SeenId } from '@/catalogue/ids';
 import { ANSWERS } from '@/catalogue';

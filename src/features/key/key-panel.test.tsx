@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import pictograms from '@/catalogue/pictograms.json';
 import { CASE, ANSWERS } from '@/catalogue';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { matchSchema, sampleSchema, specimen } from '@/records';
 import { selectSettings, type Store } from '@/state';
 import { sightingOf } from '@/core/case';

@@ -14,7 +14,8 @@ import {
   type WeightOfEvidence,
 } from '@/core/belief';
 import { keepBoth, saySign, skipSign, takeBack, weighAgain, type MatchRecord, type SampleRecord } from '@/records';
-import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
+import { useAct, useAfterwards, useApp, useLater } from '@/state';
+import { selectBelief, selectKey } from '@/state/answering';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
 import { AllSigns } from './all-signs';

@@ -30,14 +30,16 @@ export function Said({ pulls, skipped, leftOut, onTakeBack, onAskAgain, onUse }:
     button: { label: string; spoken: string; press: () => void },
   ) => (
     <View key={key} className="flex-row items-center justify-between gap-3 border-b border-line">
-      <Say size="small" tone={did === null ? 'soft' : undefined} className="min-w-0 flex-1">
-        {text}
-      </Say>
-      {did === null ? null : (
-        <Say size="small" tone={tone}>
-          {did}
+      <View className="min-w-0 flex-1 flex-row flex-wrap justify-between gap-x-3">
+        <Say size="small" tone={did === null ? 'soft' : undefined}>
+          {text}
         </Say>
-      )}
+        {did === null ? null : (
+          <Say size="small" tone={tone}>
+            {did}
+          </Say>
+        )}
+      </View>
       <Button kind="quiet" tall spoken={button.spoken} label={button.label} onPress={button.press} />
     </View>
   );

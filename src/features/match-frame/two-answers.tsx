@@ -1,5 +1,6 @@
 import { letLead, type MatchRecord } from '@/records';
-import { selectAnswered, useAct, useApp } from '@/state';
+import { useAct, useApp } from '@/state';
+import { selectAnswered } from '@/state/answering';
 import { stepLines } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { OneStop, Option, Say } from '@/ui/primitives';

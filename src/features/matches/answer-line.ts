@@ -1,7 +1,8 @@
-import { headlineParts, partNamed, type Speech } from '@/speech';
+import { headlineParts, type Speech } from '@/speech';
+import { partNamed } from '@/speech/card';
 import { Z95 } from '@/core/constants';
 import type { MatchRecord, SampleRecord } from '@/records';
-import type { Answered } from '@/state';
+import type { Answered } from '@/state/answering';
 import type { Answer } from '@/core/answer';
 import type { Card } from '@/core/tying';
 

@@ -5,7 +5,8 @@ import { readBundle } from '@/records';
 import { readPicture, takeBundle, undone } from '@/state';
 import * as Files from '@/features/files';
 import { openScreen } from '../__tests__/screen';
-import { MatchesScreen, WriteMatch } from './index';
+import { WriteMatch } from './index';
+import { MatchesScreen } from './screens';
 
 jest.mock('@/features/files');
 const files = Files as jest.Mocked<typeof Files>;

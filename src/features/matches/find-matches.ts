@@ -1,5 +1,6 @@
 import type { Entities, MatchRecord, SampleRecord } from '@/records';
-import { foundBy, type Speech } from '@/speech';
+import { type Speech } from '@/speech';
+import { foundBy } from '@/speech/card';
 import { matchTitle } from './answer-line';
 
 type Words = (key: string, params?: Record<string, unknown>) => string;

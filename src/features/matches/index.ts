@@ -1,4 +1,4 @@
 export { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from './answer-line';
-export { MatchesScreen, MatchList } from './matches-screen';
+export { MatchList } from './matches-screen';
 export { selectMatchIds, selectWaiting } from './select';
 export { WriteMatch } from './carry';

@@ -4,7 +4,7 @@ import { undone, type Store } from '@/state';
 import { saved } from '../__tests__/files';
 import { laidOut, openScreen } from '../__tests__/screen';
 import { change } from '@/state/__tests__/change';
-import { MatchesScreen } from './index';
+import { MatchesScreen } from './screens';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 

@@ -1,14 +1,14 @@
 import { useRouter } from 'expo-router';
-import { BELLY } from '@/core/case';
 import { View } from 'react-native';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import { GROWING_ON, labOfShade } from '@/catalogue';
 import { driftedLab, growingOn, leadsTo, type Drift, type Grown } from '@/core/belief';
 import { hexOfLab, shadeOf, type Lab } from '@/core/colour';
-import { Z95 } from '@/core/constants';
+import { BELLY, Z95 } from '@/core/constants';
 import type { LengthStats } from '@/core/naturals';
 import { followMatch, type MatchRecord, type SampleRecord } from '@/records';
-import { selectBelief, selectKey, useAct, useAfterwards, useApp, useLater } from '@/state';
+import { useAct, useAfterwards, useApp, useLater } from '@/state';
+import { selectBelief, selectKey } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Say } from '@/ui/primitives';
 

@@ -1,6 +1,6 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import { Provider } from 'react-redux';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { CautionOfTheDay, SpeechProvider } from '@/features/shell';
 import { specimen } from '@/records';
 import { selectDevice, type Store } from '@/state';

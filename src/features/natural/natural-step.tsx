@@ -18,10 +18,11 @@ import {
   type SampleRecord,
 } from '@/records';
 import { labOfHex, shadeOf } from '@/core/colour';
-import { useAct, useAfterwards, useApp, type Answered, type State } from '@/state';
+import { useAct, useAfterwards, useApp, type State } from '@/state';
+import { type Answered } from '@/state/answering';
 import { KeyPanel, WaterChips } from '@/features/key';
 import { lengthDetail, WriteMatch } from '@/features/matches';
-import { KeptPhotos } from '@/features/photo';
+import { KeptPhotos } from '@/features/photo/screens';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
 import { Button, Chips, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
 import { Colours, hexOf, regionsOf } from './colours';
@@ -434,7 +435,7 @@ function Second({ matchId, match, leading }: { matchId: string; match: MatchReco
         {others.map((item) => {
           const stage = item.stage ? speech.plain('stages', item.stage) : '';
           return (
-            <View key={item.id} className="flex-row flex-wrap gap-2">
+            <View key={item.id} className="max-w-full flex-row flex-wrap gap-2">
               <Button
                 label={words('natural.lead', { stage })}
                 onPress={() => act(letLead, { matchId, answerId: item.id })}

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { MatchesScreen } from '@/features/matches';
+import { MatchesScreen } from '@/features/matches/screens';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { NowScreen } from './now-screen';

@@ -1,3 +1,2 @@
-export { FieldCardScreen } from './field-card-screen';
-export { KeptPhotos, PhotoFault } from './kept-photos';
+export { PhotoFault } from './photo-fault';
 export { useKeepPhoto } from './use-keep-photo';

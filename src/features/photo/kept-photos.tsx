@@ -7,6 +7,7 @@ import { useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
 import { MeasurePanel } from './measure-panel';
 import { MeasuredPhoto } from './measured-photo';
+import { PhotoFault } from './photo-fault';
 import { useKeepPhoto } from './use-keep-photo';
 
 /** Keeping the insect for the bench: a mark on Now, and its photographs whole until they are measured. */
@@ -59,15 +60,5 @@ export function KeptPhotos({
         </View>
       ))}
     </View>
-  );
-}
-
-/** Why a photograph was not kept, and what to do. */
-export function PhotoFault({ wrong }: { wrong: 'full' | 'no-room' | 'not-image' }) {
-  const words = useWords();
-  return (
-    <Say live size="small" tone="dawn">
-      {words(`photo.wrong.${wrong}`, { most: PHOTOS_MOST })}
-    </Say>
   );
 }

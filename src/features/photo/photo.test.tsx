@@ -1,7 +1,7 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { Activity, useState } from 'react';
 import type { StageId } from '@/catalogue/ids';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import {
   command,
   enter,
@@ -15,22 +15,14 @@ import {
   sampleSchema,
   specimen,
 } from '@/records';
-import {
-  act as perform,
-  readPicture,
-  selectAnswered,
-  selectDevice,
-  selectEye,
-  storePicture,
-  undone,
-  type Store,
-} from '@/state';
+import { act as perform, readPicture, selectDevice, storePicture, undone, type Store } from '@/state';
+import { selectAnswered, selectEye } from '@/state/answering';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
 import { laidOut, openScreen } from '../__tests__/screen';
 import { MeasuredPhoto } from './measured-photo';
 import * as Pixels from './pixels';
-import { FieldCardScreen } from './index';
+import { FieldCardScreen } from './screens';
 import { change } from '@/state/__tests__/change';
 
 jest.mock('@/workers', () => ({ run: jest.fn(), prepare: jest.fn() }));

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { MatchScreen } from '@/features/match-frame';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { DEVICE_ID, deviceSchema, matchSchema, sampleSchema } from '@/records';
 import { selectDevice, type Store } from '@/state';
 import { openScreen, DUN } from '../__tests__/screen';

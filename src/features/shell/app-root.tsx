@@ -9,7 +9,11 @@ import { createElement, useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { applyTheme } from '@/ui/tokens';
 import { browserPorts, createStore, openStore, selectDevice, type Store } from '@/state';
+import { fetchParts } from './later';
+import { sharedPartFirst } from './shared-part';
 import { SpeechProvider } from './speech-context';
+
+sharedPartFirst();
 
 function startOf(address: string): { start: string | null; clock: string | null } {
   const query = new URLSearchParams(address);
@@ -68,6 +72,11 @@ export function AppRoot({ children }: { children: ReactNode }) {
       window.removeEventListener('pagehide', onHide);
     };
   }, []);
+  const stands = store !== null && faces;
+  // The next tap waits for nothing: parts that were not opened yet come while the hand rests on the first page.
+  useEffect(() => {
+    if (stands) void fetchParts();
+  }, [stands]);
   if (!store || !faces) return <Opening />;
   return (
     <Provider store={store}>

@@ -2,7 +2,7 @@ import { Link } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { isDark } from '@/core/naturals';
+import { isDark } from '@/core/naturals/is-dark';
 import type { CautionId } from '@/catalogue/ids';
 import { noteCautions } from '@/records';
 import { nowOf, selectDevice, useAct, type Store } from '@/state';

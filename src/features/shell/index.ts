@@ -1,4 +1,5 @@
 export { AppRoot } from './app-root';
+export { later } from './later';
 export { Measured } from './measured';
 export { Missing } from './missing';
 export { Page, PageHeading, useTitle } from './page';

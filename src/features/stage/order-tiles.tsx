@@ -6,6 +6,8 @@ import { useSpeech } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
 import { InView, OneStop, Option, Say } from '@/ui/primitives';
 
+/** Key of what stands for all. */
+const EVERY = 'every';
 const TILE = { width: 72, height: 38 };
 
 /** Orders as pictures with their names, one of them chosen: in rows, or in one row that scrolls to what is chosen. */
@@ -15,12 +17,15 @@ export function OrderTiles({
   value,
   onChange,
   strip = false,
+  every,
 }: {
   label: string;
   orders: readonly OrderId[];
   value: OrderId | null;
   onChange: (order: OrderId) => void;
   strip?: boolean;
+  /** All of them at once, where that can be chosen. */
+  every?: { label: string; onTake: () => void };
 }) {
   const speech = useSpeech();
   const chosen = useRef<View>(null);
@@ -29,7 +34,28 @@ export function OrderTiles({
       (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
   }, [strip, value]);
   const tiles = (
-    <OneStop label={label} reached={value ?? orders[0]} className={`flex-row ${strip ? '' : 'flex-wrap'}`}>
+    <OneStop
+      label={label}
+      reached={value ?? (every === undefined ? orders[0] : EVERY)}
+      className={`flex-row ${strip ? '' : 'flex-wrap'}`}
+    >
+      {every === undefined ? null : (
+        <Option
+          id={EVERY}
+          on={value === null}
+          onTake={every.onTake}
+          className={`justify-end border-b-4 px-2 pb-1 pt-2 ${value === null ? 'border-river' : 'border-transparent'}`}
+        >
+          <Say
+            size="small"
+            weight={value === null ? 'strong' : 'medium'}
+            tone={value === null ? 'river' : 'soft'}
+            className="text-center"
+          >
+            {every.label}
+          </Say>
+        </Option>
+      )}
       {orders.map((order) => {
         const on = order === value;
         return (

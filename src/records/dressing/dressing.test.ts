@@ -1,15 +1,7 @@
 import { DRESSINGS } from '@/catalogue';
 import { derive } from '@/core/dressings';
-import {
-  act,
-  createStore,
-  openStore,
-  selectCatalogue,
-  selectDressing,
-  selectDressings,
-  selectIsOwn,
-  selectOwnDressings,
-} from '@/state';
+import { act, createStore, openStore } from '@/state';
+import { selectCatalogue, selectDressing, selectDressings, selectIsOwn, selectOwnDressings } from '@/state/answering';
 import { change } from '@/state/__tests__/change';
 import { memoryPorts } from '@/state/__tests__/ports';
 import { flySchema } from '../fly/schema';
@@ -17,7 +9,8 @@ import { migrate } from '../migrate';
 import { around } from '../__tests__/around';
 import { cleanEntities } from '../demo';
 import { dressingOf } from './queries';
-import { deleteDressing, makeDressing, putDressing, takeDressings } from './commands';
+import { deleteDressing, makeDressing, putDressing } from './commands';
+import { takeDressings } from './take';
 
 async function opened() {
   const store = createStore(memoryPorts());

@@ -1,4 +1,4 @@
-import { freeSlot, heldBy, type Held } from '@/core/box';
+import { freeSlot, heldBy, type Held } from '@/core/box/ledger';
 import type { Entities } from '../kinds';
 import type { FlyRecord } from './schema';
 

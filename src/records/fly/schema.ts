@@ -1,5 +1,5 @@
 import { mixed, number, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { RideId } from '@/catalogue/ids';
 import { demo, maybe, mm, stage, text, words } from '../fields';
 import { LEDGERS, type Tallies } from '../ledger';

@@ -1,4 +1,4 @@
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { Shape } from '../atoms';
 import type { GroupRecord } from './schema';
 

@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { Evidence, FaunaId, OrderId, WaterId } from '@/catalogue/ids';
 import { demo, stage, mm, text } from '../fields';
 

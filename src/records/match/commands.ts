@@ -1,4 +1,4 @@
-import { differenceInMinutes } from 'date-fns';
+import { differenceInMinutes } from 'date-fns/differenceInMinutes';
 import equal from 'fast-deep-equal';
 import type { IntentId, RegionId, StageId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM, Z95 } from '@/core/constants';

@@ -1,6 +1,7 @@
 import { around } from '../__tests__/around';
 import { Gone } from '../command';
-import { cleanEntities, demoEntities } from '../demo';
+import { cleanEntities } from '../demo';
+import { demoEntities } from '../demo-valley';
 import * as command from './commands';
 
 function begun() {

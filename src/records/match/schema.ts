@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { IntentId, StageId } from '@/catalogue/ids';
 import { demo, stage, text, words } from '../fields';
 

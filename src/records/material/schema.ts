@@ -1,5 +1,5 @@
 import { array, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import { demo, text } from '../fields';
 
 /** A material of the tier's own: `like` is the shipped one that it behaves like. */

@@ -1,10 +1,12 @@
 import { HOOK_COLUMNS, readHooksFile, writeHooksFile } from '@/core/exchange';
 import { KNOWN } from '@/catalogue';
 import { NUMBER_STEP } from '@/core/constants';
-import { selectHooks, selectOwned, type State } from '@/state';
+import { type State } from '@/state';
+import { selectHooks, selectOwned } from '@/state/answering';
 import { around } from '../__tests__/around';
 import { withEvents } from '../__tests__/ledgers';
-import { cleanEntities, demoEntities, leaveDemo } from '../demo';
+import { cleanEntities, leaveDemo } from '../demo';
+import { demoEntities } from '../demo-valley';
 import type { Entities } from '../kinds';
 import { migrate } from '../migrate';
 import { putPackets, takeFromPackets, takePackets } from '../packet/commands';

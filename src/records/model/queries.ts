@@ -1,5 +1,7 @@
 import type { Source } from '@/catalogue/ids';
-import { completeModel, scaleNumber, tapedOf, type Hook, type HookRow } from '@/core/hooks';
+import { completeModel, scaleNumber } from '@/core/hooks/complete-model';
+import type { Hook, HookRow } from '@/core/hooks/hook';
+import { tapedOf } from '@/core/hooks/tape';
 import type { MakerRecord } from '../maker/schema';
 import type { ModelRecord } from './schema';
 

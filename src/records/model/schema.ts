@@ -1,5 +1,5 @@
 import { boolean, number, object, string, type InferType, type Schema } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { BarbId, BendId, EyeId, PointId, Source } from '@/catalogue/ids';
 import type { LabelDirection, Taping } from '@/core/hooks';
 import { demo, maybe, dimension, mapOf } from '../fields';

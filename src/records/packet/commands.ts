@@ -1,6 +1,6 @@
 import type { MoveId } from '@/catalogue/ids';
 import type { DrawerRowRead } from '@/core/exchange';
-import { hookId as idOf } from '@/core/hooks';
+import { hookId as idOf } from '@/core/hooks/hook';
 import { command, enter, found, type Around } from '../command';
 import { takeSaid } from '../import-duplicate';
 import type { Entities } from '../kinds';

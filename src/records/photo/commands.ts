@@ -1,5 +1,5 @@
 import type { RegionId } from '@/catalogue/ids';
-import { hexOfLab, type Lab } from '@/core/colour';
+import { hexOfLab, type Lab } from '@/core/colour/colour';
 import { Z95 } from '@/core/constants';
 import { command, enter, found } from '../command';
 import { EYE_ID, eyeSchema } from '../eye/schema';

@@ -1,9 +1,8 @@
 import type { DoingId, FoundId, RegionId, SeenId } from '@/catalogue/ids';
 import type { AskedId } from '@/core/belief';
-import { BELLY } from '@/core/case';
-import { parseColour } from '@/core/colour';
-import { LENGTH_RANGE_MM } from '@/core/constants';
-import { longerSex } from '@/core/naturals';
+import { parseColour } from '@/core/colour/colour';
+import { BELLY, LENGTH_RANGE_MM } from '@/core/constants';
+import { longerSex } from '@/core/naturals/sex-ratio';
 import { command, found } from '../command';
 import { specimen, type Measure, type SampleRecord, type SpecimenRecord } from './schema';
 

@@ -1,4 +1,4 @@
-import { BELLY } from '@/core/case';
+import { BELLY } from '@/core/constants';
 import { around } from '../__tests__/around';
 import { cleanEntities } from '../demo';
 import { newMatch } from '../match/commands';

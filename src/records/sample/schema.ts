@@ -1,5 +1,5 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { Method, RegionId, RiseFormId, SeenId, SexId, WaterId } from '@/catalogue/ids';
 import { demo, maybe, mm, text, words, length } from '../fields';
 

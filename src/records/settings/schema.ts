@@ -1,7 +1,7 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
-import { KNOWN } from '@/catalogue';
+import { KNOWN } from '@/catalogue/known-ids';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
-import { CRITERIA, type Criterion } from '@/core/dressings';
+import { CRITERIA, type Criterion } from '@/core/dressings/picking';
 import type { ConvertBy } from '@/core/answer';
 import { maybe, words } from '../fields';
 

@@ -395,9 +395,38 @@ describe('naturals as they hold themselves', () => {
     });
   });
   test('a leech has no eye, a grasshopper a leg to jump with, a boatman one to row', () => {
-    const strong = (stage: StageId) => of(stage).marks.filter((mark) => mark.width === 3).length;
-    expect([strong('grasshopper/adult'), strong('water-boatman/adult'), strong('caddis/adult')]).toEqual([1, 1, 0]);
+    const oars = (stage: StageId) => of(stage).marks.filter((mark) => mark.width === 3).length;
+    expect([oars('water-boatman/adult'), oars('backswimmer/adult'), oars('caddis/adult')]).toEqual([1, 1, 0]);
+    const knees = (stage: StageId) =>
+      of(stage).marks.filter((mark) => mark.d.startsWith('M-8 -2.5') && mark.fill === undefined).length;
+    expect([knees('grasshopper/adult'), knees('caddis/adult')]).toEqual([1, 0]);
     expect(of('leech/adult').marks.filter((mark) => mark.fill === 'var(--ink)')).toEqual([]);
+  });
+  test('every insect stands on six legs that come from its thorax', () => {
+    for (const stage of [
+      'mayfly/dun',
+      'caddis/adult',
+      'stonefly/nymph',
+      'beetle/adult',
+      'grasshopper/adult',
+    ] as const) {
+      const near = of(stage).marks.find((mark) => mark.width === 1.8 && mark.fill === undefined)!;
+      const far = of(stage).marks.find((mark) => mark.width === 0.8 && mark.opacity === 0.4)!;
+      const hips = [near, far].flatMap((mark) => [...mark.d.matchAll(/M(-?[\d.]+)/g)].map(([, x]) => Number(x)));
+      const jumps = stage === 'grasshopper/adult' ? 2 : 0;
+      expect([stage, hips.length + jumps]).toEqual([stage, 6]);
+      expect(Math.min(...hips)).toBeGreaterThan(-0.5 * 10);
+    }
+  });
+  test('one that swims on its back is drawn on its back, and light goes through what is clear', () => {
+    const { top, bottom } = of('backswimmer/adult').bounds;
+    const boatman = of('water-boatman/adult').bounds;
+    expect(top).toBeGreaterThan(3);
+    expect(-boatman.bottom).toBeGreaterThan(3);
+    expect(-bottom).toBeLessThan(top);
+    const glass = naturalMarks('phantom-midge/larva', 10, { 'abdomen-belly': '#123456' });
+    const filled = glass.marks.filter((mark) => mark.fill === '#123456');
+    expect(new Set(filled.map((mark) => mark.opacity))).toEqual(new Set([0.3]));
   });
   test('one that is spent has both wings spread, neither hanging below by its length', () =>
     expect(-of('mayfly/spent').bounds.bottom).toBeLessThan(0.45 * 10));

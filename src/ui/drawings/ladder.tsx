@@ -2,7 +2,7 @@ import { scaleLinear, type ScaleLinear } from 'd3-scale';
 import { memo, useRef } from 'react';
 import { View } from 'react-native';
 import { Circle, Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, TSpan } from 'react-native-svg';
-import { useRowsInView } from '../primitives';
+import { useRowsInView } from '../primitives/use-rows-in-view';
 import { token } from '../tokens';
 import { Drawing } from './marks';
 import { useZoom, type Span } from './use-zoom';

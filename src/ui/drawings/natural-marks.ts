@@ -1,5 +1,6 @@
 import type { RegionId, StageId } from '@/catalogue/ids';
 import { pathOf, smooth, type Mark, type Point } from '@/core/hooks/drawn';
+import { BASE, FORMS, profileAt, type Form } from './natural-forms';
 
 export interface NaturalDrawing {
   marks: Mark[];
@@ -10,563 +11,8 @@ export type RegionColours = Partial<Record<RegionId, string>>;
 
 const INK = 'var(--ink)';
 const WASH = 'var(--plane)';
-
-/** What a kind of body looks like from the side, in shares of the body length; the head is at 0, the tip at −1. */
-interface Form {
-  /** Half-height of the body at shares from head to tip. */
-  profile: readonly (readonly [u: number, half: number])[];
-  /** How the body's middle line rises (+) or sinks from head to tip. */
-  arch: number;
-  rings: number;
-  /** Where the thorax ends. */
-  waist: number;
-  eye: number;
-  wing: 'none' | 'upright' | 'flat' | 'roof' | 'stone' | 'spent' | 'held-out' | 'sails' | 'pads' | 'buds';
-  wingLength: number;
-  tails: number;
-  tailLength: number;
-  legs: number;
-  legLength: number;
-  antennae: number;
-  gills: boolean;
-  case: boolean;
-  plumes: boolean;
-  /** A leg that is built for more than walking: to jump, to row or to pinch. */
-  strong: 'none' | 'jump' | 'row' | 'pinch';
-  /** Air sacs that show through a clear body. */
-  sacs: boolean;
-  /** What the body ends in: a forked fin, or a fan of plates. */
-  fan: 'none' | 'fork' | 'plates';
-  /** A coiled shell over the back. */
-  shell: boolean;
-}
-
-const SLIM = [
-  [0, 0.05],
-  [0.06, 0.075],
-  [0.14, 0.07],
-  [0.22, 0.1],
-  [0.36, 0.11],
-  [0.5, 0.085],
-  [0.75, 0.065],
-  [0.95, 0.035],
-  [1, 0.015],
-] as const;
-const STOUT = [
-  [0, 0.06],
-  [0.07, 0.1],
-  [0.16, 0.11],
-  [0.28, 0.13],
-  [0.42, 0.125],
-  [0.6, 0.11],
-  [0.8, 0.08],
-  [0.96, 0.04],
-  [1, 0.02],
-] as const;
-const GRUB = [
-  [0, 0.05],
-  [0.06, 0.075],
-  [0.16, 0.09],
-  [0.35, 0.105],
-  [0.6, 0.11],
-  [0.82, 0.09],
-  [0.97, 0.05],
-  [1, 0.02],
-] as const;
-const WORM = [
-  [0, 0.03],
-  [0.05, 0.045],
-  [0.3, 0.045],
-  [0.6, 0.045],
-  [0.9, 0.04],
-  [1, 0.02],
-] as const;
-const COMMA = [
-  [0, 0.06],
-  [0.08, 0.13],
-  [0.2, 0.16],
-  [0.33, 0.13],
-  [0.45, 0.075],
-  [0.7, 0.06],
-  [0.92, 0.045],
-  [1, 0.02],
-] as const;
-const DOME = [
-  [0, 0.06],
-  [0.1, 0.11],
-  [0.3, 0.16],
-  [0.55, 0.17],
-  [0.8, 0.13],
-  [0.96, 0.05],
-  [1, 0.02],
-] as const;
-const KEEL = [
-  [0, 0.07],
-  [0.1, 0.11],
-  [0.3, 0.125],
-  [0.6, 0.11],
-  [0.85, 0.07],
-  [1, 0.02],
-] as const;
-const FLAT = [
-  [0, 0.035],
-  [0.1, 0.055],
-  [0.3, 0.07],
-  [0.6, 0.07],
-  [0.85, 0.05],
-  [0.97, 0.03],
-  [1, 0.015],
-] as const;
-const THREE = [
-  [0, 0.06],
-  [0.08, 0.1],
-  [0.17, 0.08],
-  [0.24, 0.03],
-  [0.34, 0.085],
-  [0.44, 0.06],
-  [0.5, 0.025],
-  [0.62, 0.13],
-  [0.78, 0.15],
-  [0.94, 0.08],
-  [1, 0.02],
-] as const;
-const NEEDLE = [
-  [0, 0.03],
-  [0.05, 0.045],
-  [0.12, 0.05],
-  [0.25, 0.055],
-  [0.4, 0.03],
-  [0.7, 0.025],
-  [0.95, 0.022],
-  [1, 0.01],
-] as const;
-
-const BASE: Form = {
-  profile: SLIM,
-  arch: 0,
-  rings: 9,
-  waist: 0.36,
-  eye: 0.028,
-  wing: 'none',
-  wingLength: 0,
-  tails: 0,
-  tailLength: 0,
-  legs: 3,
-  legLength: 0.3,
-  antennae: 0.08,
-  gills: false,
-  case: false,
-  plumes: false,
-  strong: 'none',
-  sacs: false,
-  fan: 'none',
-  shell: false,
-};
-
-const FORMS: Record<string, Partial<Form>> = {
-  'mayfly/nymph': { profile: STOUT, tails: 3, tailLength: 0.55, wing: 'pads', gills: true, antennae: 0.2 },
-  'mayfly/mature-nymph': {
-    profile: STOUT,
-    tails: 3,
-    tailLength: 0.5,
-    wing: 'pads',
-    wingLength: 0.3,
-    gills: true,
-    antennae: 0.2,
-  },
-  'mayfly/emerger': { profile: SLIM, tails: 3, tailLength: 0.7, wing: 'flat', wingLength: 0.55 },
-  'mayfly/cripple': { profile: SLIM, tails: 3, tailLength: 0.7, wing: 'flat', wingLength: 0.5 },
-  'mayfly/dun': { wing: 'upright', wingLength: 1.02, tails: 2, tailLength: 1, arch: 0.05 },
-  'mayfly/drowned-dun': { wing: 'flat', wingLength: 0.95, tails: 2, tailLength: 0.9 },
-  'mayfly/spinner': { wing: 'upright', wingLength: 1.02, tails: 2, tailLength: 1.6, arch: 0.06, eye: 0.036 },
-  'mayfly/diver': { wing: 'flat', wingLength: 0.95, tails: 2, tailLength: 1.5 },
-  'mayfly/spent': { wing: 'spent', wingLength: 1, tails: 2, tailLength: 1.5 },
-  'caddis/cased-larva': { profile: GRUB, case: true, legLength: 0.22, antennae: 0, waist: 0.28 },
-  'caddis/free-larva': {
-    profile: GRUB,
-    arch: 0.16,
-    rings: 10,
-    tails: 2,
-    tailLength: 0.06,
-    legLength: 0.17,
-    antennae: 0,
-    waist: 0.3,
-  },
-  'caddis/pupa': { profile: COMMA, arch: 0.12, wing: 'buds', wingLength: 0.45, legLength: 0.5, antennae: 0.9 },
-  'caddis/emerging-pupa': {
-    profile: COMMA,
-    arch: 0.05,
-    wing: 'buds',
-    wingLength: 0.55,
-    legLength: 0.45,
-    antennae: 0.9,
-  },
-  'caddis/adult': { wing: 'roof', wingLength: 1.28, antennae: 1.15, legLength: 0.4 },
-  'caddis/egg-layer': { wing: 'roof', wingLength: 1.28, antennae: 1.15, legLength: 0.4 },
-  'caddis/diver': { wing: 'roof', wingLength: 1.28, antennae: 1.15, legLength: 0.4 },
-  'caddis/spent': { wing: 'spent', wingLength: 1.15, antennae: 1, legLength: 0.35 },
-  'stonefly/nymph': {
-    profile: STOUT,
-    tails: 2,
-    tailLength: 0.55,
-    wing: 'pads',
-    wingLength: 0.2,
-    antennae: 0.38,
-    legLength: 0.36,
-    waist: 0.44,
-  },
-  'stonefly/adult': {
-    profile: SLIM,
-    wing: 'stone',
-    wingLength: 1.22,
-    tails: 2,
-    tailLength: 0.18,
-    antennae: 0.6,
-    legLength: 0.36,
-  },
-  'stonefly/egg-layer': {
-    profile: SLIM,
-    wing: 'stone',
-    wingLength: 1.22,
-    tails: 2,
-    tailLength: 0.18,
-    antennae: 0.6,
-    legLength: 0.36,
-  },
-  'midge/larva': { profile: WORM, arch: 0.08, rings: 12, legs: 0, antennae: 0, waist: 0.2, eye: 0.014 },
-  'midge/pupa': {
-    profile: COMMA,
-    arch: 0.14,
-    rings: 8,
-    legs: 0,
-    plumes: true,
-    wing: 'buds',
-    wingLength: 0.26,
-    antennae: 0,
-  },
-  'midge/emerger': {
-    profile: COMMA,
-    arch: 0.06,
-    rings: 8,
-    legs: 2,
-    legLength: 0.2,
-    plumes: true,
-    wing: 'flat',
-    wingLength: 0.4,
-  },
-  'midge/adult': { profile: NEEDLE, arch: 0.04, wing: 'stone', wingLength: 0.72, legLength: 0.55, antennae: 0.22 },
-  'midge/cluster': { profile: NEEDLE, wing: 'held-out', wingLength: 0.5, legLength: 0.35 },
-  'crane-fly/adult': { profile: NEEDLE, wing: 'held-out', wingLength: 0.95, legLength: 1.05, antennae: 0.12 },
-  'crane-fly/drowned': { profile: NEEDLE, wing: 'flat', wingLength: 0.95, legLength: 1.05, antennae: 0.12 },
-  'crane-fly/larva': { profile: GRUB, rings: 10, legs: 0, antennae: 0 },
-  'black-fly/larva': {
-    profile: [
-      [0, 0.06],
-      [0.1, 0.06],
-      [0.4, 0.05],
-      [0.7, 0.09],
-      [0.9, 0.11],
-      [1, 0.04],
-    ],
-    legs: 0,
-    antennae: 0.12,
-  },
-  'black-fly/pupa': { profile: COMMA, legs: 0, plumes: true },
-  'black-fly/adult': { profile: COMMA, wing: 'stone', wingLength: 1.05, legLength: 0.35 },
-  'hawthorn-fly/adult': { profile: SLIM, wing: 'stone', wingLength: 0.95, legLength: 0.7 },
-  'damselfly/nymph': {
-    profile: NEEDLE,
-    tails: 3,
-    tailLength: 0.3,
-    wing: 'pads',
-    wingLength: 0.16,
-    eye: 0.045,
-    legLength: 0.3,
-  },
-  'damselfly/adult': { profile: NEEDLE, wing: 'stone', wingLength: 0.72, eye: 0.035 },
-  'dragonfly/nymph': { profile: KEEL, wing: 'pads', wingLength: 0.25, eye: 0.05, legLength: 0.4 },
-  'alderfly/larva': { profile: STOUT, tails: 1, tailLength: 0.35, gills: true },
-  'alderfly/adult': { wing: 'roof', wingLength: 1.3, antennae: 0.6 },
-  'beetle/adult': { profile: DOME, rings: 0, legLength: 0.3, antennae: 0.2, waist: 0.3 },
-  'beetle/larva': { profile: STOUT, tails: 2, tailLength: 0.2 },
-  'ant/worker': { profile: THREE, rings: 0, antennae: 0.22, legLength: 0.36 },
-  'ant/winged': { profile: THREE, rings: 0, antennae: 0.22, legLength: 0.36, wing: 'flat', wingLength: 1 },
-  'water-boatman/adult': {
-    profile: KEEL,
-    rings: 0,
-    legs: 2,
-    legLength: 0.25,
-    antennae: 0,
-    eye: 0.045,
-    wing: 'stone',
-    wingLength: 0.78,
-    strong: 'row',
-  },
-  'water-boatman/nymph': { profile: KEEL, rings: 4, legs: 2, legLength: 0.25, antennae: 0, eye: 0.045, strong: 'row' },
-  'grasshopper/adult': {
-    profile: STOUT,
-    wing: 'stone',
-    wingLength: 0.95,
-    legs: 2,
-    legLength: 0.3,
-    antennae: 0.3,
-    strong: 'jump',
-  },
-  'caterpillar/larva': { profile: GRUB, rings: 11, arch: 0.08, legLength: 0.12 },
-  'shrimp/adult': {
-    profile: [
-      [0, 0.06],
-      [0.08, 0.1],
-      [0.3, 0.13],
-      [0.55, 0.13],
-      [0.8, 0.09],
-      [1, 0.03],
-    ],
-    arch: 0.26,
-    rings: 11,
-    legs: 7,
-    legLength: 0.2,
-    antennae: 0.3,
-    waist: 0.55,
-  },
-  'hog-louse/adult': { profile: FLAT, rings: 8, legs: 6, legLength: 0.28, antennae: 0.45, tails: 2, tailLength: 0.12 },
-  'leech/adult': {
-    profile: [
-      [0, 0.02],
-      [0.05, 0.035],
-      [0.3, 0.05],
-      [0.7, 0.06],
-      [0.92, 0.045],
-      [0.97, 0.06],
-      [1, 0.05],
-    ],
-    rings: 16,
-    legs: 0,
-    antennae: 0,
-    arch: 0.06,
-    eye: 0,
-    waist: 0.12,
-  },
-  'phantom-midge/larva': { profile: WORM, rings: 9, legs: 0, antennae: 0, sacs: true },
-  'phantom-midge/pupa': { profile: COMMA, arch: 0.1, legs: 0, plumes: true },
-  'phantom-midge/adult': { profile: NEEDLE, wing: 'stone', wingLength: 0.72, legLength: 0.5, antennae: 0.22 },
-  'water-moth/larva': { profile: GRUB, rings: 11, legLength: 0.1 },
-  'other/larva': { profile: GRUB, arch: 0.1, rings: 10, legLength: 0.12, antennae: 0.05 },
-  'other/pupa': { profile: COMMA, arch: 0.1, rings: 7, legs: 0, antennae: 0, wing: 'buds', wingLength: 0.3 },
-  'other/adult': { profile: STOUT, wing: 'stone', wingLength: 0.95, legLength: 0.34, antennae: 0.14 },
-  'damselfly/climbing': {
-    profile: NEEDLE,
-    wing: 'pads',
-    wingLength: 0.3,
-    eye: 0.045,
-    legLength: 0.34,
-    fan: 'plates',
-    tailLength: 0.28,
-    arch: 0.05,
-  },
-  'dragonfly/adult': {
-    profile: [
-      [0, 0.05],
-      [0.05, 0.065],
-      [0.12, 0.07],
-      [0.22, 0.085],
-      [0.32, 0.05],
-      [0.42, 0.03],
-      [0.7, 0.028],
-      [0.92, 0.034],
-      [1, 0.015],
-    ],
-    waist: 0.3,
-    wing: 'sails',
-    wingLength: 0.72,
-    eye: 0.05,
-    legLength: 0.16,
-    antennae: 0.03,
-  },
-  'backswimmer/adult': {
-    profile: [
-      [0, 0.05],
-      [0.08, 0.09],
-      [0.25, 0.12],
-      [0.5, 0.115],
-      [0.8, 0.06],
-      [1, 0.02],
-    ],
-    rings: 0,
-    arch: 0.05,
-    legs: 2,
-    legLength: 0.2,
-    antennae: 0,
-    eye: 0.05,
-    wing: 'stone',
-    wingLength: 0.8,
-    strong: 'row',
-  },
-  'land-fly/adult': {
-    profile: [
-      [0, 0.07],
-      [0.08, 0.11],
-      [0.18, 0.1],
-      [0.3, 0.15],
-      [0.42, 0.13],
-      [0.6, 0.15],
-      [0.82, 0.12],
-      [1, 0.03],
-    ],
-    rings: 5,
-    waist: 0.42,
-    eye: 0.055,
-    wing: 'stone',
-    wingLength: 0.88,
-    legLength: 0.38,
-    antennae: 0.05,
-  },
-  'wasp/adult': {
-    profile: [
-      [0, 0.06],
-      [0.08, 0.1],
-      [0.18, 0.09],
-      [0.3, 0.14],
-      [0.42, 0.1],
-      [0.48, 0.025],
-      [0.58, 0.13],
-      [0.75, 0.15],
-      [0.92, 0.08],
-      [1, 0.01],
-    ],
-    waist: 0.47,
-    rings: 6,
-    wing: 'stone',
-    wingLength: 0.72,
-    legLength: 0.34,
-    antennae: 0.26,
-    eye: 0.045,
-  },
-  'cicada/adult': {
-    profile: [
-      [0, 0.1],
-      [0.06, 0.15],
-      [0.2, 0.18],
-      [0.4, 0.18],
-      [0.65, 0.15],
-      [0.9, 0.07],
-      [1, 0.02],
-    ],
-    rings: 6,
-    wing: 'roof',
-    wingLength: 1.15,
-    legLength: 0.2,
-    antennae: 0.06,
-    eye: 0.05,
-  },
-  'spider/adult': {
-    profile: [
-      [0, 0.05],
-      [0.1, 0.1],
-      [0.26, 0.11],
-      [0.36, 0.045],
-      [0.48, 0.18],
-      [0.68, 0.23],
-      [0.9, 0.15],
-      [1, 0.03],
-    ],
-    rings: 0,
-    waist: 0.36,
-    legs: 4,
-    legLength: 0.85,
-    antennae: 0.12,
-    eye: 0.02,
-  },
-  'crayfish/young': {
-    profile: [
-      [0, 0.05],
-      [0.1, 0.09],
-      [0.3, 0.12],
-      [0.48, 0.11],
-      [0.7, 0.085],
-      [0.92, 0.05],
-      [1, 0.03],
-    ],
-    rings: 7,
-    waist: 0.48,
-    legs: 5,
-    legLength: 0.22,
-    antennae: 0.6,
-    fan: 'plates',
-    tailLength: 0.16,
-    strong: 'pinch',
-  },
-  'water-flea/adult': {
-    profile: [
-      [0, 0.09],
-      [0.08, 0.17],
-      [0.25, 0.3],
-      [0.5, 0.36],
-      [0.78, 0.28],
-      [0.94, 0.1],
-      [1, 0.03],
-    ],
-    rings: 0,
-    waist: 0.2,
-    legs: 0,
-    antennae: 0.5,
-    eye: 0.055,
-    tails: 1,
-    tailLength: 0.16,
-  },
-  'worm/adult': {
-    profile: [
-      [0, 0.022],
-      [0.06, 0.034],
-      [0.24, 0.036],
-      [0.28, 0.045],
-      [0.36, 0.045],
-      [0.4, 0.036],
-      [0.8, 0.034],
-      [1, 0.014],
-    ],
-    rings: 26,
-    waist: 0.1,
-    legs: 0,
-    antennae: 0,
-    arch: -0.05,
-    eye: 0,
-  },
-  'snail/adult': {
-    profile: [
-      [0, 0.06],
-      [0.1, 0.09],
-      [0.5, 0.08],
-      [0.85, 0.05],
-      [1, 0.015],
-    ],
-    rings: 0,
-    legs: 0,
-    antennae: 0.16,
-    eye: 0.018,
-    waist: 0.2,
-    shell: true,
-  },
-  'fish/fry': {
-    profile: [
-      [0, 0.03],
-      [0.08, 0.07],
-      [0.22, 0.095],
-      [0.4, 0.1],
-      [0.6, 0.075],
-      [0.85, 0.035],
-      [1, 0.025],
-    ],
-    rings: 0,
-    waist: 0.24,
-    legs: 0,
-    antennae: 0,
-    eye: 0.042,
-    fan: 'fork',
-    tailLength: 0.18,
-  },
-  'water-moth/adult': { wing: 'roof', wingLength: 1.2, antennae: 0.6 },
-};
+/** How much of its fill a clear body shows. */
+const CLEAR = 0.3;
 
 /** A natural from the side, to scale; of a raft several insects as they cling together. */
 export function naturalMarks(
@@ -576,11 +22,14 @@ export function naturalMarks(
   caseMm: number | null = null,
 ): NaturalDrawing {
   const one = insectMarks(stage, bodyMm, colours, caseMm);
+  if (stage !== null && FORMS[stage]?.upside) return turnedOver(one);
   if (stage !== 'midge/cluster') return one;
   const places = RAFT.map(([x, y]) => [x * bodyMm, y * bodyMm] as const);
   const reach = (pick: 0 | 1) => places.map((place) => place[pick]);
   return {
-    marks: places.flatMap(([dx, dy]) => one.marks.map((mark) => ({ ...mark, d: moved(mark.d, dx, dy) }))),
+    marks: places.flatMap(([dx, dy]) =>
+      one.marks.map((mark) => ({ ...mark, d: placed(mark.d, ([x, y]) => [x + dx, y - dy]) })),
+    ),
     bounds: {
       left: one.bounds.left + Math.min(...reach(0)),
       right: one.bounds.right + Math.max(...reach(0)),
@@ -590,32 +39,101 @@ export function naturalMarks(
   };
 }
 
+type Put = (d: string, more: Omit<Mark, 'd'>) => void;
+
+/** A body being drawn: head at 0, the tip at −L, up is +. */
+interface Body {
+  form: Form;
+  L: number;
+  colours: RegionColours;
+  put: Put;
+  /** Height of its middle line, and half its own height there, at a share from head to tip. */
+  line(u: number): number;
+  half(u: number): number;
+  top(u: number, k?: number): Point;
+  bottom(u: number, k?: number): Point;
+}
+
+const spread = (from: number, to: number, count: number) =>
+  Array.from({ length: count + 1 }, (_, index) => from + ((to - from) * index) / count);
+
 /** A natural from the side, to scale: head at 0, the tip of the abdomen at −`bodyMm`. Parametric outlines; regions in their measured colours. */
 function insectMarks(
   stage: StageId | null,
-  bodyMm: number,
+  L: number,
   colours: RegionColours,
   caseMm: number | null = null,
 ): NaturalDrawing {
   const form: Form = { ...BASE, ...(stage ? FORMS[stage] : {}) };
-  const L = bodyMm;
+  const marks: Mark[] = [];
   const line = (u: number): number => form.arch * 4 * u * (1 - u) * L;
   const half = (u: number): number => profileAt(form.profile, u) * L;
-  const top = (u: number, k = 1): Point => [-u * L, line(u) + half(u) * k];
-  const bottom = (u: number, k = 1): Point => [-u * L, line(u) - half(u) * k];
-  const spread = (from: number, to: number, count: number) =>
-    Array.from({ length: count + 1 }, (_, index) => from + ((to - from) * index) / count);
-  const piece = (from: number, to: number): Point[] => [
-    ...spread(from, to, 14).map((u) => top(u)),
-    ...spread(to, from, 14).map((u) => bottom(u)),
-  ];
-  const belly = colours['abdomen-belly'] ?? colours['abdomen-back'] ?? WASH;
-  const back = colours['abdomen-back'] ?? belly;
-  const thorax = colours['thorax-back'] ?? colours['thorax-belly'] ?? back;
-  const wingColour = colours.wing ?? WASH;
-  const marks: Mark[] = [];
-  const put = (d: string, more: Omit<Mark, 'd'>) => marks.push({ d, ...more });
+  const body: Body = {
+    form,
+    L,
+    colours,
+    put: (d, more) => void marks.push({ d, ...more }),
+    line,
+    half,
+    top: (u, k = 1) => [-u * L, line(u) + half(u) * k],
+    bottom: (u, k = 1) => [-u * L, line(u) - half(u) * k],
+  };
+  if (form.case) {
+    drawCased(body, caseMm ?? L * 1.2);
+    return {
+      marks,
+      bounds: { left: -0.25 * L - (caseMm ?? L * 1.2), right: 0.15 * L, top: 0.2 * L, bottom: -0.3 * L },
+    };
+  }
+  drawTails(body);
+  drawFan(body);
+  drawWingsBehind(body);
+  drawLegs(body, 'far');
+  drawTrunk(body);
+  drawLegs(body, 'near');
+  drawHead(body);
+  drawWings(body);
+  drawExtras(body);
+  return { marks, bounds: boundsOf(body) };
+}
 
+const bellyOf = ({ colours }: Body): string => colours['abdomen-belly'] ?? colours['abdomen-back'] ?? WASH;
+const backOf = (body: Body): string => body.colours['abdomen-back'] ?? bellyOf(body);
+const thoraxOf = (body: Body): string => body.colours['thorax-back'] ?? body.colours['thorax-belly'] ?? backOf(body);
+
+/** A closed piece of the body with rounded ends, as far as they bulge past it in shares of its own height. */
+function piece({ L, line, half, top, bottom }: Body, from: number, to: number, front: number, rear: number): string {
+  const cap = (u: number, reach: number): Point[] =>
+    spread(0.15, 0.85, 4).map((t) => [
+      -u * L + Math.sin(Math.PI * t) * reach * half(u),
+      line(u) + Math.cos(Math.PI * t) * half(u) * (reach < 0 ? 1 : -1),
+    ]);
+  return smooth([
+    ...spread(from, to, 12).map((u) => top(u)),
+    ...cap(to, -rear),
+    ...spread(to, from, 12).map((u) => bottom(u)),
+    ...cap(from, front),
+  ]);
+}
+
+/** A filled outline; of a clear body the fill is a breath of it. */
+function skin({ form, put }: Body, d: string, fill: string, width = 1.1): void {
+  if (form.clear) put(d, { fill, opacity: CLEAR });
+  put(d, form.clear ? { stroke: INK, width } : { fill, stroke: INK, width });
+}
+
+function ellipse([x, y]: Point, rx: number, ry: number, lean = 0): string {
+  return smooth(
+    spread(0, 1, 12)
+      .slice(1)
+      .map((t): Point => {
+        const [a, b] = [Math.cos(2 * Math.PI * t) * rx, Math.sin(2 * Math.PI * t) * ry];
+        return [x + a * Math.cos(lean) - b * Math.sin(lean), y + a * Math.sin(lean) + b * Math.cos(lean)];
+      }),
+  );
+}
+
+function drawTails({ form, L, line, colours, put }: Body): void {
   for (let i = 0; i < form.tails; i++) {
     // A dun lifts its tails; the others follow the body.
     const a =
@@ -634,116 +152,94 @@ function insectMarks(
       { stroke: colours.tails ?? INK, width: 1.2 },
     );
   }
+}
+
+/** What the body ends in: a forked fin, or a fan of three plates. */
+function drawFan({ form, L, line, half, colours, put }: Body): void {
+  if (form.fan === 'none') return;
+  const t = form.tailLength * L;
+  const root = line(1);
+  const blade = (lean: number, scale: number): string =>
+    smooth([
+      [-L * 0.97, root + half(1) * 0.6],
+      [-L - Math.cos(lean - 0.25) * t * scale * 0.6, root + Math.sin(lean + 0.22) * t * scale * 0.75],
+      [-L - Math.cos(lean) * t * scale, root + Math.sin(lean) * t * scale],
+      [-L - Math.cos(lean) * t * scale * 0.55, root + Math.sin(lean - 0.2) * t * scale * 0.5],
+      [-L * 0.97, root - half(1) * 0.6],
+    ]);
+  put(
+    (form.fan === 'fork'
+      ? [blade(0.55, 1), blade(-0.55, 1)]
+      : [blade(0.42, 0.92), blade(-0.42, 0.92), blade(0, 1)]
+    ).join(''),
+    { fill: colours.tails ?? WASH, stroke: INK, width: 1 },
+  );
+}
+
+/** Wings that stand up from the back: the body is drawn over their roots. */
+function drawWingsBehind({ form, L, line, half, colours, put }: Body): void {
+  const fill = colours.wing ?? WASH;
+  const up = (u: number, height: number, lean: number, length: number, width: number, shade: number, veins: number) =>
+    wingLeaf(put, [-u * L, line(u) + half(u) * height], Math.PI / 2 + lean, length * L, width, fill, shade, veins);
   if (form.wing === 'upright') {
-    for (const [lean, scale, shade] of [
-      [0.42, 0.9, 0.5],
-      [0.3, 1, 0.85],
-    ] as const)
-      wingLeaf(
-        put,
-        [-0.24 * L, line(0.24) + half(0.24) * 0.8],
-        Math.PI / 2 + lean,
-        form.wingLength * L * scale,
-        0.2,
-        wingColour,
-        shade,
-        8,
-      );
+    up(0.24, 0.6, 0.42, form.wingLength * 0.9, 0.2, 0.5, 8);
+    up(0.24, 0.6, 0.3, form.wingLength, 0.2, 0.85, 8);
   }
   if (form.wing === 'sails') {
-    for (const [u, lean] of [
-      [0.2, 0.55],
-      [0.27, 0.95],
-    ] as const)
-      wingLeaf(put, [-u * L, half(u) * 0.7], Math.PI / 2 + lean, form.wingLength * L, 0.1, wingColour, 0.65, 7);
+    up(0.2, 0.5, 0.55, form.wingLength, 0.1, 0.65, 7);
+    up(0.27, 0.5, 0.95, form.wingLength, 0.1, 0.65, 7);
   }
-  if (form.wing === 'held-out')
-    wingLeaf(put, [-0.25 * L, half(0.25) * 0.7], Math.PI / 2 + 0.95, form.wingLength * L, 0.12, wingColour, 0.6, 6);
-  if (form.fan !== 'none') {
-    const t = form.tailLength * L;
-    const root = line(1);
-    const blade = (lean: number, scale: number): string =>
-      smooth([
-        [-L * 0.97, root + half(1) * 0.6],
-        [-L - Math.cos(lean - 0.25) * t * scale * 0.6, root + Math.sin(lean + 0.22) * t * scale * 0.75],
-        [-L - Math.cos(lean) * t * scale, root + Math.sin(lean) * t * scale],
-        [-L - Math.cos(lean) * t * scale * 0.55, root + Math.sin(lean - 0.2) * t * scale * 0.5],
-        [-L * 0.97, root - half(1) * 0.6],
-      ]);
+  if (form.wing === 'held-out') up(0.25, 0.5, 0.95, form.wingLength, 0.12, 0.6, 6);
+}
+
+/** Where legs stand, in shares from head to tip: all of an insect's on its thorax. */
+function hips({ form }: Body): number[] {
+  const first = Math.max(0.12, form.waist * 0.35);
+  const last = form.legs > 3 ? (form.head === null ? form.waist * 0.9 : 0.75) : form.waist * 0.92;
+  return spread(first, Math.max(first, last), Math.max(1, form.legs - 1)).slice(0, form.legs);
+}
+
+function drawLegs(body: Body, side: 'near' | 'far'): void {
+  const { form, L, bottom, colours, put } = body;
+  if (form.legs === 0) return;
+  const l = form.legLength * L;
+  const shift = side === 'far' ? 0.06 * L : 0;
+  const d = hips(body)
+    .map((u, index) => {
+      const [x, y] = bottom(u, 0.7);
+      const way = index < form.legs / 3 ? 1 : index < (2 * form.legs) / 3 ? -0.25 : -1;
+      const at = (along: number, down: number): Point => [x + shift + way * along * l, y - down * l];
+      return pathOf([at(0, 0), at(0.35, -form.knee), at(0.72, 0.62), at(0.95, 0.67)]);
+    })
+    .join('');
+  if (side === 'far') return put(d, { stroke: INK, width: 0.8, opacity: 0.4 });
+  put(d, { stroke: colours.legs ?? INK, width: 1.8 });
+  put(d, { stroke: INK, width: 0.8, opacity: 0.7 });
+}
+
+/** Abdomen and thorax, or the one outline of what has none: rings, gills, soft feet and what shows through. */
+function drawTrunk(body: Body): void {
+  const { form, L, line, half, top, bottom, colours, put } = body;
+  const from = form.whole ? (form.head ? form.head[0] * 0.7 : 0) : form.waist;
+  const back = backOf(body);
+  if (form.stubs > 0)
     put(
-      (form.fan === 'fork'
-        ? [blade(0.55, 1), blade(-0.55, 1)]
-        : [blade(0.42, 0.92), blade(-0.42, 0.92), blade(0, 1)]
-      ).join(''),
-      { fill: colours.tails ?? WASH, stroke: INK, width: 1 },
+      (form.stubs === 1 ? [0.12, 0.97] : [...spread(0.5, 0.74, form.stubs - 2), 0.96])
+        .map((u) => ellipse([-u * L, line(u) - half(u) * 1.02], 0.022 * L, 0.026 * L))
+        .join(''),
+      { fill: bellyOf(body), stroke: INK, width: 0.9 },
     );
-  }
-  const legBase = spread(
-    form.waist * 0.35,
-    Math.min(0.8, form.legs > 3 ? 0.75 : form.waist * 0.95),
-    Math.max(1, form.legs - 1),
-  );
-  if (form.legs > 0) {
-    const d = legBase
-      .slice(0, form.legs)
-      .map((u, index) => {
-        const [x, y] = bottom(u, 0.7);
-        const l = form.legLength * L;
-        const way = index < form.legs / 3 ? 1 : index < (2 * form.legs) / 3 ? -0.2 : -1;
-        return pathOf([
-          [x, y],
-          [x + way * l * 0.35, y - l * 0.18],
-          [x + way * l * 0.7, y - l * 0.62],
-          [x + way * l * 0.95, y - l * 0.68],
-        ]);
-      })
-      .join('');
-    put(d, { stroke: colours.legs ?? INK, width: 1.8 });
-    put(d, { stroke: INK, width: 0.8, opacity: 0.7 });
-  }
-  if (form.case) {
-    const c = caseMm ?? L * 1.2;
-    const shown = 0.25 * L;
-    put(pathOf(piece(0, 0.4), true), { fill: colours['thorax-belly'] ?? thorax, stroke: INK, width: 1 });
-    const tube: Point[] = [
-      [-shown, 0.115 * c],
-      [-shown - c * 0.5, 0.1 * c],
-      [-shown - c, 0.06 * c],
-      [-shown - c, -0.06 * c],
-      [-shown - c * 0.5, -0.1 * c],
-      [-shown, -0.115 * c],
-    ];
-    put(pathOf(tube, true), { fill: colours.case ?? WASH, stroke: INK, width: 1.2 });
-    const grains = Array.from({ length: 34 }, (_, index) => {
-      const u = ((index * 0.5698) % 1) * 0.94 + 0.03;
-      const v = (((index * 0.7549) % 1) - 0.5) * 1.7 * (0.105 - 0.045 * u);
-      const r = c * (0.012 + 0.008 * ((index * 0.27) % 1));
-      const [x, y] = [-shown - u * c, v * c];
-      return smooth([
-        [x - r, y],
-        [x, y + r * 0.8],
-        [x + r, y],
-        [x, y - r * 0.9],
-      ]);
-    }).join('');
-    put(grains, { stroke: INK, width: 0.7, opacity: 0.6 });
-    eye(put, form, L, line);
-    return { marks, bounds: { left: -shown - c, right: 0.15 * L, top: 0.2 * L, bottom: -0.3 * L } };
-  }
-  put(pathOf(piece(form.waist, 1), true), { fill: belly, stroke: INK, width: 1.1 });
-  if (back !== belly)
+  skin(body, piece(body, from, 1, form.head === null ? 0.9 : 0.2, 0.9), bellyOf(body));
+  if (back !== bellyOf(body))
     put(
-      pathOf(
-        [...spread(form.waist, 1, 14).map((u) => top(u)), ...spread(1, form.waist, 14).map((u) => top(u, 0.25))],
-        true,
-      ),
-      { fill: back, opacity: 0.9 },
+      pathOf([...spread(from, 1, 14).map((u) => top(u, 0.97)), ...spread(1, from, 14).map((u) => top(u, 0.2))], true),
+      { fill: back, opacity: form.clear ? CLEAR : 0.9 },
     );
   if (form.rings > 0)
     put(
-      spread(form.waist, 0.96, form.rings)
-        .slice(1)
-        .map((u) => pathOf([top(u, 0.96), [-(u - 0.012) * L, line(u)], bottom(u, 0.96)]))
+      spread(from, 0.97, form.rings)
+        .slice(1, form.rings)
+        .map((u) => smooth([top(u, 0.96), [-u * L - half(u) * 0.22, line(u)], bottom(u, 0.96)], false))
         .join(''),
       { stroke: INK, width: 0.8, opacity: 0.5 },
     );
@@ -759,140 +255,312 @@ function insectMarks(
         .join(''),
       { stroke: colours.gills ?? INK, width: 1.1, opacity: 0.8 },
     );
-  put(pathOf(piece(0.1, form.waist), true), { fill: thorax, stroke: INK, width: 1.1 });
-  const snout = 0.022 * L;
+  if (!form.whole) skin(body, piece(body, form.head ? form.head[0] * 0.75 : 0, form.waist, 0.35, 0.3), thoraxOf(body));
+}
+
+/** Where the middle of the head lies, and how large it is. */
+function headOf({ form, L, line, half }: Body): { at: Point; rx: number; ry: number } {
+  const [length, own] = form.head ?? [0.12, 0];
+  return {
+    at: [-length * 0.45 * L, line(length * 0.5)],
+    rx: length * 0.55 * L,
+    ry: own > 0 ? own * L : half(0.07) * 0.95,
+  };
+}
+
+function drawHead(body: Body): void {
+  const { form, colours } = body;
+  const { at, rx, ry } = headOf(body);
+  if (form.head) skin(body, ellipse(at, rx, ry), colours.head ?? thoraxOf(body));
+  drawAntennae(body);
+  drawEye(body);
+}
+
+function drawAntennae(body: Body): void {
+  const { form, L, put } = body;
+  if (form.antennae === 0) return;
+  const { at, rx, ry } = headOf(body);
+  const root: Point = [at[0] + rx * 0.75, at[1] + ry * 0.55];
+  const t = form.antennae * L;
   put(
-    smooth([
-      top(0.12),
-      top(0.06),
-      [snout * 0.7, line(0) + half(0) * 0.75],
-      [snout, line(0)],
-      [snout * 0.7, line(0) - half(0) * 0.75],
-      bottom(0.06),
-      bottom(0.12),
-    ]),
-    { fill: colours.head ?? thorax, stroke: INK, width: 1.1 },
+    [0.3, 0.55]
+      .map((a) =>
+        smooth(
+          [
+            root,
+            [root[0] + Math.cos(a) * t * 0.5, root[1] + Math.sin(a) * t * 0.55],
+            [root[0] + Math.cos(a * 0.8) * t, root[1] + Math.sin(a * 0.7) * t],
+          ],
+          false,
+        ),
+      )
+      .join(''),
+    { stroke: INK, width: 0.9 },
   );
+}
+
+function drawEye(body: Body): void {
+  const { form, L, put } = body;
+  if (form.eye === 0) return;
+  const { at, rx, ry } = headOf(body);
+  const r = form.eye * L;
+  put(ellipse([at[0] + rx * 0.25, at[1] + Math.min(ry * 0.3, 0.03 * L)], r, r), { fill: INK });
+}
+
+/** Wings, wing cases and what becomes wings, over the body. */
+function drawWings(body: Body): void {
+  const { form, L, line, half, top, bottom, colours, put } = body;
+  const fill = colours.wing ?? WASH;
+  const leaf = (u: number, height: number, lean: number, length: number, width: number, shade: number, veins: number) =>
+    wingLeaf(put, [-u * L, line(u) + half(u) * height], Math.PI - lean, length * L, width, fill, shade, veins);
   if (form.wing === 'pads') {
     const w = Math.max(form.wingLength, 0.2);
     put(smooth([top(0.18, 0.95), top(0.2 + w * 0.6, 1.08), top(0.2 + w, 0.7), top(0.24 + w * 0.4, 0.35)]), {
-      fill: form.wingLength >= 0.3 ? 'var(--ink)' : (colours['thorax-back'] ?? back),
+      fill: form.wingLength >= 0.3 ? 'var(--ink)' : (colours['thorax-back'] ?? backOf(body)),
       opacity: 0.8,
       stroke: INK,
       width: 0.9,
     });
   }
-  if (form.wing === 'buds')
+  // Folded against the breast, tip toward the tail.
+  if (form.wing === 'buds') {
+    const w = form.wingLength;
     put(
       smooth([
-        bottom(0.16, 0.1),
-        bottom(0.2 + form.wingLength * 0.5, 0.75),
-        bottom(0.2 + form.wingLength, 1.1),
-        bottom(0.22 + form.wingLength * 0.3, 0.95),
+        top(0.16, -0.1),
+        top(0.18 + w * 0.55, -0.2),
+        bottom(0.18 + w, 0.9),
+        bottom(0.2 + w * 0.4, 1),
+        bottom(0.14, 0.75),
       ]),
-      { fill: colours.wing ?? back, stroke: INK, width: 0.9, opacity: 0.9 },
+      {
+        fill: colours.wing ?? backOf(body),
+        stroke: INK,
+        width: 0.9,
+      },
     );
-  if (form.wing === 'flat')
-    wingLeaf(
-      put,
-      [-0.2 * L, line(0.2) + half(0.2) * 0.8],
-      Math.PI - 0.28,
-      form.wingLength * L,
-      0.13,
-      wingColour,
-      0.7,
-      6,
-    );
+  }
+  if (form.wing === 'flat') leaf(0.2, 0.8, 0.28, form.wingLength, 0.13, 0.7, 6);
+  if (form.wing === 'stone') leaf(0.2, 0.95, 0.05, form.wingLength, 0.07, 0.8, 6);
+  // One wing free and bent, the other still half in its skin.
+  if (form.wing === 'crumpled') {
+    leaf(0.2, 0.7, 1.05, form.wingLength * 0.75, 0.2, 0.8, 4);
+    leaf(0.26, 0.3, -0.22, form.wingLength * 0.6, 0.16, 0.8, 3);
+  }
   // Spread flat on the water and seen along it: both wings are short, one beyond the body and one before it.
   if (form.wing === 'spent') {
-    wingLeaf(
-      put,
-      [-0.24 * L, line(0.24) + half(0.24) * 0.5],
-      Math.PI - 0.66,
-      form.wingLength * L * 0.46,
-      0.2,
-      wingColour,
-      0.4,
-      5,
-    );
-    wingLeaf(put, [-0.24 * L, line(0.24)], Math.PI + 0.5, form.wingLength * L * 0.55, 0.2, wingColour, 0.75, 7);
+    leaf(0.24, 0.5, 0.66, form.wingLength * 0.46, 0.2, 0.4, 5);
+    leaf(0.24, 0, -0.5, form.wingLength * 0.55, 0.2, 0.75, 7);
   }
-  if (form.wing === 'stone')
-    wingLeaf(
-      put,
-      [-0.2 * L, line(0.2) + half(0.2) * 0.95],
-      Math.PI - 0.05,
-      form.wingLength * L,
-      0.07,
-      wingColour,
-      0.8,
-      6,
+  if (form.wing === 'roof') drawRoof(body, fill);
+  // Hard wing cases from the shoulder to the tip, over the upper half of the body.
+  if (form.wing === 'shell') {
+    const from = 0.24;
+    const to = Math.min(0.99, from + form.wingLength);
+    put(
+      smooth([
+        top(from, 0.2),
+        ...spread(from, to, 8).map((u) => top(u, 1.04)),
+        top(to, -0.4),
+        ...spread(to - 0.08, from + 0.06, 5).map((u) => top(u, 0.05)),
+      ]),
+      { fill: colours.wing ?? backOf(body), stroke: INK, width: 1.1 },
     );
-  if (form.wing === 'roof') {
-    const w = form.wingLength * L;
-    const roof: Point[] = [
+    put(
+      [0.4, 0.68]
+        .map((k) =>
+          smooth(
+            spread(from + 0.05, to - 0.06, 5).map((u) => top(u, k)),
+            false,
+          ),
+        )
+        .join(''),
+      { stroke: INK, width: 0.6, opacity: 0.4 },
+    );
+  }
+}
+
+/** Wings held over the body like a roof. */
+function drawRoof({ form, L, half, put }: Body, fill: string): void {
+  const w = form.wingLength * L;
+  put(
+    smooth([
       [-0.13 * L, half(0.2) * 1.1],
       [-0.13 * L - w * 0.45, 0.2 * L],
       [-0.13 * L - w * 0.88, 0.17 * L],
       [-0.1 * L - w, 0.02 * L],
       [-0.13 * L - w * 0.75, -0.1 * L],
       [-0.13 * L - w * 0.3, -0.06 * L],
-    ];
-    put(smooth(roof), { fill: wingColour, stroke: INK, width: 1.1, opacity: 0.95 });
+    ]),
+    { fill, stroke: INK, width: 1.1, opacity: 0.95 },
+  );
+  put(
+    [0.12, 0.06, 0.0, -0.05]
+      .map((y, index) =>
+        smooth(
+          [
+            [-0.18 * L, half(0.2) * 0.8],
+            [-0.13 * L - w * 0.5, y * L + 0.03 * L],
+            [-0.12 * L - w * (0.95 - 0.06 * index), y * L],
+          ],
+          false,
+        ),
+      )
+      .join(''),
+    { stroke: INK, width: 0.7, opacity: 0.45 },
+  );
+}
+
+/** A case of grains with head, thorax and legs out of it. */
+function drawCased(body: Body, c: number): void {
+  const { L, colours, put } = body;
+  const shown = 0.25 * L;
+  drawLegs(body, 'far');
+  skin(body, piece(body, 0.08, 0.4, 0.35, 0.2), colours['thorax-belly'] ?? thoraxOf(body));
+  drawLegs(body, 'near');
+  drawHead(body);
+  const tube: Point[] = [
+    [-shown, 0.115 * c],
+    [-shown - c * 0.5, 0.1 * c],
+    [-shown - c, 0.06 * c],
+    [-shown - c, -0.06 * c],
+    [-shown - c * 0.5, -0.1 * c],
+    [-shown, -0.115 * c],
+  ];
+  put(pathOf(tube, true), { fill: colours.case ?? WASH, stroke: INK, width: 1.2 });
+  const grains = Array.from({ length: 34 }, (_, index) => {
+    const u = ((index * 0.5698) % 1) * 0.94 + 0.03;
+    const v = (((index * 0.7549) % 1) - 0.5) * 1.7 * (0.105 - 0.045 * u);
+    const r = c * (0.012 + 0.008 * ((index * 0.27) % 1));
+    return ellipse([-shown - u * c, v * c], r, r * 0.85);
+  }).join('');
+  put(grains, { stroke: INK, width: 0.7, opacity: 0.6 });
+}
+
+/** What only some have: a coiled shell, air sacs, a leg to jump, row or pinch with, breathing plumes, a shuck, eggs, air, fins. */
+function drawExtras(body: Body): void {
+  const { form, L, line, half, top, bottom, colours, put } = body;
+  if (form.shell) drawCoil(body);
+  if (form.sacs)
+    put([0.17, 0.84].map((u) => ellipse([-u * L, line(u)], 0.035 * L, half(u) * 0.6)).join(''), {
+      fill: INK,
+      opacity: 0.75,
+    });
+  if (form.strong !== 'none') drawStrongLeg(body);
+  if (form.plumes)
     put(
-      [0.12, 0.06, 0.0, -0.05]
-        .map((y, index) =>
-          smooth(
-            [
-              [-0.18 * L, half(0.2) * 0.8],
-              [-0.13 * L - w * 0.5, y * L + 0.03 * L],
-              [-0.12 * L - w * (0.95 - 0.06 * index), y * L],
-            ],
-            false,
-          ),
-        )
-        .join(''),
-      { stroke: INK, width: 0.7, opacity: 0.45 },
+      Array.from({ length: 5 }, (_, index) =>
+        smooth(
+          [
+            top(0.1, 0.9),
+            [0.0 * L + index * 0.012 * L, line(0.1) + half(0.1) + 0.07 * L],
+            [(index - 2) * 0.04 * L + 0.02 * L, line(0.1) + half(0.1) + 0.13 * L],
+          ],
+          false,
+        ),
+      ).join(''),
+      { stroke: colours.gills ?? INK, width: 1.2 },
     );
+  // The empty skin is drawn as what it is: clear, slack, and longer than what has left it.
+  if (form.shuck) {
+    const skinPath = smooth([
+      top(0.7, 1.5),
+      top(0.95, 1.6),
+      [-1.25 * L, line(1) + 0.035 * L],
+      [-1.42 * L, line(1)],
+      [-1.25 * L, line(1) - 0.045 * L],
+      bottom(0.95, 1.7),
+      bottom(0.7, 1.5),
+    ]);
+    put(skinPath, { fill: WASH, opacity: 0.6 });
+    put(skinPath, { stroke: INK, width: 0.9, dash: `${0.04 * L} ${0.03 * L}` });
   }
-  // A shell is wound from its mouth: each turn is smaller by a fifth and ends in the point of the coil.
-  if (form.shell) {
-    const r = 0.3 * L;
-    const turn = (round: number): Point => [
-      -0.52 * L + Math.cos(-2.4 + round) * r * 0.8 ** (round / 1.6),
-      0.29 * L + Math.sin(-2.4 + round) * r * 0.8 ** (round / 1.6),
-    ];
+  if (form.eggs)
     put(
-      smooth(
-        Array.from({ length: 14 }, (_, at) => [
-          -0.52 * L + Math.cos((at / 14) * 2 * Math.PI) * r,
-          0.29 * L + Math.sin((at / 14) * 2 * Math.PI) * r,
-        ]),
-      ),
-      { fill: back, stroke: INK, width: 1.2 },
+      [
+        [0.98, -1.1],
+        [1.03, -1.9],
+        [0.94, -2.2],
+        [1.0, -2.9],
+      ]
+        .map(([u, k]) => ellipse([-u! * L, line(1) + k! * 0.018 * L], 0.026 * L, 0.024 * L))
+        .join(''),
+      { fill: colours.tails ?? WASH, stroke: INK, width: 0.9 },
     );
+  if (form.air)
+    put(ellipse([-0.55 * L, line(0.5) + 0.03 * L], 0.68 * L, 0.24 * L), {
+      stroke: INK,
+      width: 0.8,
+      opacity: 0.6,
+      dash: `${0.05 * L} ${0.035 * L}`,
+    });
+  if (form.band === 'suckers')
+    put(
+      [
+        ellipse([-0.01 * L, line(0) - half(0.03) * 0.5], 0.03 * L, 0.025 * L),
+        ellipse([-0.98 * L, line(1) - half(0.97) * 0.4], 0.035 * L, 0.045 * L),
+      ].join(''),
+      { fill: bellyOf(body), stroke: INK, width: 1 },
+    );
+  if (form.band === 'saddle') skin(body, piece(body, 0.27, 0.38, 0.1, 0.1), backOf(body));
+  if (form.fins) drawFins(body);
+  // Light goes through a water flea: its gut, and eggs under the back.
+  if (form.brood) {
     put(
       smooth(
-        Array.from({ length: 22 }, (_, at) => turn(at * 0.7)),
+        [
+          [-0.12 * L, line(0.1)],
+          [-0.3 * L, -0.05 * L],
+          [-0.62 * L, -0.12 * L],
+          [-0.9 * L, -0.02 * L],
+        ],
         false,
       ),
-      { stroke: INK, width: 0.9, opacity: 0.7 },
+      {
+        stroke: INK,
+        width: 2,
+        opacity: 0.45,
+      },
+    );
+    put(
+      (
+        [
+          [0.52, 0.18],
+          [0.64, 0.14],
+          [0.58, 0.06],
+          [0.71, 0.05],
+        ] as const
+      )
+        .map(([u, y]) => ellipse([-u * L, y * L], 0.05 * L, 0.05 * L))
+        .join(''),
+      { stroke: INK, width: 0.8, opacity: 0.7 },
     );
   }
-  if (form.sacs)
-    put(
-      [0.16, 0.84]
-        .map((u) =>
-          smooth([
-            [-(u - 0.035) * L, line(u)],
-            [-u * L, line(u) + half(u) * 0.6],
-            [-(u + 0.035) * L, line(u)],
-            [-u * L, line(u) - half(u) * 0.6],
-          ]),
-        )
-        .join(''),
-      { fill: INK, opacity: 0.75 },
-    );
+}
+
+/** A shell is wound from its mouth: each turn is smaller by a fifth and ends in the point of the coil. */
+function drawCoil(body: Body): void {
+  const { L, put } = body;
+  const r = 0.3 * L;
+  put(ellipse([-0.52 * L, 0.29 * L], r, r), { fill: backOf(body), stroke: INK, width: 1.2 });
+  put(
+    smooth(
+      Array.from({ length: 22 }, (_, at): Point => {
+        const round = at * 0.7;
+        return [
+          -0.52 * L + Math.cos(-2.4 + round) * r * 0.8 ** (round / 1.6),
+          0.29 * L + Math.sin(-2.4 + round) * r * 0.8 ** (round / 1.6),
+        ];
+      }),
+      false,
+    ),
+    { stroke: INK, width: 0.9, opacity: 0.7 },
+  );
+}
+
+function drawStrongLeg(body: Body): void {
+  const { form, L, bottom, colours, put } = body;
+  const fill = colours.legs ?? thoraxOf(body);
   if (form.strong === 'pinch') {
     for (const lift of [0.02, -0.07])
       put(
@@ -905,125 +573,136 @@ function insectMarks(
           [0.43 * L, (lift - 0.035) * L],
           [0.25 * L, (lift - 0.05) * L],
         ]),
-        { fill: colours.legs ?? thorax, stroke: INK, width: 1.1 },
+        { fill, stroke: INK, width: 1.1 },
       );
-  } else if (form.strong !== 'none') {
-    const leg: Point[] =
-      form.strong === 'jump'
-        ? [bottom(0.42, 0.2), [-0.78 * L, 0.24 * L], [-0.98 * L, -0.26 * L], [-1.1 * L, -0.28 * L]]
-        : [bottom(0.4, 0.6), [-0.5 * L, -0.26 * L], [-0.98 * L, -0.3 * L]];
-    put(pathOf(leg), { stroke: colours.legs ?? INK, width: 3 });
-    put(pathOf(leg), { stroke: INK, width: 1, opacity: 0.7 });
+    return;
   }
-  if (form.plumes)
+  if (form.strong === 'jump') {
+    const [hip, knee]: Point[] = [bottom(0.42, 0.3), [-0.8 * L, 0.25 * L]];
     put(
-      Array.from({ length: 5 }, (_, index) =>
-        smooth(
-          [
-            [-0.05 * L, half(0.05)],
-            [0.02 * L + index * 0.012 * L, 0.13 * L],
-            [(index - 2) * 0.035 * L + 0.03 * L, 0.2 * L],
-          ],
-          false,
-        ),
-      ).join(''),
-      { stroke: colours.gills ?? INK, width: 1.2 },
+      smooth([hip!, [-0.5 * L, 0.09 * L], [-0.66 * L, 0.2 * L], knee!, [-0.7 * L, 0.13 * L], [-0.54 * L, -0.02 * L]]),
+      { fill, stroke: INK, width: 1.1 },
     );
-  if (form.antennae > 0)
-    put(
-      [0.35, 0.6]
-        .map((a) =>
-          smooth(
-            [
-              [-0.02 * L, line(0) + half(0) * 0.6],
-              [Math.cos(a) * form.antennae * L * 0.5, line(0) + Math.sin(a) * form.antennae * L * 0.55],
-              [Math.cos(a * 0.8) * form.antennae * L, line(0) + Math.sin(a * 0.7) * form.antennae * L],
-            ],
-            false,
-          ),
-        )
-        .join(''),
-      { stroke: INK, width: 0.9 },
-    );
-  eye(put, form, L, line);
-  const wingTop = form.shell
-    ? 0.62
-    : form.wing === 'flat'
-      ? 0.16 + 0.32 * form.wingLength
-      : form.wing === 'spent'
-        ? 0.36 * form.wingLength
-        : form.wing === 'upright'
-          ? form.wingLength + 0.1
-          : form.wing === 'sails'
-            ? form.wingLength * 0.95
-            : form.wing === 'held-out'
-              ? form.wingLength * 0.65
-              : 0.25;
-  return {
-    marks,
-    bounds: {
-      left:
-        -L *
-        Math.max(
-          form.legs > 0 ? legBase[legBase.length - 1]! + form.legLength * 0.95 : 0,
-          form.strong === 'jump' ? 1.15 : 1 + form.tailLength,
-          form.wing === 'none' || form.wing === 'pads' || form.wing === 'buds' ? 1 : 0.2 + form.wingLength,
-        ),
-      right:
-        L *
-        Math.max(
-          form.strong === 'pinch' ? 0.45 : 0.1,
-          form.legs > 1 ? form.legLength * 0.95 - legBase[0]! : 0,
-          form.antennae,
-        ),
-      top: L * Math.max(wingTop, form.arch + 0.2, form.antennae * 0.5, ...form.profile.map(([, tall]) => tall + 0.04)),
-      bottom:
-        -L *
-        Math.max(
-          ...form.profile.map(([, tall]) => tall + 0.04),
-          0.15 + Math.max(0, -form.arch),
-          form.legs > 0
-            ? 0.7 * Math.max(...legBase.map((u) => profileAt(form.profile, u))) + form.legLength * 0.7
-            : 0.15,
-          form.wing === 'spent' ? form.wingLength * 0.32 : 0,
-          form.strong === 'none' ? 0 : 0.34,
-        ),
+    put(pathOf([knee!, [-0.99 * L, -0.26 * L], [-1.1 * L, -0.28 * L]]), { stroke: INK, width: 1.8 });
+    return;
+  }
+  const oar: Point[] = [bottom(0.4, 0.7), [-0.52 * L, -0.25 * L], [-0.98 * L, -0.3 * L]];
+  put(pathOf(oar), { stroke: colours.legs ?? INK, width: 3 });
+  put(pathOf(oar), { stroke: INK, width: 1, opacity: 0.7 });
+  // The fringe that makes an oar of it.
+  put(
+    spread(0.1, 1, 9)
+      .map((t) => {
+        const [x, y] = [oar[1]![0] + (oar[2]![0] - oar[1]![0]) * t, oar[1]![1] + (oar[2]![1] - oar[1]![1]) * t];
+        return pathOf([
+          [x, y],
+          [x - 0.05 * L, y - 0.06 * L],
+        ]);
+      })
+      .join(''),
+    { stroke: INK, width: 0.7, opacity: 0.7 },
+  );
+}
+
+function drawFins({ L, line, half, top, bottom, put }: Body): void {
+  put(
+    [
+      smooth([top(0.42, 0.9), [-0.5 * L, line(0.5) + half(0.5) + 0.08 * L], top(0.6, 0.95)]),
+      smooth([bottom(0.62, 0.9), [-0.72 * L, line(0.7) - half(0.7) - 0.06 * L], bottom(0.76, 0.9)]),
+    ].join(''),
+    {
+      fill: WASH,
+      stroke: INK,
+      width: 0.9,
     },
+  );
+  put(
+    [
+      smooth([top(0.2, 0.8), [-0.24 * L, line(0.24)], bottom(0.2, 0.8)], false),
+      smooth(
+        [
+          [-0.26 * L, line(0.3)],
+          [-0.6 * L, line(0.6)],
+          [-0.94 * L, line(0.94)],
+        ],
+        false,
+      ),
+    ].join(''),
+    { stroke: INK, width: 0.8, opacity: 0.6 },
+  );
+}
+
+const WING_TOP: Partial<Record<Form['wing'], (length: number) => number>> = {
+  flat: (length) => 0.16 + 0.32 * length,
+  crumpled: (length) => 0.1 + 0.8 * length,
+  spent: (length) => 0.36 * length,
+  upright: (length) => length + 0.1,
+  sails: (length) => length * 0.95,
+  'held-out': (length) => length * 0.65,
+};
+
+function boundsOf(body: Body): NaturalDrawing['bounds'] {
+  const { form, L } = body;
+  const legs = hips(body);
+  const tall = Math.max(...form.profile.map(([, half]) => half)) + 0.04;
+  const wings = !['none', 'pads', 'buds', 'shell'].includes(form.wing);
+  return {
+    left:
+      -L *
+      Math.max(
+        form.legs > 0 ? legs.at(-1)! + form.legLength * 0.95 : 0,
+        form.strong === 'jump' ? 1.15 : 1 + Math.max(form.tailLength, 0.9 * profileAt(form.profile, 1)),
+        form.shuck ? 1.45 : 0,
+        form.air ? 1.25 : 0,
+        wings ? 0.2 + form.wingLength : 1,
+      ),
+    right:
+      L *
+      Math.max(
+        form.strong === 'pinch' ? 0.45 : 0.1,
+        form.legs > 1 ? form.legLength * 0.95 - legs[0]! + 0.05 : 0,
+        form.air ? 0.16 : 0,
+        form.antennae + 0.02,
+      ),
+    top:
+      L *
+      Math.max(
+        form.shell ? 0.62 : (WING_TOP[form.wing]?.(form.wingLength) ?? 0.25),
+        form.arch + 0.2,
+        form.antennae * 0.5 + 0.06,
+        form.tails > 0 ? 0.15 + 0.12 * form.tailLength : 0,
+        form.legLength * Math.max(0, form.knee),
+        form.plumes ? form.arch + 0.32 : 0,
+        tall,
+      ),
+    bottom:
+      -L *
+      Math.max(
+        tall,
+        0.15 + Math.max(0, -form.arch),
+        form.legs > 0 ? 0.7 * Math.max(...legs.map((u) => profileAt(form.profile, u))) + form.legLength * 0.7 : 0.15,
+        form.wing === 'spent' ? form.wingLength * 0.32 : 0,
+        form.air ? 0.24 : 0,
+        form.strong === 'none' ? 0 : 0.38,
+      ),
   };
 }
 
-/** Half-height at a share, rounded between the points of a profile as a body is. */
-function profileAt(profile: Form['profile'], u: number): number {
-  const i = Math.max(
-    1,
-    profile.findIndex(([at]) => at >= u),
-  );
-  const [before, a, b, after] = [
-    profile[Math.max(0, i - 2)]!,
-    profile[i - 1]!,
-    profile[i]!,
-    profile[Math.min(profile.length - 1, i + 1)]!,
-  ];
-  const t = Math.min(1, Math.max(0, (u - a[0]) / (b[0] - a[0])));
-  const slope = (from: readonly [number, number], to: readonly [number, number]) =>
-    to[0] === from[0] ? 0 : ((to[1] - from[1]) / (to[0] - from[0])) * (b[0] - a[0]);
-  const [m0, m1] = [slope(before, b), slope(a, after)];
-  return Math.max(
-    0.004,
-    (2 * t ** 3 - 3 * t ** 2 + 1) * a[1] +
-      (t ** 3 - 2 * t ** 2 + t) * m0 +
-      (3 * t ** 2 - 2 * t ** 3) * b[1] +
-      (t ** 3 - t ** 2) * m1,
+/** A path with every place of it put elsewhere, in the path's own coordinates: down is +. */
+function placed(d: string, to: (place: Point) => Point): string {
+  return d.replace(/(-?[\d.]+(?:e-?\d+)?)([ ,]+)(-?[\d.]+(?:e-?\d+)?)/g, (_, x: string, gap: string, y: string) =>
+    to([Number(x), Number(y)])
+      .map((value) => String(Number(value.toFixed(4))))
+      .join(gap),
   );
 }
 
-/** A drawing beside itself: every place of a path moved. */
-function moved(d: string, dx: number, dy: number): string {
-  let x = false;
-  return d.replace(/-?\d*\.?\d+(?:e-?\d+)?/g, (number) => {
-    x = !x;
-    return String(Number((Number(number) + (x ? dx : -dy)).toFixed(4)));
-  });
+/** A drawing with its belly up. */
+function turnedOver({ marks, bounds }: NaturalDrawing): NaturalDrawing {
+  return {
+    marks: marks.map((mark) => ({ ...mark, d: placed(mark.d, ([x, y]) => [x, -y]) })),
+    bounds: { ...bounds, top: -bounds.bottom, bottom: -bounds.top },
+  };
 }
 
 /** Insects of a raft, beside and over one another: shares of the body's length. */
@@ -1032,8 +711,6 @@ const RAFT = [
   [0.36, 0.1],
   [-0.05, -0.08],
 ] as const;
-
-type Put = (d: string, more: Omit<Mark, 'd'>) => void;
 
 function wingLeaf(
   put: Put,
@@ -1071,19 +748,4 @@ function wingLeaf(
     .join('');
   put(lines, { stroke: INK, width: 0.6, opacity: 0.5 });
   put(cross, { stroke: INK, width: 0.5, opacity: 0.3 });
-}
-
-function eye(put: Put, form: Form, L: number, line: (u: number) => number): void {
-  if (form.eye === 0) return;
-  const r = form.eye * L;
-  const [x, y] = [-0.045 * L, line(0.04) + 0.02 * L];
-  put(
-    smooth([
-      [x - r, y],
-      [x, y + r],
-      [x + r, y],
-      [x, y - r],
-    ]),
-    { fill: INK },
-  );
 }

@@ -1,6 +1,7 @@
 import { fireEvent, render, screen } from '@testing-library/react';
 import { useState } from 'react';
-import { DragHandle, DragList, DragRow, Pick } from '.';
+import { Pick } from '.';
+import { DragHandle, DragList, DragRow } from './drag-list';
 
 function Where({ onChange, none }: { onChange: (id: string | null) => void; none?: string }) {
   const [value, setValue] = useState<string | null>(null);

@@ -1,5 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
-import { ModelScreen } from '@/features/drawer';
+import { later } from '@/features/shell';
+
+const ModelScreen = later(async () => (await import('@/features/drawer/screens')).ModelScreen);
 
 export default function Model() {
   const { maker, model, tape } = useLocalSearchParams<{ maker: string; model: string; tape?: string }>();

@@ -1,0 +1,3 @@
+export { BoxScreen } from './box-screen';
+export { BoxesScreen } from './boxes-screen';
+export { EnterScreen } from './enter-screen';

@@ -1,0 +1,2 @@
+export { MatchScreen } from './match-screen';
+export { TieScreen } from '@/features/bench';

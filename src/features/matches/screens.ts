@@ -1,0 +1,1 @@
+export { MatchesScreen } from './matches-screen';

@@ -1,0 +1,1 @@
+export { WhatIsHere } from './what-is-here';

@@ -1,0 +1,2 @@
+export { FieldCardScreen } from './field-card-screen';
+export { KeptPhotos } from './kept-photos';

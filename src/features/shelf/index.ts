@@ -1,1 +1,0 @@
-export { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf-screens';
