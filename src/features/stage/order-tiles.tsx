@@ -29,9 +29,11 @@ export function OrderTiles({
 }) {
   const speech = useSpeech();
   const chosen = useRef<View>(null);
+  const row = useRef<ScrollView>(null);
+  // Not by scrollIntoView: that would also begin the Tab key's round here, past the header.
   useEffect(() => {
-    if (strip)
-      (chosen.current as unknown as HTMLElement | null)?.scrollIntoView?.({ inline: 'center', block: 'nearest' });
+    const tile = chosen.current as unknown as HTMLElement | null;
+    if (strip && tile) row.current?.scrollTo({ x: tile.offsetLeft - TILE.width, animated: false });
   }, [strip, value]);
   const tiles = (
     <OneStop
@@ -80,7 +82,7 @@ export function OrderTiles({
     </OneStop>
   );
   return strip ? (
-    <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+    <ScrollView ref={row} horizontal showsHorizontalScrollIndicator={false}>
       {tiles}
     </ScrollView>
   ) : (
