@@ -8,6 +8,8 @@ import { served } from '../tools/served';
 
 const SLOWED = 4;
 const ROUNDS = 3;
+/** A phone's signal on the way to a river, in bytes a second. */
+const BY_THE_RIVER = { offline: false, latency: 100, downloadThroughput: 400_000, uploadThroughput: 100_000 };
 const CLOCK = 'clock=2033-05-24T04:50';
 const DUN = '/matches/match_demo-auldry-dun';
 
@@ -35,7 +37,9 @@ async function slowed(browser: Browser, origin: string): Promise<Page> {
 async function cold(browser: Browser, origin: string): Promise<number> {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const page = await context.newPage();
-  await (await context.newCDPSession(page)).send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  const session = await context.newCDPSession(page);
+  await session.send('Emulation.setCPUThrottlingRate', { rate: SLOWED });
+  await session.send('Network.emulateNetworkConditions', BY_THE_RIVER);
   const from = Date.now();
   await page.goto(`${origin}/?start=clean`, { waitUntil: 'commit' });
   await page.getByRole('heading', { level: 1 }).waitFor();

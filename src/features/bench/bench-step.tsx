@@ -9,7 +9,7 @@ import { selectDressing } from '@/state/answering';
 import { type Speech } from '@/speech';
 import { cardFacts, partNamed } from '@/speech/card';
 import { hookName } from '@/features/matches';
-import { useSpeech, useWords } from '@/features/shell';
+import { AfterHead, useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say } from '@/ui/primitives';
 import { CardAssemblies, CardCautions, CardExtras, CardParts, CardSteps } from './card-view';
 import { KeepCard } from './keep-card';
@@ -103,51 +103,53 @@ export function BenchStep({
           />
         ) : null}
       </View>
-      {plate}
-      <CardParts card={card} />
-      <View className="-mt-6">
-        <CardCautions card={card} />
-        <Fold
-          wide
-          title={words('bench.steps-title')}
-          line={speech.beside([
-            words('bench.steps', { count: card.steps.length }),
-            card.minutes && words('dressing.minutes', { minutes: card.minutes }),
-          ])}
-        >
-          <View className="-mx-5">
-            <CardAssemblies card={card} />
-            <CardSteps card={card} cautionsTold />
-          </View>
-        </Fold>
-        <Fold wide title={words('bench.lies')} line={roomLine(card, speech, words)}>
-          <View className="-mx-5 gap-6">
-            <Stations card={card} />
-            <Heading size="small" className="px-5">
-              {words('bench.budget')}
-            </Heading>
-            <RoomBudget card={card} />
-          </View>
-        </Fold>
-        <Fold
-          wide
-          title={words('bench.small-print')}
-          line={speech.list(cardFacts(card, speech).map(({ title }) => title))}
-        >
-          <View className="-mx-5">
-            <CardExtras card={card} />
-          </View>
-        </Fold>
-        <CardSchools matchId={matchId} record={record} card={card} />
-        {dressing ? (
-          <Fold wide title={words('paper.title')} line={words('paper.line')}>
-            <KeepCard card={card} dressing={dressing} natural={natural} />
+      <AfterHead>
+        {plate}
+        <CardParts card={card} />
+        <View className="-mt-6">
+          <CardCautions card={card} />
+          <Fold
+            wide
+            title={words('bench.steps-title')}
+            line={speech.beside([
+              words('bench.steps', { count: card.steps.length }),
+              card.minutes && words('dressing.minutes', { minutes: card.minutes }),
+            ])}
+          >
+            <View className="-mx-5">
+              <CardAssemblies card={card} />
+              <CardSteps card={card} cautionsTold />
+            </View>
           </Fold>
-        ) : null}
-        <Fold wide title={words('tied.title')} line={words('tied.line')}>
-          <TiedRow card={card} />
-        </Fold>
-      </View>
+          <Fold wide title={words('bench.lies')} line={roomLine(card, speech, words)}>
+            <View className="-mx-5 gap-6">
+              <Stations card={card} />
+              <Heading size="small" className="px-5">
+                {words('bench.budget')}
+              </Heading>
+              <RoomBudget card={card} />
+            </View>
+          </Fold>
+          <Fold
+            wide
+            title={words('bench.small-print')}
+            line={speech.list(cardFacts(card, speech).map(({ title }) => title))}
+          >
+            <View className="-mx-5">
+              <CardExtras card={card} />
+            </View>
+          </Fold>
+          <CardSchools matchId={matchId} record={record} card={card} />
+          {dressing ? (
+            <Fold wide title={words('paper.title')} line={words('paper.line')}>
+              <KeepCard card={card} dressing={dressing} natural={natural} />
+            </Fold>
+          ) : null}
+          <Fold wide title={words('tied.title')} line={words('tied.line')}>
+            <TiedRow card={card} />
+          </Fold>
+        </View>
+      </AfterHead>
     </View>
   );
 }

@@ -7,7 +7,7 @@ import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
 import { selectDevice, useApp } from '@/state';
 import { libraryCard, selectCatalogue, selectDressings, selectOwnDressings } from '@/state/answering';
-import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
+import { AfterHead, Page, QuietBar, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { OrderTiles } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
 import { Button, Chips, Field, Heading, InView, Pick, Say, Toggle } from '@/ui/primitives';
@@ -37,7 +37,8 @@ export function DressingsScreen() {
   const set = (more: Partial<LibraryFilter>) => setFilter({ ...filter, ...more });
   const searching = filter.search.trim() !== '';
   // A search goes through the whole library; without one a natural is looked at at a time.
-  const inUse = useDeferredValue(searching ? { ...filter, order: null, stage: null } : filter);
+  const taken = useDeferredValue(filter);
+  const inUse = taken.search.trim() === '' ? taken : { ...taken, order: null, stage: null };
   const ownIds = new Set(own.map((dressing) => dressing.id));
   const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, materials, ownIds, speech));
   const groups = dressingsByStage(shown, inUse);
@@ -97,29 +98,32 @@ export function DressingsScreen() {
           {words('dressing.shown', { count })}
         </Say>
       </View>
-      {groups.map((group) => (
-        <View key={group.stage} className="pt-4">
-          <View className="flex-row items-center gap-3 px-5 pb-2">
-            <NaturalThumb stage={group.stage} colours={{}} width={72} height={38} />
-            <Heading>{speech.name('stages', group.stage)}</Heading>
-            <Say size="small" tone="soft">
-              {words('dressing.n-for', { count: group.dressings.length })}
-            </Say>
+      {filter === taken ? null : <QuietBar />}
+      <AfterHead>
+        {groups.map((group) => (
+          <View key={group.stage} className="pt-4">
+            <View className="flex-row items-center gap-3 px-5 pb-2">
+              <NaturalThumb stage={group.stage} colours={{}} width={72} height={38} />
+              <Heading>{speech.name('stages', group.stage)}</Heading>
+              <Say size="small" tone="soft">
+                {words('dressing.n-for', { count: group.dressings.length })}
+              </Say>
+            </View>
+            <View role="list" className="flex-row flex-wrap gap-3 px-5">
+              {group.dressings.map((dressing) => (
+                <Cell
+                  key={dressing.id}
+                  dressing={dressing}
+                  own={ownIds.has(dressing.id)}
+                  also={dressing.stages[0] !== group.stage}
+                />
+              ))}
+            </View>
           </View>
-          <View role="list" className="flex-row flex-wrap gap-3 px-5">
-            {group.dressings.map((dressing) => (
-              <Cell
-                key={dressing.id}
-                dressing={dressing}
-                own={ownIds.has(dressing.id)}
-                also={dressing.stages[0] !== group.stage}
-              />
-            ))}
-          </View>
-        </View>
-      ))}
-      {groups.length === 0 ? <Say className="px-5 py-4">{words('dressing.none-found')}</Say> : null}
-      <DressingFiles />
+        ))}
+        {groups.length === 0 ? <Say className="px-5 py-4">{words('dressing.none-found')}</Say> : null}
+        <DressingFiles />
+      </AfterHead>
     </Page>
   );
 }

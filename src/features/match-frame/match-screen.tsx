@@ -11,7 +11,7 @@ import { AnswerPlate, DressingStep } from '@/features/dressing';
 import { HookStep, HowFar } from '@/features/hook';
 import { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
-import { Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
+import { AfterHead, Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
 import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { ChangeNotice } from './change-notice';
@@ -185,7 +185,7 @@ function StepRow({
         </View>
         {!open && !stacked ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
       </Pressable>
-      {open ? children : null}
+      {open ? <AfterHead>{children}</AfterHead> : null}
     </View>
   );
 }
@@ -316,7 +316,9 @@ function WideFrame(props: FrameProps) {
         {step === 'natural' && record.stage ? (
           <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} />
         ) : null}
-        <StepBody {...props} />
+        <AfterHead key={step}>
+          <StepBody {...props} />
+        </AfterHead>
       </ScrollView>
       <ScrollView
         role="complementary"

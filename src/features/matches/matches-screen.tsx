@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { deleteMatches } from '@/records';
 import { useAct, useApp, writeBundle, type Store } from '@/state';
 import { saveFile } from '@/features/files';
-import { Page, useNewMatch, useSpeech, useWide, useWords } from '@/features/shell';
+import { Page, QuietBar, useNewMatch, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Field, Fold, Heading, Pick, Say } from '@/ui/primitives';
 import { useRowsInView } from '@/ui/primitives/use-rows-in-view';
 import { useStore } from 'react-redux';
@@ -146,7 +146,8 @@ const FEW = 4;
 function Found({ ids }: { ids: readonly string[] }) {
   const words = useWords();
   const [filter, setFilter] = useState(ANY_MATCH);
-  const found = useFound(ids, useDeferredValue(filter));
+  const taken = useDeferredValue(filter);
+  const found = useFound(ids, taken);
   const [picked, setPicked] = useState<Picked>(null);
   const waiting = useApp(selectWaiting);
   const set = (more: Partial<MatchFilter>) => setFilter({ ...filter, ...more });
@@ -180,6 +181,7 @@ function Found({ ids }: { ids: readonly string[] }) {
           />
         )}
       </View>
+      {filter === taken ? null : <QuietBar />}
       {picked ? <PickedBar found={found} picked={picked} onPicked={setPicked} /> : null}
       <AllMatches ids={found} picked={picked} onPick={toggle} />
     </View>

@@ -1,5 +1,6 @@
 export { AppRoot } from './app-root';
 export { later } from './later';
+export { AfterHead, QuietBar } from './quiet-bar';
 export { Measured } from './measured';
 export { Missing } from './missing';
 export { Page, PageHeading, useTitle } from './page';

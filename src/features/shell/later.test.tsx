@@ -1,7 +1,9 @@
 import { act, fireEvent, screen } from '@testing-library/react';
 import { Say } from '@/ui/primitives';
 import { laidOut, openScreen } from '../__tests__/screen';
+import { useLayoutEffect } from 'react';
 import { fetchParts, later } from './later';
+import { AfterHead } from './quiet-bar';
 import { sharedPartFirst } from './shared-part';
 
 const Screen = ({ name }: { name: string }) => <Say>{`Here is ${name}`}</Say>;
@@ -62,4 +64,23 @@ it('has what the parts share fetched before any of them', async () => {
   sharedPartFirst(plain);
   await plain.__loadBundleAsync('/other.js');
   expect(asked.slice(2)).toEqual(['/other.js']);
+});
+
+it('draws the head a frame before the rest', async () => {
+  const atHead: string[] = [];
+  function Head() {
+    useLayoutEffect(() => void atHead.push(document.body.textContent), []);
+    return <Say>The head</Say>;
+  }
+  await openScreen(
+    <>
+      <Head />
+      <AfterHead>
+        <Say>The rest</Say>
+      </AfterHead>
+    </>,
+  );
+  expect(atHead).toEqual(['The head']);
+  expect(screen.getByText('The rest')).toBeTruthy();
+  expect(screen.queryByRole('progressbar')).toBeNull();
 });

@@ -2,6 +2,7 @@ import { useEffect, useState, type ComponentType } from 'react';
 import { View } from 'react-native';
 import { Button, Say } from '@/ui/primitives';
 import { Page } from './page';
+import { QuietBar } from './quiet-bar';
 import { useWords } from './speech-context';
 
 type Part = () => Promise<unknown>;
@@ -40,7 +41,7 @@ export function later<P extends object>(
       return () => void (gone = true);
     }, [state]);
     if (Got) return <Got {...props} />;
-    return state === 'wrong' ? <NotHere as={as} again={() => setState('waits')} /> : <Waiting />;
+    return state === 'wrong' ? <NotHere as={as} again={() => setState('waits')} /> : <QuietBar />;
   };
 }
 
@@ -59,11 +60,6 @@ export async function fetchParts(): Promise<void> {
     } catch {
       // Asked for again when the screen is opened, where it is said.
     }
-}
-
-function Waiting() {
-  const words = useWords();
-  return <View role="progressbar" aria-label={words('opening')} className="waits" />;
 }
 
 function NotHere({ as, again }: { as: 'page' | 'part'; again: () => void }) {
