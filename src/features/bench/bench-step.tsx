@@ -8,6 +8,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { selectDressing } from '@/state/answering';
 import { type Speech } from '@/speech';
 import { cardFacts, partNamed } from '@/speech/card';
+import { Terms, type TermId } from '@/features/glossary';
 import { hookName } from '@/features/matches';
 import { AfterHead, useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say } from '@/ui/primitives';
@@ -46,6 +47,14 @@ function roomLine(card: Card, speech: Speech, words: ReturnType<typeof useWords>
     room: speech.length(card.room_mm),
     used: speech.length(card.used_mm),
   });
+}
+
+/** The words of its amounts and lengths that a newcomer asks for. */
+function termsOn({ parts }: Card): TermId[] {
+  return [
+    ...(parts.some(({ range_mm: range }) => range) ? (['tie-down'] as const) : []),
+    ...(parts.some(({ amount }) => amount.noodleMm !== null) ? (['noodle'] as const) : []),
+  ];
 }
 
 /** The bench card: every part in millimetres, the room, and the steps. */
@@ -106,6 +115,9 @@ export function BenchStep({
       <AfterHead>
         {plate}
         <CardParts card={card} />
+        <View className="-mt-4 px-5">
+          <Terms ids={termsOn(card)} />
+        </View>
         <View className="-mt-6">
           <CardCautions card={card} />
           <Fold
@@ -137,6 +149,9 @@ export function BenchStep({
           >
             <View className="-mx-5">
               <CardExtras card={card} />
+              <View className="px-5 pt-3">
+                <Terms ids={card.hackles.some(({ gauge }) => gauge !== null) ? ['gauge', 'reserve'] : ['reserve']} />
+              </View>
             </View>
           </Fold>
           <CardSchools matchId={matchId} record={record} card={card} />

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { placesFor } from '@/core/tying';
 import { useApp } from '@/state';
 import { selectCatalogue, selectDressing } from '@/state/answering';
+import { Terms } from '@/features/glossary';
 import { useSpeech, useWords } from '@/features/shell';
 import { Chips, Heading, Say } from '@/ui/primitives';
 
@@ -41,6 +42,7 @@ export function SchoolsPanel({ value, inherited, dressing: id, onChange }: Schoo
   };
   return (
     <View className="gap-6">
+      <Terms ids={['school']} />
       {asked
         .filter((school) => !without.includes(school))
         .map((school) => {

@@ -1,6 +1,6 @@
 import { fireEvent, screen } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame/screens';
-import { DUN, openScreen } from '../__tests__/screen';
+import { DUN, openScreen, unfold } from '../__tests__/screen';
 import { GlossaryScreen, TERM_IDS } from './index';
 
 const search = (value: string) => {
@@ -46,4 +46,14 @@ test('a word on the hook’s page explains itself when it is tapped, and is put 
   expect(screen.queryByText(/^The straight part of the hook/)).toBeNull();
   for (const name of [/^chance \d+ %\. What/, /What is that\?$/])
     expect(screen.getAllByRole('button', { name }).length).toBeGreaterThan(0);
+});
+
+test.each([
+  ['bench', ['Small print'], ['Tie-down', 'Noodle', 'Hackle gauge', 'Head room']],
+  ['natural', ['What is it\\?'], ['Odds, “2 in 3”', 'What it rests on']],
+] as const)('the words of the %s explain themselves below it', async (step, folds, names) => {
+  await openScreen(<MatchScreen id={DUN} step={step} />);
+  unfold(...folds);
+  if (step === 'natural') fireEvent.click(screen.getByRole('button', { name: /signs/i }));
+  for (const name of names) expect(screen.getByRole('button', { name: `${name}. What is that?` })).toBeInTheDocument();
 });

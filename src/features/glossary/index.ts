@@ -1,3 +1,3 @@
 export { GlossaryScreen } from './glossary-screen';
-export { Term } from './term';
+export { Term, Terms } from './term';
 export { TERM_IDS, type TermId } from './terms';

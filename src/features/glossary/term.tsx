@@ -44,3 +44,17 @@ export function Term({ id, children }: { id: TermId; children: string }) {
     </View>
   );
 }
+
+/** The terms of what stands above that a newcomer asks for, each by its name. */
+export function Terms({ ids }: { ids: readonly TermId[] }) {
+  const words = useWords();
+  return (
+    <View className="flex-row flex-wrap gap-x-5">
+      {ids.map((id) => (
+        <Term key={id} id={id}>
+          {words(`glossary.terms.${id}.name`)}
+        </Term>
+      ))}
+    </View>
+  );
+}

@@ -21,6 +21,7 @@ import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
 import { AllSigns } from './all-signs';
 import { Answers } from './answers';
 import { LengthChips } from './length-chips';
+import { Terms } from '@/features/glossary';
 import { plainOdds } from './odds';
 import { Said } from './said';
 
@@ -135,6 +136,7 @@ function StageOdds({ matchId, match, stages, onTake }: Omit<KeyPanelProps, 'samp
       <Say size="small" tone="soft">
         {words('key.weights', { evidence: speech.plain('evidence', likelihoods.sources.signs.evidence) })}
       </Say>
+      <Terms ids={['odds', 'evidence']} />
       {second && first.p < SURE && first.p - second.p < CLOSE ? (
         <Button
           kind="quiet"
