@@ -114,6 +114,38 @@ for (const [size, part] of SIZES.flatMap((size) => PARTS.map((part) => [size, pa
   });
 }
 
+test('on a phone a view has at most one filled button, and no choice is a wall of chips', async ({ page }) => {
+  test.setTimeout(120_000);
+  for (const route of ROUTES) {
+    await page.goto(route);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveCount(1);
+    const { filled, walls } = await page.evaluate(() => {
+      const seen = (element: Element) => element.getClientRects().length > 0;
+      const river = getComputedStyle(document.documentElement).getPropertyValue('--river').trim();
+      const probe = document.createElement('i');
+      probe.style.backgroundColor = river;
+      document.body.append(probe);
+      const ground = getComputedStyle(probe).backgroundColor;
+      probe.remove();
+      return {
+        filled: [...document.querySelectorAll('[role=button], [role=radio], button')]
+          .filter((button) => seen(button) && getComputedStyle(button).backgroundColor === ground)
+          .map((button) => button.textContent),
+        walls: [...document.querySelectorAll('[role=radiogroup]')]
+          .filter(seen)
+          .filter((group) => {
+            const chips = [...group.querySelectorAll('[role=radio]')].filter(seen);
+            const bordered = chips.every((chip) => getComputedStyle(chip).borderTopWidth !== '0px');
+            return bordered && new Set(chips.map((chip) => Math.round(chip.getBoundingClientRect().top))).size > 2;
+          })
+          .map((group) => group.getAttribute('aria-label')),
+      };
+    });
+    expect.soft(filled.length, `${route}: ${filled.join(', ')}`).toBeLessThanOrEqual(1);
+    expect.soft(walls, route).toEqual([]);
+  }
+});
+
 test('a light chosen in the settings is the light of every page', async ({ page }) => {
   await page.goto('/shelf/settings');
   for (const theme of ['Dusk', 'Red lamp'] as const) {

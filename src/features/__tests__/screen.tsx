@@ -1,4 +1,4 @@
-import { act, fireEvent, render, screen, type RenderResult } from '@testing-library/react';
+import { act, fireEvent, render, screen, within, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { createStore, openStore, type Store } from '@/state';
@@ -28,13 +28,21 @@ export function unfold(...titles: string[]): void {
   }
 }
 
+/** Takes one of several by the words it is called, whatever control offers them. */
+export function choose(label: string, choice: string | RegExp): void {
+  const control = screen.getByLabelText(label);
+  if (control.tagName !== 'SELECT') return void fireEvent.click(within(control).getByRole('radio', { name: choice }));
+  const { value } = within(control).getByRole<HTMLOptionElement>('option', { name: choice });
+  fireEvent.change(control, { target: { value } });
+}
+
 export interface Opened extends RenderResult {
   store: Store;
 }
 
 /** Opens a screen on a store of its own, with the demo valley or clean. */
 export async function openScreen(
-  screen: ReactElement,
+  shownScreen: ReactElement,
   start: 'demo' | 'clean' = 'demo',
   i18n?: ReturnType<typeof createI18n>,
 ): Promise<Opened> {
@@ -43,7 +51,7 @@ export async function openScreen(
   await openStore(store, { start, clock: '2033-05-24T04:50' });
   const shown = render(
     <Provider store={store}>
-      <SpeechProvider {...(i18n ? { i18n } : {})}>{screen}</SpeechProvider>
+      <SpeechProvider {...(i18n ? { i18n } : {})}>{shownScreen}</SpeechProvider>
     </Provider>,
   );
   await laidOut();

@@ -6,17 +6,15 @@ import type { Card } from '@/core/tying';
 import { setCardSchools, setSwitches, type AnswerRecord } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
 import { selectDressing } from '@/state/answering';
-import { type Speech } from '@/speech';
-import { cardFacts, partNamed } from '@/speech/card';
+import { partNamed } from '@/speech/card';
 import { Terms, type TermId } from '@/features/glossary';
 import { hookName } from '@/features/matches';
 import { AfterHead, useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say } from '@/ui/primitives';
-import { CardAssemblies, CardCautions, CardExtras, CardParts, CardSteps } from './card-view';
+import { RoomFold, SmallPrintFold, WorkFold } from './card-folds';
+import { CardCautions, CardParts } from './card-view';
 import { KeepCard } from './keep-card';
-import { RoomBudget } from './room-budget';
 import { SchoolsPanel } from './schools-panel';
-import { Stations } from './stations';
 import { SwitchRow } from './switch-row';
 import { TiedRow } from './tied-row';
 
@@ -39,14 +37,6 @@ function CardSchools({ matchId, record, card }: { matchId: string; record: Answe
       />
     </Fold>
   );
-}
-
-/** The room in a line: what there is, and whether the parts stay within it. */
-function roomLine(card: Card, speech: Speech, words: ReturnType<typeof useWords>): string {
-  return words(card.fits ? 'bench.room-line' : 'bench.room-over', {
-    room: speech.length(card.room_mm),
-    used: speech.length(card.used_mm),
-  });
 }
 
 /** The words of its amounts and lengths that a newcomer asks for. */
@@ -120,40 +110,9 @@ export function BenchStep({
         </View>
         <View className="-mt-6">
           <CardCautions card={card} />
-          <Fold
-            wide
-            title={words('bench.steps-title')}
-            line={speech.beside([
-              words('bench.steps', { count: card.steps.length }),
-              card.minutes && words('dressing.minutes', { minutes: card.minutes }),
-            ])}
-          >
-            <View className="-mx-5">
-              <CardAssemblies card={card} />
-              <CardSteps card={card} cautionsTold />
-            </View>
-          </Fold>
-          <Fold wide title={words('bench.lies')} line={roomLine(card, speech, words)}>
-            <View className="-mx-5 gap-6">
-              <Stations card={card} />
-              <Heading size="small" className="px-5">
-                {words('bench.budget')}
-              </Heading>
-              <RoomBudget card={card} />
-            </View>
-          </Fold>
-          <Fold
-            wide
-            title={words('bench.small-print')}
-            line={speech.list(cardFacts(card, speech).map(({ title }) => title))}
-          >
-            <View className="-mx-5">
-              <CardExtras card={card} />
-              <View className="px-5 pt-3">
-                <Terms ids={card.hackles.some(({ gauge }) => gauge !== null) ? ['gauge', 'reserve'] : ['reserve']} />
-              </View>
-            </View>
-          </Fold>
+          <WorkFold card={card} cautionsTold />
+          <RoomFold card={card} />
+          <SmallPrintFold card={card} />
           <CardSchools matchId={matchId} record={record} card={card} />
           {dressing ? (
             <Fold wide title={words('paper.title')} line={words('paper.line')}>

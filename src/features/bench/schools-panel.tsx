@@ -5,7 +5,7 @@ import { useApp } from '@/state';
 import { selectCatalogue, selectDressing } from '@/state/answering';
 import { Terms } from '@/features/glossary';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips, Heading, Say } from '@/ui/primitives';
+import { Choose, Heading, Say } from '@/ui/primitives';
 
 /** Set by match, maker or device, not here. */
 const ELSEWHERE: ReadonlySet<string> = new Set(['size', 'x-label', 'hand']);
@@ -57,8 +57,7 @@ export function SchoolsPanel({ value, inherited, dressing: id, onChange }: Schoo
               <Say size="small" tone="soft">
                 {words(`settings.school.${school.id}`)}
               </Say>
-              <Chips
-                compact
+              <Choose
                 label={speech.name('schools', school.id)}
                 choices={[
                   {

@@ -5,7 +5,7 @@ import { heldOf, sameKind, type FlyRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectCardOf, selectCatalogue, selectFlyName } from '@/state/answering';
 import { Missing, Page, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Choose, Say } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
 import { cellsOf, fliesIn } from './in-box';
 import { OtherFly } from './other-fly';
@@ -66,7 +66,7 @@ export function EnterScreen({ id }: { id: string }) {
       title={words('box.add-title')}
     >
       <View className="gap-5 px-5">
-        <Chips
+        <Choose
           tall
           label={words('box.how')}
           choices={[

@@ -6,7 +6,7 @@ import { LengthField } from '@/features/length-field';
 import { ALL_HUES, ShadeWords } from '@/features/colour-words';
 import { StagePicker } from '@/features/stage';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips, Field, Say, Stepper } from '@/ui/primitives';
+import { Choose, Field, Say, Stepper } from '@/ui/primitives';
 import { NO_KIND } from '@/records';
 import type { Chosen } from './use-ledger';
 
@@ -48,8 +48,7 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
             <Say size="small" tone="soft">
               {words('box.other-size')}
             </Say>
-            <Chips
-              compact
+            <Choose
               label={words('box.other-size')}
               choices={[{ id: '', label: words('box.unknown') }, ...SIZES.map((id) => ({ id, label: id }))]}
               value={size ?? ''}
@@ -72,8 +71,7 @@ export function OtherFly({ chosen, onChange }: OtherFlyProps) {
             <Say size="small" tone="soft">
               {words('box.other-ride')}
             </Say>
-            <Chips
-              compact
+            <Choose
               label={words('box.other-ride')}
               choices={[
                 { id: '', label: words('box.unknown') },

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import type { Hook } from '@/core/hooks';
 import { useWords } from '@/features/shell';
-import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
+import { Button, Choose, Say, Stepper, Toggle } from '@/ui/primitives';
 import type { Chosen } from './use-ledger';
 import { tiedKind, type FlyRecord } from '@/records';
 import { useApp } from '@/state';
@@ -74,8 +74,7 @@ export function PickSizes({ dressing, flies, chosen, onChange }: PickSizesProps)
         <Say size="small" tone="soft">
           {words('box.on-hook')}
         </Say>
-        <Chips
-          compact
+        <Choose
           label={words('box.on-hook')}
           choices={models
             .slice(0, all ? models.length : MODELS_SHOWN)
@@ -96,8 +95,7 @@ export function PickSizes({ dressing, flies, chosen, onChange }: PickSizesProps)
         <Say size="small" tone="soft">
           {words('box.each')}
         </Say>
-        <Chips
-          compact
+        <Choose
           tall
           label={words('box.each')}
           choices={COUNTS.map((id) => ({ id, label: id }))}

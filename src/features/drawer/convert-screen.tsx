@@ -18,7 +18,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { selectHooks, selectOwned } from '@/state/answering';
 import { OnlyOwned } from '@/features/hook';
 import { Page, useSpeech, useWords } from '@/features/shell';
-import { Chips, Digits, Field, Heading, Say } from '@/ui/primitives';
+import { Choose, Digits, Field, Heading, Say } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 
 const WEIGHTS: readonly ConvertBy[] = ['length', 'gape', 'ride'];
@@ -82,8 +82,7 @@ export function ConvertScreen({ id }: { id: string | null }) {
       {result ? (
         <>
           <View className="px-5 pb-2">
-            <Chips
-              compact
+            <Choose
               label={words('convert.by')}
               choices={WEIGHTS.map((by) => ({ id: by, label: words(`convert.weights.${by}`) }))}
               value={convertBy}

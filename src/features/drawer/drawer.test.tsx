@@ -3,7 +3,7 @@ import { leftInPacket } from '@/records';
 import { selectSettings } from '@/state';
 import { selectHooks, selectOwned } from '@/state/answering';
 import { went } from '../__tests__/router';
-import { openScreen } from '../__tests__/screen';
+import { choose, openScreen } from '../__tests__/screen';
 import { ConvertScreen } from './convert-screen';
 import { HooksScreen } from './hooks-screen';
 import { ModelScreen } from './model-screen';
@@ -31,7 +31,7 @@ describe('hooks', () => {
     const { store } = await openScreen(<HooksScreen />);
     fireEvent.click(screen.getByText('Filter'));
     fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Bend' })).getByText('Any'));
-    fireEvent.click(screen.getByText('Upright dun'));
+    choose('Style in use', 'Upright dun');
     const straight = selectHooks(store.getState()).filter(
       (hook) => hook.bend === 'round' || hook.bend === 'wide',
     ).length;

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { BeadKindId } from '@/catalogue/ids';
 import { beadFit, beadOnHook, tippetFit, weightFit, type FitHook, type Hook } from '@/core/hooks';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips, Digits, Field, Heading, Say } from '@/ui/primitives';
+import { Choose, Digits, Field, Heading, Say } from '@/ui/primitives';
 import { readMillimetres } from '@/core/units';
 import { MM_PER_INCH } from '@/core/constants';
 
@@ -34,8 +34,7 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
   return (
     <View className="gap-4 px-5 py-4">
       <Heading>{words('fit.title')}</Heading>
-      <Chips
-        compact
+      <Choose
         label={words('tape.size')}
         choices={hooks.map((item) => ({ id: item.size, label: item.size }))}
         value={hook.size}
@@ -52,8 +51,7 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
             high: speech.length(fit.rangeMm[2]),
           })}
         </Say>
-        <Chips
-          compact
+        <Choose
           label={words('fit.kind')}
           choices={fit.kinds.map((id) => ({ id, label: speech.name('bead-kinds', id) }))}
           value={used}
@@ -107,8 +105,7 @@ export function FitPanel({ hooks, start }: { hooks: readonly Hook[]; start: stri
         <Heading size="small" level={3}>
           {words('fit.wire')}
         </Heading>
-        <Chips
-          compact
+        <Choose
           label={words('fit.metal')}
           choices={METALS.map((id) => ({ id, label: words(`fit.metals.${id}`) }))}
           value={metal}

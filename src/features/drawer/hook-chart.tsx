@@ -7,7 +7,7 @@ import { selectDevice, useAct, useApp } from '@/state';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Choose, Say } from '@/ui/primitives';
 import { run } from '@/workers';
 
 const PAGES: readonly PrintPage[] = ['a4', 'letter'];
@@ -59,8 +59,7 @@ export function HookChart({ hooks }: { hooks: readonly Hook[] }) {
   return (
     <View className="gap-4 border-y border-line bg-plane px-5 py-4">
       <Say size="small">{words('chart.lead', { count: hooks.length, pages: pages.length })}</Say>
-      <Chips
-        compact
+      <Choose
         label={words('field-card.page')}
         choices={PAGES.map((id) => ({ id, label: words(`field-card.pages.${id}`) }))}
         value={page}

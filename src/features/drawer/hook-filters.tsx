@@ -6,7 +6,7 @@ import { ANY_KIND, carryOn, isOfKind, styleUse, type HookKinds } from '@/core/an
 import type { Hook } from '@/core/hooks';
 import { KindChips, kindsSaid, OnlyOwned } from '@/features/hook';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Heading, Say } from '@/ui/primitives';
 
 /** What the ladder and its table show; null for any. */
 export interface HookFilter extends HookKinds {
@@ -72,8 +72,7 @@ export function HookFilters({
             <Heading size="small" level={3}>
               {words('drawer.filter.style')}
             </Heading>
-            <Chips
-              compact
+            <Choose
               label={words('drawer.filter.style')}
               choices={[
                 { id: ANY, label: words('drawer.bare-shank') },

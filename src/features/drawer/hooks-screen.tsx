@@ -9,7 +9,7 @@ import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
 import { railLabels } from '@/speech/card';
 import { HookDimensions } from '@/features/hook';
 import { Ladder, type Rail } from '@/ui/drawings';
-import { Button, Chips, Digits, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Digits, Heading, Say } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 import { HookFamily } from './hook-family';
 import { HookFilters, NO_FILTER, shownHooks, type HookFilter, type Shown } from './hook-filters';
@@ -82,8 +82,7 @@ export function HooksScreen() {
       <DrawerTabs at="hooks" />
       <View className="gap-3 px-5 py-4">
         <HookFilters filter={filter} onChange={setFilter} count={shown.length} />
-        <Chips
-          compact
+        <Choose
           label={words('drawer.view')}
           choices={(['ladder', 'table'] as const).map((id) => ({ id, label: words(`drawer.views.${id}`) }))}
           value={view}

@@ -20,7 +20,7 @@ import { chooseFile, saveFile } from '@/features/files';
 import { ReadingReport, useForesee } from '@/features/reading';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
-import { Button, Chips, Field, Fold, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Field, Fold, Heading, Say } from '@/ui/primitives';
 import { run, type HooksFileAnswer } from '@/workers';
 import { DrawerTabs } from './drawer-tabs';
 import { PacketFiles } from './packet-files';
@@ -329,8 +329,7 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
               </View>
               {asking === column ? (
                 <View className="gap-2">
-                  <Chips
-                    compact
+                  <Choose
                     label={words(`import.column.${column}`)}
                     choices={[
                       { id: NONE, label: words('import.not-there') },
@@ -357,8 +356,7 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
                     />
                   ) : null}
                   {heading && length ? (
-                    <Chips
-                      compact
+                    <Choose
                       label={words('import.unit')}
                       choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
                       value={(from && 'heading' in from ? from.unit : null) ?? unit}
@@ -371,8 +369,7 @@ function Mapper({ answer, map, unit, onMap, onUnit, onRead }: MapperProps) {
           );
         })}
       </View>
-      <Chips
-        compact
+      <Choose
         label={words('import.unit-all')}
         choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
         value={unit}

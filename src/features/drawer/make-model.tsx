@@ -1,7 +1,7 @@
 import { TextInput, View } from 'react-native';
 import type { BendId } from '@/catalogue/ids';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Choose, Say } from '@/ui/primitives';
 import type { NewModel } from '@/records';
 import { madeId } from './use-drawer';
 
@@ -46,15 +46,13 @@ export function MakeModel({
         {name(words('packets.maker'), model.makerName, (makerName) => onChange({ ...model, makerName }))}
         {name(words('packets.model'), model.modelName, (modelName) => onChange({ ...model, modelName }))}
       </View>
-      <Chips
-        compact
+      <Choose
         label={words('drawer.bend')}
         choices={ids.bends.map((bend) => ({ id: bend.id as BendId, label: bend.name }))}
         value={model.bend}
         onChange={(bend) => onChange({ ...model, bend })}
       />
-      <Chips
-        compact
+      <Choose
         label={words('packets.x-long')}
         choices={X_LONG.map((id) => ({ id: id as string, label: words(`packets.x.${id}`) }))}
         value={String(model.xLong)}

@@ -17,7 +17,7 @@ import {
 import { useAct, useApp } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Heading, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Field, Heading, Say, Toggle } from '@/ui/primitives';
 
 const KINDS = [
   ['bend', 'bends'],
@@ -65,8 +65,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
             <Say size="small" tone="soft">
               {words(`drawer.filter.${name}`)}
             </Say>
-            <Chips
-              compact
+            <Choose
               label={words(`drawer.filter.${name}`)}
               choices={ids[kind].map((item) => ({ id: item.id as string, label: item.name }))}
               value={model[name]}
@@ -78,8 +77,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
           <Say size="small" tone="soft">
             {words('drawer.filter.wire')}
           </Say>
-          <Chips
-            compact
+          <Choose
             label={words('drawer.filter.wire')}
             choices={[
               { id: BY_WIRE, label: words('edit.by-wire') },
@@ -93,8 +91,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
           <Say size="small" tone="soft">
             {words('edit.x-long')}
           </Say>
-          <Chips
-            compact
+          <Choose
             label={words('edit.x-long')}
             choices={X.map((x) => ({ id: String(x), label: xWords(x, 'long', 'short', words) }))}
             value={String(model.xLong)}
@@ -105,8 +102,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
           <Say size="small" tone="soft">
             {words('edit.x-heavy')}
           </Say>
-          <Chips
-            compact
+          <Choose
             label={words('edit.x-heavy')}
             choices={X.map((x) => ({ id: String(x), label: xWords(x, 'heavy', 'fine', words) }))}
             value={String(model.xHeavy)}
@@ -117,8 +113,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
           <Say size="small" tone="soft">
             {words('edit.labels')}
           </Say>
-          <Chips
-            compact
+          <Choose
             label={words('edit.labels')}
             choices={(['bigger-smaller', 'bigger-bigger'] as const).map((id) => ({
               id,
@@ -218,8 +213,7 @@ export function ModelEdit({ modelId, model, maker }: { modelId: string; model: M
         <Say size="small" tone="soft">
           {words('edit.x-label')}
         </Say>
-        <Chips
-          compact
+        <Choose
           label={words('edit.x-label')}
           choices={(['number', 'catalogue-step'] as const).map((id) => ({ id, label: words(`edit.school.${id}`) }))}
           value={maker.xLabel}

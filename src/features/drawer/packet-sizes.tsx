@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { PacketsIn } from '@/records';
 import { useWords } from '@/features/shell';
-import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
+import { Button, Choose, Say, Stepper, Toggle } from '@/ui/primitives';
 import type { PadModel } from './packet-line';
 
 const COUNTS = ['5', '10', '25', '50', '100'] as const;
@@ -41,8 +41,7 @@ export function PacketSizes({ model, name, usual, onUsual, onPut, onOther }: Pac
           />
         ))}
       </View>
-      <Chips
-        compact
+      <Choose
         label={words('packets.count-each')}
         choices={COUNTS.map((id) => ({ id: id as string, label: words('packets.times', { count: Number(id) }) }))}
         value={String(usual)}

@@ -6,7 +6,7 @@ import { isLow, leftInPacket, modelIdOf, type PacketRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectHooks } from '@/state/answering';
 import { Page, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Digits, Field, Say, Stepper } from '@/ui/primitives';
+import { Button, Choose, Digits, Field, Say, Stepper } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 import { HookChart } from './hook-chart';
 import { PacketFiles } from './packet-files';
@@ -90,8 +90,7 @@ export function PacketsScreen() {
             <Field label={words('packets.find')} value={find} onType={setFind} />
           </View>
           {low.length > 0 ? (
-            <Chips
-              compact
+            <Choose
               label={words('packets.which')}
               choices={[
                 { id: 'all', label: words('packets.all') },
@@ -225,8 +224,7 @@ function PacketEditor({
         <Say size="small" tone="soft">
           {words('packets.low-mark')}
         </Say>
-        <Chips
-          compact
+        <Choose
           label={words('packets.low-mark')}
           choices={[
             { id: NO_MARK, label: words('packets.low-never') },

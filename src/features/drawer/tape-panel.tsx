@@ -7,7 +7,7 @@ import type { ModelRecord, TapingRecord } from '@/records';
 import { selectDevice, useApp } from '@/state';
 import { useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Field, Heading, Say } from '@/ui/primitives';
 import { GlassTape } from './glass-tape';
 import { useDrawer } from './use-drawer';
 
@@ -69,15 +69,13 @@ export function TapePanel({ modelId, model, sizes, hooks, start }: TapePanelProp
       <Say size="small" tone="soft">
         {words('tape.lead')}
       </Say>
-      <Chips
-        compact
+      <Choose
         label={words('tape.size')}
         choices={sizes.map((id) => ({ id, label: id }))}
         value={size}
         onChange={setSize}
       />
-      <Chips
-        compact
+      <Choose
         label={words('tape.how')}
         choices={[
           { id: 'calliper', label: words('tape.calliper') },

@@ -9,7 +9,7 @@ import { useScreenSize } from '@/features/screen-size';
 import { useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { hookName } from '@/features/matches';
 import { cardInWater, flyMarks, naturalMarks, Plate, type RegionColours } from '@/ui/drawings';
-import { Button, Chips, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Say, Toggle } from '@/ui/primitives';
 import { PlateTable } from './plate-table';
 
 /** Colours as they look now: wet ones darker, none under the red lamp. */
@@ -75,8 +75,7 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
           )}
           <View className="flex-row flex-wrap gap-2">
             <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
-            <Chips
-              compact
+            <Choose
               label={words('natural.surface')}
               choices={[
                 { id: 'dry', label: words('plate.dry') },

@@ -14,7 +14,7 @@ import { selectCatalogue, selectDressing, selectIsOwn } from '@/state/answering'
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
-import { Button, Chips, Heading, Pick, Say } from '@/ui/primitives';
+import { Button, Choose, Heading, Pick, Say } from '@/ui/primitives';
 import { Ancestry } from './dressing-about';
 import { AddPart } from './edit-add';
 import { CheckLines } from './check-lines';
@@ -157,8 +157,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
         />
       </View>
       <Labelled title={words('dressing.ride')}>
-        <Chips
-          compact
+        <Choose
           label={words('dressing.ride')}
           choices={ids.rides.map((ride) => ({ id: ride.id as RideId, label: ride.name }))}
           value={dressing.ride}
@@ -179,8 +178,7 @@ function Editing({ dressing }: { dressing: Dressing }) {
         least={1}
       />
       <Labelled title={words('dressing.skill')}>
-        <Chips
-          compact
+        <Choose
           label={words('dressing.skill')}
           choices={SKILLS.map((skill) => ({ id: String(skill), label: words(`dressing.skill-n.${skill}`) }))}
           value={String(dressing.skill)}

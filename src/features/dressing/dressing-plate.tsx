@@ -9,7 +9,7 @@ import { hookName } from '@/features/matches';
 import { useScreenSize } from '@/features/screen-size';
 import { useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
 import { cardInWater, fitInto, flyMarks, naturalMarks, Plate, svgPicture } from '@/ui/drawings';
-import { Button, Chips, Say, Stepper, Toggle } from '@/ui/primitives';
+import { Button, Choose, More, Say, Stepper, Toggle } from '@/ui/primitives';
 import { pngOf } from './png-of';
 
 interface DressingPlateProps {
@@ -63,8 +63,7 @@ export function DressingPlate({ card, stage, naturalMm, maxHeight }: DressingPla
   return (
     <View className="gap-2">
       <View className="flex-row flex-wrap items-center gap-2 px-5">
-        <Chips
-          compact
+        <Choose
           label={words('plate.view')}
           choices={[
             { id: 'side', label: words('plate.side') },
@@ -73,8 +72,7 @@ export function DressingPlate({ card, stage, naturalMm, maxHeight }: DressingPla
           value={view}
           onChange={(id) => setView(id as 'side' | 'top')}
         />
-        <Chips
-          compact
+        <Choose
           label={words('natural.surface')}
           choices={[
             { id: 'dry', label: words('plate.dry') },
@@ -123,17 +121,19 @@ export function DressingPlate({ card, stage, naturalMm, maxHeight }: DressingPla
           </Say>
         ) : null}
       </View>
-      <View className="flex-row flex-wrap items-center gap-2 px-5">
-        <Button label={words('plate.svg')} onPress={() => saveFile(`${name}.svg`, picture(), 'image/svg+xml')} />
-        <Button
-          label={words('plate.png')}
-          onPress={() =>
-            void pngOf(picture(), PICTURE.width, PICTURE.height).then(
-              (bytes) => saveFile(`${name}.png`, bytes, 'image/png'),
-              () => setFailed(true),
-            )
-          }
-        />
+      <View className="px-5">
+        <More label={words('plate.keep')}>
+          <Button label={words('plate.svg')} onPress={() => saveFile(`${name}.svg`, picture(), 'image/svg+xml')} />
+          <Button
+            label={words('plate.png')}
+            onPress={() =>
+              void pngOf(picture(), PICTURE.width, PICTURE.height).then(
+                (bytes) => saveFile(`${name}.png`, bytes, 'image/png'),
+                () => setFailed(true),
+              )
+            }
+          />
+        </More>
         {failed ? (
           <Say live size="small" tone="dawn">
             {words('plate.png-failed')}

@@ -13,16 +13,16 @@ import { Term } from '@/features/glossary';
 import { hookName } from '@/features/matches';
 import {
   CardAssemblies,
-  CardExtras,
   CardParts,
   CardSteps,
   KeepCard,
-  RoomBudget,
+  RoomFold,
   SchoolsPanel,
-  Stations,
+  SmallPrintFold,
   SwitchRow,
+  WorkFold,
 } from '@/features/bench';
-import { Button, Chips, Facts, Heading, Say } from '@/ui/primitives';
+import { Button, Facts, Heading, Pick, Say } from '@/ui/primitives';
 import { AboutSection, Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
 import { useDressingFacts } from './dressing-facts';
 import { DressingPlate } from './dressing-plate';
@@ -133,16 +133,17 @@ function Picture({ dressing, card, measured, size, switched, onSize, onSwitch }:
     <View className="gap-3 pb-4">
       <DressingPlate card={card} stage={stage} naturalMm={measured} maxHeight={wide ? 440 : 320} />
       <View className="gap-2 px-5">
-        <Chips
-          compact
-          label={words('dressing.shown-for')}
-          choices={SIZES.map((item) => ({
-            id: item,
-            label: words(`dressing.size.${item}`, { mm: speech.length(sampleOf(dressing, item).lengthsMm[0]!) }),
-          }))}
-          value={size}
-          onChange={onSize}
-        />
+        <View className="max-w-96 flex-row">
+          <Pick
+            label={words('dressing.shown-for')}
+            choices={SIZES.map((item) => ({
+              id: item,
+              label: words(`dressing.size.${item}`, { mm: speech.length(sampleOf(dressing, item).lengthsMm[0]!) }),
+            }))}
+            value={size}
+            onChange={(id) => id && onSize(id)}
+          />
+        </View>
         <Say size="small" tone="soft">
           {words('dressing.on-hook', { hook: hookName(card.hook) })}
         </Say>
@@ -231,27 +232,33 @@ function About({ dressing }: { dressing: Dressing }) {
 function Parts({ card }: { card: Card }) {
   const words = useWords();
   return (
-    <View className="gap-6 pb-8">
+    <View className="gap-4">
       <View>
         <Heading className="px-5 pb-2">{words('dressing.parts')}</Heading>
         <CardParts card={card} />
       </View>
-      <Stations card={card} />
-      <RoomBudget card={card} />
-      <CardExtras card={card} />
+      <View className="border-t border-line">
+        <RoomFold card={card} />
+        <SmallPrintFold card={card} />
+      </View>
     </View>
   );
 }
 
 function Steps({ card, dressing }: { card: Card; dressing: Dressing }) {
   const words = useWords();
+  const wide = useWide();
   return (
     <View className="gap-6 pb-8">
-      <CardAssemblies card={card} />
-      <View>
-        <Heading className="px-5 pb-2">{words('dressing.steps')}</Heading>
-        <CardSteps card={card} />
-      </View>
+      {wide ? (
+        <View className="gap-2">
+          <Heading className="px-5">{words('dressing.steps')}</Heading>
+          <CardAssemblies card={card} />
+          <CardSteps card={card} />
+        </View>
+      ) : (
+        <WorkFold card={card} />
+      )}
       <Tools dressing={dressing} />
       <AboutSection title={words('dressing.keep')}>
         <View className="pt-3">

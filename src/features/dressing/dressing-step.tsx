@@ -4,7 +4,6 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { IntentId } from '@/catalogue/ids';
 import { pickingOf, sampleOf } from '@/core/case';
-import type { Reason } from '@/core/code';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
@@ -12,9 +11,10 @@ import { libraryCard, selectCatalogue, selectDressing, selectGroups } from '@/st
 import { Term } from '@/features/glossary';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
-import { Button, Chips, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
 import { AnswerPlate } from './answer-plate';
 import { Compare } from './compare';
+import { Reasons } from './reasons';
 import { AtTheBench, WhatCounts } from './what-counts';
 
 interface DressingStepProps {
@@ -87,8 +87,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
         <Heading size="small" level={3}>
           {words('dressing.on-purpose')}
         </Heading>
-        <Chips
-          compact
+        <Choose
           label={words('dressing.on-purpose')}
           choices={ids.intents.map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
           value={record.offset.intent}
@@ -206,43 +205,6 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
         </Link>
       </View>
     </View>
-  );
-}
-
-/** How many reasons stand before the rest is asked for. */
-const REASONS = 2;
-
-/** What speaks for a dressing and what against: the first for it and what weighs most against it, the rest behind one tap. */
-function Reasons({ why, name, whole }: { why: readonly Reason[]; name: string; whole: boolean }) {
-  const words = useWords();
-  const speech = useSpeech();
-  const [all, setAll] = useState(whole);
-  const against = (reason: Reason) => (reason.weight ?? 1) < 1;
-  const heaviest = why.filter(against).sort((a, b) => a.weight! - b.weight!)[0];
-  const first = new Set([why.find((reason) => !against(reason)), heaviest, ...why].filter(Boolean).slice(0, REASONS));
-  const shown = all ? why : why.filter((reason) => first.has(reason));
-  return (
-    <>
-      {shown.map((reason, index) => (
-        <Say key={index} size="small" tone={against(reason) ? 'straw' : 'soft'}>
-          {words(against(reason) ? 'dressing.against' : 'dressing.speaks-for', {
-            weight: speech.number(reason.weight ?? 1, 2),
-            why: reason.evidence
-              ? speech.aside(speech.say(reason), speech.plain('evidence', reason.evidence))
-              : speech.say(reason),
-          })}
-        </Say>
-      ))}
-      {why.length > shown.length ? (
-        <Button
-          kind="quiet"
-          label={words('dressing.more-reasons', { count: why.length - shown.length })}
-          spoken={speech.beside([words('dressing.more-reasons', { count: why.length - shown.length }), name])}
-          onPress={() => setAll(true)}
-          className="-ml-4 self-start"
-        />
-      ) : null}
-    </>
   );
 }
 

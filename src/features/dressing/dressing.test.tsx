@@ -7,7 +7,7 @@ import { type Store } from '@/state';
 import { selectAnswered } from '@/state/answering';
 import { saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
-import { DUN, openScreen } from '../__tests__/screen';
+import { DUN, choose, openScreen } from '../__tests__/screen';
 import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
 import { ALL, answersFilter, dressingsByStage } from './library-filter';
@@ -82,14 +82,14 @@ describe('the step', () => {
 
   test('an intent is a choice with its reason, and it changes what comes first', async () => {
     const { store } = await open();
-    fireEvent.click(screen.getByRole('radio', { name: /easier prey/i }));
+    choose('On purpose', /easier prey/i);
     expect(leading(store).offset).toEqual({ sizes: 0, intent: 'easier-prey' });
     expect(screen.getByText(/^A stage that cannot get away/)).toBeInTheDocument();
     const answered = selectAnswered(store.getState(), DUN, 'a1');
     expect(answered?.status === 'answered' && answered.answer.dressing!.id).not.toBe('first-light-dun');
-    fireEvent.click(screen.getByRole('radio', { name: 'Bigger' }));
+    choose('On purpose', 'Bigger');
     expect(leading(store).offset).toEqual({ sizes: 1, intent: 'bigger' });
-    fireEvent.click(screen.getByRole('radio', { name: 'Exact' }));
+    choose('On purpose', 'Exact');
     expect(leading(store).offset).toEqual({ sizes: 0, intent: 'exact' });
   });
 
@@ -120,9 +120,9 @@ test('practice, minutes and tools are kept, and a tool not ticked is asked for',
   );
   fireEvent.click(screen.getByRole('radio', { name: 'up to 8' }));
   expect(screen.getByText(/^Not known: tick the first/)).toBeInTheDocument();
-  fireEvent.click(screen.getByRole('button', { name: 'Bobbin holder' }));
-  fireEvent.click(screen.getByRole('button', { name: 'Fine scissors' }));
-  fireEvent.click(screen.getByRole('button', { name: 'Bobbin holder' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Bobbin holder' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Fine scissors' }));
+  fireEvent.click(screen.getByRole('checkbox', { name: 'Bobbin holder' }));
   expect(store.getState().records.entities.settings.main).toMatchObject({ skill: 1, minutes: 8, tools: ['scissors'] });
   const answered = selectAnswered(store.getState(), DUN, 'a1');
   const why = answered?.status === 'answered' ? answered.answer.dressing!.why.map((item) => item.code) : [];
@@ -135,13 +135,13 @@ describe('the library', () => {
     expect(screen.getByText(`${DRESSINGS.length} dressings, 0 of them yours`)).toBeInTheDocument();
     expect(screen.getByRole('heading', { level: 2, name: 'Mayfly dun' })).toBeInTheDocument();
     expect(screen.queryByRole('heading', { level: 2, name: 'Caddis pupa' })).toBeNull();
-    fireEvent.click(screen.getByRole('radio', { name: 'Caddis' }));
+    choose('Natural', 'Caddis');
     expect(screen.getByRole('heading', { level: 2, name: 'Caddis pupa' })).toBeInTheDocument();
     expect(screen.getByRole('link', { name: /Curved shell-back pupa/ })).toHaveAttribute(
       'href',
       '/dressings/curved-shell-pupa',
     );
-    fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Stage' })).getByRole('radio', { name: 'Pupa' }));
+    choose('Stage', 'Pupa');
     expect(screen.getAllByRole('heading', { level: 2 }).map((heading) => heading.textContent)).toEqual([
       'Caddis pupa',
       'Dressings as files',

@@ -1,6 +1,6 @@
 import { Link, useLocalSearchParams, useRouter } from 'expo-router';
-import { useDeferredValue, useState, type ReactNode } from 'react';
-import { ScrollView, View } from 'react-native';
+import { useDeferredValue, useState } from 'react';
+import { View } from 'react-native';
 import { STYLES } from '@/catalogue';
 import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
@@ -8,9 +8,9 @@ import type { Speech } from '@/speech';
 import { selectDevice, useApp } from '@/state';
 import { libraryCard, selectCatalogue, selectDressings, selectOwnDressings } from '@/state/answering';
 import { AfterHead, Page, QuietBar, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
-import { OrderTiles } from '@/features/stage';
+import { OrderPick } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
-import { Button, Chips, Field, Heading, InView, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Field, Heading, InView, Pick, Say, Toggle } from '@/ui/primitives';
 import { ALL, answersFilter, dressingsByStage, type LibraryFilter } from './library-filter';
 import { DressingFiles } from './dressing-files';
 
@@ -23,7 +23,6 @@ export function DressingsScreen() {
   const words = useWords();
   const speech = useSpeech();
   const { ids } = speech;
-  const wide = useWide();
   const router = useRouter();
   const asked = useLocalSearchParams<{ order?: string }>();
   const dressings = useApp(selectDressings);
@@ -67,31 +66,27 @@ export function DressingsScreen() {
         {open ? <Filters filter={filter} own={own.length} onChange={set} /> : null}
       </View>
       {searching ? null : (
-        <View className="border-y border-line px-3">
-          <OrderTiles
-            strip={!wide}
+        <View className="max-w-[560px] flex-row gap-3 px-5">
+          <OrderPick
             label={words('dressing.natural')}
-            every={{ label: words('dressing.every-natural'), onTake: () => set({ order: null, stage: null }) }}
+            none={words('dressing.every-natural')}
             orders={orders.map(({ id }) => id as OrderId)}
             value={filter.order}
             onChange={(order) => set({ order, stage: null })}
           />
+          {stages.length < 2 ? null : (
+            <Pick
+              label={words('dressing.stage')}
+              none={words('dressing.every-stage')}
+              choices={stages.map((stage) => ({
+                id: stage.id as StageId,
+                label: stageWord(speech, stage.id, stage.order),
+              }))}
+              value={filter.stage}
+              onChange={(stage) => set({ stage })}
+            />
+          )}
         </View>
-      )}
-      {searching || stages.length < 2 ? null : (
-        <Strip wide={wide} className="px-5 pt-3">
-          <Chips
-            compact
-            strip={!wide}
-            label={words('dressing.stage')}
-            choices={[
-              { id: ANY, label: words('dressing.every-stage') },
-              ...stages.map((stage) => ({ id: stage.id as string, label: stageWord(speech, stage.id, stage.order) })),
-            ]}
-            value={filter.stage ?? ANY}
-            onChange={(id) => set({ stage: id === ANY ? null : (id as StageId) })}
-          />
-        </Strip>
       )}
       <View className="px-5 pt-3">
         <Say live size="small" tone="soft">
@@ -128,16 +123,6 @@ export function DressingsScreen() {
   );
 }
 
-/** One line that scrolls by itself on a phone; as many as it takes where there is room. */
-function Strip({ wide, className, children }: { wide: boolean; className: string; children: ReactNode }) {
-  if (wide) return <View className={className}>{children}</View>;
-  return (
-    <ScrollView horizontal showsHorizontalScrollIndicator={false} contentContainerClassName={className}>
-      {children}
-    </ScrollView>
-  );
-}
-
 /** A stage without the name of its order, which stands above it. */
 function stageWord(speech: Speech, stage: string, order: string): string {
   const word = speech.name('stages', stage).replace(new RegExp(`^${speech.name('orders', order)} `), '');
@@ -162,8 +147,7 @@ function Filters({
         <Heading size="small" level={3}>
           {words('dressing.waters')}
         </Heading>
-        <Chips
-          compact
+        <Choose
           label={words('dressing.waters')}
           choices={[
             { id: ANY, label: words('drawer.any') },
@@ -177,8 +161,7 @@ function Filters({
         <Heading size="small" level={3}>
           {words('dressing.skill-most')}
         </Heading>
-        <Chips
-          compact
+        <Choose
           label={words('dressing.skill-most')}
           choices={[
             { id: ANY, label: words('drawer.any') },

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
-import { Chips, Field, Pick, Say, Toggle } from '@/ui/primitives';
+import { Choose, Field, Pick, Say, Toggle } from '@/ui/primitives';
 import { Labelled } from './edit-part';
 
 export interface EditProps {
@@ -76,8 +76,7 @@ export function ChoiceField<T extends string>({ title, choices, value, none, onC
     );
   return (
     <Labelled title={title}>
-      <Chips
-        compact
+      <Choose
         label={title}
         choices={[
           ...(none === undefined ? [] : [{ id: NONE, label: none }]),

@@ -10,6 +10,7 @@ import { matchTitle } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 import { AboutSection } from './dressing-about';
+import { Reasons } from './reasons';
 
 const SHOWN = 3;
 
@@ -67,11 +68,7 @@ export function ForYourMatches({ dressing }: { dressing: Dressing }) {
                   first: first.dressing.name,
                 })}
           </Say>
-          {(at === 0 ? own.why : whyNot(first, own)).map((why) => (
-            <Say key={why.code} size="small" tone="soft">
-              {speech.beside([speech.number(why.weight ?? 1, 2), speech.say(why)])}
-            </Say>
-          ))}
+          <Reasons why={at === 0 ? own.why : whyNot(first, own)} name={matchTitle(match, speech, words)} />
           {at > 0 && whyNot(first, own).length === 0 ? (
             <Say size="small" tone="soft">
               {words('dressing.as-good', { first: first.dressing.name })}

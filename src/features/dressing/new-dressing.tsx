@@ -7,10 +7,10 @@ import { bareByWay } from '@/core/ways';
 import { makeDressing } from '@/records';
 import { useAct, useApp } from '@/state';
 import { libraryCard, selectCatalogue, selectDressings } from '@/state/answering';
-import { Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
-import { OrderTiles } from '@/features/stage';
+import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { OrderPick } from '@/features/stage';
 import { FlyThumb } from '@/ui/drawings';
-import { Button, Chips, Heading, InView, Say } from '@/ui/primitives';
+import { Button, Pick, Heading, InView, Say } from '@/ui/primitives';
 import { useDerive } from './use-derive';
 
 const PICTURE = { width: 84, height: 60 } as const;
@@ -21,7 +21,6 @@ export function NewDressingScreen() {
   const speech = useSpeech();
   const { ids } = speech;
   const red = useRedLamp();
-  const wide = useWide();
   const router = useRouter();
   const act = useAct();
   const derive = useDerive();
@@ -45,22 +44,22 @@ export function NewDressingScreen() {
       lead={words('dressing.new-lead')}
     >
       <View className="gap-3 px-5 pb-4">
-        <OrderTiles
-          strip={!wide}
-          label={words('dressing.natural')}
-          orders={KNOWN.orders}
-          value={order}
-          onChange={(next) => setStage(faceOf(next))}
-        />
-        <Chips
-          compact
-          label={words('dressing.stage')}
-          choices={ids.stages
-            .filter((item) => item.order === order)
-            .map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))}
-          value={stage}
-          onChange={setStage}
-        />
+        <View className="max-w-[560px] flex-row gap-3">
+          <OrderPick
+            label={words('dressing.natural')}
+            orders={KNOWN.orders}
+            value={order}
+            onChange={(next) => next && setStage(faceOf(next))}
+          />
+          <Pick
+            label={words('dressing.stage')}
+            choices={ids.stages
+              .filter((item) => item.order === order)
+              .map((item) => ({ id: item.id as StageId, label: speech.name('stages', item.id) }))}
+            value={stage}
+            onChange={(next) => next && setStage(next)}
+          />
+        </View>
         <View className="flex-row flex-wrap items-center gap-3">
           <Button label={words('dressing.from-bare')} onPress={bare} />
           <Say size="small" tone="soft" className="min-w-56 flex-1">

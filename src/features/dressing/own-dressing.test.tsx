@@ -7,7 +7,7 @@ import { putDressing } from '@/records';
 import { selectDressing, selectOwnDressings, selectOwnMaterials } from '@/state/answering';
 import { opened, saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
-import { openScreen } from '../__tests__/screen';
+import { choose, openScreen, unfold } from '../__tests__/screen';
 import { DressingEditor } from './dressing-editor';
 import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
@@ -30,10 +30,10 @@ describe('one dressing', () => {
       'On the bank, before another fly',
       'Where it comes from',
       'Parts',
-      'Order of work',
       'Tools, and doing without',
     ])
       expect(screen.getByRole('heading', { name: title })).toBeInTheDocument();
+    unfold('Steps');
     expect(screen.getByText('heard, not tested')).toBeInTheDocument();
     expect(screen.getByRole('link', { name: 'Made from Auldry low emerger' })).toHaveAttribute(
       'href',
@@ -53,6 +53,7 @@ describe('one dressing', () => {
     expect(
       screen.getByRole('img', { name: 'First-light upright dun as it should look after step 16' }),
     ).toBeInTheDocument();
+    fireEvent.click(screen.getByRole('button', { name: 'Keep this picture' }));
     fireEvent.click(screen.getByRole('button', { name: 'Save as SVG' }));
     expect(saved[0]).toMatchObject({ name: 'aubade-first-light-dun-top-16.svg', type: 'image/svg+xml' });
     expect(saved[0]!.text).toMatch(/^<svg [^>]*>.*<\/svg>$/s);
@@ -62,7 +63,8 @@ describe('one dressing', () => {
   test('another size of natural, and a switch, change the card', async () => {
     await openScreen(<DressingScreen id="cheeked-quill-nymph" />);
     const hook = screen.getByText(/^Shown on /).textContent;
-    fireEvent.click(screen.getByRole('radio', { name: /^largest, / }));
+    unfold('Steps');
+    choose('Shown for a natural of', /^largest, /);
     expect(screen.getByText(/^Shown on /).textContent).not.toBe(hook);
     const steps = screen.getAllByRole('listitem').length;
     fireEvent.click(screen.getByRole('button', { name: 'Cheeks' }));
@@ -88,6 +90,7 @@ describe('one dressing', () => {
 
   test('what is made beforehand stands before the steps', async () => {
     await openScreen(<DressingScreen id="ellanmere-long-dun" />);
+    unfold('Steps');
     expect(screen.getByRole('heading', { name: 'Beforehand: Stitched body' })).toBeInTheDocument();
     expect(screen.getByText(/^1 a fly/)).toBeInTheDocument();
   });
@@ -475,7 +478,7 @@ describe("a dressing of one's own", () => {
 
   test('from the bare hook: thread, body and head, in the style of the stage', async () => {
     const { store } = await openScreen(<NewDressingScreen />);
-    press('Leech');
+    choose('Natural', 'Leech');
     press('Start from the bare hook');
     expect(selectOwnDressings(store.getState())[0]).toMatchObject({
       style: 'strip-tail',

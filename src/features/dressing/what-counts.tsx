@@ -4,7 +4,7 @@ import { setSettings } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
 import { selectTools } from '@/state/answering';
 import { useWords } from '@/features/shell';
-import { Chips, Heading, Say, Toggle } from '@/ui/primitives';
+import { Choose, Heading, Say, Tick } from '@/ui/primitives';
 
 const WEIGHTS = [0, 0.5, 1, 2] as const;
 const ANY = 'any';
@@ -23,8 +23,7 @@ export function AtTheBench() {
         <Heading size="small" level={3}>
           {words('picking.skill')}
         </Heading>
-        <Chips
-          compact
+        <Choose
           label={words('picking.skill')}
           choices={[
             { id: ANY, label: words('picking.not-set') },
@@ -38,8 +37,7 @@ export function AtTheBench() {
         <Heading size="small" level={3}>
           {words('picking.minutes')}
         </Heading>
-        <Chips
-          compact
+        <Choose
           label={words('picking.minutes')}
           choices={[
             { id: ANY, label: words('picking.not-set') },
@@ -56,12 +54,12 @@ export function AtTheBench() {
         <Say size="small" tone="soft">
           {words(settings.tools ? 'picking.tools-hint' : 'picking.tools-unknown')}
         </Say>
-        <View className="flex-row flex-wrap gap-2">
+        <View className="flex-row flex-wrap gap-x-4">
           {tools.map((tool) => {
             const own = settings.tools ?? tools.map((item) => item.id);
             const on = own.includes(tool.id);
             return (
-              <Toggle
+              <Tick
                 key={tool.id}
                 label={tool.name}
                 on={settings.tools != null && on}
@@ -94,8 +92,7 @@ export function WhatCounts() {
       {CRITERIA.map((criterion) => (
         <View key={criterion} className="gap-1 border-b border-line pb-2">
           <Say weight="medium">{words(`picking.criterion.${criterion}`)}</Say>
-          <Chips
-            compact
+          <Choose
             label={words(`picking.criterion.${criterion}`)}
             choices={WEIGHTS.map((weight) => ({
               id: String(weight),

@@ -14,7 +14,7 @@ import { useAct } from '@/state';
 import { ALL_HUES, ShadeWords } from '@/features/colour-words';
 import { LengthField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { OrderTiles } from '@/features/stage';
+import { OrderPick } from '@/features/stage';
 import { Button, Field, Heading, Say, Toggle } from '@/ui/primitives';
 
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
@@ -49,14 +49,12 @@ export function GroupForm({ id, group }: { id: string; group: GroupRecord }) {
         <Field label={words('guide.note')} value={group.note ?? ''} onType={(note) => set({ note: note || null })} />
       </View>
       <View className="gap-2">
-        <Say size="small" tone="soft">
-          {words('natural.order')}
-        </Say>
-        <OrderTiles
+        <OrderPick
           label={words('natural.order')}
           orders={KNOWN.orders}
           value={group.order}
           onChange={(order) =>
+            order &&
             act(setGroupOrder, {
               groupId: id,
               order,

@@ -6,7 +6,7 @@ import { foundBy } from '@/speech/card';
 import { selectSettings, useApp } from '@/state';
 import { selectGroups } from '@/state/answering';
 import { Page, useSpeech, useWide, useWords } from '@/features/shell';
-import { Chips, Field, Heading, Say } from '@/ui/primitives';
+import { Choose, Field, Heading, Say } from '@/ui/primitives';
 import { OwnGroups } from './own-groups';
 import { named } from './named';
 import { SeasonBar } from './season-bar';
@@ -54,8 +54,7 @@ export function GuideScreen() {
         <View className="max-w-96">
           <Field label={words('guide.search')} value={search} onType={setSearch} />
         </View>
-        <Chips
-          compact
+        <Choose
           label={words('guide.where')}
           choices={[
             { id: '', label: words('guide.anywhere') },

@@ -3,7 +3,7 @@ import { GROUPS, KEY } from '@/catalogue';
 import { groupSchema } from '@/records';
 import { undone, type Store } from '@/state';
 import { selectKey } from '@/state/answering';
-import { openScreen } from '../__tests__/screen';
+import { choose, openScreen } from '../__tests__/screen';
 import { GroupScreen, tellingSigns } from './group-screen';
 import { answersSearch, GuideScreen, lengthsOf } from './guide-screen';
 import { change } from '@/state/__tests__/change';
@@ -32,7 +32,7 @@ test('the guide lists every group, narrows by search and by part of the world', 
     '/shelf',
     '/shelf/naturals/s01',
   ]);
-  fireEvent.click(screen.getByText('Europe'));
+  choose('Where', 'Europe');
   expect(screen.getByText('No group answers that search here.')).toBeInTheDocument();
 });
 

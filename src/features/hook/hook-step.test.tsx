@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame/screens';
 import type { Store } from '@/state';
-import { DUN, openScreen, unfold } from '../__tests__/screen';
+import { DUN, choose, openScreen, unfold } from '../__tests__/screen';
 import { change } from '@/state/__tests__/change';
 
 async function open(id = DUN) {
@@ -87,7 +87,7 @@ test('one up asks for a longer hook', async () => {
 test('a size two up keeps the reason that is given for it', async () => {
   const { store } = await open();
   fireEvent.click(screen.getByText('two up'));
-  fireEvent.click(screen.getByText('Different after refusal'));
+  choose('Why', 'Different after refusal');
   expect(leading(store).offset).toEqual({ sizes: 2, intent: 'different-after-refusal' });
 });
 

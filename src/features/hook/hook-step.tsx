@@ -21,7 +21,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
 import { Term } from '@/features/glossary';
 import { hookName, offDigits } from '@/features/matches';
-import { Button, Chips, Digits, Fold, Heading, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Digits, Fold, Heading, Pick, Say, Toggle } from '@/ui/primitives';
 import { OnlyOwned } from './only-owned';
 import { HookDimensions, HookReasons } from './hook-detail';
 import { HowFar } from './how-far';
@@ -254,23 +254,23 @@ function HookRules({
       <Say size="small" tone="soft">
         {words('hook.offset')}
       </Say>
-      <Chips
-        compact
+      <Choose
         label={words('hook.offset')}
         choices={OFFSETS.map((id) => ({ id: id as string, label: words(`hook.offset-word.${id}`) }))}
         value={String(record.offset.sizes)}
         onChange={(id) => onSizes(Number(id), null)}
       />
       {record.offset.sizes === 0 ? null : (
-        <Chips
-          compact
-          label={words('hook.intent')}
-          choices={ids.intents
-            .filter((intent) => intent.id !== 'exact')
-            .map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
-          value={record.offset.intent}
-          onChange={(intent) => onSizes(record.offset.sizes, intent)}
-        />
+        <View className="max-w-96 flex-row">
+          <Pick
+            label={words('hook.intent')}
+            choices={ids.intents
+              .filter((intent) => intent.id !== 'exact')
+              .map((intent) => ({ id: intent.id as IntentId, label: intent.name }))}
+            value={record.offset.intent}
+            onChange={(intent) => intent && onSizes(record.offset.sizes, intent)}
+          />
+        </View>
       )}
       <View className="flex-row flex-wrap items-end gap-4">
         <Pick

@@ -2,7 +2,7 @@ import { View } from 'react-native';
 import type { HookKinds } from '@/core/answer';
 import { useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
-import { Chips, Heading } from '@/ui/primitives';
+import { Choose, Heading } from '@/ui/primitives';
 
 const ANY = 'any';
 const KINDS = [
@@ -26,8 +26,7 @@ export function KindChips({ kinds, onChange }: { kinds: HookKinds; onChange: (ki
       <Heading size="small" level={3}>
         {words(`drawer.filter.${name}`)}
       </Heading>
-      <Chips
-        compact
+      <Choose
         label={words(`drawer.filter.${name}`)}
         choices={[
           { id: ANY, label: words('drawer.any') },

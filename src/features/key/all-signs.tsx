@@ -8,7 +8,7 @@ import { saySeen, setSample, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { BellyInWords } from '@/features/colour-words';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips, Fold, Say, Toggle } from '@/ui/primitives';
+import { Choose, Fold, Say, Toggle } from '@/ui/primitives';
 import { Answers } from './answers';
 import { WaterChips } from './water-chips';
 
@@ -124,8 +124,7 @@ function OnTheWater({ sampleId, sample }: { sampleId: string; sample: SampleReco
       <Say size="small" tone="soft">
         {words('key.rise')}
       </Say>
-      <Chips
-        compact
+      <Choose
         tall
         label={words('key.rise')}
         choices={[

@@ -2,7 +2,7 @@ import type { WaterId } from '@/catalogue/ids';
 import { setSample, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips } from '@/ui/primitives';
+import { Choose } from '@/ui/primitives';
 
 /** What water it is, or that nobody said. */
 export function WaterChips({
@@ -18,8 +18,7 @@ export function WaterChips({
   const act = useAct();
   const { ids } = useSpeech();
   return (
-    <Chips
-      compact
+    <Choose
       tall={tall}
       label={words('natural.water')}
       choices={[

@@ -22,7 +22,7 @@ import {
 import { useAct, useApp } from '@/state';
 import { DemoCalliper } from '@/features/demo';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Field, Say, Toggle } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 
 function readMeasure(text: string, inches: boolean, before: number | null): Measure {
@@ -228,8 +228,7 @@ function Apart({
   return (
     <View className="gap-2">
       {sexes ? (
-        <Chips
-          compact
+        <Choose
           label={words('natural.sex-n', { n })}
           choices={SEXES.map((id) => ({ id, label: speech.name('sexes', id) }))}
           value={specimen.sex ?? null}
@@ -237,8 +236,7 @@ function Apart({
         />
       ) : null}
       {asking ? (
-        <Chips
-          compact
+        <Choose
           label={words('natural.leave-out-why', { n })}
           choices={REASONS.map((id) => ({ id, label: words(`natural.out-why.${id}`) }))}
           value={null}

@@ -82,6 +82,12 @@ describe('lengths', () => {
   });
 });
 
+const searchKind = (value: string) => {
+  const field = screen.getByRole('textbox', { name: /^Another kind/ });
+  fireEvent.focus(field);
+  fireEvent.change(field, { target: { value } });
+};
+
 describe('the stage', () => {
   test('an order shows its own stages, and a stage answers at once', async () => {
     const { store } = await open();
@@ -91,11 +97,13 @@ describe('the stage', () => {
     expect(match.answers.find((answer) => answer.id === match.leading)!.stage).toBe('caddis/cased-larva');
     expect(screen.getByLabelText(/^Case/)).toBeInTheDocument();
   });
-  test('every order is one tap away', async () => {
+  test('every order is found by a word of its name', async () => {
     await open();
     expect(screen.queryByText('Damselfly')).toBeNull();
-    fireEvent.click(screen.getByText('More orders'));
-    expect(screen.getByText('Damselfly')).toBeInTheDocument();
+    searchKind('damselfly');
+    expect(screen.getByRole('radio', { name: 'Damselfly nymph' })).toBeInTheDocument();
+    searchKind('unicorn');
+    expect(screen.getByText(/^No kind of that name/)).toBeInTheDocument();
   });
   test('a match that waits for a length says so and offers to give it', async () => {
     await open('match_demo-waiting');
@@ -132,8 +140,8 @@ describe('colours', () => {
   });
   test('only what a stage has is asked for, and a colour that was given stays in sight', async () => {
     const { store } = await openBelly();
-    fireEvent.click(screen.getByText('More orders'));
-    fireEvent.click(screen.getByText('Worm'));
+    searchKind('worm');
+    fireEvent.click(screen.getByRole('radio', { name: /^Worm/ }));
     unfold('What is it\\?');
     const line = (name: string) => screen.queryByRole('button', { name: new RegExp(`^Colour of ${name}:`) });
     expect(line('thorax, back')).toBeNull();

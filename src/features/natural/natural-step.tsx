@@ -24,7 +24,7 @@ import { KeyPanel, WaterChips } from '@/features/key';
 import { lengthDetail, WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo/screens';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
+import { Button, Choose, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
 import { Colours, hexOf, regionsOf } from './colours';
 import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
@@ -306,7 +306,7 @@ function ColoursPart({ sampleId, sample, stage }: { sampleId: string; sample: Sa
       <Say size="small" tone="soft">
         {words('natural.surface')}
       </Say>
-      <Chips
+      <Choose
         label={words('natural.surface')}
         choices={speech.ids.surfaces.map((item) => ({ id: item.id, label: speech.name('surfaces', item.id) }))}
         value={sample.surface}
@@ -387,8 +387,7 @@ function AboutPart({ matchId, match, sample }: Pick<NaturalStepProps, 'matchId' 
       <Say size="small" tone="soft">
         {words('natural.sex')}
       </Say>
-      <Chips
-        compact
+      <Choose
         label={words('natural.sex')}
         choices={[
           { id: 'none', label: words('natural.sex-none') },

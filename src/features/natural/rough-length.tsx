@@ -7,7 +7,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { LengthChips } from '@/features/key';
 import { Stretch, useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Choose, Say } from '@/ui/primitives';
 
 /** Finger widths that an insect may span, and how far such a count is out, as a share. */
 const FINGERS = [0.5, 1, 1.5, 2] as const;
@@ -44,8 +44,7 @@ export function RoughLength({
       </Say>
       {chips ? <LengthChips sampleId={sampleId} sample={sample} /> : null}
       {fingerMm === null ? null : (
-        <Chips
-          compact
+        <Choose
           label={words('fingers.title')}
           choices={FINGERS.map((count) => ({
             id: String(count),

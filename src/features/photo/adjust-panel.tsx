@@ -17,7 +17,7 @@ import {
 } from '@/core/photo/trace';
 import { lengthNow, type Overlay, type OverlayInsect } from '@/records';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Choose, Say } from '@/ui/primitives';
 import { askedOf, LengthWithRoom } from './insect-line';
 import { coloursBare, faceOf, handOf, traceNow, type Colours } from './overlay';
 import { PictureBoard, type Handle } from './picture-board';
@@ -146,8 +146,7 @@ export function AdjustPanel({ url, overlay, insect, onChange, onDone }: AdjustPr
         ) : null}
       </View>
       {regions ? (
-        <Chips
-          compact
+        <Choose
           label={words('adjust.what')}
           choices={MODES.map((id) => ({ id, label: words(`adjust.mode.${id}`) }))}
           value={mode}

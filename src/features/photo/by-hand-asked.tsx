@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useSpeech, useWords } from '@/features/shell';
-import { Chips, Field } from '@/ui/primitives';
+import { Choose, Field } from '@/ui/primitives';
 import { NEUTRALS, RADII, SCALE_WAYS, type useByHand } from './use-by-hand';
 
 type Hand = ReturnType<typeof useByHand>;
@@ -18,8 +18,7 @@ export function ScaleAsked({ scaling }: { scaling: Hand['scaling'] }) {
         ] as const);
   return (
     <View className="gap-3">
-      <Chips
-        compact
+      <Choose
         label={words('hand.way')}
         choices={SCALE_WAYS.map((id) => ({ id, label: words(`hand.ways.${id}`) }))}
         value={scaling.way}
@@ -49,8 +48,7 @@ export function ColourAsked({ colouring }: { colouring: Hand['colouring'] }) {
   const sizes = Object.keys(RADII) as (keyof typeof RADII)[];
   return (
     <View className="gap-3">
-      <Chips<typeof colouring.asking>
-        compact
+      <Choose<typeof colouring.asking>
         label={words('hand.tap-what')}
         choices={[
           ...NEUTRALS.map((kind) => ({ id: `neutral-${kind}` as const, label: words(`hand.neutral-${kind}`) })),
@@ -59,8 +57,7 @@ export function ColourAsked({ colouring }: { colouring: Hand['colouring'] }) {
         value={colouring.asking}
         onChange={colouring.setAsking}
       />
-      <Chips
-        compact
+      <Choose
         label={words('hand.radius')}
         choices={sizes.map((id) => ({ id, label: words(`hand.radii.${id}`) }))}
         value={colouring.radius}

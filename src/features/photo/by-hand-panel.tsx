@@ -4,7 +4,7 @@ import type { ImagePoint } from '@/core/photo/card';
 import type { Neutral } from '@/core/photo/trace';
 import type { Overlay } from '@/records';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Say } from '@/ui/primitives';
+import { Button, Choose, Say } from '@/ui/primitives';
 import { ColourAsked, ScaleAsked, useHandSaid } from './by-hand-asked';
 import { ColourRow } from './colour-row';
 import { LengthWithRoom } from './insect-line';
@@ -38,8 +38,7 @@ export function ByHandPanel({ picture, view, onFound, onLeave }: ByHandProps) {
   const { step, setStep, length, scaling, colouring, line } = hand;
   return (
     <View className="gap-3">
-      <Chips
-        compact
+      <Choose
         label={words('hand.step')}
         choices={HAND_STEPS.map((id) => ({ id, label: words(`hand.steps.${id}`) }))}
         value={step}

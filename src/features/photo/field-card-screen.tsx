@@ -7,7 +7,7 @@ import { selectDevice, useAct, useApp } from '@/state';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { Page, useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Heading, Say } from '@/ui/primitives';
 import { run } from '@/workers';
 import { CardPreview } from './card-preview';
 
@@ -47,13 +47,13 @@ export function FieldCardScreen() {
       <View className="gap-6 px-5">
         <CardPreview size={size} />
         <View className="gap-3">
-          <Chips
+          <Choose
             label={words('field-card.size')}
             choices={SIZES.map((id) => ({ id, label: words(`field-card.sizes.${id}`) }))}
             value={size}
             onChange={setSize}
           />
-          <Chips
+          <Choose
             label={words('field-card.page')}
             choices={PAGES.map((id) => ({ id, label: words(`field-card.pages.${id}`) }))}
             value={page}

@@ -6,7 +6,7 @@ import { setDevice, setSample } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectEye } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Chips, Field } from '@/ui/primitives';
+import { Button, Choose, Field } from '@/ui/primitives';
 import { choicesOf, type Posed, type useMeasuring } from './use-measuring';
 
 const VIEWS = ['belly', 'back', 'side'] as const;
@@ -35,23 +35,20 @@ export function MeasureAsked(props: AskedProps) {
   const { cased, soft } = choicesOf(stage, posed.what);
   return (
     <>
-      <Chips
-        compact
+      <Choose
         label={words('photo.view')}
         choices={VIEWS.map((id) => ({ id, label: speech.name('views', id) }))}
         value={view}
         onChange={(next) => act(setDevice, { view: next })}
       />
-      <Chips
-        compact
+      <Choose
         label={words('natural.surface')}
         choices={SURFACES.map((id) => ({ id, label: speech.name('surfaces', id) }))}
         value={surface}
         onChange={(next) => act(setSample, { sampleId, surface: next })}
       />
       {cased ? (
-        <Chips
-          compact
+        <Choose
           label={words('photo.what')}
           choices={WHATS.map((id) => ({ id, label: words(`photo.what-${id}`) }))}
           value={posed.what}
@@ -59,8 +56,7 @@ export function MeasureAsked(props: AskedProps) {
         />
       ) : null}
       {soft ? (
-        <Chips
-          compact
+        <Choose
           label={words('photo.posture')}
           choices={POSTURES.map((id) => ({ id, label: words(`photo.posture-${id}`) }))}
           value={posed.posture}

@@ -19,7 +19,7 @@ import { act as perform, readPicture, selectDevice, storePicture, undone, type S
 import { selectAnswered, selectEye } from '@/state/answering';
 import { run, type PhotoAnswer } from '@/workers';
 import { hexOfLab } from '@/core/colour';
-import { laidOut, openScreen } from '../__tests__/screen';
+import { choose, laidOut, openScreen } from '../__tests__/screen';
 import { MeasuredPhoto } from './measured-photo';
 import * as Pixels from './pixels';
 import { FieldCardScreen } from './screens';
@@ -514,7 +514,7 @@ describe('by hand', () => {
     await tap(60, 60);
     await tap(160, 60);
     fireEvent.click(screen.getByText('Now its colours'));
-    fireEvent.click(screen.getAllByText('belly')[0]!);
+    choose('What to tap', 'belly');
     await tap(100, 60);
     expect(screen.getByText(/^As the camera saw it/)).toBeInTheDocument();
     await act(async () => void fireEvent.click(screen.getByText('Use 10.0 mm')));

@@ -2,6 +2,7 @@ import { Link } from 'expo-router';
 import { View } from 'react-native';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { hasDemo, leaveDemo, setDevice, setSettings, type Entities } from '@/records';
+import type { Speech } from '@/speech';
 import { asideFile, selectDevice, selectSettings, useAct, useApp } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { SchoolsPanel } from '@/features/bench';
@@ -9,7 +10,7 @@ import { AtTheBench } from '@/features/dressing';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { ScreenSizeSetting } from '@/features/screen-size';
-import { Button, Chips, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Fold, Heading, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
 import { RecordsFile } from './records-file';
@@ -53,7 +54,7 @@ export function SettingsScreen() {
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.settings')}>
       <View className="gap-6 px-5">
         <Row title={words('settings.unit')}>
-          <Chips
+          <Choose
             label={words('settings.unit')}
             choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))}
             value={settings.unit}
@@ -61,7 +62,7 @@ export function SettingsScreen() {
           />
         </Row>
         <Row title={words('settings.barb')}>
-          <Chips
+          <Choose
             label={words('settings.barb')}
             choices={ids['barb-rules'].map((rule) => ({
               id: rule.id as BarbRuleId,
@@ -72,8 +73,7 @@ export function SettingsScreen() {
           />
         </Row>
         <Row title={words('settings.world')}>
-          <Chips
-            compact
+          <Choose
             label={words('settings.world')}
             choices={[
               { id: '', label: words('guide.anywhere') },
@@ -82,8 +82,7 @@ export function SettingsScreen() {
             value={settings.fauna ?? ''}
             onChange={(id) => set({ fauna: id === '' ? null : (id as FaunaId), south: false })}
           />
-          <Chips
-            compact
+          <Choose
             label={words('settings.half')}
             choices={[
               { id: 'north', label: words('settings.north') },
@@ -94,7 +93,7 @@ export function SettingsScreen() {
           />
         </Row>
         <Row title={words('settings.theme')}>
-          <Chips
+          <Choose
             label={words('settings.theme')}
             choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))}
             value={device.theme}
@@ -102,7 +101,7 @@ export function SettingsScreen() {
           />
         </Row>
         <Row title={words('settings.hand')}>
-          <Chips
+          <Choose
             label={words('settings.hand')}
             choices={[
               { id: 'right', label: words('settings.right') },
@@ -113,7 +112,7 @@ export function SettingsScreen() {
           />
         </Row>
         <Row title={words('settings.thumb')}>
-          <Chips
+          <Choose
             label={words('settings.thumb')}
             choices={[
               { id: 'right', label: words('settings.right') },
@@ -142,7 +141,7 @@ export function SettingsScreen() {
           </View>
         </Row>
         <Row title={words('settings.keys')}>
-          <Chips
+          <Choose
             label={words('settings.keys')}
             choices={[
               { id: 'on', label: words('settings.on') },
@@ -155,9 +154,11 @@ export function SettingsScreen() {
             {words('settings.keys-hint')}
           </Say>
         </Row>
-        <Row title={words('settings.bench')}>
+      </View>
+      <View className="mt-6 border-t border-line">
+        <Fold wide title={words('settings.bench')} line={benchLine(settings, speech, words)}>
           <AtTheBench />
-        </Row>
+        </Fold>
         <Schools />
       </View>
     </Page>
@@ -173,15 +174,31 @@ function Schools() {
   const { schools } = useApp(selectSettings);
   const choose = (next: Record<string, string>) => act(setSettings, { schools: next });
   return (
-    <View className="gap-6 border-t border-line pt-6">
-      <View>
-        <Heading>{words('settings.schools')}</Heading>
-        <Say size="small" tone="soft">
-          {words('settings.schools-lead')}
-        </Say>
-      </View>
+    <Fold
+      wide
+      title={words('settings.schools')}
+      line={words('settings.schools-chosen', { count: Object.keys(schools).length })}
+    >
+      <Say size="small" tone="soft">
+        {words('settings.schools-lead')}
+      </Say>
       <SchoolsPanel value={schools} inherited={null} onChange={choose} />
-    </View>
+    </Fold>
+  );
+}
+
+/** Practice, time and tools in a line, as far as they are told. */
+function benchLine(
+  { skill, minutes, tools }: ReturnType<typeof selectSettings>,
+  speech: Speech,
+  words: ReturnType<typeof useWords>,
+): string {
+  return (
+    speech.beside([
+      skill && words(`dressing.skill-n.${skill}`),
+      minutes && words('picking.up-to', { minutes }),
+      tools && words('settings.tools-ticked', { count: tools.length }),
+    ]) || words('settings.bench-none')
   );
 }
 

@@ -1,9 +1,9 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen } from '@testing-library/react';
 import ids from '@/catalogue/ids.json';
 import { loaded } from '@/state/storage/slice';
 import { deleteBox, newBox } from '@/records';
 import { act as run, selectDevice, selectSettings, undone } from '@/state';
-import { openScreen } from '../__tests__/screen';
+import { choose, openScreen, unfold } from '../__tests__/screen';
 import { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf-screens';
 
 test('the shelf leads to its rooms', async () => {
@@ -32,15 +32,16 @@ describe('settings', () => {
   });
   test('a school is chosen, and left to the dressing again', async () => {
     const { store } = await openScreen(<SettingsScreen />);
-    const order = within(screen.getByRole('radiogroup', { name: 'Work order' }));
-    expect(order.getByRole('radio', { name: 'As written' })).toBeChecked();
-    fireEvent.click(order.getByText('Tail first'));
+    unfold('Where tiers disagree');
+    expect(screen.getByRole('combobox', { name: 'Work order' })).toHaveDisplayValue('As written');
+    choose('Work order', 'Tail first');
     expect(selectSettings(store.getState()).schools).toEqual({ 'work-order': 'tail-first' });
-    fireEvent.click(order.getByText('As written'));
+    choose('Work order', 'As written');
     expect(selectSettings(store.getState()).schools).toEqual({});
   });
   test('every school of the one list has its place and its reason', async () => {
     await openScreen(<SettingsScreen />);
+    unfold('Where tiers disagree');
     const here = ids.schools.filter((school) => !['size', 'x-label', 'hand'].includes(school.id));
     for (const school of here) expect(screen.getByLabelText(school.name)).toBeInTheDocument();
     expect(document.body.textContent).not.toContain('settings.school');

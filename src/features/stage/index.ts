@@ -1,2 +1,2 @@
-export { OrderTiles } from './order-tiles';
+export { OrderPick } from './order-pick';
 export { StagePicker } from './stage-picker';

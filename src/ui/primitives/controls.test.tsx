@@ -1,10 +1,11 @@
 import { fireEvent, render, screen } from '@testing-library/react';
-import { Button, Chips, Toggle } from './controls';
+import { Choose } from './choose';
+import { Button, Toggle } from './controls';
 
 test('chips are radios: the chosen one is checked, a tap chooses another', () => {
   const onChange = jest.fn();
   render(
-    <Chips
+    <Choose
       label="Water"
       choices={[
         { id: 'fast', label: 'Fast' },
@@ -43,7 +44,7 @@ describe('a group is one stop of the Tab key', () => {
   const waters = ['fast', 'slow', 'still'].map((id) => ({ id, label: id }));
   const group = (value: string | null) => {
     const onChange = jest.fn();
-    render(<Chips label="Water" choices={waters} value={value} onChange={onChange} />);
+    render(<Choose label="Water" choices={waters} value={value} onChange={onChange} />);
     return { onChange, radios: screen.getAllByRole('radio') };
   };
   const press = (key: string) => fireEvent.keyDown(document.activeElement!, { key });

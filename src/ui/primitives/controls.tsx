@@ -3,8 +3,7 @@ import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
 import { token } from '../tokens';
-import { OneStop } from './one-stop';
-import { Option } from './option';
+import { CHOSEN } from './choose';
 import { Digits, Say } from './text';
 
 interface ButtonProps {
@@ -54,55 +53,6 @@ export function Button({
   );
 }
 
-export interface Choice<T extends string> {
-  id: T;
-  label: string;
-}
-
-/** One of a few: chips with radio semantics, the chosen one by fill, border and weight. A strip is one line, for a frame that scrolls. */
-export function Chips<T extends string>({
-  label,
-  choices,
-  value,
-  onChange,
-  compact = false,
-  tall = false,
-  strip = false,
-}: {
-  label: string;
-  choices: readonly Choice<T>[];
-  value: T | null;
-  onChange: (id: T) => void;
-  compact?: boolean;
-  tall?: boolean;
-  strip?: boolean;
-}) {
-  return (
-    <OneStop
-      label={label}
-      reached={(choices.find((choice) => choice.id === value) ?? choices[0])?.id}
-      className={`flex-row gap-2 ${strip ? '' : 'flex-wrap'}`}
-    >
-      {choices.map((choice) => {
-        const on = choice.id === value;
-        return (
-          <Option
-            key={choice.id}
-            id={choice.id}
-            on={on}
-            onTake={() => onChange(choice.id)}
-            className={`${tall ? 'min-h-touch' : 'min-h-target'} justify-center rounded-control border ${compact ? 'px-3' : 'px-4'} ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
-          >
-            <Say weight={on ? 'strong' : 'medium'} tone={on ? 'on-river' : 'ink'}>
-              {choice.label}
-            </Say>
-          </Option>
-        );
-      })}
-    </OneStop>
-  );
-}
-
 /** A pin that stays down. */
 export function Toggle({
   label,
@@ -123,9 +73,9 @@ export function Toggle({
       aria-pressed={on}
       aria-label={spoken}
       onPress={() => onChange(!on)}
-      className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-3 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
+      className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-3 ${on ? CHOSEN : 'border-edge bg-plane'}`}
     >
-      <Say size="small" weight="medium" tone={on ? 'on-river' : 'river'}>
+      <Say size="small" weight={on ? 'strong' : 'medium'} tone={on ? 'ink' : 'river'}>
         {label}
       </Say>
     </Pressable>

@@ -1,4 +1,6 @@
-export { Button, Chips, Stepper, Toggle, type Choice } from './controls';
+export { Button, Stepper, Toggle } from './controls';
+export { Choose, type Choice } from './choose';
+export { More } from './more';
 export { Field } from './field';
 export { OneStop, spaceTakes } from './one-stop';
 export { Option } from './option';
@@ -7,4 +9,5 @@ export { Fold } from './fold';
 export { Facts } from './facts';
 export { Digits, Heading, Say } from './text';
 export { InView } from './in-view';
+export { Tick } from './tick';
 export { When } from './when';

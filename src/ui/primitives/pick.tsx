@@ -1,7 +1,7 @@
 import { Picker } from '@react-native-picker/picker';
 import { cssInterop } from 'nativewind';
 import { View } from 'react-native';
-import type { Choice } from './controls';
+import type { Choice } from './choose';
 import { Say } from './text';
 
 cssInterop(Picker, { className: 'style' });
@@ -14,18 +14,30 @@ interface PickProps<T extends string> {
   none?: string;
   onChange: (id: T | null) => void;
   disabled?: boolean;
+  /** Where the words above it stand already. */
+  spokenOnly?: boolean;
 }
 
 /** No choice, as the value of an option. */
 const NONE = '';
 
 /** One of many on one line, under its name: the browser's own list, so that keys, typing ahead and a phone's wheel work. */
-export function Pick<T extends string>({ label, choices, value, none, onChange, disabled = false }: PickProps<T>) {
+export function Pick<T extends string>({
+  label,
+  choices,
+  value,
+  none,
+  onChange,
+  disabled = false,
+  spokenOnly = false,
+}: PickProps<T>) {
   return (
-    <View className="min-w-0 flex-1 gap-1">
-      <Say size="small" tone="soft">
-        {label}
-      </Say>
+    <View className={`min-w-0 gap-1 ${spokenOnly ? 'self-stretch' : 'flex-1'}`}>
+      {spokenOnly ? null : (
+        <Say size="small" tone="soft">
+          {label}
+        </Say>
+      )}
       <Picker
         aria-label={label}
         enabled={!disabled}

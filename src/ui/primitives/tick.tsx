@@ -1,0 +1,27 @@
+import Check from 'lucide-react-native/icons/check';
+import { Pressable, View } from 'react-native';
+import { token } from '../tokens';
+import { CHOSEN } from './choose';
+import { Say } from './text';
+
+/** One of many that may be had together: a box that is ticked, and its name. */
+export function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
+  return (
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      onPress={() => onChange(!on)}
+      className="min-h-target min-w-[150px] flex-1 basis-[45%] flex-row items-center gap-3"
+    >
+      <View
+        aria-hidden
+        className={`h-6 w-6 items-center justify-center rounded-control border ${on ? CHOSEN : 'border-edge bg-plane'}`}
+      >
+        {on ? <Check size={18} color={token('ink')} /> : null}
+      </View>
+      <Say size="small" className="min-w-0 flex-1">
+        {label}
+      </Say>
+    </Pressable>
+  );
+}
