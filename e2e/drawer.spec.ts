@@ -55,9 +55,9 @@ test("another's file, with semicolons, decimal commas, a byte-order mark and inc
   );
   await expect(page.getByText('Still needed: Bend')).toBeVisible();
   await page.getByRole('button', { name: 'Change Bend' }).click();
-  await page.getByRole('radio', { name: 'Shape of bend' }).click();
+  await page.getByRole('combobox', { name: 'Bend' }).selectOption({ label: 'Shape of bend' });
   await page.getByRole('button', { name: 'Change Shank' }).click();
-  await page.getByRole('radio', { name: 'Long (in)' }).click();
+  await page.getByRole('combobox', { name: 'Shank' }).selectOption({ label: 'Long (in)' });
   await page
     .getByRole('radiogroup', { name: 'Unit of this column' })
     .getByRole('radio', { name: 'inch', exact: true })

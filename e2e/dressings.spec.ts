@@ -37,6 +37,7 @@ test('a dressing goes out as Markdown, PDF, SVG and PNG, and the Markdown comes 
   const markdown = await save('Markdown');
   expect(markdown.toString()).toContain('```json');
   expect((await save('PDF to print')).subarray(0, 5).toString()).toBe('%PDF-');
+  await page.getByRole('button', { name: 'Keep this picture' }).click();
   expect((await save('Save as PNG')).subarray(1, 4).toString()).toBe('PNG');
   expect((await save('Save as SVG')).toString()).toMatch(/^<svg /);
   await page.goto('/dressings');
@@ -55,7 +56,7 @@ test('the library by natural and stage draws only what comes near the screen', a
   const drawn = () => page.locator('[role=listitem] svg').count();
   await expect.poll(drawn).toBeGreaterThan(3);
   expect(await drawn()).toBeLessThan(await page.getByRole('listitem').count());
-  await page.getByRole('radio', { name: 'Stonefly' }).click();
+  await page.getByRole('combobox', { name: 'Natural' }).selectOption({ label: 'Stonefly' });
   await expect(page.getByRole('link', { name: /Flat-sided stone nymph/ })).toBeVisible();
   await page.getByRole('textbox', { name: 'Search' }).fill('peacock herl');
   await expect(page.getByRole('link', { name: /Curved shell-back pupa/ })).toBeVisible();
@@ -113,8 +114,8 @@ const FLIES: {
 for (const fly of FLIES) {
   test(`${fly.title} is built from a bare hook by its ways`, async ({ page }) => {
     await page.goto('/dressings/new');
-    await page.getByRole('radio', { name: fly.natural, exact: true }).click();
-    await page.getByRole('radio', { name: fly.stage, exact: true }).click();
+    await page.getByRole('combobox', { name: 'Natural' }).selectOption({ label: fly.natural });
+    await page.getByRole('combobox', { name: 'Stage' }).selectOption({ label: fly.stage });
     await page.getByRole('button', { name: 'Start from the bare hook' }).click();
     if (fly.lengths) {
       await page.getByRole('textbox', { name: 'Longest natural' }).fill(fly.lengths[1]);

@@ -20,10 +20,16 @@ async function skip(page: Page): Promise<void> {
   expect(await page.evaluate(() => document.activeElement?.closest('#main'))).not.toBeNull();
 }
 
+/** What is drawn after the head of a page is there. */
+async function drawn(page: Page): Promise<void> {
+  await expect(page.getByRole('progressbar', { name: 'Opening' })).toHaveCount(0);
+}
+
 /** Opens a page and goes past header and places. */
 async function enter(page: Page, route: string): Promise<void> {
   await page.goto(route);
   await page.getByRole('heading', { level: 1 }).first().waitFor();
+  await drawn(page);
   await skip(page);
 }
 
@@ -78,6 +84,7 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
   await reach(page, /A natural in hand/);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/natural$/);
+  await drawn(page);
   await reach(page, /radio under 3/);
   await choose(page, /radio 7 to 10/);
   await reach(page, /upright and cloudy/);
@@ -97,17 +104,21 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
   await reach(page, /Next: Hook/);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/hook$/);
+  await drawn(page);
   await reach(page, /Pin Reference/);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^Hook: .*pinned/ })).toBeVisible();
   await reach(page, /Next: Dressing/);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/dressing$/);
+  await drawn(page);
   await reach(page, /Next: Bench/, 60);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/bench$/);
+  await drawn(page);
   await reach(page, /On paper/);
   await page.keyboard.press('Enter');
+  await drawn(page);
   await reach(page, /PDF to print/);
   const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
   expect(file.suggestedFilename()).toMatch(/^aubade-.*\.pdf$/);
@@ -119,6 +130,7 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
   await reach(page, /Next: Water/);
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/water$/);
+  await drawn(page);
   await reach(page, /One took it: /);
   await page.keyboard.press('Enter');
   await expect(page.getByText('Here: 1 took it')).toBeVisible();

@@ -117,6 +117,7 @@ test('the unit changes every view and no stored value', async ({ page }) => {
 
 test('a school chosen once is worked into the card', async ({ page }) => {
   await page.goto('/shelf/settings');
+  await page.getByRole('button', { name: /^Where tiers disagree/ }).click();
   await page.getByRole('radiogroup', { name: 'Tail material' }).getByRole('radio', { name: 'Synthetic' }).click();
   await written(page);
   await page.goto(`${DUN}/bench`);
