@@ -1,6 +1,7 @@
 export { answer, askedOf, considered, holdsOfHook, narrowed, nearestOfMaker, NO_CHOICES, railOf } from './answer';
 export { secondsTo } from './seconds';
 export { naturalOf } from './natural-of';
+export { firmHook } from './firm-hook';
 export { endOf, lookAgain } from './look-again';
 export { cardFor, type CardRequest } from './card-for';
 export type { Answer, Catalogue, Choices, Dressed, Holds, LadderOf, Sample } from './answer-shape';
