@@ -3,7 +3,7 @@ import type { StageId } from '@/catalogue/ids';
 import { hasDemo, letPhotoGo, PHOTOS_MOST, photosWaiting, setSample, type SampleRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { SamplePhotos } from '@/features/demo';
-import { useWords } from '@/features/shell';
+import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say, Toggle } from '@/ui/primitives';
 import { MeasurePanel } from './measure-panel';
 import { MeasuredPhoto } from './measured-photo';
@@ -21,6 +21,7 @@ export function KeptPhotos({
   stage: StageId | null;
 }) {
   const words = useWords();
+  const speech = useSpeech();
   const act = useAct();
   const { keep, put, wrong } = useKeepPhoto();
   const demo = useApp((state) => hasDemo(state.records.entities));
@@ -57,6 +58,14 @@ export function KeptPhotos({
               onPress={() => act(letPhotoGo, { photoId: id, sampleId })}
             />
           </View>
+          {photos[id] && photos[id].taken !== sample.when ? (
+            <Button
+              kind="quiet"
+              className="-ml-4 max-w-full self-start"
+              label={words('photo.own-time', { when: speech.day(photos[id].taken, true) })}
+              onPress={() => act(setSample, { sampleId, when: photos[id]!.taken })}
+            />
+          ) : null}
         </View>
       ))}
     </View>

@@ -113,6 +113,17 @@ const measure = async () => act(async () => void fireEvent.click(screen.getByTex
 beforeEach(() => worker.mockReset());
 
 describe('a photograph that waits', () => {
+  test('of another time than its match offers that time', async () => {
+    const store = await waiting();
+    expect(screen.queryByRole('button', { name: /^Taken / })).toBeNull();
+    await act(
+      async () =>
+        void store.dispatch(change('photo', (draft) => void (draft.photo.photo_a!.taken = '2033-05-23T21:10'))),
+    );
+    fireEvent.click(screen.getByRole('button', { name: /^Taken 23 May.*: make it the time of this match$/ }));
+    expect(sample(store).when).toBe('2033-05-23T21:10');
+    expect(screen.queryByRole('button', { name: /^Taken / })).toBeNull();
+  });
   test('is measured as it is seen, and what was found is shown before it is taken', async () => {
     const store = await waiting();
     fireEvent.click(screen.getByText('Back'));

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
 import { useStore } from 'react-redux';
 import { keepPhoto, PHOTOS_MOST, photosWaiting } from '@/records';
-import { storePicture, useAct, type Store } from '@/state';
+import { nowOf, storePicture, useAct, type Store } from '@/state';
 import { chooseFile } from '@/features/files';
 
 function dataUrlOf(file: Blob): Promise<string> {
@@ -11,6 +11,16 @@ function dataUrlOf(file: Blob): Promise<string> {
     reader.onerror = () => failed(reader.error ?? new Error('unread'));
     reader.readAsDataURL(file);
   });
+}
+
+/** When the camera says it was taken; null where it does not, or where what reads it is not on this device yet. */
+async function ownTime(file: Blob, now: string): Promise<string | null> {
+  try {
+    const { takenAt } = await import('@/core/photo/taken-at');
+    return await takenAt(await file.arrayBuffer(), now);
+  } catch {
+    return null;
+  }
 }
 
 export interface KeepPhoto {
@@ -38,7 +48,8 @@ export function useKeepPhoto(): KeepPhoto {
         return setWrong('no-room');
       }
       setWrong(null);
-      act(keepPhoto, { photoId, sampleId, type: file.type, bytes: file.size });
+      const taken = await ownTime(file, nowOf(getState(), ports));
+      act(keepPhoto, { photoId, sampleId, type: file.type, bytes: file.size, ...(taken ? { taken } : {}) });
     },
     [act, getState, ports],
   );

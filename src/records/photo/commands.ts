@@ -23,12 +23,24 @@ interface OfPhoto {
   sampleId: string;
 }
 
-/** A photograph kept with a sample until it is measured; without one a match is begun that waits for the bench. Its picture is stored already. */
-export const keepPhoto = command<{ photoId: string; sampleId: string | null; type: string; bytes: number }>(
+interface KeptPhoto {
+  photoId: string;
+  sampleId: string | null;
+  type: string;
+  bytes: number;
+  /** When the camera says it was taken; else it is now. */
+  taken?: string;
+}
+
+/** A photograph kept with a sample until it is measured; without one a match of its time is begun that waits for the bench. Its picture is stored already. */
+export const keepPhoto = command<KeptPhoto>(
   'photo',
-  (draft, { photoId, sampleId, type, bytes }, around) => {
-    const own = sampleId ?? beginMatch(draft, { sample: { kept: true, surface: lastSurface(draft) } }, around).sampleId;
-    draft.photo[photoId] = photoSchema.cast({ sampleId: own, type, bytes, taken: around.now });
+  (draft, { photoId, sampleId, type, bytes, taken: told }, around) => {
+    const taken = told ?? around.now;
+    const own =
+      sampleId ??
+      beginMatch(draft, { sample: { kept: true, surface: lastSurface(draft) }, when: taken }, around).sampleId;
+    draft.photo[photoId] = photoSchema.cast({ sampleId: own, type, bytes, taken });
     found(draft.sample, own).photos.push(photoId);
   },
 );

@@ -1,7 +1,8 @@
-import { createStore, openStore, readPicture, storePicture, type Store } from '@/state';
+import { act, createStore, openStore, readPicture, storePicture, type Store } from '@/state';
 import { change } from '@/state/__tests__/change';
 import { memoryPorts } from '@/state/__tests__/ports';
 import { sampleSchema } from '../sample/schema';
+import { keepPhoto } from './commands';
 import { lastSurface, photosWaiting } from './queries';
 import { photoSchema } from './schema';
 
@@ -72,4 +73,19 @@ test('a picture is stored under its photo and read back; one that is not there i
   await storePicture(ports, 'p9', 'data:image/png;base64,AAAA');
   expect(await readPicture(ports, 'p9')).toBe('data:image/png;base64,AAAA');
   expect(await readPicture(ports, 'p8')).toBeNull();
+});
+
+test('a photograph begins a match of the time when it was taken, and of now where it does not say', async () => {
+  const store = await withPhotos();
+  const begun = (photoId: string, taken?: string) => {
+    store.dispatch(
+      act(keepPhoto, { photoId, sampleId: null, type: 'image/jpeg', bytes: 9, ...(taken ? { taken } : {}) }),
+    );
+    const { photo, sample, match } = store.getState().records.entities;
+    const { sampleId } = photo[photoId]!;
+    const opened = Object.values(match).find((item) => item.sampleId === sampleId)!.opened;
+    return [photo[photoId]!.taken, sample[sampleId]!.when, opened];
+  };
+  expect(begun('own', '2033-05-23T21:10')).toEqual(Array(3).fill('2033-05-23T21:10'));
+  expect(begun('now')).toEqual(Array(3).fill('2033-05-24T04:50'));
 });

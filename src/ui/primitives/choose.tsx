@@ -16,10 +16,10 @@ const COLUMN = 350;
 const LETTER = 8.4;
 const BESIDE = 34;
 /** More lines of chips than these are a wall. */
-export const MOST_LINES = 2;
+const MOST_LINES = 2;
 
 /** How many lines the chips of these labels take on a phone. */
-export function linesOfChips(labels: readonly string[]): number {
+function linesOfChips(labels: readonly string[]): number {
   let lines = 1;
   let at = 0;
   for (const label of labels) {
