@@ -63,6 +63,11 @@ function tableHasDemo(table: Record<string, unknown>): boolean {
   return found;
 }
 
+/** Whether a list holds both the demo's and the tier's own: then the demo's are marked. */
+export function mixesDemo(list: readonly { demo: boolean }[]): boolean {
+  return list.some((item) => item.demo) && list.some((item) => !item.demo);
+}
+
 export function hasDemo(entities: Entities): boolean {
   return (Object.keys(entities) as (keyof Entities)[]).some((kind) => tableHasDemo(entities[kind]));
 }

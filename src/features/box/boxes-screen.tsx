@@ -1,8 +1,8 @@
 import { Link, useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { setBox } from '@/records';
+import { mixesDemo, setBox } from '@/records';
 import { useAct, useApp } from '@/state';
-import { Page, useWords } from '@/features/shell';
+import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, Say, Toggle } from '@/ui/primitives';
 import { BoxMap } from './compartments';
 import { EveryFly } from './every-fly';
@@ -12,12 +12,14 @@ import { useLedger } from './use-ledger';
 /** The fly boxes: what each holds, what has run out, and whether it is carried. */
 export function BoxesScreen() {
   const words = useWords();
+  const speech = useSpeech();
   const router = useRouter();
   const act = useAct();
   const ledger = useLedger();
   const boxes = useApp((state) => state.records.entities.box);
   const flies = useApp((state) => state.records.entities.fly);
   const ids = Object.keys(boxes).sort((a, b) => boxes[a]!.name.localeCompare(boxes[b]!.name));
+  const mixed = mixesDemo(Object.values(boxes));
   const open = (id: string) => router.navigate({ pathname: '/box/[id]', params: { id } });
   return (
     <Page
@@ -62,7 +64,12 @@ export function BoxesScreen() {
                   </Say>
                   <View className="flex-row flex-wrap items-baseline gap-1">
                     <Digits>{String(total)}</Digits>
-                    <Say size="small">{words('box.flies-of', { count: held.length })}</Say>
+                    <Say size="small">
+                      {speech.beside([
+                        words('box.flies-of', { count: held.length }),
+                        mixed && box.demo && words('matches.demo'),
+                      ])}
+                    </Say>
                   </View>
                   {gone > 0 ? (
                     <Say size="small" tone="straw">

@@ -82,6 +82,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
           speech.plain('barbs', first.barb),
           speech.plain('wires', first.wire),
         ]),
+        record?.demo && words('matches.demo'),
       ])}
     >
       <View className="flex-row flex-wrap gap-3 px-5 pb-3">

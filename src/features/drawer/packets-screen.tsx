@@ -2,7 +2,7 @@ import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { columnsOf, reads, readsGape, type Hook } from '@/core/hooks';
-import { isLow, leftInPacket, modelIdOf, type PacketRecord } from '@/records';
+import { isLow, leftInPacket, mixesDemo, modelIdOf, type PacketRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectHooks } from '@/state/answering';
 import { Page, useSpeech, useWords } from '@/features/shell';
@@ -51,6 +51,7 @@ export function PacketsScreen() {
           : Number(a.hook === null) - Number(b.hook === null),
       );
   }, [hooks, packets]);
+  const mixed = mixesDemo(held.map(({ packet }) => packet));
   const low = held.filter(({ packet }) => isLow(packet));
   const wanted = find.trim().toLowerCase();
   const shown = (only === 'low' ? low : held).filter(({ name, packet }) =>
@@ -107,6 +108,7 @@ export function PacketsScreen() {
           <PacketRow
             key={item.id}
             held={item}
+            marked={mixed && item.packet.demo}
             open={open === item.id}
             onOpen={() => setOpen(open === item.id ? null : item.id)}
           />
@@ -126,10 +128,13 @@ export function PacketsScreen() {
 
 function PacketRow({
   held: { id, packet, hook, name, left },
+  marked,
   open,
   onOpen,
 }: {
   held: Held;
+  /** One of the demo's among the tier's own. */
+  marked: boolean;
   open: boolean;
   onOpen: () => void;
 }) {
@@ -157,6 +162,7 @@ function PacketRow({
                 : words('packets.no-hook'),
               packet.label,
               packet.note,
+              marked && words('matches.demo'),
             ])}
           </Say>
         </Link>
