@@ -11,6 +11,8 @@ import { partStates } from './fly/progress';
 import { cardInWater } from './in-water';
 import { fitInto, svgPicture } from './to-svg';
 import { hookMarks } from '@/core/hooks/drawn';
+import likelihoods from '@/catalogue/likelihoods.json';
+import { BASE, FORMS } from './natural-forms';
 import { naturalMarks } from './natural-marks';
 
 const distance = (a: Point, b: Point) => Math.hypot(a[0] - b[0], a[1] - b[1]);
@@ -401,6 +403,56 @@ describe('naturals as they hold themselves', () => {
       of(stage).marks.filter((mark) => mark.d.startsWith('M-8 -2.5') && mark.fill === undefined).length;
     expect([knees('grasshopper/adult'), knees('caddis/adult')]).toEqual([1, 0]);
     expect(of('leech/adult').marks.filter((mark) => mark.fill === 'var(--ink)')).toEqual([]);
+  });
+  test('what the key tells of a stage more often than not is what is drawn', () => {
+    const SURE = 0.55;
+    const PAIRS = 3;
+    // Its one spine is no tail to who answers the key.
+    const ODD = ['water-flea/adult: tails'];
+    const told = (stage: string, sign: string): string | null => {
+      const signs = likelihoods.stages[stage as keyof typeof likelihoods.stages].signs as Record<
+        string,
+        Record<string, number> | null
+      >;
+      const [best] = Object.entries(signs[sign] ?? {}).sort(([, a], [, b]) => b - a);
+      return best && best[1] >= SURE ? best[0] : null;
+    };
+    const differ = Object.keys(likelihoods.stages).flatMap((stage) => {
+      const form = { ...BASE, ...FORMS[stage] };
+      const [gills, house, tails, legs, wings] = ['gills', 'case', 'tails', 'legs', 'wings'].map((sign) =>
+        told(stage, sign),
+      );
+      const wrong = [
+        gills === 'abdomen' && !form.gills,
+        gills === 'breathers' && !form.plumes,
+        gills === 'none' && (form.gills || form.plumes),
+        house === 'none' && form.case !== 'none',
+        house === 'plant' && form.case !== 'leaves',
+        tails != null && /^[0-3]$/.test(tails) && form.case === 'none' && form.tails !== Number(tails),
+        tails === 'plates' && form.fan !== 'plates',
+        legs === 'none' && form.legs > 0,
+        legs?.startsWith('six') === true && form.legs !== PAIRS,
+        legs === 'rowing' && form.strong !== 'row',
+        legs === 'jumping' && form.strong !== 'jump',
+        wings === 'none' && form.wing !== 'none',
+      ];
+      const signs = [
+        'gills',
+        'breathers',
+        'no gills',
+        'no case',
+        'leaves',
+        'tails',
+        'plates',
+        'no legs',
+        'six legs',
+        'oars',
+        'jumps',
+        'no wings',
+      ];
+      return signs.filter((_, at) => wrong[at]).map((sign) => `${stage}: ${sign}`);
+    });
+    expect(differ).toEqual(ODD);
   });
   test('every insect stands on six legs that come from its thorax', () => {
     for (const stage of [

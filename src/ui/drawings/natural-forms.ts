@@ -38,7 +38,8 @@ export interface Form {
   stubs: number;
   antennae: number;
   gills: boolean;
-  case: boolean;
+  /** The house it lives in: of grains, or cut from leaves. */
+  case: 'none' | 'grains' | 'leaves';
   plumes: boolean;
   /** A leg that is built for more than walking: to jump, to row or to pinch. */
   strong: 'none' | 'jump' | 'row' | 'pinch';
@@ -194,7 +195,7 @@ export const BASE: Form = {
   clear: false,
   antennae: 0.08,
   gills: false,
-  case: false,
+  case: 'none',
   plumes: false,
   strong: 'none',
   sacs: false,
@@ -227,11 +228,12 @@ export const FORMS: Record<string, Partial<Form>> = {
   'mayfly/spinner': { wing: 'upright', wingLength: 1.02, tails: 2, tailLength: 1.6, arch: 0.06, eye: 0.036 },
   'mayfly/diver': { wing: 'stone', wingLength: 0.95, tails: 2, tailLength: 1.5, air: true },
   'mayfly/spent': { wing: 'spent', wingLength: 1, tails: 2, tailLength: 1.5 },
-  'caddis/cased-larva': { profile: GRUB, case: true, legLength: 0.22, antennae: 0, waist: 0.28 },
+  'caddis/cased-larva': { profile: GRUB, case: 'grains', legLength: 0.22, antennae: 0, waist: 0.28 },
   'caddis/free-larva': {
     profile: GRUB,
     arch: 0.16,
     rings: 10,
+    gills: true,
     tails: 2,
     tailLength: 0.06,
     legLength: 0.17,
@@ -305,9 +307,8 @@ export const FORMS: Record<string, Partial<Form>> = {
     profile: COMMA,
     arch: 0.06,
     rings: 8,
-    legs: 2,
+    legs: 3,
     legLength: 0.2,
-    plumes: true,
     wing: 'flat',
     wingLength: 0.4,
     shuck: true,
@@ -508,16 +509,23 @@ export const FORMS: Record<string, Partial<Form>> = {
   },
   'water-moth/larva': {
     profile: GRUB,
-    rings: 11,
-    legLength: 0.09,
+    case: 'leaves',
+    legLength: 0.14,
     antennae: 0,
-    waist: 0.26,
-    stubs: 5,
-    gills: true,
+    waist: 0.28,
     eye: 0.016,
   },
   'other/larva': { profile: GRUB, arch: 0.1, rings: 10, legLength: 0.12, antennae: 0, waist: 0.26, eye: 0.018 },
-  'other/pupa': { profile: COMMA, arch: 0.1, rings: 7, legs: 0, antennae: 0, wing: 'buds', wingLength: 0.3 },
+  'other/pupa': {
+    profile: COMMA,
+    arch: 0.1,
+    rings: 7,
+    legs: 0,
+    antennae: 0,
+    wing: 'buds',
+    wingLength: 0.3,
+    plumes: true,
+  },
   'other/adult': { profile: STOUT, wing: 'stone', wingLength: 0.95, legLength: 0.34, antennae: 0.14 },
   'damselfly/climbing': {
     profile: NEEDLE,

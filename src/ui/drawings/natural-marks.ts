@@ -78,7 +78,7 @@ function insectMarks(
     top: (u, k = 1) => [-u * L, line(u) + half(u) * k],
     bottom: (u, k = 1) => [-u * L, line(u) - half(u) * k],
   };
-  if (form.case) {
+  if (form.case !== 'none') {
     drawCased(body, caseMm ?? L * 1.2);
     return {
       marks,
@@ -411,14 +411,15 @@ function drawRoof({ form, L, half, put }: Body, fill: string): void {
   );
 }
 
-/** A case of grains with head, thorax and legs out of it. */
+/** A case with head, thorax and legs out of it: a tube of grains, or two pieces of leaf laid on each other. */
 function drawCased(body: Body, c: number): void {
-  const { L, colours, put } = body;
+  const { form, L, colours, put } = body;
   const shown = 0.25 * L;
   drawLegs(body, 'far');
   skin(body, piece(body, 0.08, 0.4, 0.35, 0.2), colours['thorax-belly'] ?? thoraxOf(body));
   drawLegs(body, 'near');
   drawHead(body);
+  if (form.case === 'leaves') return drawLeaves(body, c, shown);
   const tube: Point[] = [
     [-shown, 0.115 * c],
     [-shown - c * 0.5, 0.1 * c],
@@ -435,6 +436,37 @@ function drawCased(body: Body, c: number): void {
     return ellipse([-shown - u * c, v * c], r, r * 0.85);
   }).join('');
   put(grains, { stroke: INK, width: 0.7, opacity: 0.6 });
+}
+
+/** Two oval pieces of leaf, the lower one a little ahead, each with its rib and veins. */
+function drawLeaves({ colours, put }: Body, c: number, shown: number): void {
+  for (const [ahead, half] of [
+    [0.06, 0.13],
+    [0, 0.115],
+  ] as const) {
+    const front = -shown + ahead * c;
+    const edge = (side: 1 | -1): Point[] =>
+      spread(0, 1, 8).map((u) => [front - u * c, side * half * c * Math.sin(Math.PI * (0.16 + 0.72 * u))]);
+    put(pathOf([...edge(1), ...edge(-1).reverse()], true), { fill: colours.case ?? WASH, stroke: INK, width: 1.2 });
+  }
+  const veins = spread(0.15, 0.75, 5).flatMap((u) =>
+    ([1, -1] as const).map((side) =>
+      pathOf([
+        [-shown - u * c, 0],
+        [-shown - (u + 0.12) * c, side * 0.075 * c],
+      ]),
+    ),
+  );
+  put(
+    [
+      pathOf([
+        [-shown, 0],
+        [-shown - c, 0],
+      ]),
+      ...veins,
+    ].join(''),
+    { stroke: INK, width: 0.7, opacity: 0.6 },
+  );
 }
 
 /** What only some have: a coiled shell, air sacs, a leg to jump, row or pinch with, breathing plumes, a shuck, eggs, air, fins. */
