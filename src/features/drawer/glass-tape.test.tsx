@@ -53,9 +53,9 @@ test('arrows and buttons move the handle that is held, and nothing goes below a 
   await open();
   fireEvent.keyDown(handle('Point'), { key: 'ArrowDown' });
   expect(now('Point')).toBeCloseTo(4.2, 1);
-  fireEvent.click(screen.getByLabelText('1 mm less, Shank'));
+  fireEvent.click(screen.getByLabelText('1.0 mm less, Shank'));
   expect(now('Start of the bend')).toBeCloseTo(6, 1);
-  for (let press = 0; press < 12; press++) fireEvent.click(screen.getByLabelText('1 mm less, Shank'));
+  for (let press = 0; press < 12; press++) fireEvent.click(screen.getByLabelText('1.0 mm less, Shank'));
   expect(now('Start of the bend')).toBe(1);
 });
 

@@ -193,7 +193,10 @@ export function GlassTape({ hook, pxPerMm, times, left, onKeep }: GlassTapeProps
           <Button
             key={by}
             label={`${by > 0 ? '+' : '−'}${Math.abs(by)}`}
-            spoken={words(by > 0 ? 'tape.more' : 'tape.less', { mm: Math.abs(by), what: words(`tape.${held}`) })}
+            spoken={words(by > 0 ? 'tape.more' : 'tape.less', {
+              by: speech.length(Math.abs(by)),
+              what: words(`tape.${held}`),
+            })}
             onPress={() => set(held, readings[held] + by)}
           />
         ))}
@@ -206,7 +209,11 @@ export function GlassTape({ hook, pxPerMm, times, left, onKeep }: GlassTapeProps
         })}
       </Say>
       <Say size="small" tone="soft">
-        {words('tape.glass-half', { half: speech.length(glassHalfMm(times + 1)), count: times })}
+        {words('tape.glass-half', {
+          half: speech.length(glassHalfMm(times + 1)),
+          best: speech.length(glassHalfMm(Infinity)),
+          count: times,
+        })}
       </Say>
       <Button kind="main" label={words('tape.keep')} className="self-start" onPress={() => onKeep(readings)} />
     </View>

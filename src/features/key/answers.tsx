@@ -1,7 +1,7 @@
 import { Pressable, View } from 'react-native';
 import type { AskedId } from '@/core/belief';
 import { useSpeech } from '@/features/shell';
-import { Say } from '@/ui/primitives';
+import { CHOSEN, Say } from '@/ui/primitives';
 import { Pictogram } from './pictogram';
 
 interface AnswersProps {
@@ -26,15 +26,10 @@ export function Answers({ sign, answers, value, onSay }: AnswersProps) {
             aria-pressed={on}
             aria-label={`${speech.ask(sign)} ${speech.answer(sign, answer)}`}
             onPress={() => onSay(on ? null : answer)}
-            className={`min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border px-2 py-1 ${on ? 'border-river bg-river' : 'border-edge bg-plane'}`}
+            className={`min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border px-2 py-1 ${on ? CHOSEN : 'border-edge bg-plane'}`}
           >
-            <Pictogram sign={sign} answer={answer} on={on} />
-            <Say
-              size="small"
-              weight={on ? 'strong' : 'medium'}
-              tone={on ? 'on-river' : 'ink'}
-              className="min-w-0 flex-1"
-            >
+            <Pictogram sign={sign} answer={answer} />
+            <Say size="small" weight={on ? 'strong' : 'medium'} className="min-w-0 flex-1">
               {speech.answer(sign, answer)}
             </Say>
           </Pressable>

@@ -2,8 +2,8 @@ import { act, fireEvent, screen, within } from '@testing-library/react';
 import pictograms from '@/catalogue/pictograms.json';
 import { CASE, ANSWERS } from '@/catalogue';
 import { MatchScreen } from '@/features/match-frame/screens';
-import { matchSchema, sampleSchema, specimen } from '@/records';
-import { selectSettings, type Store } from '@/state';
+import { matchSchema, sampleSchema, setSettings, specimen } from '@/records';
+import { act as runs, selectSettings, type Store } from '@/state';
 import { sightingOf } from '@/core/case';
 import { openScreen, unfold } from '../__tests__/screen';
 import { LOOKS } from './all-signs';
@@ -262,4 +262,17 @@ test('a belly in two words stands in for a colour until one is given', async () 
   expect(sample(store).shades).toEqual({ 'abdomen-belly': 'pale-olive' });
   fireEvent.click(screen.getByText('no word'));
   expect(sample(store).shades).toEqual({});
+});
+
+test('the spans of length stand in the unit of the tier', async () => {
+  const store = await fresh();
+  const spans = (name: RegExp) =>
+    within(screen.getByRole('radiogroup', { name }))
+      .getAllByRole('radio')
+      .map((chip) => `${chip.getAttribute('aria-label')} ${chip.textContent}`);
+  expect(spans(/^How long is the body, mm\?/).slice(0, 2)).toEqual(['under 3 <3', '3 to 5 3–5']);
+  await act(async () => void store.dispatch(runs(setSettings, { unit: 'in-decimal' })));
+  const inches = spans(/^How long is the body, in\?/);
+  expect(inches[0]).toBe('under 0.118 <0.118');
+  expect(inches.at(-1)).toBe('over 1.181 >1.181');
 });

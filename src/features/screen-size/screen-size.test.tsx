@@ -73,7 +73,7 @@ describe('a length without a tool', () => {
     const handle = screen.getByLabelText('Length of the outline');
     expect(handle).toHaveAttribute('aria-valuetext', '9.0 mm');
     expect(handle.style.left).toBe('93px');
-    fireEvent.click(screen.getByLabelText('1 mm longer'));
+    fireEvent.click(screen.getByLabelText('1.0 mm longer'));
     fireEvent.click(screen.getByLabelText('0.2 mm longer'));
     expect(screen.getByLabelText('Length of the outline').style.left).toBe('99px');
     fireEvent.click(screen.getByText('Take this length'));
@@ -85,7 +85,7 @@ describe('a length without a tool', () => {
     await known(store, { pxPerMm: 30 });
     fireEvent.click(screen.getByText('Lay it on the screen'));
     await laidOut();
-    for (let i = 0; i < 10; i++) fireEvent.click(screen.getByLabelText('1 mm longer'));
+    for (let i = 0; i < 10; i++) fireEvent.click(screen.getByLabelText('1.0 mm longer'));
     expect(Number(screen.getByLabelText('Length of the outline').getAttribute('aria-valuenow'))).toBeLessThanOrEqual(
       (390 - 56 - 48) / 30 + 0.05,
     );

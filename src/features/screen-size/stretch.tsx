@@ -76,7 +76,7 @@ export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
           <Button
             key={by}
             label={`${by > 0 ? '+' : '−'}${Math.abs(by)}`}
-            spoken={words(by > 0 ? 'screen.longer' : 'screen.shorter', { mm: Math.abs(by) })}
+            spoken={words(by > 0 ? 'screen.longer' : 'screen.shorter', { by: speech.length(Math.abs(by)) })}
             onPress={() => set(mm + by)}
           />
         ))}

@@ -1,5 +1,5 @@
 export { Button, Stepper, Toggle } from './controls';
-export { Choose, type Choice } from './choose';
+export { CHOSEN, Choose, type Choice } from './choose';
 export { More } from './more';
 export { Field } from './field';
 export { OneStop, spaceTakes } from './one-stop';
