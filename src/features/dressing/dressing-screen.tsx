@@ -256,7 +256,7 @@ function Steps({ card, dressing }: { card: Card; dressing: Dressing }) {
     <View className="gap-6 pb-8">
       {wide ? (
         <View className="gap-2">
-          <Heading className="px-5">{words('dressing.steps')}</Heading>
+          <Heading className="px-5">{words('bench.steps-title')}</Heading>
           <CardAssemblies card={card} />
           <CardSteps card={card} />
         </View>

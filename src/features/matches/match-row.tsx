@@ -1,13 +1,11 @@
 import { Link } from 'expo-router';
-import Check from 'lucide-react-native/icons/check';
 import { Pressable, View } from 'react-native';
 import type { MatchRecord, SampleRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectAnswered, type Answered } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
-import { Say, spaceTakes } from '@/ui/primitives';
-import { token } from '@/ui/tokens';
+import { Say, spaceTakes, TickBox } from '@/ui/primitives';
 import { matchTitle, placeLine, stepLines, type StepLines } from './answer-line';
 
 interface MatchRowProps {
@@ -48,7 +46,7 @@ export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
         {...spaceTakes(onPick)}
         className={`${ROW} ${picked ? 'bg-plane' : ''}`}
       >
-        <Tick on={picked} />
+        <TickBox on={picked} />
         {told}
       </Pressable>
     );
@@ -63,17 +61,6 @@ export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
     >
       {told}
     </Link>
-  );
-}
-
-function Tick({ on }: { on: boolean }) {
-  return (
-    <View
-      aria-hidden
-      className={`h-6 w-6 items-center justify-center rounded-control border ${on ? 'border-river bg-river' : 'border-edge'}`}
-    >
-      {on ? <Check size={18} color={token('on-river')} /> : null}
-    </View>
   );
 }
 

@@ -2,7 +2,7 @@ import type { OrderId } from '@/catalogue/ids';
 import { useSpeech } from '@/features/shell';
 import { Pick } from '@/ui/primitives';
 
-/** One of the orders on one line, by how they live and by name. */
+/** One of the orders, by name, on one line. */
 export function OrderPick({
   label,
   orders,

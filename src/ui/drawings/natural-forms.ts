@@ -210,6 +210,16 @@ export const BASE: Form = {
   band: 'none',
 };
 
+const STONE_ADULT: Partial<Form> = {
+  profile: SLIM,
+  wing: 'stone',
+  wingLength: 1.22,
+  tails: 2,
+  tailLength: 0.18,
+  antennae: 0.6,
+  legLength: 0.36,
+};
+
 export const FORMS: Record<string, Partial<Form>> = {
   'mayfly/nymph': { profile: STOUT, tails: 3, tailLength: 0.55, wing: 'pads', gills: true, antennae: 0.2 },
   'mayfly/mature-nymph': {
@@ -263,25 +273,8 @@ export const FORMS: Record<string, Partial<Form>> = {
     legLength: 0.36,
     waist: 0.44,
   },
-  'stonefly/adult': {
-    profile: SLIM,
-    wing: 'stone',
-    wingLength: 1.22,
-    tails: 2,
-    tailLength: 0.18,
-    antennae: 0.6,
-    legLength: 0.36,
-  },
-  'stonefly/egg-layer': {
-    profile: SLIM,
-    wing: 'stone',
-    wingLength: 1.22,
-    tails: 2,
-    tailLength: 0.18,
-    antennae: 0.6,
-    legLength: 0.36,
-    eggs: true,
-  },
+  'stonefly/adult': STONE_ADULT,
+  'stonefly/egg-layer': { ...STONE_ADULT, eggs: true },
   'midge/larva': {
     profile: WORM,
     arch: 0.08,

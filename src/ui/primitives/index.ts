@@ -9,5 +9,5 @@ export { Fold } from './fold';
 export { Facts } from './facts';
 export { Digits, Heading, Say } from './text';
 export { InView } from './in-view';
-export { Tick } from './tick';
+export { Tick, TickBox } from './tick';
 export { When } from './when';

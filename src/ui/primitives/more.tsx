@@ -8,12 +8,12 @@ import { Say } from './text';
 export function More({ label, children }: { label: string; children: ReactNode }) {
   const [open, setOpen] = useState(false);
   return (
-    <View className="self-stretch">
+    <View className="w-full">
       <Pressable
         role="button"
         aria-expanded={open}
         onPress={() => setOpen(!open)}
-        className="min-h-target flex-row items-center gap-2 self-start rounded-control"
+        className="min-h-touch flex-row items-center gap-2 self-start rounded-control"
       >
         <MoreHorizontal size={20} color={token('river')} aria-hidden />
         <Say weight="medium" tone="river">

@@ -4,6 +4,18 @@ import { token } from '../tokens';
 import { CHOSEN } from './choose';
 import { Say } from './text';
 
+/** The box alone, for a row that is ticked as a whole. */
+export function TickBox({ on }: { on: boolean }) {
+  return (
+    <View
+      aria-hidden
+      className={`h-6 w-6 items-center justify-center rounded-control border ${on ? CHOSEN : 'border-edge bg-plane'}`}
+    >
+      {on ? <Check size={18} color={token('ink')} /> : null}
+    </View>
+  );
+}
+
 /** One of many that may be had together: a box that is ticked, and its name. */
 export function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
   return (
@@ -13,12 +25,7 @@ export function Tick({ label, on, onChange }: { label: string; on: boolean; onCh
       onPress={() => onChange(!on)}
       className="min-h-target min-w-[150px] flex-1 basis-[45%] flex-row items-center gap-3"
     >
-      <View
-        aria-hidden
-        className={`h-6 w-6 items-center justify-center rounded-control border ${on ? CHOSEN : 'border-edge bg-plane'}`}
-      >
-        {on ? <Check size={18} color={token('ink')} /> : null}
-      </View>
+      <TickBox on={on} />
       <Say size="small" className="min-w-0 flex-1">
         {label}
       </Say>
