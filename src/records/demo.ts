@@ -63,9 +63,9 @@ function tableHasDemo(table: Record<string, unknown>): boolean {
   return found;
 }
 
-/** Whether a list holds both the demo's and the tier's own: then the demo's are marked. */
-export function mixesDemo(list: readonly { demo: boolean }[]): boolean {
-  return list.some((item) => item.demo) && list.some((item) => !item.demo);
+/** Whether a list holds one of the tier's own: then the demo's among them are marked. */
+export function holdsOwn(list: readonly { demo: boolean }[]): boolean {
+  return list.some((item) => !item.demo);
 }
 
 export function hasDemo(entities: Entities): boolean {

@@ -8,7 +8,7 @@ export { ownKeys, readRecords, recordsFile, takeRecords, type RecordsRead } from
 export type { Carried } from './carried';
 export { putBack } from './put-back';
 export { nameOf, readingOf, type Reading, type ReadRecord } from './reading';
-export { cleanEntities, hasDemo, leaveDemo, mixesDemo } from './demo';
+export { cleanEntities, hasDemo, leaveDemo, holdsOwn } from './demo';
 export * from './sample/schema';
 export * from './sample/commands';
 export * from './match/schema';

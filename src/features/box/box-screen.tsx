@@ -1,7 +1,7 @@
 import { Link, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BOX_SIDE, deleteBox, heldOf, mixesDemo, setBox, takeOut, type BoxRecord } from '@/records';
+import { BOX_SIDE, deleteBox, heldOf, holdsOwn, setBox, takeOut, type BoxRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectCardOf, selectCatalogue, selectFlyName } from '@/state/answering';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
@@ -28,7 +28,7 @@ export function BoxScreen({ id }: { id: string }) {
   if (!box) return <Missing what="box" list="/box" />;
   const hooks = new Map(catalogue.hooks.map((hook) => [hook.id, hook]));
   const held = fliesIn(id, flies);
-  const mixed = mixesDemo(held.map((item) => item.fly));
+  const mixed = holdsOwn(held.map((item) => item.fly));
   const cells = cellsOf(id, held, hooks, speech, nameOf, cardOf);
   const total = held.reduce((sum, item) => sum + item.left, 0);
   const here = held.filter((item) => heldOf(item.fly).some((place) => place.boxId === id && place.slot === open));

@@ -1,6 +1,6 @@
 import { Link, useRouter } from 'expo-router';
 import { View } from 'react-native';
-import { mixesDemo, setBox } from '@/records';
+import { holdsOwn, setBox } from '@/records';
 import { useAct, useApp } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Digits, Say, Toggle } from '@/ui/primitives';
@@ -19,7 +19,7 @@ export function BoxesScreen() {
   const boxes = useApp((state) => state.records.entities.box);
   const flies = useApp((state) => state.records.entities.fly);
   const ids = Object.keys(boxes).sort((a, b) => boxes[a]!.name.localeCompare(boxes[b]!.name));
-  const mixed = mixesDemo(Object.values(boxes));
+  const mixed = holdsOwn(Object.values(boxes));
   const open = (id: string) => router.navigate({ pathname: '/box/[id]', params: { id } });
   return (
     <Page

@@ -2,7 +2,7 @@ import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { columnsOf, reads, readsGape, type Hook } from '@/core/hooks';
-import { isLow, leftInPacket, mixesDemo, modelIdOf, type PacketRecord } from '@/records';
+import { isLow, leftInPacket, holdsOwn, modelIdOf, type PacketRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectHooks } from '@/state/answering';
 import { Page, useSpeech, useWords } from '@/features/shell';
@@ -51,7 +51,7 @@ export function PacketsScreen() {
           : Number(a.hook === null) - Number(b.hook === null),
       );
   }, [hooks, packets]);
-  const mixed = mixesDemo(held.map(({ packet }) => packet));
+  const mixed = holdsOwn(held.map(({ packet }) => packet));
   const low = held.filter(({ packet }) => isLow(packet));
   const wanted = find.trim().toLowerCase();
   const shown = (only === 'low' ? low : held).filter(({ name, packet }) =>
