@@ -138,6 +138,19 @@ module.exports = [
               message: 'Lists of ids come from useSpeech(), with their names in the language that is read.',
             },
           ],
+          // What is tapped, typed into or gone to has one look for each kind of choice: src/ui/primitives.
+          paths: [
+            {
+              name: 'react-native',
+              importNames: ['Pressable', 'TextInput', 'TouchableOpacity', 'TouchableHighlight', 'Button', 'Switch'],
+              message: 'No screen styles a control itself: take one of src/ui/primitives.',
+            },
+            {
+              name: 'expo-router',
+              importNames: ['Link'],
+              message: 'No screen styles a link itself: Row, Tile, WordLink, TabLink of src/ui/primitives.',
+            },
+          ],
         },
       ],
       // A record given to `draft` is a recipe: it belongs in a command.

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Pressable, ScrollView, useWindowDimensions, View } from 'react-native';
+import { ScrollView, useWindowDimensions, View } from 'react-native';
 import { formatLength } from '@/core/units';
 import { useApp } from '@/state';
 import { selectAnswered } from '@/state/answering';
@@ -16,7 +16,7 @@ import {
   useWords,
 } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
-import { Button, Digits, Heading, Say } from '@/ui/primitives';
+import { BarButton, Button, Digits, Heading, Say, TapArea } from '@/ui/primitives';
 import { StepCaution, StepCheck } from './card-view';
 import { TiedRow } from './tied-row';
 
@@ -86,22 +86,24 @@ export function TieScreen({ id }: { id: string }) {
         ))}
       </View>
       <ScrollView className="flex-1" contentContainerClassName={beside ? 'flex-row' : ''}>
-        <Pressable aria-hidden tabIndex={-1} onPress={forward} onLayout={onLayout} className={beside ? 'w-3/5' : ''}>
-          {width > 0 ? (
-            <Plate
-              label={words('tie.fly', { fly: card.dressing.name, n: step.n })}
-              width={width}
-              natural={null}
-              measuredMm={null}
-              fly={flyMarks(card, { upTo: step.n, plain: red })}
-              partName={(kind) => speech.plain('parts', kind)}
-              digits={(mm) => formatLength(mm, speech.unit).digits}
-              ringAt={step.at?.mm ?? null}
-              only={step.part ?? ''}
-              maxHeight={beside ? height - 150 : 250}
-            />
-          ) : null}
-        </Pressable>
+        <View className={beside ? 'w-3/5' : ''}>
+          <TapArea onTap={forward} onLayout={onLayout}>
+            {width > 0 ? (
+              <Plate
+                label={words('tie.fly', { fly: card.dressing.name, n: step.n })}
+                width={width}
+                natural={null}
+                measuredMm={null}
+                fly={flyMarks(card, { upTo: step.n, plain: red })}
+                partName={(kind) => speech.plain('parts', kind)}
+                digits={(mm) => formatLength(mm, speech.unit).digits}
+                ringAt={step.at?.mm ?? null}
+                only={step.part ?? ''}
+                maxHeight={beside ? height - 150 : 250}
+              />
+            ) : null}
+          </TapArea>
+        </View>
         <View aria-live="polite" className={`gap-3 px-5 pb-6 ${beside ? 'w-2/5 pt-4' : ''}`}>
           <View>
             <Say size="small" tone="soft">
@@ -154,24 +156,19 @@ export function TieScreen({ id }: { id: string }) {
         </View>
       </ScrollView>
       <View className="flex-row border-t border-line">
-        <Pressable
-          role="button"
+        <BarButton
+          takes="third"
           disabled={index === 0}
           onPress={() => {
             setMend(false);
             setIndex(Math.max(0, index - 1));
           }}
-          className="min-h-16 w-1/3 items-center justify-center bg-plane"
         >
           <Say weight="medium" tone={index === 0 ? 'soft' : 'ink'}>
             {words('tie.back')}
           </Say>
-        </Pressable>
-        <Pressable
-          role="button"
-          onPress={forward}
-          className="min-h-16 flex-1 items-center justify-center bg-river px-3"
-        >
+        </BarButton>
+        <BarButton main takes="rest" onPress={forward}>
           <Say weight="strong" tone="on-river" lines={1}>
             {next
               ? words('tie.next-what', {
@@ -179,7 +176,7 @@ export function TieScreen({ id }: { id: string }) {
                 })
               : words('tie.done')}
           </Say>
-        </Pressable>
+        </BarButton>
       </View>
     </View>
   );

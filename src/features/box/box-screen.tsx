@@ -1,11 +1,11 @@
-import { Link, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BOX_SIDE, deleteBox, heldOf, holdsOwn, setBox, takeOut, type BoxRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectCardOf, selectCatalogue, selectFlyName } from '@/state/answering';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
-import { Button, Digits, Field, Heading, Say, Stepper, Toggle } from '@/ui/primitives';
+import { Button, Digits, Field, Heading, Say, Stepper, Toggle, WordLink } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
 import { cellsOf, fliesIn, hookLine, type InBox } from './in-box';
 import { Results } from './results';
@@ -151,13 +151,13 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
             {name}
           </Say>
           {item.fly.dressingId ? (
-            <Link
-              href={{ pathname: '/dressings/[id]', params: { id: item.fly.dressingId } }}
-              aria-label={words('box.dressing-what', { name })}
-              className="min-h-target self-start py-3 font-medium text-small text-river"
+            <WordLink
+              small
+              to={{ pathname: '/dressings/[id]', params: { id: item.fly.dressingId } }}
+              spoken={words('box.dressing-what', { name })}
             >
               {words('box.its-dressing')}
-            </Link>
+            </WordLink>
           ) : null}
           <Say size="small">{hook}</Say>
           {item.fly.stage ? (

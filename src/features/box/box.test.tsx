@@ -166,8 +166,24 @@ describe('a box', () => {
 });
 
 describe('putting flies in', () => {
+  test('before a word is typed eight that lie in the box stand there; a word of the trade finds others, and the rest is a tap away', async () => {
+    await openScreen(<EnterScreen id={BOX} />);
+    const find = (text: string) =>
+      fireEvent.change(screen.getByLabelText('Dressing or stage'), { target: { value: text } });
+    expect(screen.queryByText('Gold-fur dung fly')).not.toBeInTheDocument();
+    fireEvent.click(screen.getByText('141 more'));
+    expect(screen.getByText('Gold-fur dung fly')).toBeInTheDocument();
+    expect(screen.queryByText(/^\d+ more$/)).not.toBeInTheDocument();
+    find('sedge');
+    expect(screen.getByText(/^\d+ more$/)).toBeInTheDocument();
+    find('fly dung');
+    expect(screen.getByText('Gold-fur dung fly')).toBeInTheDocument();
+    find('no such');
+    expect(screen.getByText('No dressing answers that search.')).toBeInTheDocument();
+  });
   test('a dressing, its sizes, how many of each; known ones are topped up where they lie', async () => {
     const { store } = await openScreen(<EnterScreen id={BOX} />);
+    fireEvent.change(screen.getByLabelText('Dressing or stage'), { target: { value: 'half-out' } });
     fireEvent.click(screen.getByText('Half-out dun'));
     fireEvent.click(within(screen.getByLabelText('How many of each')).getByText('4'));
     fireEvent.click(screen.getByLabelText('Size 14'));

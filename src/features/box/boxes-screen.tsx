@@ -1,9 +1,9 @@
-import { Link, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { holdsOwn, setBox } from '@/records';
 import { useAct, useApp } from '@/state';
 import { Page, useSpeech, useWords } from '@/features/shell';
-import { Button, Digits, Say, Toggle } from '@/ui/primitives';
+import { Button, Digits, Row, Say, Toggle } from '@/ui/primitives';
 import { BoxMap } from './compartments';
 import { EveryFly } from './every-fly';
 import { fliesIn } from './in-box';
@@ -51,33 +51,36 @@ export function BoxesScreen() {
           const total = held.reduce((sum, item) => sum + item.left, 0);
           const gone = held.filter((item) => item.left === 0).length;
           return (
-            <View key={id} className="flex-row flex-wrap items-center gap-4 border-b border-line px-5 py-3">
-              <Link
-                href={{ pathname: '/box/[id]', params: { id } }}
-                aria-label={words('box.open-what', { name: box.name, flies: total, kinds: held.length })}
-                className="flex min-w-[60%] flex-1 flex-row items-center gap-4"
-              >
-                <BoxMap box={box} slot={null} />
-                <View className="min-w-0 flex-1">
-                  <Say size="lead" weight="serif">
-                    {box.name}
-                  </Say>
-                  <View className="flex-row flex-wrap items-baseline gap-1">
-                    <Digits>{String(total)}</Digits>
-                    <Say size="small">
-                      {speech.beside([
-                        words('box.flies-of', { count: held.length }),
-                        mixed && box.demo && words('matches.demo'),
-                      ])}
+            <View key={id} className="flex-row flex-wrap items-center gap-4 border-b border-line px-5 py-1">
+              <View className="min-w-[60%] flex-1">
+                <Row
+                  wide={false}
+                  line={false}
+                  to={{ pathname: '/box/[id]', params: { id } }}
+                  spoken={words('box.open-what', { name: box.name, flies: total, kinds: held.length })}
+                >
+                  <BoxMap box={box} slot={null} />
+                  <View className="min-w-0 flex-1">
+                    <Say size="lead" weight="serif">
+                      {box.name}
                     </Say>
+                    <View className="flex-row flex-wrap items-baseline gap-1">
+                      <Digits>{String(total)}</Digits>
+                      <Say size="small">
+                        {speech.beside([
+                          words('box.flies-of', { count: held.length }),
+                          mixed && box.demo && words('matches.demo'),
+                        ])}
+                      </Say>
+                    </View>
+                    {gone > 0 ? (
+                      <Say size="small" tone="straw">
+                        {words('box.gone', { count: gone })}
+                      </Say>
+                    ) : null}
                   </View>
-                  {gone > 0 ? (
-                    <Say size="small" tone="straw">
-                      {words('box.gone', { count: gone })}
-                    </Say>
-                  ) : null}
-                </View>
-              </Link>
+                </Row>
+              </View>
               <Toggle
                 label={words(box.carried ? 'box.carried' : 'box.at-home')}
                 spoken={words('box.carry-what', { name: box.name })}

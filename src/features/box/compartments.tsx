@@ -1,9 +1,9 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
 import { slotsOf } from '@/core/box';
 import type { BoxRecord } from '@/records';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
-import { Digits, Say } from '@/ui/primitives';
+import { Digits, Say, Tile } from '@/ui/primitives';
 import type { Card } from '@/core/tying';
 import { useRedLamp, useWidth, useWords } from '@/features/shell';
 
@@ -71,16 +71,15 @@ export function Compartments({ box, cells, lit, onPress }: CompartmentsProps) {
                   ? words('box.cell', { slot: slotName(slot), name: cell.name, size: cell.size, left: cell.left })
                   : words('box.cell-empty', { slot: slotName(slot) });
                 return (
-                  <Pressable
+                  <Tile
                     key={slot}
-                    role="button"
-                    aria-pressed={on}
-                    aria-label={label}
+                    on={on}
+                    bare={!cell}
+                    spoken={label}
                     onPress={() => onPress(slot)}
-                    style={{ width: side, minHeight: Math.max(side, 48) }}
-                    className={`justify-between overflow-hidden rounded-control border px-1 py-[2px] ${on ? 'border-river bg-plane' : cell ? 'border-line bg-plane' : 'border-line'}`}
+                    style={{ width: side, minHeight: Math.max(side, 48), justifyContent: 'space-between', padding: 3 }}
                   >
-                    <View className="flex-row flex-wrap justify-between">
+                    <View className="flex-row justify-between">
                       <Say size="small" tone={on ? 'river' : 'soft'} weight={on ? 'strong' : 'sans'}>
                         {cell ? cell.size : ''}
                       </Say>
@@ -108,7 +107,7 @@ export function Compartments({ box, cells, lit, onPress }: CompartmentsProps) {
                         {slotName(slot)}
                       </Say>
                     )}
-                  </Pressable>
+                  </Tile>
                 );
               })}
             </View>

@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { sameFlies, type SameFly } from '@/records';
@@ -6,7 +5,7 @@ import { foundBy } from '@/speech/card';
 import { useApp } from '@/state';
 import { selectCatalogue, selectFlyName } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
-import { Digits, Field, Fold, Say } from '@/ui/primitives';
+import { Digits, Field, Fold, Row, Say } from '@/ui/primitives';
 import { hookLine, placeName } from './in-box';
 
 /** A fly as it is searched and listed: its name, its hook, and its places in words. */
@@ -83,19 +82,18 @@ function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?:
     <View role="list" className="border-t border-line">
       {lines.map(({ fly, name, hook, places }) => (
         <View key={fly.ids[0]} role="listitem">
-          <Link
-            href={
+          <Row
+            to={
               toTie && fly.fly.dressingId
                 ? { pathname: '/dressings/[id]', params: { id: fly.fly.dressingId } }
                 : { pathname: '/box/[id]', params: { id: fly.places[0]?.boxId ?? '' } }
             }
-            aria-label={speech.sentences([
+            spoken={speech.sentences([
               toTie && fly.fly.dressingId ? words('box.tie-what', { name }) : name,
               hook,
               words('box.left-count', { count: fly.left }),
               places,
             ])}
-            className="flex min-h-target flex-row items-center gap-3 border-b border-line px-5 py-2"
           >
             <View className="min-w-0 flex-1">
               <Say weight="medium">{name}</Say>
@@ -110,7 +108,7 @@ function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?:
             ) : (
               <Digits tone={fly.left === 0 ? 'dawn' : 'ink'}>{String(fly.left)}</Digits>
             )}
-          </Link>
+          </Row>
         </View>
       ))}
     </View>

@@ -1,11 +1,15 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
+import { foundBy } from '@/speech/found-by';
 import { useApp } from '@/state';
 import { selectCardOf, selectCatalogue } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
-import { Button, Field, InView, Say } from '@/ui/primitives';
+import { Button, Field, InView, Row, Say } from '@/ui/primitives';
+
+/** As many as fit a phone under the field; a word finds the others sooner than a thumb. */
+const SHOWN = 8;
 
 interface PickDressingProps {
   value: Dressing | null;
@@ -22,6 +26,7 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
   const { dressings } = useApp(selectCatalogue);
   const cardOf = useApp(selectCardOf);
   const [sought, setSought] = useState('');
+  const [all, setAll] = useState(false);
   if (value) {
     return (
       <View className="flex-row items-center gap-3 border-y border-line py-2">
@@ -33,27 +38,27 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
       </View>
     );
   }
-  const text = sought.trim().toLowerCase();
-  const found = dressings.filter(
-    (dressing) =>
-      text === '' ||
-      [dressing.name, ...dressing.stages.map((stage) => speech.plain('stages', stage))].some((name) =>
-        name.toLowerCase().includes(text),
-      ),
-  );
+  const found = dressings.filter((dressing) => {
+    const stages = dressing.stages.map((stage) => speech.plain('stages', stage));
+    return sought.trim() === '' || foundBy([dressing.name, ...stages].join(' '), sought);
+  });
   const inOrder = [...found].sort((a, b) => Number(recent.includes(b.id)) - Number(recent.includes(a.id)));
+  const shown = all ? inOrder : inOrder.slice(0, SHOWN);
+  const more = inOrder.length - shown.length;
   return (
     <View className="gap-3">
-      <Field label={words('box.find-dressing')} value={sought} onType={setSought} />
+      <Field
+        label={words('box.find-dressing')}
+        value={sought}
+        onType={(text) => {
+          setSought(text);
+          setAll(false);
+        }}
+      />
       {inOrder.length === 0 ? <Say tone="soft">{words('box.no-dressing')}</Say> : null}
       <View className="border-t border-line">
-        {inOrder.map((dressing) => (
-          <Pressable
-            key={dressing.id}
-            role="button"
-            onPress={() => onChange(dressing.id)}
-            className="min-h-touch flex-row items-center gap-3 border-b border-line py-1"
-          >
+        {shown.map((dressing) => (
+          <Row key={dressing.id} wide={false} onPress={() => onChange(dressing.id)}>
             <InView width={64} height={46}>
               <Picture id={dressing.id} />
             </InView>
@@ -63,9 +68,18 @@ export function PickDressing({ value, recent, onChange }: PickDressingProps) {
                 {speech.list(dressing.stages.map((stage) => speech.plain('stages', stage)))}
               </Say>
             </View>
-          </Pressable>
+          </Row>
         ))}
       </View>
+      {more > 0 ? (
+        <Button
+          kind="quiet"
+          tall
+          label={words('box.more-dressings', { count: more })}
+          onPress={() => setAll(true)}
+          className="-ml-4 self-start"
+        />
+      ) : null}
     </View>
   );
 }

@@ -66,7 +66,7 @@ export function ShadeWords({ label, value, none, hues, onChange }: ShadeWordsPro
                   on={on}
                   spoken={shadeWord(shade, words)}
                   onTake={() => onChange(shade)}
-                  className={`min-h-target flex-1 justify-center rounded-control border-2 p-1 ${on ? 'border-river' : 'border-line'}`}
+                  look="swatch"
                 >
                   {red || !lab ? (
                     <Say size="small" weight={on ? 'strong' : 'sans'}>

@@ -1,6 +1,6 @@
-import { Link, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { STYLES } from '@/catalogue';
 import { convertHook, styleUse, type ConvertBy, type Nearest } from '@/core/answer';
 import {
@@ -18,7 +18,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { selectHooks, selectOwned } from '@/state/answering';
 import { OnlyOwned } from '@/features/hook';
 import { Page, useSpeech, useWords } from '@/features/shell';
-import { Choose, Digits, Field, Heading, Say } from '@/ui/primitives';
+import { Choose, Digits, Field, Heading, Row, Say, WordLink } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 
 const WEIGHTS: readonly ConvertBy[] = ['length', 'gape', 'ride'];
@@ -149,16 +149,15 @@ function NearestRow({
   });
   return (
     <View role="listitem" className={`border-b border-line ${drawer ? 'bg-plane' : ''}`}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={speech.sentences([
+      <Row
+        line={false}
+        open={open}
+        spoken={speech.sentences([
           drawer ? speech.pair(words('convert.in-drawer'), name) : name,
           differs,
           words(nearest.close ? 'convert.close' : 'convert.far'),
         ])}
         onPress={onOpen}
-        className="min-h-target flex-row items-center gap-3 px-5 py-1"
       >
         <View className="min-w-0 flex-1">
           <Say weight="strong">{name}</Say>
@@ -177,7 +176,7 @@ function NearestRow({
             {words(nearest.close ? 'convert.close' : 'convert.far')}
           </Say>
         </View>
-      </Pressable>
+      </Row>
       {open ? (
         <View className="gap-1 px-5 pb-3">
           {nearest.reasons.map((reason, index) => (
@@ -192,18 +191,15 @@ function NearestRow({
             })}
           </Say>
           <View className="flex-row flex-wrap gap-x-6">
-            <Link
-              href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
-              className="min-h-target py-3 font-medium text-small text-river"
+            <WordLink
+              small
+              to={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
             >
               {words('drawer.open-model')}
-            </Link>
-            <Link
-              href={{ pathname: '/drawer/convert', params: { hook: hook.id } }}
-              className="min-h-target py-3 font-medium text-small text-river"
-            >
+            </WordLink>
+            <WordLink small to={{ pathname: '/drawer/convert', params: { hook: hook.id } }}>
               {words('convert.from-this')}
-            </Link>
+            </WordLink>
           </View>
         </View>
       ) : null}
@@ -252,13 +248,9 @@ function PickHook() {
       </View>
       <View className="gap-1">
         {offered.map((item) => (
-          <Link
-            key={item.id}
-            href={{ pathname: '/drawer/convert', params: { hook: item.id } }}
-            className="min-h-target py-3 font-medium text-body text-river"
-          >
+          <WordLink key={item.id} to={{ pathname: '/drawer/convert', params: { hook: item.id } }}>
             {item.label}
-          </Link>
+          </WordLink>
         ))}
       </View>
     </View>

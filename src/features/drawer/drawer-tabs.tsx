@@ -1,7 +1,6 @@
-import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { useWords } from '@/features/shell';
-import { Say } from '@/ui/primitives';
+import { TabLink } from '@/ui/primitives';
 
 const TABS = [
   ['hooks', '/drawer/hooks'],
@@ -17,16 +16,9 @@ export function DrawerTabs({ at }: { at: DrawerTab }) {
   return (
     <View role="navigation" aria-label={words('drawer.tabs')} className="flex-row flex-wrap border-b border-line px-3">
       {TABS.map(([tab, href]) => (
-        <Link
-          key={tab}
-          href={href}
-          aria-current={tab === at ? 'page' : undefined}
-          className={`min-h-target justify-center border-b-4 px-2 py-3 ${tab === at ? 'border-river' : 'border-transparent'}`}
-        >
-          <Say weight={tab === at ? 'strong' : 'medium'} tone={tab === at ? 'river' : 'soft'}>
-            {words(`drawer.tab.${tab}`)}
-          </Say>
-        </Link>
+        <TabLink key={tab} to={href} on={tab === at}>
+          {words(`drawer.tab.${tab}`)}
+        </TabLink>
       ))}
     </View>
   );

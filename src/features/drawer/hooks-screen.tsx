@@ -1,4 +1,4 @@
-import { Link, useRouter } from 'expo-router';
+import { useRouter } from 'expo-router';
 import { Z95 } from '@/core/constants';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -9,7 +9,7 @@ import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
 import { railLabels } from '@/speech/card';
 import { HookDimensions } from '@/features/hook';
 import { Ladder, type Rail } from '@/ui/drawings';
-import { Button, Choose, Digits, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Digits, Heading, Say, WordLink } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 import { HookFamily } from './hook-family';
 import { HookFilters, NO_FILTER, shownHooks, type HookFilter, type Shown } from './hook-filters';
@@ -166,18 +166,10 @@ function ChosenHook({ hook }: { hook: Hook }) {
       </View>
       <HookDimensions hook={hook} />
       <View className="flex-row flex-wrap gap-x-6">
-        <Link
-          href={{ pathname: '/drawer/convert', params: { hook: hook.id } }}
-          className="min-h-target py-3 font-medium text-body text-river"
-        >
-          {words('convert.open')}
-        </Link>
-        <Link
-          href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
-          className="min-h-target py-3 font-medium text-body text-river"
-        >
+        <WordLink to={{ pathname: '/drawer/convert', params: { hook: hook.id } }}>{words('convert.open')}</WordLink>
+        <WordLink to={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}>
           {words('drawer.open-model')}
-        </Link>
+        </WordLink>
       </View>
     </View>
   );

@@ -7,14 +7,13 @@ import {
   useTable,
   type ColumnDef,
 } from '@tanstack/react-table';
-import { Link } from 'expo-router';
 import { useMemo } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { reads } from '@/core/hooks';
 import { isAbout } from '@/core/quantity';
 import { formatLength } from '@/core/units';
 import { useSpeech, useWide, useWords } from '@/features/shell';
-import { Digits, Say } from '@/ui/primitives';
+import { CellLink, Digits, Say, SortHead } from '@/ui/primitives';
 import { useRowsInView } from '@/ui/primitives/use-rows-in-view';
 import type { Shown } from './hook-filters';
 
@@ -75,21 +74,14 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
         aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : 'none'}
         className={className}
       >
-        <Pressable
-          role="button"
-          aria-label={words('drawer.sort', { what: text })}
-          onPress={() => column.toggleSorting()}
-          className="min-h-target justify-end pb-1"
+        <SortHead
+          spoken={words('drawer.sort', { what: text })}
+          sorted={sorted}
+          number={id !== 'name'}
+          onSort={() => column.toggleSorting()}
         >
-          <Say
-            size="small"
-            tone={sorted ? 'river' : 'soft'}
-            weight={sorted ? 'strong' : 'sans'}
-            className={id === 'name' ? '' : 'text-right'}
-          >
-            {`${text}${sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}`}
-          </Say>
-        </Pressable>
+          {text}
+        </SortHead>
       </View>
     );
   };
@@ -121,14 +113,13 @@ export function HooksTable({ hooks, owned }: { hooks: readonly Shown[]; owned: R
               className={`flex-row items-center gap-x-2 border-b border-line px-5 ${wide ? '' : 'flex-wrap content-center'}`}
             >
               <View role="cell" className={nameWidth}>
-                <Link
-                  href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
-                  className="py-1"
+                <CellLink
+                  to={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker: hook.maker, model: hook.model } }}
                 >
                   <Say size="small" weight="strong">
                     {`${hook.makerName} ${hook.modelName} ${hook.size}`}
                   </Say>
-                </Link>
+                </CellLink>
               </View>
               {wide ? null : <View role="presentation" className="w-12" />}
               <Cell className={WIDTH.reads}>{speech.number(row.reads, 1)}</Cell>

@@ -1,7 +1,7 @@
-import { TextInput, View } from 'react-native';
+import { View } from 'react-native';
 import type { BendId } from '@/catalogue/ids';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Say } from '@/ui/primitives';
+import { Button, Choose, Entry, Say } from '@/ui/primitives';
 import type { NewModel } from '@/records';
 import { madeId } from './use-drawer';
 
@@ -29,14 +29,8 @@ export function MakeModel({
       <Say size="small" tone="soft">
         {label}
       </Say>
-      <View className="field min-h-target justify-center rounded-control border border-edge bg-ground px-3">
-        <TextInput
-          aria-label={label}
-          value={value}
-          onChangeText={set}
-          autoComplete="off"
-          className="py-2 font-sans text-body text-ink"
-        />
+      <View className="flex-row">
+        <Entry label={label} value={value} onChangeText={set} />
       </View>
     </View>
   );

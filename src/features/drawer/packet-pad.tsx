@@ -1,12 +1,12 @@
 import { useEffect, useMemo, useRef, useState, type RefObject } from 'react';
-import { Pressable, TextInput, View } from 'react-native';
+import { View } from 'react-native';
 import { readPastedPackets, type NamedModel } from '@/core/hooks';
 import type { Coded } from '@/core/code';
 import type { NewModel, PacketsIn } from '@/records';
 import { useApp } from '@/state';
 import { selectOwned } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Say } from '@/ui/primitives';
+import { Button, Entry, Say, Tile, type EntryNode } from '@/ui/primitives';
 import { MakeModel } from './make-model';
 import { modelsNamed, packetsMeant, sizesOf, useModels, type PadModel } from './packet-line';
 import { PacketSizes } from './packet-sizes';
@@ -29,7 +29,7 @@ export function PacketPad() {
   const [done, setDone] = useState<string | null>(null);
   const [pasted, setPasted] = useState<readonly string[]>([]);
   const [making, setMaking] = useState<NewModel | null>(null);
-  const input = useRef<TextInput>(null);
+  const input = useRef<EntryNode>(null);
   const added = useAdded();
 
   const current = models.find((model) => model.id === modelId) ?? null;
@@ -169,7 +169,7 @@ function useAdded() {
 }
 
 interface PacketFieldProps {
-  field: RefObject<TextInput | null>;
+  field: RefObject<EntryNode | null>;
   text: string;
   faulty: boolean;
   example: string;
@@ -180,24 +180,19 @@ interface PacketFieldProps {
 function PacketField({ field, text, faulty, example, onType, onEnter }: PacketFieldProps) {
   const words = useWords();
   return (
-    <View
-      className={`field min-h-target min-w-0 flex-1 justify-center rounded-control border bg-ground px-3 ${faulty ? 'border-dawn' : 'border-edge'}`}
-    >
-      <TextInput
-        ref={field}
-        aria-label={words('packets.line')}
-        aria-invalid={faulty ? true : undefined}
-        value={text}
-        autoComplete="off"
-        autoFocus
-        autoCapitalize="none"
-        blurOnSubmit={false}
-        placeholder={example}
-        className="py-2 font-mono text-body text-ink"
-        onChangeText={onType}
-        onSubmitEditing={onEnter}
-      />
-    </View>
+    <Entry
+      field={field}
+      label={words('packets.line')}
+      faulty={faulty}
+      value={text}
+      figures
+      autoFocus
+      autoCapitalize="none"
+      blurOnSubmit={false}
+      placeholder={example}
+      onChangeText={onType}
+      onSubmitEditing={onEnter}
+    />
   );
 }
 
@@ -261,17 +256,11 @@ function ModelsOffered({ models, offered, current, onPick }: ModelsOfferedProps)
       {shown.map((model, index) => {
         const best = offered !== null && index === 0;
         return (
-          <Pressable
-            key={model.id}
-            role="button"
-            aria-label={nameOf(model)}
-            onPress={() => onPick(model)}
-            className={`min-h-target justify-center rounded-control border px-3 ${best ? 'border-river' : 'border-edge'}`}
-          >
+          <Tile key={model.id} across first={best} spoken={nameOf(model)} onPress={() => onPick(model)}>
             <Say size="small" weight={best ? 'strong' : 'sans'}>
               {nameOf(model)}
             </Say>
-          </Pressable>
+          </Tile>
         );
       })}
     </View>
@@ -279,7 +268,7 @@ function ModelsOffered({ models, offered, current, onPick }: ModelsOfferedProps)
 }
 
 /** A field of one line loses line breaks when it is pasted into: they are read before it does. */
-function usePastedLines(field: RefObject<TextInput | null>, onLines: (lines: readonly string[]) => void) {
+function usePastedLines(field: RefObject<EntryNode | null>, onLines: (lines: readonly string[]) => void) {
   const latest = useRef(onLines);
   useEffect(() => {
     latest.current = onLines;

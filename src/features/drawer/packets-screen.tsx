@@ -1,12 +1,11 @@
-import { Link } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { columnsOf, reads, readsGape, type Hook } from '@/core/hooks';
 import { isLow, leftInPacket, holdsOwn, modelIdOf, type PacketRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectHooks } from '@/state/answering';
 import { Page, useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Digits, Field, Say, Stepper } from '@/ui/primitives';
+import { Button, Choose, Digits, Field, Row, Say, Stepper, Tile, WordLink } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 import { HookChart } from './hook-chart';
 import { PacketFiles } from './packet-files';
@@ -144,42 +143,44 @@ function PacketRow({
   return (
     <View role="listitem" className="border-b border-line">
       <View className="flex-row items-center gap-3 px-5 py-1">
-        <Link
-          href={{ pathname: '/drawer/convert', params: { hook: packet.hookId } }}
-          aria-label={words('packets.nearest-of', { name })}
-          className="min-h-target min-w-0 flex-1 py-2"
-        >
-          <Say weight="strong">{name}</Say>
-          {'\n'}
-          <Say size="small" tone="soft">
-            {speech.beside([
-              hook
-                ? words('packets.reads', {
-                    long: speech.number(reads(hook.shank.value), 1),
-                    wide: speech.number(readsGape(hook.gape.value), 1),
-                    about: hook.estimated.includes('shank_mm') ? words('packets.about') : '',
-                  })
-                : words('packets.no-hook'),
-              packet.label,
-              packet.note,
-              marked && words('matches.demo'),
-            ])}
-          </Say>
-        </Link>
+        <View className="min-w-0 flex-1">
+          <Row
+            wide={false}
+            line={false}
+            to={{ pathname: '/drawer/convert', params: { hook: packet.hookId } }}
+            spoken={words('packets.nearest-of', { name })}
+          >
+            <View className="min-w-0 flex-1">
+              <Say weight="strong">{name}</Say>
+              <Say size="small" tone="soft">
+                {speech.beside([
+                  hook
+                    ? words('packets.reads', {
+                        long: speech.number(reads(hook.shank.value), 1),
+                        wide: speech.number(readsGape(hook.gape.value), 1),
+                        about: hook.estimated.includes('shank_mm') ? words('packets.about') : '',
+                      })
+                    : words('packets.no-hook'),
+                  packet.label,
+                  packet.note,
+                  marked && words('matches.demo'),
+                ])}
+              </Say>
+            </View>
+          </Row>
+        </View>
         {isShort ? (
           <Say size="small" tone="straw" weight="strong">
             {words('packets.low')}
           </Say>
         ) : null}
-        <Pressable
-          role="button"
-          aria-expanded={open}
-          aria-label={words('packets.left-of', { name, count: left })}
-          onPress={onOpen}
-          className="h-touch min-w-touch items-end justify-center rounded-control border border-edge px-3"
-        >
-          <Digits tone={left === 0 ? 'soft' : 'ink'}>{String(left)}</Digits>
-        </Pressable>
+        <View className="min-h-touch w-16">
+          <Tile across open={open} spoken={words('packets.left-of', { name, count: left })} onPress={onOpen}>
+            <View className="min-w-0 flex-1 items-end">
+              <Digits tone={left === 0 ? 'soft' : 'ink'}>{String(left)}</Digits>
+            </View>
+          </Tile>
+        </View>
       </View>
       {open ? <PacketEditor id={id} packet={packet} hook={hook} left={left} /> : null}
     </View>
@@ -266,12 +267,9 @@ function PacketEditor({
       </View>
       <View className="flex-row flex-wrap items-center gap-x-6">
         {hook ? (
-          <Link
-            href={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model, tape: hook.size } }}
-            className="min-h-target py-3 font-medium text-body text-river"
-          >
+          <WordLink to={{ pathname: '/drawer/hooks/[maker]/[model]', params: { maker, model, tape: hook.size } }}>
             {words('packets.tape')}
-          </Link>
+          </WordLink>
         ) : null}
         <Button kind="quiet" label={words('packets.delete')} onPress={() => drawer.remove(id)} className="-ml-4" />
       </View>

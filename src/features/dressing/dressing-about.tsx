@@ -1,8 +1,7 @@
-import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { differences, type Dressing } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
-import { Heading, Say } from '@/ui/primitives';
+import { Heading, Row, Say, WordLink } from '@/ui/primitives';
 import { useApp } from '@/state';
 import { selectCatalogue, selectDressings, selectTools } from '@/state/answering';
 
@@ -55,12 +54,9 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
     <AboutSection title={words('dressing.ancestry')}>
       {parent ? (
         <View className="border-b border-line py-2">
-          <Link
-            href={{ pathname: '/dressings/[id]', params: { id: parent.id } }}
-            className="flex min-h-target items-center py-2 font-medium text-body text-river"
-          >
+          <WordLink to={{ pathname: '/dressings/[id]', params: { id: parent.id } }}>
             {words('dressing.parent', { parent: parent.name })}
-          </Link>
+          </WordLink>
           {changes.map((change) => (
             <Say key={change} size="small">
               {change}
@@ -74,13 +70,11 @@ export function Ancestry({ dressing }: { dressing: Dressing }) {
         </View>
       ) : null}
       {children.map((child) => (
-        <Link
-          key={child.id}
-          href={{ pathname: '/dressings/[id]', params: { id: child.id } }}
-          className="flex min-h-target items-center border-b border-line py-2 font-medium text-body text-river"
-        >
-          {words('dressing.child', { name: child.name })}
-        </Link>
+        <Row key={child.id} wide={false} to={{ pathname: '/dressings/[id]', params: { id: child.id } }}>
+          <Say weight="medium" tone="river">
+            {words('dressing.child', { name: child.name })}
+          </Say>
+        </Row>
       ))}
     </AboutSection>
   );

@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import { CASE } from '@/catalogue';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
@@ -11,7 +10,7 @@ import { libraryCard, selectCatalogue, selectDressing, selectGroups } from '@/st
 import { Term } from '@/features/glossary';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
-import { Button, Choose, Digits, Field, Heading, InView, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Digits, Field, Heading, InView, Say, Toggle, WordLink } from '@/ui/primitives';
 import { AnswerPlate } from './answer-plate';
 import { Compare } from './compare';
 import { Reasons } from './reasons';
@@ -197,12 +196,9 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
           on={compared}
           onChange={onCompare}
         />
-        <Link
-          href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }}
-          className="flex min-h-target items-center px-2 font-medium text-small text-river"
-        >
+        <WordLink small to={{ pathname: '/dressings/[id]', params: { id: dressing.id } }}>
           {words('dressing.open')}
-        </Link>
+        </WordLink>
       </View>
     </View>
   );

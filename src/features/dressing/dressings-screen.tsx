@@ -1,4 +1,4 @@
-import { Link, useLocalSearchParams, useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { STYLES } from '@/catalogue';
@@ -10,7 +10,7 @@ import { libraryCard, selectCatalogue, selectDressings, selectOwnDressings } fro
 import { AfterHead, Page, QuietBar, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { OrderPick } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
-import { Button, Choose, Field, Heading, InView, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Field, Heading, InView, Pick, Say, Tile, Toggle } from '@/ui/primitives';
 import { ALL, answersFilter, dressingsByStage, type LibraryFilter } from './library-filter';
 import { DressingFiles } from './dressing-files';
 
@@ -198,14 +198,11 @@ function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also:
   });
   return (
     <View role="listitem" style={{ width: size.width }}>
-      <Link
-        href={{ pathname: '/dressings/[id]', params: { id: dressing.id } }}
-        className="flex flex-col rounded-control border border-line bg-plane pb-2"
-      >
+      <Tile to={{ pathname: '/dressings/[id]', params: { id: dressing.id } }}>
         <InView {...size}>
           <CellPicture dressing={dressing} {...size} />
         </InView>
-        <View className="gap-1 px-3">
+        <View className="gap-1 px-3 pb-2">
           <Say weight="serif">{dressing.name}</Say>
           <Say size="small" tone="soft">
             {speech.beside([range, words(`dressing.rides.${dressing.ride}`)])}
@@ -220,7 +217,7 @@ function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also:
             </Say>
           ) : null}
         </View>
-      </Link>
+      </Tile>
     </View>
   );
 }

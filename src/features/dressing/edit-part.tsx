@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { AmountUnit, BeadLock, MetalId, RegionId, SchoolOption } from '@/catalogue/ids';
 import { DRESSINGS } from '@/catalogue';
 import { setMaterial, setOptional, type Dressing, type DressingFault, type DressingPart } from '@/core/dressings';
@@ -11,7 +11,7 @@ import { selectCatalogue } from '@/state/answering';
 import { amountLines } from '@/speech/card';
 import { useSpeech, useWords } from '@/features/shell';
 import type { Speech } from '@/speech';
-import { Button, Digits, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Digits, Pick, Row, Say, Toggle } from '@/ui/primitives';
 import { CheckLines } from './check-lines';
 import { MaterialPick } from './edit-material';
 import { RuleFields, ShareFields } from './edit-rule';
@@ -46,16 +46,15 @@ export function EditPart({ dressing, part, card, faults, onChange, onTakeOut }: 
   const spoken = nameOf(part.id);
   return (
     <View className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={words('edit-dressing.part-row', {
+      <Row
+        line={false}
+        open={open}
+        spoken={words('edit-dressing.part-row', {
           part: `${spoken[0]!.toUpperCase()}${spoken.slice(1)}`,
           material: material?.name ?? words('edit-dressing.no-material'),
           count: own.length,
         })}
         onPress={() => setOpen(!open)}
-        className="min-h-14 flex-row items-center gap-3 px-5 py-2"
       >
         <View
           aria-hidden
@@ -76,7 +75,7 @@ export function EditPart({ dressing, part, card, faults, onChange, onTakeOut }: 
             {words('edit-dressing.faults', { count: own.length })}
           </Say>
         ) : null}
-      </Pressable>
+      </Row>
       {open ? (
         <View role="group" aria-label={spoken} className="gap-4 px-5 pb-4">
           <CheckLines faults={own} />

@@ -1,10 +1,10 @@
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { CautionId, SideId, VerbId, VisePosition } from '@/catalogue/ids';
 import { movedRun, runOf, STEP_DEFAULTS, type Dressing, type DressingFault, type DressingStep } from '@/core/dressings';
 import type { CardStep } from '@/core/tying';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Digits, Field, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Digits, Field, Pick, Row, Say, Toggle } from '@/ui/primitives';
 import { DragHandle, DragList, DragRow, type DragWords } from '@/ui/primitives/drag-list';
 import { CheckLines } from './check-lines';
 import { usePartNames, WherePick } from './edit-where';
@@ -172,36 +172,37 @@ function StepRow({
   return (
     <View className={`border-b border-line ${open ? 'bg-plane' : 'bg-ground'}`}>
       <View className="flex-row items-center pr-2">
-        <Pressable
-          role="button"
-          aria-expanded={open}
-          aria-label={words(of ? 'edit-dressing.beforehand-row' : 'edit-dressing.step-row', {
-            of: of ?? '',
-            n: index + 1,
-            verb: speech.name('verbs', step.do),
-            part: kind ? speech.plain('parts', kind) : '',
-            count: faults.length,
-          })}
-          onPress={onOpen}
-          className="min-h-14 min-w-0 flex-1 flex-row items-center gap-3 py-2 pl-5"
-        >
-          <View className="w-8">
-            <Digits tone="soft">{String(index + 1)}</Digits>
-          </View>
-          <View className="min-w-0 flex-1">
-            <Say weight="medium">{title}</Say>
-            {check ? (
-              <Say size="small" tone="soft">
-                {check}
+        <View className="min-w-0 flex-1">
+          <Row
+            line={false}
+            open={open}
+            spoken={words(of ? 'edit-dressing.beforehand-row' : 'edit-dressing.step-row', {
+              of: of ?? '',
+              n: index + 1,
+              verb: speech.name('verbs', step.do),
+              part: kind ? speech.plain('parts', kind) : '',
+              count: faults.length,
+            })}
+            onPress={onOpen}
+          >
+            <View className="w-8">
+              <Digits tone="soft">{String(index + 1)}</Digits>
+            </View>
+            <View className="min-w-0 flex-1">
+              <Say weight="medium">{title}</Say>
+              {check ? (
+                <Say size="small" tone="soft">
+                  {check}
+                </Say>
+              ) : null}
+            </View>
+            {faults.length > 0 ? (
+              <Say size="small" tone="dawn" weight="strong">
+                {words('edit-dressing.faults', { count: faults.length })}
               </Say>
             ) : null}
-          </View>
-          {faults.length > 0 ? (
-            <Say size="small" tone="dawn" weight="strong">
-              {words('edit-dressing.faults', { count: faults.length })}
-            </Say>
-          ) : null}
-        </Pressable>
+          </Row>
+        </View>
         <DragHandle label={words('edit-dressing.drag', { n: index + 1 })} />
       </View>
       {faults.length > 0 ? (

@@ -1,7 +1,7 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useSpeech, useWords } from '@/features/shell';
-import { Say } from '@/ui/primitives';
+import { Explained, Say } from '@/ui/primitives';
 import { TermDrawing } from './term-drawing';
 import { TERMS, type TermId } from './terms';
 
@@ -25,17 +25,16 @@ export function Term({ id, children }: { id: TermId; children: string }) {
   const [open, setOpen] = useState(false);
   return (
     <View className="items-start">
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={speech.sentences([children, words('glossary.what')])}
-        onPress={() => setOpen(!open)}
-        className="min-h-7 justify-center border-b border-dotted border-edge"
+      <Explained
+        word
+        spoken={speech.sentences([children, words('glossary.what')])}
+        open={open}
+        onToggle={() => setOpen(!open)}
       >
         <Say size="small" tone="soft">
           {children}
         </Say>
-      </Pressable>
+      </Explained>
       {open ? (
         <View aria-live="polite" className="max-w-[320px] py-2">
           <TermSaid id={id} />

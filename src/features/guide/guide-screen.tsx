@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { NaturalGroup } from '@/core/belief';
@@ -6,7 +5,7 @@ import { foundBy } from '@/speech/card';
 import { selectSettings, useApp } from '@/state';
 import { selectGroups } from '@/state/answering';
 import { Page, useSpeech, useWide, useWords } from '@/features/shell';
-import { Choose, Field, Heading, Say } from '@/ui/primitives';
+import { Choose, Field, Heading, Row, Say } from '@/ui/primitives';
 import { OwnGroups } from './own-groups';
 import { named } from './named';
 import { SeasonBar } from './season-bar';
@@ -73,23 +72,24 @@ export function GuideScreen() {
             {order.groups.map((group) => {
               const range = lengthsOf(group);
               return (
-                <Link
-                  key={group.id}
-                  href={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}
-                  className={`flex min-h-16 flex-col gap-1 border-b border-line px-5 py-3 ${wide ? 'w-1/2' : 'w-full'}`}
-                >
-                  <Say weight="serif" size="lead">
-                    {named(group.name)}
-                  </Say>
-                  <Say size="small" tone="soft">
-                    {speech.beside([
-                      group.id.startsWith('group_') && words('guide.own'),
-                      group.scientific,
-                      range && words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
-                    ])}
-                  </Say>
-                  <SeasonBar months={group.months} />
-                </Link>
+                <View key={group.id} className={wide ? 'w-1/2' : 'w-full'}>
+                  <Row tall to={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}>
+                    <View className="min-w-0 flex-1 gap-1">
+                      <Say weight="serif" size="lead">
+                        {named(group.name)}
+                      </Say>
+                      <Say size="small" tone="soft">
+                        {speech.beside([
+                          group.id.startsWith('group_') && words('guide.own'),
+                          group.scientific,
+                          range &&
+                            words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
+                        ])}
+                      </Say>
+                      <SeasonBar months={group.months} />
+                    </View>
+                  </Row>
+                </View>
               );
             })}
           </View>

@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { BarbRuleId, IntentId } from '@/catalogue/ids';
 import {
   ANY_KIND,
@@ -21,7 +21,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
 import { Term } from '@/features/glossary';
 import { hookName, offDigits } from '@/features/matches';
-import { Button, Choose, Digits, Fold, Heading, Pick, Say, Toggle } from '@/ui/primitives';
+import { Button, Choose, Digits, Fold, Heading, Pick, Row, Say, Toggle } from '@/ui/primitives';
 import { OnlyOwned } from './only-owned';
 import { HookDimensions, HookReasons } from './hook-detail';
 import { HowFar } from './how-far';
@@ -331,23 +331,25 @@ function HookTable({
       {hooks.map((hook) => (
         <View key={hook.id} role="row" className="flex-row items-center gap-3 border-b border-line px-5">
           <View role="cell" className="min-w-0 flex-1">
-            <Pressable
-              role="button"
-              aria-label={speech.list([hookName(hook), speech.length(hook.carry_mm)])}
+            <Row
+              wide={false}
+              line={false}
+              spoken={speech.list([hookName(hook), speech.length(hook.carry_mm)])}
               onPress={() => onPick(hook.id)}
-              className="min-h-target justify-center py-1"
             >
-              <Say weight="strong" size="small">
-                {`${hook.maker_name} ${hook.model_name}`}
-              </Say>
-              <Say size="small" tone="soft">
-                {speech.beside([
-                  heldOf(answer, hook, speech),
-                  hook.pinned ? words('hook.pinned') : '',
-                  hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : '',
-                ])}
-              </Say>
-            </Pressable>
+              <View className="min-w-0 flex-1">
+                <Say weight="strong" size="small">
+                  {`${hook.maker_name} ${hook.model_name}`}
+                </Say>
+                <Say size="small" tone="soft">
+                  {speech.beside([
+                    heldOf(answer, hook, speech),
+                    hook.pinned ? words('hook.pinned') : '',
+                    hook.owned > 0 ? words('hook.in-drawer', { count: hook.owned }) : '',
+                  ])}
+                </Say>
+              </View>
+            </Row>
           </View>
           <View role="cell" className="w-14 items-end">
             <Digits strong>{hook.size}</Digits>

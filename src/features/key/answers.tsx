@@ -1,7 +1,7 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { AskedId } from '@/core/belief';
 import { useSpeech } from '@/features/shell';
-import { CHOSEN, Say } from '@/ui/primitives';
+import { Say, Tile } from '@/ui/primitives';
 import { Pictogram } from './pictogram';
 
 interface AnswersProps {
@@ -20,24 +20,22 @@ export function Answers({ sign, answers, value, onSay }: AnswersProps) {
       {answers.map((answer) => {
         const on = answer === value;
         return (
-          <Pressable
-            key={answer}
-            role="button"
-            aria-pressed={on}
-            aria-label={`${speech.ask(sign)} ${speech.answer(sign, answer)}`}
-            onPress={() => onSay(on ? null : answer)}
-            className={`min-h-touch min-w-[46%] flex-1 flex-row items-center gap-2 rounded-control border px-2 py-1 ${on ? CHOSEN : 'border-edge bg-plane'}`}
-          >
-            <Pictogram sign={sign} answer={answer} />
-            <Say size="small" weight={on ? 'strong' : 'medium'} className="min-w-0 flex-1">
-              {speech.answer(sign, answer)}
-            </Say>
-          </Pressable>
+          <View key={answer} className="min-h-touch min-w-[46%] flex-1">
+            <Tile
+              across
+              on={on}
+              spoken={`${speech.ask(sign)} ${speech.answer(sign, answer)}`}
+              onPress={() => onSay(on ? null : answer)}
+            >
+              <Pictogram sign={sign} answer={answer} />
+              <Say size="small" weight={on ? 'strong' : 'medium'} className="min-w-0 flex-1">
+                {speech.answer(sign, answer)}
+              </Say>
+            </Tile>
+          </View>
         );
       })}
-      {answers.length % 2 === 1 ? (
-        <View aria-hidden className="min-w-[46%] flex-1 border border-transparent px-2" />
-      ) : null}
+      {answers.length % 2 === 1 ? <View aria-hidden className="min-w-[46%] flex-1" /> : null}
     </View>
   );
 }

@@ -158,13 +158,7 @@ function StageOption({ stage, p, on, onTake }: { stage: StageId; p: number; on: 
   const speech = useSpeech();
   const odds = words('key.odds', plainOdds(p));
   return (
-    <Option
-      id={stage}
-      on={on}
-      spoken={speech.list([speech.name('stages', stage), odds])}
-      onTake={onTake}
-      className={`min-h-touch justify-center gap-1 rounded-control border px-3 py-2 ${on ? 'border-river bg-plane' : 'border-line'}`}
-    >
+    <Option id={stage} on={on} spoken={speech.list([speech.name('stages', stage), odds])} onTake={onTake} look="told">
       <View className="flex-row items-baseline justify-between gap-3">
         <Say weight={on ? 'strong' : 'medium'} tone={on ? 'river' : 'ink'}>
           {speech.name('stages', stage)}

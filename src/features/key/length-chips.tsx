@@ -3,7 +3,7 @@ import { LENGTH_SPANS } from '@/core/naturals';
 import { setSample, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { CHOSEN, OneStop, Option, Say } from '@/ui/primitives';
+import { OneStop, Option, Say } from '@/ui/primitives';
 
 /** A length by one tap: eight spans, open at both ends, each with its honest ±; the span that is on taken again forgets it. */
 export function LengthChips({ sampleId, sample }: { sampleId: string; sample: SampleRecord }) {
@@ -25,18 +25,19 @@ export function LengthChips({ sampleId, sample }: { sampleId: string; sample: Sa
           const open = fromMm === null ? '-under' : toMm === null ? '-over' : '';
           const ends = { low: fromMm === null ? '' : edge(fromMm), high: toMm === null ? '' : edge(toMm) };
           return (
-            <Option
-              key={mm}
-              id={String(mm)}
-              on={on}
-              spoken={words(`rough.chip${open}`, ends)}
-              onTake={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })}
-              className={`min-h-touch min-w-[23%] flex-1 items-center justify-center rounded-control border ${on ? CHOSEN : 'border-edge bg-plane'}`}
-            >
-              <Say size="small" weight={on ? 'strong' : 'medium'}>
-                {words(`rough.short${open}`, ends)}
-              </Say>
-            </Option>
+            <View key={mm} className="min-w-[23%] flex-1">
+              <Option
+                id={String(mm)}
+                look="tile"
+                on={on}
+                spoken={words(`rough.chip${open}`, ends)}
+                onTake={() => act(setSample, { sampleId, rough: on ? null : { mm, halfMm, how: 'chip' } })}
+              >
+                <Say size="small" weight={on ? 'strong' : 'medium'} className="text-center">
+                  {words(`rough.short${open}`, ends)}
+                </Say>
+              </Option>
+            </View>
           );
         })}
       </OneStop>

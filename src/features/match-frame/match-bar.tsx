@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { View } from 'react-native';
 import { lookFor, sizesToLookFor } from '@/core/box';
@@ -7,7 +6,7 @@ import { plainOdds } from '@/features/key';
 import { useSpeech, useThumb, useWords } from '@/features/shell';
 import { useLater } from '@/state';
 import { selectLikely, type LikelyAnswer } from '@/state/answering';
-import { Say } from '@/ui/primitives';
+import { BarButton, Row, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { STEPS, type Step } from './steps';
 
@@ -68,16 +67,15 @@ export function MatchBar({ matchId, step }: { matchId: string; step: Step }) {
         ) : null}
       </View>
       {next ? (
-        <Link
-          href={{ pathname: '/matches/[id]/[step]', params: { id: matchId, step: next } }}
-          aria-label={words('strip.next', { step: words(`step.${next}`) })}
-          className="flex min-h-16 min-w-28 flex-row items-center justify-center gap-1 border-x border-line px-3"
+        <BarButton
+          to={{ pathname: '/matches/[id]/[step]', params: { id: matchId, step: next } }}
+          spoken={words('strip.next', { step: words(`step.${next}`) })}
         >
           <Say weight="strong" tone="river">
             {words(`step.${next}`)}
           </Say>
           <ChevronRight size={22} color={token('river')} aria-hidden />
-        </Link>
+        </BarButton>
       ) : null}
     </View>
   );
@@ -87,18 +85,18 @@ function StripLink({ matchId, line, ofBox }: { matchId: string; line: StripLine;
   const words = useWords();
   const speech = useSpeech();
   return (
-    <Link
-      href={{
-        pathname: '/matches/[id]/[step]',
-        params: { id: matchId, step: line.to },
-      }}
-      aria-label={
+    <Row
+      tall
+      line={false}
+      to={{ pathname: '/matches/[id]/[step]', params: { id: matchId, step: line.to } }}
+      spoken={
         ofBox ? words('box.strip', { fly: line.head, place: line.detail }) : speech.sentences([line.head, line.detail])
       }
-      className="flex min-h-16 grow flex-col justify-center px-5 py-2"
     >
-      <StripLines line={line} />
-    </Link>
+      <View className="min-w-0 flex-1">
+        <StripLines line={line} />
+      </View>
+    </Row>
   );
 }
 

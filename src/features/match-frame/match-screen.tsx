@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
-import { Pressable, ScrollView, View } from 'react-native';
+import { ScrollView, View } from 'react-native';
 import type { MatchRecord, SampleRecord } from '@/records';
 import { noteAnswer, useAfterwards, useApp, useAppDispatch } from '@/state';
 import { selectAnswered, type Answered } from '@/state/answering';
@@ -12,7 +12,7 @@ import { HookStep, HowFar } from '@/features/hook';
 import { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
 import { AfterHead, Missing, PageHeading, useRedLamp, useSpeech, useTitle, useWide, useWords } from '@/features/shell';
-import { Button, Heading, OneStop, Option, Say } from '@/ui/primitives';
+import { Button, Heading, OneStop, Option, Row, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { ChangeNotice } from './change-notice';
 import { MatchBar } from './match-bar';
@@ -158,33 +158,34 @@ function StepRow({
   }, [open, stacked, step]);
   return (
     <View ref={row} className={`border-b border-line ${open ? 'bg-plane' : ''}`}>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={speech.pair(words(`step.${step}`), speech.sentences([head, detail]))}
+      <Row
+        line={false}
+        open={open}
+        spoken={speech.pair(words(`step.${step}`), speech.sentences([head, detail]))}
         onPress={go}
-        className={stacked ? 'min-h-16 px-5 py-3' : 'min-h-14 flex-row gap-3 px-5 py-2'}
       >
-        <Say
-          size={stacked ? 'small' : 'body'}
-          tone={open ? 'river' : 'soft'}
-          weight={open ? 'strong' : 'sans'}
-          className={stacked ? '' : 'min-w-24'}
-        >
-          {words(`step.${step}`)}
-        </Say>
-        <View className={stacked ? '' : 'min-w-0 flex-1'}>
-          <Say weight="strong" lines={3}>
-            {head}
+        <View className={`min-w-0 flex-1 ${stacked ? '' : 'flex-row gap-3'}`}>
+          <Say
+            size={stacked ? 'small' : 'body'}
+            tone={open ? 'river' : 'soft'}
+            weight={open ? 'strong' : 'sans'}
+            className={stacked ? '' : 'min-w-24'}
+          >
+            {words(`step.${step}`)}
           </Say>
-          {detail ? (
-            <Say size="small" tone="soft" lines={3}>
-              {detail}
+          <View className={stacked ? '' : 'min-w-0 flex-1'}>
+            <Say weight="strong" lines={3}>
+              {head}
             </Say>
-          ) : null}
+            {detail ? (
+              <Say size="small" tone="soft" lines={3}>
+                {detail}
+              </Say>
+            ) : null}
+          </View>
         </View>
         {!open && !stacked ? <ChevronRight size={20} color={token('soft')} aria-hidden /> : null}
-      </Pressable>
+      </Row>
       {open ? <AfterHead>{children}</AfterHead> : null}
     </View>
   );
@@ -301,10 +302,9 @@ function WideFrame(props: FrameProps) {
             <Option
               key={item}
               id={item}
-              tab
+              look="tab"
               on={item === step}
               onTake={() => router.navigate({ pathname: '/matches/[id]/[step]', params: { id, step: item } })}
-              className={`min-h-target justify-center border-b-4 px-4 ${item === step ? 'border-river' : 'border-transparent'}`}
             >
               <Say weight={item === step ? 'strong' : 'medium'} tone={item === step ? 'river' : 'soft'}>
                 {words(`step.${item}`)}

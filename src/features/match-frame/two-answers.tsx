@@ -1,3 +1,4 @@
+import { View } from 'react-native';
 import { letLead, type MatchRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectAnswered } from '@/state/answering';
@@ -11,7 +12,9 @@ export function TwoAnswers({ id, match }: { id: string; match: MatchRecord }) {
   return (
     <OneStop label={words('natural.which-leads')} reached={match.leading} className="flex-row gap-2 px-5 py-3">
       {match.answers.map((record) => (
-        <AnswerOption key={record.id} id={id} answerId={record.id} match={match} />
+        <View key={record.id} className="min-w-0 flex-1">
+          <AnswerOption id={id} answerId={record.id} match={match} />
+        </View>
       ))}
     </OneStop>
   );
@@ -32,7 +35,7 @@ function AnswerOption({ id, answerId, match }: { id: string; answerId: string; m
       on={leads}
       spoken={speech.pair(lines.natural.head, speech.list([lines.hook.head, lines.dressing.head]))}
       onTake={() => act(letLead, { matchId: id, answerId })}
-      className={`min-h-target min-w-0 flex-1 rounded-control border px-3 py-2 ${leads ? 'border-river bg-plane' : 'border-edge'}`}
+      look="told"
     >
       <Say weight="strong" size="small" tone={leads ? 'river' : 'ink'}>
         {leads ? words('natural.leads', { stage: lines.natural.head }) : lines.natural.head}

@@ -1,11 +1,10 @@
-import { Link } from 'expo-router';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { MatchRecord, SampleRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectAnswered, type Answered } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
-import { Say, spaceTakes, TickBox } from '@/ui/primitives';
+import { Row, Say, TickBox } from '@/ui/primitives';
 import { matchTitle, placeLine, stepLines, type StepLines } from './answer-line';
 
 interface MatchRowProps {
@@ -14,8 +13,6 @@ interface MatchRowProps {
   picked?: boolean | null;
   onPick?: () => void;
 }
-
-const ROW = 'flex min-h-16 grow flex-row items-center gap-4 border-b border-line px-5 py-3';
 
 /** One match in a list: its natural drawn small, its name and its answer in a line; a link to it, or a box to be ticked while several are picked. */
 export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
@@ -38,29 +35,22 @@ export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
   const told = <Told match={match} sample={sample} answered={answered} lines={lines} />;
   if (picked !== null)
     return (
-      <Pressable
-        role="checkbox"
-        aria-checked={picked}
-        aria-label={name}
-        onPress={onPick}
-        {...spaceTakes(onPick)}
-        className={`${ROW} ${picked ? 'bg-plane' : ''}`}
-      >
+      <Row tall ticked={picked} spoken={name} onPress={() => onPick?.()}>
         <TickBox on={picked} />
         {told}
-      </Pressable>
+      </Row>
     );
   return (
-    <Link
-      href={{
+    <Row
+      tall
+      to={{
         pathname: '/matches/[id]/[step]',
         params: { id, step: answered.status === 'waiting' ? 'natural' : 'hook' },
       }}
-      aria-label={name}
-      className={ROW}
+      spoken={name}
     >
       {told}
-    </Link>
+    </Row>
   );
 }
 

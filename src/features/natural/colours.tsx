@@ -1,7 +1,5 @@
 import { useState } from 'react';
-import ChevronDown from 'lucide-react-native/icons/chevron-down';
-import ChevronUp from 'lucide-react-native/icons/chevron-up';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { labOfShade, stageRow } from '@/catalogue';
 import type { RegionId, StageId } from '@/catalogue/ids';
 import { hexOfLab, labOfHex, shadeOf, wetHex } from '@/core/colour';
@@ -9,8 +7,7 @@ import { sayShade, typeColour, type SampleRecord } from '@/records';
 import { useAct } from '@/state';
 import { ALL_HUES, shadeSaid, ShadeWords, shadeWord } from '@/features/colour-words';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Field, Say } from '@/ui/primitives';
-import { token } from '@/ui/tokens';
+import { Field, Fold, Say } from '@/ui/primitives';
 
 /** Before a stage is known. */
 const COMMON: readonly RegionId[] = ['abdomen-belly', 'abdomen-back', 'thorax-belly', 'thorax-back', 'wing', 'legs'];
@@ -72,27 +69,26 @@ function ColourLine({ sampleId, region, sample, open, onToggle }: ColourLineProp
   const hex = hexOf(sample, region);
   const word =
     hex && !red ? speech.shade(shadeOf(labOfHex(hex))) : words(hex ? 'natural.colour-given' : 'natural.colour-none');
-  const Chevron = open ? ChevronUp : ChevronDown;
   return (
-    <View className="border-b border-line">
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={speech.pair(words('natural.colour-of', { region: name }), word)}
-        onPress={onToggle}
-        className="min-h-touch flex-row items-center gap-3 py-1"
-      >
-        <Patch hex={red ? null : hex} surface={sample.surface} />
-        <Say weight="medium" className="min-w-0 flex-1">
-          {name}
-        </Say>
-        <Say size="small" tone={hex ? 'ink' : 'soft'}>
-          {word}
-        </Say>
-        <Chevron size={20} color={token('soft')} aria-hidden />
-      </Pressable>
-      {open ? <ColourAsked sampleId={sampleId} region={region} sample={sample} name={name} /> : null}
-    </View>
+    <Fold
+      title={words('natural.colour-of', { region: name })}
+      line={word}
+      open={open}
+      onToggle={onToggle}
+      face={
+        <>
+          <Patch hex={red ? null : hex} surface={sample.surface} />
+          <Say weight="medium" className="min-w-0 flex-1">
+            {name}
+          </Say>
+          <Say size="small" tone={hex ? 'ink' : 'soft'}>
+            {word}
+          </Say>
+        </>
+      }
+    >
+      <ColourAsked sampleId={sampleId} region={region} sample={sample} name={name} />
+    </Fold>
   );
 }
 
@@ -128,7 +124,7 @@ function ColourAsked({
   };
   const said = sample.shades[region] ?? null;
   return (
-    <View className="gap-3 pb-4">
+    <View className="gap-3">
       <ShadeWords
         label={words('words.of', { region: name })}
         none={words('words.none')}

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import X from 'lucide-react-native/icons/x';
@@ -22,8 +22,7 @@ import {
 import { useAct, useApp } from '@/state';
 import { DemoCalliper } from '@/features/demo';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Field, Say, Toggle } from '@/ui/primitives';
-import { token } from '@/ui/tokens';
+import { Button, Choose, Field, IconButton, Say, Toggle } from '@/ui/primitives';
 
 function readMeasure(text: string, inches: boolean, before: number | null): Measure {
   if (text.trim() === '') return { mm: null, typed: null };
@@ -134,19 +133,24 @@ export function Lengths({
                 onEnter={() => onEnter(index)}
                 autoFocus={fresh === specimen.id}
               />
-              <Square label={words('natural.down', { n })} onPress={() => nudge(specimen.id, -NUDGE_MM)}>
-                <Minus size={20} color={token('river')} aria-hidden />
-              </Square>
-              <Square label={words('natural.up', { n })} onPress={() => nudge(specimen.id, NUDGE_MM)}>
-                <Plus size={20} color={token('river')} aria-hidden />
-              </Square>
-              <Square
+              <IconButton
+                edged
+                icon={Minus}
+                label={words('natural.down', { n })}
+                onPress={() => nudge(specimen.id, -NUDGE_MM)}
+              />
+              <IconButton
+                edged
+                icon={Plus}
+                label={words('natural.up', { n })}
+                onPress={() => nudge(specimen.id, NUDGE_MM)}
+              />
+              <IconButton
+                icon={X}
+                tone="soft"
                 label={words('natural.remove', { n })}
-                quiet
                 onPress={() => act(dropSpecimen, { sampleId, specimenId: specimen.id })}
-              >
-                <X size={20} color={token('soft')} aria-hidden />
-              </Square>
+              />
             </View>
             <Apart
               specimen={specimen}
@@ -286,28 +290,5 @@ function BimodalOffer({ sampleId, sample }: { sampleId: string; sample: SampleRe
       </Say>
       <Button label={words('natural.tell-apart')} onPress={apart} className="self-start" />
     </View>
-  );
-}
-
-function Square({
-  label,
-  onPress,
-  children,
-  quiet = false,
-}: {
-  label: string;
-  onPress: () => void;
-  children: React.ReactNode;
-  quiet?: boolean;
-}) {
-  return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      onPress={onPress}
-      className={`h-target w-target items-center justify-center rounded-control border ${quiet ? 'border-transparent' : 'border-edge bg-plane'}`}
-    >
-      {children}
-    </Pressable>
   );
 }

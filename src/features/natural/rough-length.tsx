@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import type { StageId } from '@/catalogue/ids';
@@ -7,7 +6,7 @@ import { selectSettings, useAct, useApp } from '@/state';
 import { LengthChips } from '@/features/key';
 import { Stretch, useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Say } from '@/ui/primitives';
+import { Button, Choose, Say, WordLink } from '@/ui/primitives';
 
 /** Finger widths that an insect may span, and how far such a count is out, as a share. */
 const FINGERS = [0.5, 1, 1.5, 2] as const;
@@ -65,9 +64,9 @@ export function RoughLength({
           <Say size="small" tone="soft">
             {words(`screen.why.${screen.why}`)}
           </Say>
-          <Link href="/shelf/settings" className="min-h-target py-3 font-medium text-small text-river">
+          <WordLink small to="/shelf/settings">
             {words('screen.measure')}
-          </Link>
+          </WordLink>
         </View>
       ) : (
         <Button

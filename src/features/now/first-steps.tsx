@@ -1,10 +1,9 @@
-import { Link } from 'expo-router';
 import Check from 'lucide-react-native/icons/check';
 import { View } from 'react-native';
 import { heldOf, setDevice } from '@/records';
 import { selectDevice, useAct, useApp } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Heading, Say } from '@/ui/primitives';
+import { Button, Heading, Row, Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 
 /** So many flies make a box worth asking. */
@@ -51,11 +50,7 @@ export function FirstSteps() {
       <View role="list" className="border-t border-line">
         {STEPS.map(({ id, href }) => (
           <View key={id} role="listitem">
-            <Link
-              href={href}
-              aria-label={speech.sentences([words(`first.${id}`), done[id] && words('first.done')])}
-              className="flex min-h-touch flex-row items-center gap-3 border-b border-line px-5 py-2"
-            >
+            <Row to={href} spoken={speech.sentences([words(`first.${id}`), done[id] && words('first.done')])}>
               <View
                 aria-hidden
                 className={`h-7 w-7 items-center justify-center rounded-control border ${done[id] ? 'border-sedge' : 'border-edge'}`}
@@ -72,7 +67,7 @@ export function FirstSteps() {
                   </Say>
                 )}
               </View>
-            </Link>
+            </Row>
           </View>
         ))}
       </View>

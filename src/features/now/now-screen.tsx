@@ -1,4 +1,4 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import { hasDemo, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
 import { useAct, useApp } from '@/state';
@@ -7,7 +7,7 @@ import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { later, Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
 import { Marks } from '@/ui/drawings/marks';
 import { naturalMarks } from '@/ui/drawings/natural-marks';
-import { Button, Say } from '@/ui/primitives';
+import { Button, Door, Say } from '@/ui/primitives';
 
 const WhatIsHere = later(async () => (await import('./screens')).WhatIsHere, 'part');
 
@@ -23,11 +23,7 @@ export function NowScreen() {
   const dun = naturalMarks('mayfly/dun', 10, {});
   const door = (
     <View className="px-5">
-      <Pressable
-        role="button"
-        onPress={newMatch}
-        className="min-h-40 flex-row items-center justify-between overflow-hidden rounded-control bg-river px-5 py-6"
-      >
+      <Door onPress={newMatch}>
         <View className="min-w-0 flex-1 gap-1">
           <Say size="title" weight="serif" tone="on-river">
             {words('now.natural')}
@@ -51,7 +47,7 @@ export function NowScreen() {
             />
           </Svg>
         </View>
-      </Pressable>
+      </Door>
     </View>
   );
   const later = (

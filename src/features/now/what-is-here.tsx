@@ -1,10 +1,9 @@
-import { Link } from 'expo-router';
 import { View } from 'react-native';
 import { isLow } from '@/records';
 import { useApp } from '@/state';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
 import { useWide, useWords } from '@/features/shell';
-import { Heading, Say } from '@/ui/primitives';
+import { Heading, Row, Say } from '@/ui/primitives';
 
 const RECENT = 6;
 /** Of those that wait so many stand here: the latest, and how many more. */
@@ -26,21 +25,18 @@ export function WhatIsHere() {
           <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
           {waiting.length > 0 ? <MatchList ids={waiting.slice(0, WAITING)} narrow /> : null}
           {waiting.length > WAITING ? (
-            <Link href="/matches" className="min-h-target border-b border-line px-5 py-3">
+            <Row to="/matches">
               <Say weight="medium" tone="river">
                 {words('now.more-wait', { count: waiting.length - WAITING })}
               </Say>
-            </Link>
+            </Row>
           ) : null}
           {low > 0 ? (
-            <Link
-              href="/drawer/packets"
-              className={`min-h-target px-5 py-3 ${waiting.length > 0 ? '' : 'border-t'} border-b border-line`}
-            >
+            <Row to="/drawer/packets">
               <Say weight="medium" tone="river">
                 {words('now.low', { count: low })}
               </Say>
-            </Link>
+            </Row>
           ) : null}
         </View>
       ) : null}

@@ -1,8 +1,8 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import type { RegionId } from '@/catalogue/ids';
 import { hexOfLab } from '@/core/colour';
 import { useSpeech, useWords } from '@/features/shell';
-import { Say } from '@/ui/primitives';
+import { Say, Tile } from '@/ui/primitives';
 import type { Colours } from './overlay';
 
 /** Colours found, a swatch a region; where there are two tones both, and a tap says which one counts. */
@@ -20,11 +20,10 @@ export function ColourRow({ colours, onSwap }: { colours: Colours; onSwap: (regi
           />
           <Say size="small">{speech.plain('regions', region)}</Say>
           {colour.second ? (
-            <Pressable
-              role="button"
-              aria-label={words('photo.second-take', { region: speech.plain('regions', region) })}
+            <Tile
+              across
+              spoken={words('photo.second-take', { region: speech.plain('regions', region) })}
               onPress={() => onSwap(region as RegionId)}
-              className="min-h-target flex-row items-center gap-2 rounded-control border border-edge px-3"
             >
               <View
                 aria-hidden
@@ -34,7 +33,7 @@ export function ColourRow({ colours, onSwap }: { colours: Colours; onSwap: (regi
               <Say size="small" tone="river" weight="medium">
                 {words('photo.second', { percent: Math.round(100 * colour.second.share) })}
               </Say>
-            </Pressable>
+            </Tile>
           ) : null}
         </View>
       ))}

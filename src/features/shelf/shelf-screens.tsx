@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import { View } from 'react-native';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { hasDemo, leaveDemo, setDevice, setSettings, type Entities } from '@/records';
@@ -10,7 +9,7 @@ import { AtTheBench } from '@/features/dressing';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { ScreenSizeSetting } from '@/features/screen-size';
-import { Button, Choose, Fold, Heading, Say } from '@/ui/primitives';
+import { Button, Choose, Fold, Heading, Row, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
 import { RecordsFile } from './records-file';
@@ -23,18 +22,16 @@ export function ShelfScreen() {
     <Page title={words('place.shelf')}>
       <View className="border-t border-line">
         {ROOMS.map((room) => (
-          <Link
-            key={room}
-            href={`/shelf/${room}`}
-            className="flex min-h-16 flex-col justify-center border-b border-line px-5 py-3"
-          >
-            <Say weight="strong" size="lead">
-              {words(`shelf.${room}`)}
-            </Say>
-            <Say size="small" tone="soft">
-              {words(`shelf.${room}-hint`)}
-            </Say>
-          </Link>
+          <Row key={room} tall to={`/shelf/${room}`}>
+            <View className="min-w-0 flex-1">
+              <Say weight="strong" size="lead">
+                {words(`shelf.${room}`)}
+              </Say>
+              <Say size="small" tone="soft">
+                {words(`shelf.${room}-hint`)}
+              </Say>
+            </View>
+          </Row>
         ))}
       </View>
     </Page>
@@ -53,15 +50,15 @@ export function SettingsScreen() {
   return (
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.settings')}>
       <View className="gap-6 px-5">
-        <Row title={words('settings.unit')}>
+        <Setting title={words('settings.unit')}>
           <Choose
             label={words('settings.unit')}
             choices={ids.units.map((unit) => ({ id: unit.id as UnitId, label: speech.name('units', unit.id) }))}
             value={settings.unit}
             onChange={(unit) => set({ unit })}
           />
-        </Row>
-        <Row title={words('settings.barb')}>
+        </Setting>
+        <Setting title={words('settings.barb')}>
           <Choose
             label={words('settings.barb')}
             choices={ids['barb-rules'].map((rule) => ({
@@ -71,8 +68,8 @@ export function SettingsScreen() {
             value={settings.barbRule}
             onChange={(barbRule) => set({ barbRule })}
           />
-        </Row>
-        <Row title={words('settings.world')}>
+        </Setting>
+        <Setting title={words('settings.world')}>
           <Choose
             label={words('settings.world')}
             choices={[
@@ -91,16 +88,16 @@ export function SettingsScreen() {
             value={settings.south ? 'south' : 'north'}
             onChange={(id) => set({ south: id === 'south', ...(id === 'south' ? { fauna: null } : {}) })}
           />
-        </Row>
-        <Row title={words('settings.theme')}>
+        </Setting>
+        <Setting title={words('settings.theme')}>
           <Choose
             label={words('settings.theme')}
             choices={ids.themes.map((theme) => ({ id: theme.id as ThemeName, label: speech.name('themes', theme.id) }))}
             value={device.theme}
             onChange={(theme) => here({ theme })}
           />
-        </Row>
-        <Row title={words('settings.hand')}>
+        </Setting>
+        <Setting title={words('settings.hand')}>
           <Choose
             label={words('settings.hand')}
             choices={[
@@ -110,8 +107,8 @@ export function SettingsScreen() {
             value={device.hand}
             onChange={(hand) => here({ hand: hand as 'right' | 'left' })}
           />
-        </Row>
-        <Row title={words('settings.thumb')}>
+        </Setting>
+        <Setting title={words('settings.thumb')}>
           <Choose
             label={words('settings.thumb')}
             choices={[
@@ -124,11 +121,11 @@ export function SettingsScreen() {
           <Say size="small" tone="soft">
             {words('settings.thumb-hint')}
           </Say>
-        </Row>
-        <Row title={words('screen.title')}>
+        </Setting>
+        <Setting title={words('screen.title')}>
           <ScreenSizeSetting />
-        </Row>
-        <Row title={words('fingers.setting')}>
+        </Setting>
+        <Setting title={words('fingers.setting')}>
           <View className="max-w-96">
             <LengthField
               hideLabel
@@ -139,8 +136,8 @@ export function SettingsScreen() {
               onChange={(fingerMm) => set({ fingerMm })}
             />
           </View>
-        </Row>
-        <Row title={words('settings.keys')}>
+        </Setting>
+        <Setting title={words('settings.keys')}>
           <Choose
             label={words('settings.keys')}
             choices={[
@@ -153,7 +150,7 @@ export function SettingsScreen() {
           <Say size="small" tone="soft">
             {words('settings.keys-hint')}
           </Say>
-        </Row>
+        </Setting>
       </View>
       <View className="mt-6 border-t border-line">
         <Fold wide title={words('settings.bench')} line={benchLine(settings, speech, words)}>
@@ -202,7 +199,7 @@ function benchLine(
   );
 }
 
-function Row({ title, children }: { title: string; children: React.ReactNode }) {
+function Setting({ title, children }: { title: string; children: React.ReactNode }) {
   return (
     <View className="gap-2">
       <Heading size="small">{title}</Heading>
@@ -226,20 +223,20 @@ export function DataScreen() {
   return (
     <Page back={{ href: '/shelf', label: words('place.shelf') }} title={words('shelf.data')} lead={words('data.lead')}>
       <View className="gap-8 px-5">
-        <Row title={words('data.stored')}>
+        <Setting title={words('data.stored')}>
           {kinds.length === 0 ? (
             <Say tone="soft">{words('data.none')}</Say>
           ) : (
             kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)
           )}
-        </Row>
-        <Row title={words('data.file')}>
+        </Setting>
+        <Setting title={words('data.file')}>
           <RecordsFile />
-        </Row>
-        <Row title={words('data.deleted')}>
+        </Setting>
+        <Setting title={words('data.deleted')}>
           <DeletedRecords />
-        </Row>
-        <Row title={words('data.aside')}>
+        </Setting>
+        <Setting title={words('data.aside')}>
           {aside.length === 0 ? (
             <Say tone="soft">{words('data.aside-none')}</Say>
           ) : (
@@ -260,13 +257,13 @@ export function DataScreen() {
               className="self-start"
             />
           ) : null}
-        </Row>
-        <Row title={words('data.demo')}>
+        </Setting>
+        <Setting title={words('data.demo')}>
           <Say tone="soft">{words(demo ? 'now.demo' : left ? 'data.demo-gone' : 'data.demo-none')}</Say>
           {demo ? (
             <Button label={words('now.leave-demo')} onPress={() => act(leaveDemo, {})} className="self-start" />
           ) : null}
-        </Row>
+        </Setting>
       </View>
     </Page>
   );

@@ -1,4 +1,3 @@
-import { Link } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
@@ -6,7 +5,7 @@ import { isDark } from '@/core/naturals/is-dark';
 import type { CautionId } from '@/catalogue/ids';
 import { noteCautions } from '@/records';
 import { nowOf, selectDevice, useAct, type Store } from '@/state';
-import { Say } from '@/ui/primitives';
+import { Say, WordLink } from '@/ui/primitives';
 import { useSpeech, useWords } from './speech-context';
 
 /** Letters of a date in a stamp. */
@@ -38,12 +37,9 @@ export function CautionOfTheDay({ ids }: { ids: readonly CautionId[] }) {
           ending: speech.t('caution.ending'),
         })}
       </Say>
-      <Link
-        href="/shelf/cautions"
-        className="min-h-touch min-w-touch py-4 text-center font-medium text-small text-river"
-      >
+      <WordLink small to="/shelf/cautions">
         {words('cautions.read')}
-      </Link>
+      </WordLink>
     </View>
   );
 }

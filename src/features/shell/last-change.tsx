@@ -1,9 +1,8 @@
 import X from 'lucide-react-native/icons/x';
 import { useEffect, useState } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { undone, useApp, useAppDispatch } from '@/state';
-import { Button, Say } from '@/ui/primitives';
-import { token } from '@/ui/tokens';
+import { Button, IconButton, Say } from '@/ui/primitives';
 import { useWords } from './speech-context';
 
 /** Changes that take something away or move it out of sight: each is said where it was done, with the way back. */
@@ -55,14 +54,7 @@ export function LastChange() {
             {words(`last-change.${said.label}`)}
           </Say>
           <Button kind="quiet" tall label={words('tied.take-back')} onPress={() => dispatch(undone())} />
-          <Pressable
-            role="button"
-            aria-label={words('keeping.close')}
-            onPress={() => setKnown(said)}
-            className="h-touch w-target items-center justify-center"
-          >
-            <X size={20} color={token('soft')} aria-hidden />
-          </Pressable>
+          <IconButton tall icon={X} tone="soft" label={words('keeping.close')} onPress={() => setKnown(said)} />
         </View>
       ) : null}
     </View>

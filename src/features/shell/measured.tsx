@@ -1,9 +1,9 @@
 import { useState } from 'react';
 import { Z95 } from '@/core/constants';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { isAbout, type Quantity } from '@/core/quantity';
 import { formatLength } from '@/core/units';
-import { Digits, Say } from '@/ui/primitives';
+import { Digits, Explained, Say } from '@/ui/primitives';
 import { useSpeech, useWords } from './speech-context';
 
 type Size = 'small' | 'body' | 'lead' | 'title' | 'display' | 'bench';
@@ -55,12 +55,11 @@ export function Measured({
   const minor = size === 'bench' || size === 'display' || size === 'title' ? 'lead' : 'small';
   return (
     <View className="items-start">
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={speech.sentences([spoken, words('source.why', { what })])}
-        onPress={() => setOpen(!open)}
-        className={`min-h-7 flex-row gap-1 ${bare ? 'items-center' : 'items-baseline'}`}
+      <Explained
+        spoken={speech.sentences([spoken, words('source.why', { what })])}
+        open={open}
+        onToggle={() => setOpen(!open)}
+        baseline={!bare}
       >
         {about && !bare ? (
           <Say size={minor} tone="soft">
@@ -76,7 +75,7 @@ export function Measured({
             {speech.t(`unit.${text.unit}`)}
           </Say>
         ) : null}
-      </Pressable>
+      </Explained>
       {open ? (
         <Say size="small" tone="soft" live>
           {line}

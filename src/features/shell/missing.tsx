@@ -1,6 +1,6 @@
-import { Link, type Href } from 'expo-router';
+import { type Href } from 'expo-router';
 import { View } from 'react-native';
-import { Say } from '@/ui/primitives';
+import { Say, WordLink } from '@/ui/primitives';
 import { Page } from './page';
 import { useWords } from './speech-context';
 
@@ -17,9 +17,7 @@ export function Missing({
     <Page title={words('missing.title')}>
       <View className="gap-4 px-5">
         <Say>{words(`missing.${what}`)}</Say>
-        <Link href={list} className="min-h-target self-start py-3 font-strong text-body text-river">
-          {words('missing.list')}
-        </Link>
+        <WordLink to={list}>{words('missing.list')}</WordLink>
       </View>
     </Page>
   );

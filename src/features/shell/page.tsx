@@ -1,7 +1,7 @@
-import { Link, useFocusEffect, useIsFocused, type Href } from 'expo-router';
+import { useFocusEffect, useIsFocused, type Href } from 'expo-router';
 import { useCallback, useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, Text, View } from 'react-native';
-import { Say } from '@/ui/primitives';
+import { Say, WordLink } from '@/ui/primitives';
 import { useSpeech, useWords } from './speech-context';
 
 interface PageProps {
@@ -31,9 +31,9 @@ export function Page({ title, back, over, lead, children, aside, column = 'read'
       <View className={`flex-row flex-wrap items-end justify-between gap-3 px-5 pb-3 ${back ? 'pt-1' : 'pt-5'}`}>
         <View className={`flex-1 ${aside ? 'min-w-[55%]' : 'min-w-0'}`}>
           {back ? (
-            <Link href={back.href} className="min-h-target self-start py-3 font-medium text-small text-river">
+            <WordLink small to={back.href}>
               {words('back-to', { place: back.label })}
-            </Link>
+            </WordLink>
           ) : null}
           {over ? (
             <Say size="small" tone="soft">

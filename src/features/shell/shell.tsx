@@ -6,13 +6,13 @@ import Sun from 'lucide-react-native/icons/sun';
 import Lamp from 'lucide-react-native/icons/lamp';
 import Settings from 'lucide-react-native/icons/settings-2';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { Activity, forwardRef, useEffect, type ComponentProps } from 'react';
-import { Pressable, useWindowDimensions, View } from 'react-native';
+import { Activity, useEffect } from 'react';
+import { useWindowDimensions, View } from 'react-native';
 import valley from '@/catalogue/demo-valley.json';
 import { hasDemo, setDevice } from '@/records';
 import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDispatch } from '@/state';
-import { Button, Say } from '@/ui/primitives';
-import { applyTheme, token, WIDE_PX } from '@/ui/tokens';
+import { Button, IconButton, Place, Say, SkipLink } from '@/ui/primitives';
+import { applyTheme, WIDE_PX } from '@/ui/tokens';
 import { Keeping } from './keeping';
 import { LastChange } from './last-change';
 import { useKeyDown } from './use-key-down';
@@ -47,56 +47,6 @@ export function useValleyTime(): string | null {
   return words('valley-time', { time: speech.moment(frozen ?? valley.clock) });
 }
 
-interface PlaceProps extends ComponentProps<typeof Pressable> {
-  label: string;
-  wide: boolean;
-  isFocused?: boolean;
-  hidden?: boolean;
-}
-
-const Place = forwardRef<View, PlaceProps>(function Place(
-  { label, wide, isFocused, style, hidden = false, ...rest },
-  ref,
-) {
-  return (
-    <Pressable
-      ref={ref}
-      {...rest}
-      aria-current={isFocused ? 'page' : undefined}
-      style={[style as object, wide ? PLACE_WIDE : PLACE, hidden ? HIDDEN : null]}
-      className={`${wide ? 'border-l-4' : 'border-t-4'} ${isFocused ? 'border-river' : 'border-transparent'}`}
-    >
-      <Say size="small" weight={isFocused ? 'strong' : 'medium'} tone={isFocused ? 'river' : 'soft'}>
-        {label}
-      </Say>
-    </Pressable>
-  );
-});
-
-function IconButton({
-  label,
-  onPress,
-  disabled,
-  icon: Icon,
-}: {
-  label: string;
-  onPress: () => void;
-  disabled?: boolean;
-  icon: typeof Sun;
-}) {
-  return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      disabled={disabled}
-      onPress={onPress}
-      className={`h-touch w-touch items-center justify-center rounded-control ${disabled ? 'opacity-40' : ''}`}
-    >
-      <Icon size={22} color={token('ink')} aria-hidden />
-    </Pressable>
-  );
-}
-
 function Header({ wide }: { wide: boolean }) {
   const words = useWords();
   const speech = useSpeech();
@@ -126,19 +76,40 @@ function Header({ wide }: { wide: boolean }) {
       )}
       <View className={thumb === 'right' ? 'flex-row' : 'flex-row-reverse'}>
         <IconButton
+          tall
+          size={22}
+          tone="ink"
           label={last ? words('undo-what', { what: words(`change.${last}`) }) : words('undo')}
           disabled={!last}
           onPress={() => dispatch(undone())}
           icon={Undo}
         />
-        <IconButton label={words('redo')} disabled={!undoneLeft} onPress={() => dispatch(redone())} icon={Redo} />
         <IconButton
+          tall
+          size={22}
+          tone="ink"
+          label={words('redo')}
+          disabled={!undoneLeft}
+          onPress={() => dispatch(redone())}
+          icon={Redo}
+        />
+        <IconButton
+          tall
+          size={22}
+          tone="ink"
           label={words('theme', { theme: speech.name('themes', theme) })}
           onPress={() => act(setDevice, { theme: next })}
           icon={THEME_ICON[theme]}
         />
         {wide ? null : (
-          <IconButton label={words('place.shelf')} onPress={() => router.navigate('/shelf')} icon={Settings} />
+          <IconButton
+            tall
+            size={22}
+            tone="ink"
+            label={words('place.shelf')}
+            onPress={() => router.navigate('/shelf')}
+            icon={Settings}
+          />
         )}
       </View>
     </View>
@@ -219,26 +190,6 @@ const MAIN = 'main';
 /** Main takes the focus by the skip link only. */
 const FOCUSABLE = { tabIndex: -1 } as object;
 
-/** The first stop of the Tab key, seen while it has the focus: past header and places to the page itself. */
-function SkipLink() {
-  const words = useWords();
-  return (
-    <Pressable
-      role="link"
-      {...({ href: `#${MAIN}` } as object)}
-      onPress={(event) => {
-        event.preventDefault();
-        document.getElementById(MAIN)?.focus();
-      }}
-      className="skip min-h-target justify-center rounded-control border border-river bg-plane px-4"
-    >
-      <Say weight="medium" tone="river">
-        {words('skip')}
-      </Say>
-    </Pressable>
-  );
-}
-
 /** Header, places and the page: a bottom bar on a phone, a rail on a wide screen; the bench fills the screen. */
 export function Shell() {
   const words = useWords();
@@ -297,31 +248,13 @@ export function Shell() {
   );
   return (
     <Tabs style={wide ? FRAME_WIDE : FRAME}>
-      {bare ? null : <SkipLink key="skip" />}
+      {bare ? null : <SkipLink key="skip" to={MAIN} label={words('skip')} />}
       {/* By key, so that a screen that is turned keeps its page and what is open on it. */}
       {wide ? [list, page] : [page, list]}
     </Tabs>
   );
 }
 
-/** The triggers lay their children out in a row of their own; these win over it. */
-/** At large text the bar takes a second row rather than let names run into each other. */
-const PLACE = {
-  flexDirection: 'column',
-  justifyContent: 'center',
-  alignItems: 'center',
-  flexGrow: 1,
-  flexBasis: 'auto',
-  paddingHorizontal: 4,
-  minHeight: 64,
-} as const;
-const PLACE_WIDE = {
-  flexDirection: 'column',
-  justifyContent: 'center',
-  alignItems: 'flex-start',
-  minHeight: 48,
-  paddingHorizontal: 12,
-} as const;
 const ROW = { flexDirection: 'row', justifyContent: 'flex-start', flexWrap: 'wrap' } as const;
 const COLUMN = { flexDirection: 'column', justifyContent: 'flex-start' } as const;
 /** The frame takes no class: it must fill the window itself, or a page without a bar has no height. */

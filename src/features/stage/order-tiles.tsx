@@ -28,13 +28,7 @@ export function OrderTiles({
       {orders.map((order) => {
         const on = order === value;
         return (
-          <Option
-            key={order}
-            id={order}
-            on={on}
-            onTake={() => onChange(order)}
-            className={`min-w-[76px] items-center gap-1 border-b-4 px-0.5 pb-1 pt-2 ${on ? 'border-river' : 'border-transparent'}`}
-          >
+          <Option key={order} id={order} on={on} onTake={() => onChange(order)} look="picture">
             <InView {...TILE}>
               <NaturalThumb stage={faceOf(order)} colours={{}} {...TILE} />
             </InView>

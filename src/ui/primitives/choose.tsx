@@ -8,9 +8,6 @@ export interface Choice<T extends string> {
   label: string;
 }
 
-/** What is chosen or on: told by border, ground and weight, and never filled like the one action of a view. */
-export const CHOSEN = 'border-river bg-line';
-
 /** A phone's column, and what a chip takes beside its letters, px. */
 const COLUMN = 350;
 const LETTER = 8.4;
@@ -71,13 +68,7 @@ export function Choose<T extends string>({
       {choices.map((choice) => {
         const on = choice.id === value;
         return (
-          <Option
-            key={choice.id}
-            id={choice.id}
-            on={on}
-            onTake={() => onChange(choice.id)}
-            className={`${tall ? 'min-h-touch' : 'min-h-target'} justify-center rounded-control border px-3 ${on ? CHOSEN : 'border-edge bg-plane'}`}
-          >
+          <Option key={choice.id} id={choice.id} on={on} onTake={() => onChange(choice.id)} look="chip" tall={tall}>
             <Say weight={on ? 'strong' : 'medium'}>{choice.label}</Say>
           </Option>
         );

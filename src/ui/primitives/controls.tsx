@@ -2,8 +2,8 @@ import type { ReactNode } from 'react';
 import Minus from 'lucide-react-native/icons/minus';
 import Plus from 'lucide-react-native/icons/plus';
 import { Pressable, View } from 'react-native';
-import { token } from '../tokens';
-import { CHOSEN } from './choose';
+import { CHOSEN } from './chosen';
+import { IconButton } from './icon-button';
 import { Digits, Say } from './text';
 
 interface ButtonProps {
@@ -16,8 +16,13 @@ interface ButtonProps {
   disabled?: boolean;
   /** For a wet hand: 56 px. */
   tall?: boolean;
-  className?: string;
+  /** Where it stands; how it looks is its kind. */
+  className?: ButtonPlace;
 }
+
+/** A quiet button's words line up with the page's, though it has room about them. */
+export type ButtonPlace =
+  '' | 'self-start' | 'flex-1' | '-ml-4' | '-mr-4' | '-ml-4 self-start' | '-ml-4 max-w-full self-start';
 
 const BUTTON = {
   main: 'bg-river border-river',
@@ -96,17 +101,15 @@ interface StepperProps {
 export function Stepper({ label, value, low, high, onChange, shown = false }: StepperProps) {
   const step = (by: number, Icon: typeof Plus) => {
     const next = value + by;
-    const off = next < low || next > high;
     return (
-      <Pressable
-        role="button"
-        aria-label={`${label}: ${next}`}
-        disabled={off}
+      <IconButton
+        tall
+        edged
+        icon={Icon}
+        label={`${label}: ${next}`}
+        disabled={next < low || next > high}
         onPress={() => onChange(next)}
-        className={`h-touch w-touch items-center justify-center rounded-control border border-edge bg-plane ${off ? 'opacity-40' : ''}`}
-      >
-        <Icon size={20} color={token('river')} aria-hidden />
-      </Pressable>
+      />
     );
   };
   return (

@@ -1,7 +1,7 @@
 import Check from 'lucide-react-native/icons/check';
 import { Pressable, View } from 'react-native';
 import { token } from '../tokens';
-import { CHOSEN } from './choose';
+import { CHOSEN } from './chosen';
 import { Say } from './text';
 
 /** The box alone, for a row that is ticked as a whole. */
