@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, startClean, test, written } from './support';
+import { DUN, expect, ROUTES, startClean, test, written } from './support';
 
 /** Stops of the Tab key that a first action may be away, once past header and places. */
 const MOST_STOPS = 25;
@@ -16,7 +16,7 @@ async function skip(page: Page): Promise<void> {
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   await page.keyboard.press('Tab');
   if ((await nameOfFocus(page)) === 'link Skip to the page') return void (await page.keyboard.press('Enter'));
-  expect(page.url(), await nameOfFocus(page)).toMatch(/\/(dressing|bench|water)$/);
+  expect(page.url(), await nameOfFocus(page)).toMatch(/\/(dressing|bench|water|tie)$/);
   expect(await page.evaluate(() => document.activeElement?.closest('#main'))).not.toBeNull();
 }
 
@@ -54,25 +54,47 @@ async function choose(page: Page, name: RegExp, key = 'ArrowRight'): Promise<voi
   throw new Error(`${String(name)} is not in the group`);
 }
 
-test('past header and places the first action of every place is a few stops away', async ({ page }) => {
-  const first: [string, RegExp][] = [
-    ['/', /A natural in hand/],
-    ['/matches', /New match/],
-    ['/matches/match_demo-waiting/natural', /Give a length/],
-    ['/matches/match_demo-auldry-dun/hook', /Pin Bessock Fine 13/],
-    ['/matches/match_demo-auldry-dun/dressing', /First-light/],
-    ['/matches/match_demo-auldry-dun/bench', /Tie from the card/],
-    ['/matches/match_demo-auldry-dun/water', /One took it/],
-    ['/dressings', /Make your own/],
-    ['/dressings/first-light-dun', /Make your own from this/],
-    ['/drawer/import', /Read a file/],
-    ['/box', /New box/],
-    ['/box/box_demo-valley', /Put flies in/],
-    ['/shelf/field-card', /Save PDF to print/],
-  ];
-  for (const [route, name] of first) {
+/** What is done first on each page; a page of words alone has its way back. */
+const FIRST: Readonly<Record<string, RegExp>> = {
+  '/': /A natural in hand/,
+  '/matches': /New match/,
+  [`${DUN}/natural`]: /button Body length: /,
+  [`${DUN}/hook`]: /Pin Bessock Fine 13/,
+  [`${DUN}/dressing`]: /First-light/,
+  [`${DUN}/bench`]: /Tie from the card/,
+  [`${DUN}/water`]: /One took it/,
+  [`${DUN}/tie`]: /button Next: /,
+  '/dressings': /Make your own/,
+  '/dressings/new': /Start from the bare hook/,
+  '/dressings/first-light-dun': /Make your own from this/,
+  '/dressings/ellanmere-long-dun': /Make your own from this/,
+  '/drawer/hooks': /group Plus and minus zoom/,
+  '/drawer/packets': /Add packets/,
+  '/drawer/convert': /Maker, model, size/,
+  '/drawer/convert?hook=osmere:lark:14': /button Bessock Fine 13/,
+  '/drawer/import': /Read a file/,
+  '/drawer/hooks/osmere/lark': /Tape one/,
+  '/drawer/hooks/bessock/fine-wet?tape=12': /Shank/,
+  '/box': /New box/,
+  '/box/box_demo-valley': /button A1: /,
+  '/box/box_demo-valley/add': /Dressing or stage/,
+  '/shelf': /Naturals/,
+  '/shelf/naturals': /Search/,
+  '/shelf/naturals/m18': /link ← Naturals/,
+  '/shelf/field-card': /Save PDF to print/,
+  '/shelf/settings': /radio Millimetres/,
+  '/shelf/data': /Read such a file/,
+  '/shelf/cautions': /link ← Shelf/,
+  '/shelf/words': /Search a word/,
+  '/matches/none/natural': /See the list/,
+};
+
+test('past header and places the first action of every page is a few stops away', async ({ page }) => {
+  test.setTimeout(120_000);
+  expect(Object.keys(FIRST)).toEqual(ROUTES);
+  for (const [route, first] of Object.entries(FIRST)) {
     await enter(page, route);
-    expect(await reach(page, name), route).toBeLessThanOrEqual(MOST_STOPS);
+    expect(await reach(page, first), route).toBeLessThanOrEqual(MOST_STOPS);
   }
 });
 
@@ -138,6 +160,85 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
   await page.keyboard.press('Enter');
   await expect(page.getByText('Here: 1 took it')).toHaveCount(0);
   await written(page);
+});
+
+test('without a box: what to look for is read, one that is found is put in, and the box finds it, with the keyboard alone', async ({
+  page,
+}) => {
+  await startClean(page);
+  await skip(page);
+  await reach(page, /A natural in hand/);
+  await page.keyboard.press('Enter');
+  await drawn(page);
+  await reach(page, /radio under 3/);
+  await choose(page, /radio 7 to 10/);
+  await reach(page, /upright and cloudy/);
+  await page.keyboard.press('Enter');
+  await reach(page, /radio Mayfly dun, /, 45, 'Shift+Tab');
+  await page.keyboard.press('Enter');
+  await reach(page, /button Name, place and water/);
+  await page.keyboard.press('Enter');
+  await reach(page, /input Name/);
+  await page.keyboard.type('Dawn on the weir');
+  await reach(page, /input Where/);
+  await page.keyboard.type('Fenbeck weir');
+  await expect(page.getByRole('heading', { level: 1, name: 'Dawn on the weir' })).toBeVisible();
+  await reach(page, /button Water: /);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/water$/);
+  await drawn(page);
+  await expect(page.getByRole('heading', { name: 'Look for this in your box' })).toBeVisible();
+  await reach(page, /I have one: put it in/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Flies put in.')).toBeVisible();
+  await written(page);
+  await enter(page, '/box');
+  await reach(page, /^link Box 1: 1 fly/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/box\/box_/);
+  await drawn(page);
+  await reach(page, /button A1: First-light upright dun/);
+  await page.keyboard.press('ArrowRight');
+  expect(await nameOfFocus(page)).toMatch(/^button A2/);
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Enter');
+  await reach(page, /Lost one/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('One lost.')).toBeVisible();
+  await reach(page, /Take it back/, 80);
+  await page.keyboard.press('Enter');
+  await reach(page, /button A1: First-light upright dun .*1 left/, 60, 'Shift+Tab');
+  await written(page);
+  await enter(page, '/matches');
+  await reach(page, /link Dawn on the weir\. .*Fenbeck weir/);
+});
+
+test('what ran out leads to its dressing, whose page is printed, and a term explains itself, with the keyboard alone', async ({
+  page,
+}) => {
+  await enter(page, '/box');
+  await reach(page, /Which box holds/);
+  await page.keyboard.type('speck');
+  await reach(page, /^link Grey speck from a friend\. .*Valley box, E6/);
+  await page.keyboard.press('Shift+Tab');
+  await reach(page, /Which box holds/, 5, 'Shift+Tab');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('Delete');
+  await reach(page, /button To tie: 1 kind/);
+  await page.keyboard.press('Enter');
+  await reach(page, /link Tie .*/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/dressings\/half-out-dun$/);
+  await drawn(page);
+  await reach(page, /PDF to print/, 60);
+  const [file] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')]);
+  expect(file.suggestedFilename()).toMatch(/^aubade-.*\.pdf$/);
+  await enter(page, '/shelf/words');
+  await reach(page, /Search a word/);
+  await page.keyboard.type('throat');
+  await reach(page, /button Throat: /);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('img', { name: /depth from the point/ })).toBeVisible();
 });
 
 test('matches are found, picked and deleted with the keyboard alone, and brought back', async ({ page }) => {

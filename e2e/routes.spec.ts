@@ -1,42 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import tokens from '../src/ui/tokens/tokens.json';
-import { expect, test, written } from './support';
+import { DUN, expect, ROUTES, test, written } from './support';
 
-const DUN = '/matches/match_demo-auldry-dun';
-const ROUTES = [
-  '/',
-  '/matches',
-  `${DUN}/natural`,
-  `${DUN}/hook`,
-  `${DUN}/dressing`,
-  `${DUN}/bench`,
-  `${DUN}/water`,
-  `${DUN}/tie`,
-  '/dressings',
-  '/dressings/new',
-  '/dressings/first-light-dun',
-  '/dressings/ellanmere-long-dun',
-  '/drawer/hooks',
-  '/drawer/packets',
-  '/drawer/convert',
-  '/drawer/convert?hook=osmere:lark:14',
-  '/drawer/import',
-  '/drawer/hooks/osmere/lark',
-  '/drawer/hooks/bessock/fine-wet?tape=12',
-  '/box',
-  '/box/box_demo-valley',
-  '/box/box_demo-valley/add',
-  '/shelf',
-  '/shelf/naturals',
-  '/shelf/naturals/m18',
-  '/shelf/field-card',
-  '/shelf/settings',
-  '/shelf/data',
-  '/shelf/cautions',
-  '/shelf/words',
-  '/matches/none/natural',
-];
 /** The same page as the last above, in other words: in one light. */
 const MISSING = ['/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/box/none', '/nowhere'];
 /** Laid out otherwise where there is room: looked at by axe at both widths; the rest are one column in both. */

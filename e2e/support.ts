@@ -4,7 +4,7 @@ import { expect, test as base, type Page } from '@playwright/test';
 export const test = base.extend<{ watched: void }>({
   watched: [
     async ({ context, baseURL }, use) => {
-      const outside: string[] = [];
+      const outside: string[] = [] as const;
       const errors: string[] = [];
       context.on('request', (request) => {
         if (!request.url().startsWith(baseURL!) && !/^(data|blob):/.test(request.url())) outside.push(request.url());
@@ -19,6 +19,42 @@ export const test = base.extend<{ watched: void }>({
 });
 
 export { expect };
+
+export const DUN = '/matches/match_demo-auldry-dun';
+/** Every page of the demo, and one that is not there. */
+export const ROUTES = [
+  '/',
+  '/matches',
+  `${DUN}/natural`,
+  `${DUN}/hook`,
+  `${DUN}/dressing`,
+  `${DUN}/bench`,
+  `${DUN}/water`,
+  `${DUN}/tie`,
+  '/dressings',
+  '/dressings/new',
+  '/dressings/first-light-dun',
+  '/dressings/ellanmere-long-dun',
+  '/drawer/hooks',
+  '/drawer/packets',
+  '/drawer/convert',
+  '/drawer/convert?hook=osmere:lark:14',
+  '/drawer/import',
+  '/drawer/hooks/osmere/lark',
+  '/drawer/hooks/bessock/fine-wet?tape=12',
+  '/box',
+  '/box/box_demo-valley',
+  '/box/box_demo-valley/add',
+  '/shelf',
+  '/shelf/naturals',
+  '/shelf/naturals/m18',
+  '/shelf/field-card',
+  '/shelf/settings',
+  '/shelf/data',
+  '/shelf/cautions',
+  '/shelf/words',
+  '/matches/none/natural',
+];
 
 /** Waits until what was typed is written, however slow the machine. */
 export async function written(page: Page): Promise<void> {

@@ -22,9 +22,18 @@ function text(href: unknown): string {
   return pathname.replace(/\[(\w+)\]/g, (_, name: string) => params?.[name] ?? '');
 }
 
-export function Link({ href, children, ...said }: { href: unknown; children: ReactNode; 'aria-label'?: string }) {
+export function Link({
+  href,
+  children,
+  ...said
+}: {
+  href: unknown;
+  children: ReactNode;
+  'aria-label'?: string;
+  'aria-current'?: 'page';
+}) {
   return (
-    <a href={text(href)} aria-label={said['aria-label']}>
+    <a href={text(href)} aria-label={said['aria-label']} aria-current={said['aria-current']}>
       {children}
     </a>
   );

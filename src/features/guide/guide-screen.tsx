@@ -8,7 +8,7 @@ import { Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Choose, Field, Heading, Row, Say } from '@/ui/primitives';
 import { OwnGroups } from './own-groups';
 import { named } from './named';
-import { SeasonBar } from './season-bar';
+import { SeasonBar, seasonOf } from './season-bar';
 
 /** Lengths over all stages of a group, mm. */
 export function lengthsOf(group: NaturalGroup): [number, number] | null {
@@ -71,20 +71,24 @@ export function GuideScreen() {
           <View className={`border-t border-line ${wide ? 'flex-row flex-wrap' : ''}`}>
             {order.groups.map((group) => {
               const range = lengthsOf(group);
+              const about = speech.beside([
+                group.id.startsWith('group_') && words('guide.own'),
+                group.scientific,
+                range && words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
+              ]);
               return (
                 <View key={group.id} className={wide ? 'w-1/2' : 'w-full'}>
-                  <Row tall to={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}>
+                  <Row
+                    tall
+                    to={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}
+                    spoken={speech.sentences([named(group.name), about, seasonOf(group.months, words, speech)])}
+                  >
                     <View className="min-w-0 flex-1 gap-1">
                       <Say weight="serif" size="lead">
                         {named(group.name)}
                       </Say>
                       <Say size="small" tone="soft">
-                        {speech.beside([
-                          group.id.startsWith('group_') && words('guide.own'),
-                          group.scientific,
-                          range &&
-                            words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
-                        ])}
+                        {about}
                       </Say>
                       <SeasonBar months={group.months} />
                     </View>

@@ -1,8 +1,13 @@
 import { View } from 'react-native';
+import type { Speech } from '@/speech';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
+
+/** In season, by the names of months. */
+export const seasonOf = (months: readonly number[], words: ReturnType<typeof useWords>, speech: Speech) =>
+  words('guide.season', { months: speech.list(months.map((month) => words(`guide.month.${month}`))) });
 
 /** Months of a group as twelve cells; the words say the same. */
 export function SeasonBar({ months }: { months: readonly number[] }) {
@@ -10,11 +15,7 @@ export function SeasonBar({ months }: { months: readonly number[] }) {
   const speech = useSpeech();
   const initials = words('guide.months').split(' ');
   return (
-    <View
-      role="img"
-      aria-label={words('guide.season', { months: speech.list(months.map((month) => words(`guide.month.${month}`))) })}
-      className="flex-row gap-1"
-    >
+    <View role="img" aria-label={seasonOf(months, words, speech)} className="flex-row gap-1">
       {MONTHS.map((month) => {
         const on = months.includes(month);
         return (

@@ -14,13 +14,15 @@ const STEP: Readonly<Record<string, readonly [along: number, down: number]>> = {
   ArrowLeft: [-1, 0],
   ArrowUp: [0, -1],
 };
-const ITEMS = '[role=radio], [role=tab]';
+const ITEMS = { radiogroup: '[role=radio]', tablist: '[role=tab]', toolbar: '[role=button]' } as const;
 
-function onKeyDown(event: KeyPress, across: number): void {
+function onKeyDown(event: KeyPress, role: keyof typeof ITEMS, across: number): void {
   const group = event.currentTarget as HTMLElement;
-  const items = [...group.querySelectorAll<HTMLElement>(ITEMS)];
+  const items = [...group.querySelectorAll<HTMLElement>(ITEMS[role])];
   const at = items.indexOf(document.activeElement as HTMLElement);
   if (at < 0) return;
+  // A button takes the space bar by itself.
+  if (event.key === ' ' && role === 'toolbar') return;
   if (event.key === ' ') {
     event.preventDefault();
     items[at]!.click();
@@ -43,7 +45,8 @@ const Reached = createContext<string | null>(null);
 
 interface OneStopProps {
   label: string;
-  role?: 'radiogroup' | 'tablist';
+  /** One of several is chosen, one is shown, or each does something of its own. */
+  role?: keyof typeof ITEMS;
   /** The item that Tab reaches: the chosen one, else the first. */
   reached: string | undefined;
   /** How many stand beside each other, where they stand in rows. */
@@ -57,7 +60,7 @@ interface OneStopProps {
  * taken here is worked out and kept, and each is a step to undo.
  */
 export function OneStop({ label, role = 'radiogroup', reached, across = 1, className, children }: OneStopProps) {
-  const keys = { onKeyDown: (event: KeyPress) => onKeyDown(event, across) } as object;
+  const keys = { onKeyDown: (event: KeyPress) => onKeyDown(event, role, across) } as object;
   return (
     <View role={role} aria-label={label} className={className} {...keys}>
       <Reached.Provider value={reached ?? null}>{children}</Reached.Provider>

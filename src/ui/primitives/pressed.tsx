@@ -1,7 +1,7 @@
 import { Link, type Href } from 'expo-router';
 import type { ReactNode, Ref } from 'react';
 import { Pressable, type StyleProp, type View, type ViewStyle } from 'react-native';
-import { spaceTakes } from './one-stop';
+import { spaceTakes, useTabIndex } from './one-stop';
 
 /** Where it leads, or what it does: a link can be opened beside and copied, a button can not. */
 export type Leads = { to: Href; onPress?: undefined } | { to?: undefined; onPress: () => void };
@@ -17,6 +17,8 @@ export interface Said {
   ticked?: boolean;
   disabled?: boolean;
   own?: Ref<View>;
+  /** Its id in the group that is one stop of the Tab key. */
+  stop?: string;
 }
 
 /** The one place where a link and a button of the same look are made. */
@@ -29,10 +31,12 @@ export function Pressed({
   ticked,
   disabled,
   own,
+  stop,
   className,
   style,
   children,
 }: Leads & Said & { className: string; style?: StyleProp<ViewStyle>; children: ReactNode }) {
+  const tabIndex = useTabIndex(stop ?? '');
   if (to !== undefined)
     return (
       <Link href={to} aria-label={spoken} aria-current={on ? 'page' : undefined} className={`flex ${className}`}>
@@ -48,6 +52,7 @@ export function Pressed({
       aria-pressed={on}
       aria-checked={ticked}
       disabled={disabled}
+      tabIndex={stop === undefined ? undefined : tabIndex}
       onPress={onPress}
       {...(ticked === undefined ? {} : spaceTakes(onPress))}
       className={className}
