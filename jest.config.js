@@ -14,6 +14,7 @@ const esm = [
   'immer',
   'lucide-react-native',
   '@expo-google-fonts',
+  '@noble',
   'culori',
   'd3-.*',
   'internmap',

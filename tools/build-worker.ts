@@ -4,7 +4,7 @@ import { buildSync } from 'esbuild';
 
 const ROOT = join(__dirname, '..');
 
-for (const name of ['photo', 'print', 'hooks']) {
+for (const name of ['photo', 'print', 'hooks', 'backup']) {
   buildSync({
     entryPoints: [join(ROOT, `src/workers/${name}.worker.ts`)],
     outfile: join(ROOT, `public/${name}-worker.js`),

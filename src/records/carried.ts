@@ -1,4 +1,5 @@
 import { current, isDraft } from 'immer';
+import { readJson } from '@/core/archive/read-json';
 import type { Coded } from '@/core/code';
 import { enter, type Around } from './command';
 import { BACK, GONE, type Clocks } from './clocks';
@@ -33,12 +34,9 @@ export function itemsOf(
   version: number,
 ): { ok: true; items: readonly unknown[] } | { ok: false; fault: Coded } {
   const other = { ok: false, fault: { code: `${aubade}-other`, params: {} } } as const;
-  let file: { aubade?: unknown; version?: unknown; items?: unknown } | null;
-  try {
-    file = JSON.parse(text) as typeof file;
-  } catch {
-    return other;
-  }
+  const read = readJson(text);
+  if (!read.ok) return read.fault.code === 'file-no-json' ? other : read;
+  const file = read.value as { aubade?: unknown; version?: unknown; items?: unknown } | null;
   if (file?.aubade !== aubade || !Array.isArray(file.items)) return other;
   if (typeof file.version !== 'number' || file.version > version)
     return { ok: false, fault: { code: 'file-newer', params: { version: Number(file.version) } } };

@@ -35,8 +35,8 @@ export const KINDS = {
   packet: { version: 2, schema: packetSchema, shape: {} },
   material: { version: 1, schema: materialSchema, shape: {} },
   dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
-  settings: { version: 4, schema: settingsSchema, shape: settingsShape },
-  device: { version: 4, schema: deviceSchema, shape: deviceShape },
+  settings: { version: 5, schema: settingsSchema, shape: settingsShape },
+  device: { version: 5, schema: deviceSchema, shape: deviceShape },
 } satisfies Record<string, { version: number; schema: Schema; shape: Shape; mend?: (data: never) => object }>;
 
 export type Kind = keyof typeof KINDS;

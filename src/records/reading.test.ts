@@ -21,7 +21,7 @@ test('a demo record that becomes the tier’s own is no change by itself', () =>
   const before = demoEntities();
   const after = structuredClone(before);
   for (const match of Object.values(after.match)) match.demo = false;
-  expect(readingOf(before, after)).toEqual({ adds: [], changes: [] });
+  expect(readingOf(before, after)).toEqual({ adds: [], changes: [], drops: [] });
 });
 
 test('a group of a file changes what the file says of it: what it leaves empty, and stages it does not name, stay; twice is once', () => {

@@ -18,6 +18,8 @@ export interface ReadRecord {
 export interface Reading {
   adds: ReadRecord[];
   changes: ReadRecord[];
+  /** What would not be there any more. */
+  drops: ReadRecord[];
 }
 
 const NAMED = ['title', 'name', 'label', 'hookId', 'place'] as const;
@@ -29,11 +31,13 @@ export function nameOf(record: object): string {
   return (named as string | undefined) ?? '';
 }
 
-/** Records that differ between two states, added and changed; one that goes is no part of a reading. */
+/** Records that differ between two states: added, changed and gone. */
 export function readingOf(before: Entities, after: Entities): Reading {
-  const reading: Reading = { adds: [], changes: [] };
+  const reading: Reading = { adds: [], changes: [], drops: [] };
   for (const kind of Object.keys(after) as Kind[]) {
     if (before[kind] === after[kind]) continue;
+    for (const [id, record] of Object.entries(before[kind]))
+      if (!(id in after[kind])) reading.drops.push({ kind, id, name: nameOf(record), fields: [] });
     for (const [id, record] of Object.entries(after[kind]) as [string, Record<string, unknown>][]) {
       const known = before[kind][id] as Record<string, unknown> | undefined;
       if (known === record) continue;

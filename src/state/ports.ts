@@ -1,5 +1,6 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { v7 as uuid } from 'uuid';
+import { STORE_NAME } from '@/records/store-names';
 
 /** Everything the app takes from outside itself; injected, so that tests and the frozen valley clock replace it. */
 export interface Ports {
@@ -97,7 +98,7 @@ export function browserPorts(): Ports {
     newId: (kind) => `${kind}_${uuid()}`,
     random: () => Math.random(),
     tab: tabOf(),
-    storage: createAsyncStorage('aubade'),
+    storage: createAsyncStorage(STORE_NAME),
     locks: browserLocks(),
     channel: browserChannel('aubade'),
   };

@@ -11,6 +11,9 @@ const WORKERS: Record<JobName, string> = {
   'chart-pdf': '/print-worker.js',
   'tying-card-pdf': '/print-worker.js',
   'hooks-file': '/hooks-worker.js',
+  'backup-write': '/backup-worker.js',
+  'backup-read': '/backup-worker.js',
+  'backup-pictures': '/backup-worker.js',
 };
 
 /** A worker that has ended its job and waits for the next: its code is warm. One of each name is kept. */

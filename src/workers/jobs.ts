@@ -5,6 +5,7 @@ import type { HookRow } from '@/core/hooks';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
 import type { PhotoAsked, PhotoMeasure } from '@/core/photo';
+import type { BackupPlan, BackupRead } from '@/records/backup';
 
 /** A measured photograph with a picture of what was measured: JPEG as a data URL, and the card millimetres it covers. */
 export interface PhotoAnswer {
@@ -29,6 +30,18 @@ export interface Jobs {
   };
   /** A card to tie from as PDF; `printed` is what a millimetre of the printer really is. */
   'tying-card-pdf': { input: { card: CardPage; page: CardPaper; printed: number }; output: Uint8Array };
+  /** A backup packed; `pictures` are by photo, where they do not lie in the store of this app. */
+  'backup-write': {
+    input: { plan: BackupPlan; pictures: Record<string, string> | null };
+    output: { file: Blob; missing: string[] };
+  };
+  /** A backup read, checked and told of. */
+  'backup-read': { input: { backup: Blob }; output: BackupRead };
+  /** Pictures of a backup put into the store of this app, or given back where it has none. */
+  'backup-pictures': {
+    input: { from: Blob; wanted: { id: string; path: string; type: string }[]; store: boolean };
+    output: Record<string, string>;
+  };
   /** A file of hooks: looked at while `map` is null, then read by it. */
   'hooks-file': { input: { file: Blob; map: ColumnMap | null; unit: ColumnUnit }; output: HooksFileAnswer };
 }

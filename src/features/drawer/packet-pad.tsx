@@ -256,11 +256,13 @@ function ModelsOffered({ models, offered, current, onPick }: ModelsOfferedProps)
       {shown.map((model, index) => {
         const best = offered !== null && index === 0;
         return (
-          <Tile key={model.id} across first={best} spoken={nameOf(model)} onPress={() => onPick(model)}>
-            <Say size="small" weight={best ? 'strong' : 'sans'}>
-              {nameOf(model)}
-            </Say>
-          </Tile>
+          <View key={model.id}>
+            <Tile across first={best} spoken={nameOf(model)} onPress={() => onPick(model)}>
+              <Say size="small" weight={best ? 'strong' : 'sans'}>
+                {nameOf(model)}
+              </Say>
+            </Tile>
+          </View>
         );
       })}
     </View>

@@ -60,7 +60,11 @@ export function PacketsScreen() {
     <Page
       column="list"
       title={words('packets.title')}
-      lead={words('packets.lead', { count: held.length, hooks: held.reduce((sum, item) => sum + item.left, 0) })}
+      lead={
+        held.length === 0
+          ? undefined
+          : words('packets.lead', { count: held.length, hooks: held.reduce((sum, item) => sum + item.left, 0) })
+      }
     >
       <DrawerTabs at="packets" />
       <View className="flex-row flex-wrap gap-3 px-5 py-3">

@@ -15,6 +15,8 @@ export const deviceSchema = object({
   /** A field card was saved to be printed, and the first steps were put away. */
   cardKept: boolean().default(false),
   stepsAway: boolean().default(false),
+  /** When a backup was last made here, local time; null for never. */
+  backedUp: text(),
   lastRoute: text(),
   /** CSS pixels of a millimetre, for the screen it was measured on. */
   screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() })

@@ -2,6 +2,7 @@ import type { Version } from '../migrate';
 import { deviceV1 } from './v1';
 import { deviceV2 } from './v2';
 import { deviceV3 } from './v3';
+import { deviceV4 } from './v4';
 
 /** How a stored device of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
@@ -16,4 +17,5 @@ export const versions: readonly Version[] = [
     name: 'first-steps',
     up: (data) => ({ ...deviceV3.validateSync(data), cardKept: false, stepsAway: false }),
   },
+  { from: 4, name: 'backed-up', up: (data) => ({ ...deviceV4.validateSync(data), backedUp: null }) },
 ];

@@ -16,6 +16,7 @@ const CALLED: Readonly<Record<keyof SettingsRecord, string>> = {
   south: 'world',
   fauna: 'world',
   fingerMm: 'finger',
+  backupDays: 'backup-days',
   onlyOwned: 'only-owned',
   convertBy: 'convert-by',
   smallest: 'smallest',

@@ -13,6 +13,8 @@ export const settingsSchema = object({
   /** South of the equator the year is turned. */
   south: boolean().default(false),
   fauna: maybe<FaunaId>(KNOWN.faunas),
+  /** Days after which the last backup is old; null for never. */
+  backupDays: number().integer().min(1).max(365).nullable().defined().default(30),
   /** Width of the tier's own finger, set once. */
   fingerMm: number().min(5).max(40).nullable().defined().default(null),
   /** Only hooks in the drawer are offered. */

@@ -2,6 +2,7 @@ import type { Version } from '../migrate';
 import { settingsV1 } from './v1';
 import { settingsV2 } from './v2';
 import { settingsV3 } from './v3';
+import { settingsV4 } from './v4';
 
 /** How a stored settings of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
@@ -27,4 +28,5 @@ export const versions: readonly Version[] = [
       dressingSchools: {},
     }),
   },
+  { from: 4, name: 'backups', up: (data) => ({ ...settingsV4.validateSync(data), backupDays: 30 }) },
 ];

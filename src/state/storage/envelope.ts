@@ -1,4 +1,5 @@
 import { GONE, type Clocks } from '@/records';
+import { BLOB_PREFIX } from '@/records/store-names';
 
 /** A record as it is stored: schema version of its kind, a revision that only counts up, the time of the change, and when each part was edited. */
 export interface Envelope {
@@ -16,7 +17,7 @@ export interface Envelope {
 
 export const ASIDE = 'aside/';
 /** Pictures, stored apart from their records: `blob/` and the id of the photo. */
-export const BLOB = 'blob/';
+export const BLOB = BLOB_PREFIX;
 /** Events of a ledger, a year of one owner together: `events/fly/fly_…/2033`. */
 export const EVENTS = 'events/';
 /** What the ledger of an owner comes to: `sum/fly/fly_…`. */

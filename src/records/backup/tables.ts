@@ -1,0 +1,328 @@
+import { writeTable } from '@/core/exchange/table';
+import { heldOf } from '../fly/queries';
+import type { Entities } from '../kinds';
+import type { EventOp, EventTypes, OwnerKind } from '../ledger';
+import type { SampleRecord } from '../sample/schema';
+
+type Cell = string | number | null;
+type Row = Record<string, Cell>;
+
+/** Records of one kind as a table of plain cells, to be read by a spreadsheet; the JSON beside it is what is read back. */
+export interface BackupTable {
+  headings: readonly string[];
+  rows: Row[];
+}
+
+const BETWEEN = ' ';
+const pairs = (map: Readonly<Record<string, string | undefined>>) =>
+  Object.entries(map)
+    .map(([key, value]) => `${key}=${value}`)
+    .join(BETWEEN);
+
+/** Lengths that count, mm: of every individual that was measured and not left out. */
+function lengthsOf({ specimens }: SampleRecord): number[] {
+  return specimens.flatMap(({ body, out }) => (out === null && body.mm !== null ? [body.mm] : []));
+}
+
+const rounded = (value: number) => Math.round(value * 1000) / 1000;
+
+function meanOf(lengths: readonly number[]): number | null {
+  return lengths.length === 0 ? null : rounded(lengths.reduce((sum, mm) => sum + mm, 0) / lengths.length);
+}
+
+const eventsOf = <K extends OwnerKind>(events: readonly EventOp[], kind: K) =>
+  events.filter((op): op is EventOp & { kind: K; event: EventTypes[K] } => op.kind === kind && op.on);
+
+/** A table from rows that all name the same columns, in that order. */
+function table(headings: readonly string[], rows: Row[]): BackupTable {
+  return { headings, rows };
+}
+
+/** Tables by name. Every heading stands in docs/formats/backup.md. */
+export const TABLES = {
+  samples: ({ sample, match }: Entities) => {
+    const stages = new Map(
+      Object.values(match).map((own) => [
+        own.sampleId,
+        own.answers.find((answer) => answer.id === own.leading)?.stage ?? null,
+      ]),
+    );
+    return table(
+      [
+        'sample',
+        'when',
+        'place',
+        'water',
+        'stage',
+        'surface',
+        'method',
+        'sex',
+        'individuals',
+        'mean_mm',
+        'lengths_mm',
+        'case_mm',
+        'overall_mm',
+        'rough_mm',
+        'colours',
+        'colour_words',
+        'signs',
+        'rise',
+        'seen',
+        'found',
+        'doing',
+        'photos',
+      ],
+      Object.entries(sample).map(([id, own]) => {
+        const lengths = lengthsOf(own);
+        return {
+          sample: id,
+          when: own.when,
+          place: own.place,
+          water: own.water,
+          stage: stages.get(id) ?? null,
+          surface: own.surface,
+          method: own.method,
+          sex: own.sex,
+          individuals: lengths.length,
+          mean_mm: meanOf(lengths),
+          lengths_mm: lengths.join(BETWEEN),
+          case_mm: own.case.mm,
+          overall_mm: own.overall.mm,
+          rough_mm: own.rough?.mm ?? null,
+          colours: pairs(own.colours),
+          colour_words: pairs(own.shades),
+          signs: pairs(own.signs),
+          rise: own.rise,
+          seen: own.seen.join(BETWEEN),
+          found: own.found,
+          doing: own.doing,
+          photos: own.photos.length,
+        };
+      }),
+    );
+  },
+  matches: ({ match }: Entities) =>
+    table(
+      [
+        'match',
+        'title',
+        'opened',
+        'sample',
+        'answer',
+        'leads',
+        'stage',
+        'hook',
+        'dressing',
+        'sizes',
+        'intent',
+        'follows',
+      ],
+      Object.entries(match).flatMap(([id, own]) =>
+        own.answers.map((answer) => ({
+          match: id,
+          title: own.title,
+          opened: own.opened,
+          sample: own.sampleId,
+          answer: answer.id,
+          leads: answer.id === own.leading ? 'yes' : 'no',
+          stage: answer.stage,
+          hook: answer.hookId,
+          dressing: answer.dressingId,
+          sizes: answer.offset.sizes,
+          intent: answer.offset.intent,
+          follows: own.parentId,
+        })),
+      ),
+    ),
+  boxes: ({ box }: Entities) =>
+    table(
+      ['box', 'name', 'rows', 'columns', 'carried'],
+      Object.entries(box).map(([id, own]) => ({
+        box: id,
+        name: own.name,
+        rows: own.rows,
+        columns: own.columns,
+        carried: own.carried ? 'yes' : 'no',
+      })),
+    ),
+  flies: ({ fly, box }: Entities) =>
+    table(
+      [
+        'fly',
+        'name',
+        'dressing',
+        'revision',
+        'hook',
+        'stage',
+        'length_mm',
+        'colour_words',
+        'ride',
+        'box',
+        'compartment',
+        'left',
+      ],
+      Object.entries(fly).flatMap(([id, own]) =>
+        heldOf(own).map((place) => ({
+          fly: id,
+          name: own.name,
+          dressing: own.dressingId,
+          revision: own.dressingRev,
+          hook: own.hookId,
+          stage: own.stage,
+          length_mm: own.lengthMm,
+          colour_words: own.shade,
+          ride: own.ride,
+          box: box[place.boxId]?.name ?? place.boxId,
+          compartment: place.slot,
+          left: place.left,
+        })),
+      ),
+    ),
+  'fly-moves': (_: Entities, events: readonly EventOp[]) =>
+    table(
+      ['fly', 'at', 'box', 'compartment', 'count', 'why', 'result', 'match'],
+      eventsOf(events, 'fly').map(({ owner, event }) => ({
+        fly: owner,
+        at: event.at,
+        box: event.boxId,
+        compartment: event.slot,
+        count: event.count,
+        why: event.why,
+        result: event.result ?? null,
+        match: event.matchId ?? null,
+      })),
+    ),
+  packets: ({ packet }: Entities) =>
+    table(
+      ['packet', 'hook', 'label', 'note', 'low', 'count'],
+      Object.entries(packet).map(([id, own]) => ({
+        packet: id,
+        hook: own.hookId,
+        label: own.label,
+        note: own.note,
+        low: own.low,
+        count: own.tally.count,
+      })),
+    ),
+  'packet-moves': (_: Entities, events: readonly EventOp[]) =>
+    table(
+      ['packet', 'at', 'count', 'why'],
+      eventsOf(events, 'packet').map(({ owner, event }) => ({
+        packet: owner,
+        at: event.at,
+        count: event.count,
+        why: event.why,
+      })),
+    ),
+  hooks: ({ model, maker }: Entities) =>
+    table(
+      [
+        'maker',
+        'model',
+        'size',
+        'bend',
+        'eye',
+        'point',
+        'barb',
+        'wire',
+        'x_long',
+        'x_heavy',
+        'shank_mm',
+        'gape_mm',
+        'bite_mm',
+        'wire_mm',
+        'eye_mm',
+        'mass_mg',
+        'source',
+      ],
+      Object.values(model).flatMap((own) =>
+        Object.entries(own.sizes).map(([size, of]) => ({
+          maker: maker[own.makerId]?.name ?? own.makerId,
+          model: own.name,
+          size,
+          bend: own.bend,
+          eye: own.eye,
+          point: own.point,
+          barb: own.barb,
+          wire: own.wire,
+          x_long: own.xLong,
+          x_heavy: own.xHeavy,
+          shank_mm: of.shankMm,
+          gape_mm: of.gapeMm,
+          bite_mm: of.biteMm,
+          wire_mm: of.wireMm,
+          eye_mm: of.eyeMm,
+          mass_mg: of.massMg,
+          source: of.source,
+        })),
+      ),
+    ),
+  'taped-hooks': (_: Entities, events: readonly EventOp[]) =>
+    table(
+      ['model', 'at', 'size', 'how', 'shank_mm', 'gape_mm', 'overall_mm', 'wire_mm'],
+      eventsOf(events, 'model').map(({ owner, event }) => ({
+        model: owner,
+        at: event.at,
+        size: event.size,
+        how: event.how,
+        shank_mm: event.shankMm,
+        gape_mm: event.gapeMm,
+        overall_mm: event.overallMm,
+        wire_mm: event.wireMm,
+      })),
+    ),
+  materials: ({ material }: Entities) =>
+    table(
+      ['material', 'name', 'like', 'functions', 'hex'],
+      Object.entries(material).map(([id, own]) => ({
+        material: id,
+        name: own.name,
+        like: own.like,
+        functions: own.functions.join(BETWEEN),
+        hex: own.hex,
+      })),
+    ),
+  dressings: ({ dressing }: Entities) =>
+    table(
+      ['dressing', 'name', 'stages', 'ride', 'shortest_mm', 'longest_mm', 'from'],
+      Object.entries(dressing).map(([id, own]) => ({
+        dressing: id,
+        name: own.name,
+        stages: own.stages.join(BETWEEN),
+        ride: own.ride,
+        shortest_mm: own.length_mm[0],
+        longest_mm: own.length_mm[1],
+        from: own.base,
+      })),
+    ),
+  groups: ({ group }: Entities) =>
+    table(
+      ['group', 'order', 'name', 'scientific', 'stage', 'least_mm', 'usual_mm', 'most_mm', 'months', 'waters', 'note'],
+      Object.entries(group).flatMap(([id, own]) =>
+        own.stages.map((of) => ({
+          group: id,
+          order: own.order,
+          name: own.name,
+          scientific: own.scientific,
+          stage: of.stage,
+          least_mm: of.leastMm,
+          usual_mm: of.usualMm,
+          most_mm: of.mostMm,
+          months: own.months.join(BETWEEN),
+          waters: own.waters.join(BETWEEN),
+          note: own.note,
+        })),
+      ),
+    ),
+  guesses: (_: Entities, events: readonly EventOp[]) =>
+    table(
+      ['at', 'guess_mm', 'true_mm'],
+      eventsOf(events, 'eye').map(({ event }) => ({ at: event.at, guess_mm: event.guessMm, true_mm: event.trueMm })),
+    ),
+} as const satisfies Record<string, (entities: Entities, events: readonly EventOp[]) => BackupTable>;
+
+export type TableName = keyof typeof TABLES;
+export const TABLE_NAMES = Object.keys(TABLES) as TableName[];
+
+/** A table as CSV: comma, dot, CRLF, cells that a spreadsheet would run guarded (docs/formats/csv.md). */
+export const csvOf = ({ headings, rows }: BackupTable) => writeTable(headings, rows);
