@@ -83,7 +83,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/shelf/naturals/m18': /link ← Naturals/,
   '/shelf/field-card': /Save PDF to print/,
   '/shelf/settings': /radio Millimetres/,
-  '/shelf/data': /Read such a file/,
+  '/shelf/data': /Read a backup/,
   '/shelf/cautions': /link ← Shelf/,
   '/shelf/words': /Search a word/,
   '/matches/none/natural': /See the list/,

@@ -1,5 +1,6 @@
 import '@testing-library/jest-dom';
 import { configure } from '@testing-library/react';
+import { TextDecoder, TextEncoder } from 'node:util';
 import * as React from 'react';
 
 // Whether something is hidden is asked of every element up to the root, by styles that jsdom works out anew: what is hidden is told apart by the browser's own tests.
@@ -64,3 +65,5 @@ globalThis.IntersectionObserver ??= NothingInView as unknown as typeof Intersect
 // jsdom hides Node's own.
 globalThis.structuredClone ??= ((value: unknown) =>
   JSON.parse(JSON.stringify(value)) as unknown) as typeof structuredClone;
+globalThis.TextEncoder ??= TextEncoder;
+globalThis.TextDecoder ??= TextDecoder as typeof globalThis.TextDecoder;

@@ -1,7 +1,6 @@
 import type { Coded } from '@/core/code';
-import { command } from './command';
 import type { Clocks } from './clocks';
-import { itemsOf, readItem, recordItem, takeCarried, type Carried, type EventItem, type RecordItem } from './carried';
+import { itemsOf, readItem, recordItem, type Carried, type EventItem, type RecordItem } from './carried';
 import type { Entities, Kind } from './kinds';
 import { isOwner, LEDGERS, type EventOp } from './ledger';
 
@@ -74,8 +73,3 @@ export function readRecords(text: string): RecordsRead {
   }
   return carried.records.length + carried.events.length === 0 ? refused('records-other') : { ok: true, carried };
 }
-
-/** Takes records of a file in: each is merged with the one that is here. */
-export const takeRecords = command<{ carried: Carried }>('records-in', (draft, { carried }, around) =>
-  takeCarried(draft, carried, around),
-);

@@ -11,9 +11,19 @@ export interface Formats {
   /** A day with its weekday. */
   long: Intl.DateTimeFormat;
   hour: Intl.DateTimeFormat;
+  /** An amount of stored bytes, in the unit that keeps it short. */
+  bytes(count: number): string;
   /** What is counted up side by side: `a, b, c`. */
   list: Intl.ListFormat;
 }
+
+/** Units of stored bytes, the largest first: so many from which on one is used, and what it is. */
+const SIZES = [
+  ['gigabyte', 1e9],
+  ['megabyte', 1e6],
+  ['kilobyte', 1e3],
+  ['byte', 1],
+] as const;
 
 function made(locale: string): Formats {
   const numbers = new Map<number, Intl.NumberFormat>();
@@ -35,6 +45,15 @@ function made(locale: string): Formats {
     month: days({ month: 'long', year: 'numeric' }),
     long: days({ weekday: 'long', day: 'numeric', month: 'long' }),
     hour: days({ hour: '2-digit', minute: '2-digit', hour12: false }),
+    bytes(count) {
+      const [unit, of] = SIZES.find(([, least]) => count >= least) ?? SIZES.at(-1)!;
+      const value = count / of;
+      return new Intl.NumberFormat(locale, {
+        style: 'unit',
+        unit,
+        maximumFractionDigits: value < 10 ? 1 : 0,
+      }).format(value);
+    },
     list: new Intl.ListFormat(locale, { type: 'unit', style: 'short' }),
   };
 }

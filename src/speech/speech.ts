@@ -82,6 +82,8 @@ export interface Speech {
   day(at: string | number, time?: boolean): string;
   /** A month with its year; a time that is none stands as it was noted. */
   month(at: string): string;
+  /** An amount of stored bytes: `3.4 MB`. */
+  bytes(count: number): string;
   /** A moment in full, with its weekday. */
   moment(at: string | number): string;
   shade(shade: Shade): string;
@@ -243,6 +245,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     number: (value, decimals = 0) => formats.decimals(decimals).format(value).replace('-', '−'),
     day,
     month: (at) => written(at, (date) => formats.month.format(date)),
+    bytes: (count) => formats.bytes(count),
     moment: (at) => written(at, (date) => list([formats.long.format(date), formats.hour.format(date)])),
     list,
     sentences,

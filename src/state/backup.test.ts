@@ -53,7 +53,7 @@ async function backupOf(store: Store): Promise<Backup> {
 
 test('what is the tier’s own is in it, with moves that are not stored yet; the demo is not', async () => {
   const demo = await open('demo');
-  const { manifest } = await backupOf(demo.store);
+  const manifest = (await backupOf(demo.store)).manifest!;
   expect(Object.keys(manifest.kinds)).toEqual(['settings', 'device']);
   const own = await season();
   own.move(2);

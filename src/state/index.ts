@@ -1,7 +1,7 @@
 export { act, foresee, nowOf } from './act';
 export { began, closeRefused, spokenIn } from './session';
 export { takeBundle, writeBundle } from './bundle';
-export { newIn, takeCarriedRecords, writeRecords } from './records-file';
+export { writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';
 export { browserPorts, type Ports } from './ports';
 export { type Quarantined, asideFile } from './storage/load';

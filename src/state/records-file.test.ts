@@ -4,9 +4,9 @@ import { enterFly, flySchema, heldOf, readRecords, setPacket, type Carried } fro
 import { memoryPorts } from './__tests__/ports';
 import { change } from './__tests__/change';
 import { act, foresee } from './act';
-import { newIn, takeCarriedRecords, writeRecords } from './records-file';
-import { takeRecords } from '@/records';
-import { createStore, openStore, undone } from './store';
+import { newIn, writeRecords } from './records-file';
+import { mergeBackup } from '@/records/backup';
+import { createStore, openStore, undone, type Store } from './store';
 
 const WHEN = '2033-05-24T04:50';
 let made = 0;
@@ -34,6 +34,10 @@ async function season() {
   await tab.persistence.flush();
   return { ...tab, move };
 }
+async function take(store: Store, carried: Carried): Promise<void> {
+  store.dispatch(act(mergeBackup, { carried: await newIn(store, carried) }));
+}
+
 function read(text: string): Carried {
   const result = readRecords(text);
   if (!result.ok) throw new Error(result.fault.code);
@@ -45,7 +49,7 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
   const text = await writeRecords(from.store, null);
   const to = await open();
   const before = to.entities();
-  await takeCarriedRecords(to.store, read(text));
+  await take(to.store, read(text));
   expect([to.entities().box.b, heldOf(to.entities().fly.f!)]).toEqual([
     from.entities().box.b,
     [{ boxId: 'b', slot: 'a1', left: 4 }],
@@ -55,9 +59,9 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
   const again = await newIn(to.store, read(text));
   expect(again.events).toEqual([]);
   expect(
-    foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, takeRecords, { carried: again }),
+    foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, mergeBackup, { carried: again }),
   ).toEqual({ adds: [], changes: [], drops: [] });
-  await takeCarriedRecords(to.store, read(text));
+  await take(to.store, read(text));
   await to.persistence.flush();
   expect(to.entities()).toEqual(once);
   to.store.dispatch(undone());
@@ -68,12 +72,12 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
 test('ledgers of both join: what was lost here and there is lost twice', async () => {
   const from = await season();
   const to = await open();
-  await takeCarriedRecords(to.store, read(await writeRecords(from.store, null)));
+  await take(to.store, read(await writeRecords(from.store, null)));
   to.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count: -1, why: 'lost' }));
   await to.persistence.flush();
   from.move(-1);
   await from.persistence.flush();
-  await takeCarriedRecords(to.store, read(await writeRecords(from.store, null)));
+  await take(to.store, read(await writeRecords(from.store, null)));
   await to.persistence.flush();
   expect(heldOf(to.entities().fly.f!)[0]!.left).toBe(2);
 });
@@ -81,14 +85,14 @@ test('ledgers of both join: what was lost here and there is lost twice', async (
 test('a move that was taken back here is not brought back by a file', async () => {
   const from = await season();
   const to = await open();
-  await takeCarriedRecords(to.store, read(await writeRecords(from.store, null)));
+  await take(to.store, read(await writeRecords(from.store, null)));
   const text = await writeRecords(to.store, null);
   to.store.dispatch(act(enterFly, { flyId: 'f', boxId: 'b', slot: 'a1', count: -2, why: 'given' }));
   await to.persistence.flush();
   const later = await writeRecords(to.store, null);
   to.store.dispatch(undone());
   await to.persistence.flush();
-  for (const file of [text, later]) await takeCarriedRecords(to.store, read(file));
+  for (const file of [text, later]) await take(to.store, read(file));
   await to.persistence.flush();
   expect(heldOf(to.entities().fly.f!)[0]!.left).toBe(4);
 });
@@ -105,7 +109,7 @@ test('what could not be stored is in the file with its moves, and comes in when 
   expect([...keys].sort()).toEqual(['box/b', 'fly/f']);
   const text = await writeRecords(from.store, keys);
   const here = await season();
-  await takeCarriedRecords(here.store, read(text));
+  await take(here.store, read(text));
   await here.persistence.flush();
   expect([here.entities().box.b!.name, heldOf(here.entities().fly.f!)[0]!.left]).toEqual(['Auldry, second', 3]);
 });
@@ -113,7 +117,7 @@ test('what could not be stored is in the file with its moves, and comes in when 
 test('the example in the documents is read, and written again the same', async () => {
   const example = readFileSync(path(__dirname, '../../docs/formats/examples/records.json'), 'utf8');
   const to = await open();
-  await takeCarriedRecords(to.store, read(example));
+  await take(to.store, read(example));
   await to.persistence.flush();
   expect(heldOf(to.entities().fly.fly_example!)[0]!.left).toBe(5);
   const all = JSON.parse(await writeRecords(to.store, null)) as { items: unknown[] };
@@ -181,7 +185,7 @@ test('a packet that a file changes is told by its field, not by what its ledger 
   const to = await open('demo');
   const carried = await newIn(to.store, read(await writeRecords(from.store, ['packet/packet_demo-lark-16'])));
   expect(
-    foresee(to.entities(), to.store.clocks, { now: WHEN, at: 1 }, takeRecords, { carried }).changes.map(
+    foresee(to.entities(), to.store.clocks, { now: WHEN, at: 1 }, mergeBackup, { carried }).changes.map(
       ({ fields }) => fields,
     ),
   ).toEqual([['low']]);

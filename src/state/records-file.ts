@@ -1,5 +1,4 @@
-import { isOwner, ownKeys, recordsFile, takeRecords, type Carried } from '@/records';
-import { act } from './act';
+import { isOwner, ownKeys, recordsFile, type Carried } from '@/records';
 import { readOps, unentered } from './storage/events';
 import { keyOf, splitKey } from './storage/envelope';
 import type { Store } from './store';
@@ -35,9 +34,4 @@ export async function newIn({ ports, persistence }: Store, { records, events }: 
       events.filter(({ kind, owner, id }) => !waiting.has(keyOf(kind, keyOf(owner, id)))),
     ),
   };
-}
-
-/** Takes a read file in as one change that undo takes back. */
-export async function takeCarriedRecords(store: Store, carried: Carried): Promise<void> {
-  store.dispatch(act(takeRecords, { carried: await newIn(store, carried) }));
 }

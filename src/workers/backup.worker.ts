@@ -1,5 +1,5 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { packBackup, picturesIn, readBackup } from '@/records/backup';
+import { packBackup, picturesIn, readAnyBackup } from '@/records/backup';
 import { BLOB_PREFIX, STORE_NAME } from '@/records/store-names';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
@@ -46,7 +46,7 @@ scope.onmessage = ({ data }) => {
     'plan' in input
       ? write(id, input)
       : 'backup' in input
-        ? input.backup.arrayBuffer().then((bytes) => readBackup(new Uint8Array(bytes)))
+        ? input.backup.arrayBuffer().then((bytes) => readAnyBackup(new Uint8Array(bytes)))
         : restorePictures(input);
   done.then(
     (output) => scope.postMessage({ id, output }),

@@ -29,7 +29,7 @@ describe('JSON of a stranger', () => {
   ])('%s', (_, text, code) => expect(codeOf(readJson(text))).toBe(code));
   test('one that is too long is refused before it is looked at', () => {
     const long = { length: JSON_LIMITS.chars + 1 } as string;
-    expect(codeOf(readJson(long))).toBe('file-large');
+    expect(codeOf(readJson(long))).toBe('too-large');
   });
 });
 
@@ -67,9 +67,9 @@ describe('an archive', () => {
     expect(bomb.length).toBeLessThan(40_000);
     // The size that the local header gives.
     bomb.set([1, 0, 0, 0], 22);
-    expect(codeOf(openZip(bomb, { limits: { ...ZIP_LIMITS, unpacked: 1_000_000 } }))).toBe('file-large');
-    expect(codeOf(openZip(bomb, { limits: { ...ZIP_LIMITS, packed: 1_000 } }))).toBe('file-large');
-    expect(codeOf(openZip(pack(files), { limits: { ...ZIP_LIMITS, files: 2 } }))).toBe('file-large');
+    expect(codeOf(openZip(bomb, { limits: { ...ZIP_LIMITS, unpacked: 1_000_000 } }))).toBe('too-large');
+    expect(codeOf(openZip(bomb, { limits: { ...ZIP_LIMITS, packed: 1_000 } }))).toBe('too-large');
+    expect(codeOf(openZip(pack(files), { limits: { ...ZIP_LIMITS, files: 2 } }))).toBe('too-large');
     expect(codeOf(openZip(pack(files), { limits: { ...ZIP_LIMITS, files: 3 } }))).toBe('taken');
   });
   test.each([

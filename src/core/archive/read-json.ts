@@ -35,7 +35,7 @@ export type JsonRead = { ok: true; value: unknown } | { ok: false; fault: Coded 
 /** Parses a JSON text of a stranger: one that is too long or too deep is refused before it is parsed, and one that would reach into how objects work as well. */
 export function readJson(text: string): JsonRead {
   const refused = (code: string): JsonRead => ({ ok: false, fault: { code, params: {} } });
-  if (text.length > JSON_LIMITS.chars) return refused('file-large');
+  if (text.length > JSON_LIMITS.chars) return refused('too-large');
   if (depthOf(text, JSON_LIMITS.depth) > JSON_LIMITS.depth) return refused('file-deep');
   try {
     return { ok: true, value: Bourne.parse(text.replace(/^\uFEFF/, '')) };

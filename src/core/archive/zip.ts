@@ -23,7 +23,6 @@ export function isPlainPath(path: string): boolean {
   return (
     path !== '' &&
     path.length <= LONGEST_PATH &&
-    // eslint-disable-next-line no-control-regex
     !/[\\:\u0000-\u001f\u007f-\u009f\u200b-\u200f\u202a-\u202e\u2066-\u2069]/.test(path) &&
     path.split('/').every((part) => part !== '' && part !== '.' && part !== '..')
   );
@@ -53,7 +52,7 @@ export function openZip(
 ): ZipRead {
   const refused = (code: string, what = ''): ZipRead => ({ ok: false, fault: { code, params: { what } } });
   if (!isZip(bytes)) return refused('zip-other');
-  if (bytes.length > limits.packed) return refused('file-large');
+  if (bytes.length > limits.packed) return refused('too-large');
   if (!hasDirectory(bytes)) return refused('zip-broken');
   const files = new Map<string, Uint8Array>();
   const met = new Set<string>();
@@ -68,7 +67,7 @@ export function openZip(
     const lower = file.name.toLowerCase();
     if (met.has(lower)) return refuse('zip-twice', file.name);
     met.add(lower);
-    if (met.size > limits.files) return refuse('file-large');
+    if (met.size > limits.files) return refuse('too-large');
     if (!wanted(file.name)) return;
     const parts: Uint8Array[] = [];
     let size = 0;
@@ -79,7 +78,7 @@ export function openZip(
       unpacked += part.length;
       if (unpacked > limits.unpacked) {
         parts.length = 0;
-        return refuse('file-large');
+        return refuse('too-large');
       }
       parts.push(part);
       size += part.length;
@@ -108,7 +107,7 @@ export function openZip(
 }
 
 /** The earliest time that an archive can say, for files that say none: two archives of the same things are the same bytes. */
-const SAME_TIME = new Date(1980, 0, 2);
+const SAME_TIME = '1980-01-02T00:00:00';
 
 /** Packs files one after the other; what is packed already (a photograph) is stored as it is. */
 export class Packer {

@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
-import { hasDemo, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
-import { useAct, useApp } from '@/state';
+import { useStore } from 'react-redux';
+import { backupDue, hasDemo, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
+import { nowOf, useAct, useApp, type Store } from '@/state';
 import { FirstSteps } from './first-steps';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
 import { later, Page, useNewMatch, useValleyTime, useWide, useWords } from '@/features/shell';
@@ -10,6 +12,7 @@ import { naturalMarks } from '@/ui/drawings/natural-marks';
 import { Button, Door, Say } from '@/ui/primitives';
 
 const WhatIsHere = later(async () => (await import('./screens')).WhatIsHere, 'part');
+const BackupDue = later(async () => (await import('./screens')).BackupDue, 'part');
 
 export function NowScreen() {
   const words = useWords();
@@ -20,6 +23,10 @@ export function NowScreen() {
   const newMatch = useNewMatch();
   const { keep, wrong } = useKeepPhoto();
   const photos = useApp((state) => photosWaiting(state.records.entities).count);
+  const { ports } = useStore() as unknown as Store;
+  const due = useApp((state) => backupDue(state.records.entities, nowOf(state, ports)));
+  // One that was written by itself meanwhile says so.
+  const [wasDue] = useState(due !== null);
   const dun = naturalMarks('mayfly/dun', 10, {});
   const door = (
     <View className="px-5">
@@ -74,6 +81,7 @@ export function NowScreen() {
   return (
     <Page column="list" title={words('place.now')} over={wide ? undefined : (time ?? undefined)}>
       {begin}
+      {due === null && !wasDue ? null : <BackupDue />}
       {wide ? (
         <View className="flex-row">
           <View className="w-1/2">

@@ -1,1 +1,2 @@
 export { WhatIsHere } from './what-is-here';
+export { BackupDue } from '@/features/backup/screens';

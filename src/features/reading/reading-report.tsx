@@ -25,7 +25,7 @@ export function useForesee<I>(command: Command<I, unknown>, input: I | null): Re
 export function ReadingReport({ reading, held }: { reading: Reading; held: number }) {
   const words = useWords();
   const speech = useSpeech();
-  const { adds, changes } = reading;
+  const { adds, changes, drops } = reading;
   const same = Math.max(0, held - adds.length - changes.length);
   const models = useApp((state) => state.records.entities.model);
   const makers = useApp((state) => state.records.entities.maker);
@@ -65,12 +65,13 @@ export function ReadingReport({ reading, held }: { reading: Reading; held: numbe
     <View role="group" aria-label={words('reading.title')} className="gap-2">
       {list('reading.adds', adds)}
       {list('reading.changed', changes)}
+      {list('reading.drops', drops)}
       {same > 0 ? (
         <Say size="small" tone="soft">
           {words('reading.same', { count: same })}
         </Say>
       ) : null}
-      {adds.length + changes.length === 0 ? <Say size="small">{words('reading.nothing')}</Say> : null}
+      {adds.length + changes.length + drops.length === 0 ? <Say size="small">{words('reading.nothing')}</Say> : null}
     </View>
   );
 }

@@ -12,7 +12,7 @@ import { ScreenSizeSetting } from '@/features/screen-size';
 import { Button, Choose, Fold, Heading, Row, Say } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
-import { RecordsFile } from './records-file';
+import { BackupPanel, RestorePanel, StorageMeter } from '@/features/backup/screens';
 
 const ROOMS = ['naturals', 'words', 'field-card', 'settings', 'data', 'cautions'] as const;
 
@@ -212,6 +212,7 @@ const HOUSEKEEPING: ReadonlySet<string> = new Set(['settings', 'device']);
 
 export function DataScreen() {
   const words = useWords();
+  const speech = useSpeech();
   const act = useAct();
   const entities = useApp((state) => state.records.entities);
   const aside = useApp((state) => state.records.aside);
@@ -227,11 +228,15 @@ export function DataScreen() {
           {kinds.length === 0 ? (
             <Say tone="soft">{words('data.none')}</Say>
           ) : (
-            kinds.map(({ kind, count }) => <Say key={kind}>{words(`data.kind.${kind}`, { count })}</Say>)
+            <Say>{speech.list(kinds.map(({ kind, count }) => words(`data.kind.${kind}`, { count })))}</Say>
           )}
+          <StorageMeter />
         </Setting>
-        <Setting title={words('data.file')}>
-          <RecordsFile />
+        <Setting title={words('backup.title')}>
+          <BackupPanel />
+        </Setting>
+        <Setting title={words('backup.restore')}>
+          <RestorePanel />
         </Setting>
         <Setting title={words('data.deleted')}>
           <DeletedRecords />

@@ -1,3 +1,5 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import type { Entities } from '../kinds';
 import { noEntities } from '../kinds';
@@ -24,7 +26,7 @@ const ENTITIES: Entities = {
   sample: {
     s: sampleSchema.cast({
       when: '2033-05-24T04:50',
-      place: '=2+2',
+      place: 'Fenbeck weir',
       specimens: [specimen('i1', 8.1), specimen('i2', 8.4), { ...specimen('i3', 11), out: 'another kind' }],
       colours: { 'abdomen-belly': '#8a7b3c' },
       photos: ['p', 'q'],
@@ -32,6 +34,7 @@ const ENTITIES: Entities = {
   },
   match: {
     m: matchSchema.cast({
+      title: '=Dawn',
       opened: '2033-05-24T04:50',
       sampleId: 's',
       answers: [{ id: 'a', stage: 'mayfly/dun' }],
@@ -112,6 +115,12 @@ test('it holds a file of records a kind, tables beside, the pictures there are, 
       .filter((path) => path !== 'manifest.json')
       .sort(),
   );
+});
+
+test('the example of docs/formats is read, and written again it is the same to the byte', async () => {
+  const example = readFileSync(join(__dirname, '../../../docs/formats/examples/backup.zip'));
+  expect(codeOf(example)).toBe('taken');
+  expect(Buffer.compare(example, Buffer.from(await packed()))).toBe(0);
 });
 
 test('it comes back whole: records with their clocks, the ledgers of those in it, and which pictures it has', async () => {
@@ -212,10 +221,11 @@ async function changedRecord(path: string, change: (item: { v: number; data: unk
 
 describe('tables', () => {
   test('a sample says its lengths that count and the stage of its match; a cell that a spreadsheet would run is guarded', () => {
+    expect(csvOf(TABLES.matches(ENTITIES)).split('\r\n')[1]).toMatch(/^m,'=Dawn,2033-05-24T04:50,s,a,yes,mayfly\/dun,/);
     const csv = csvOf(TABLES.samples(ENTITIES)).split('\r\n');
     expect(csv[0]).toMatch(/^sample,when,place,water,stage,/);
     expect(csv[1]).toBe(
-      "s,2033-05-24T04:50,'=2+2,,mayfly/dun,dry,typed,,2,8.25,8.1 8.4,,,,abdomen-belly=#8a7b3c,,,,,,,2",
+      's,2033-05-24T04:50,Fenbeck weir,,mayfly/dun,dry,typed,,2,8.25,8.1 8.4,,,,abdomen-belly=#8a7b3c,,,,,,,2',
     );
   });
   test('a fly says where it lies and how many are left; moves of others are left out with their flies', () => {
@@ -223,6 +233,16 @@ describe('tables', () => {
       expect.objectContaining({ fly: 'f', box: 'Chest box', compartment: 'a1', left: 2 }),
     ]);
     expect(TABLES['fly-moves'](ENTITIES, EVENTS).rows.map(({ count }) => count)).toEqual([3, -1, 5]);
+  });
+  test('docs/formats/backup.md names every table with its headings in their order', () => {
+    const doc = readFileSync(join(__dirname, '../../../docs/formats/backup.md'), 'utf8');
+    for (const name of TABLE_NAMES) {
+      const line = doc.split('\n').find((row) => row.startsWith(`| \`${name}\` |`));
+      expect([name, /`([^`]+)`[^`]*(?:`stage`[^`]*)?\|$/.exec(line ?? '')?.[1]]).toEqual([
+        name,
+        TABLES[name](ENTITIES, EVENTS).headings.join(' '),
+      ]);
+    }
   });
   test('every row of every table has its headings and no others', () => {
     for (const name of TABLE_NAMES) {

@@ -1,4 +1,4 @@
-export { BACKUP_VERSION, packBackup, planBackup, type BackupPlan, type Manifest } from './write';
-export { picturesIn, readBackup, type Backup, type BackupRead } from './read';
+export { packBackup, planBackup, type BackupPlan, type Manifest } from './write';
+export { picturesIn, readAnyBackup, readBackup, type Backup, type BackupRead } from './read';
 export { mergeBackup, notIn, opsToReplace, replaceByBackup } from './restore';
 export { csvOf, TABLE_NAMES, TABLES, type TableName } from './tables';

@@ -1,11 +1,12 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
 import { array, mixed, number, object, string } from 'yup';
-import { openZip, ZIP_LIMITS, type ZipLimits } from '@/core/archive/zip';
+import { isZip, openZip, ZIP_LIMITS, type ZipLimits } from '@/core/archive/zip';
 import { readJson } from '@/core/archive/read-json';
 import type { Coded } from '@/core/code';
 import type { Carried } from '../carried';
 import { readRecords } from '../file';
+import { CARRIED, readBundle } from '../match/file';
 import { BACKUP_VERSION, MANIFEST, photoPath, type Manifest } from './write';
 
 const manifestSchema = object({
@@ -26,12 +27,17 @@ const manifestSchema = object({
   ).required(),
 });
 
-/** What a backup holds: records and ledgers brought to the present schema, and which of its photographs have their picture in it. */
+/** What a file holds that records come back from: brought to the present schema, and which of its photographs have their picture in it. */
 export interface Backup {
-  manifest: Manifest;
+  /** A backup, a file of records without pictures, or one of matches. */
+  from: 'backup' | 'records' | 'bundle';
+  /** What a backup says of itself; null for the others. */
+  manifest: Manifest | null;
   carried: Carried;
-  /** By photo id, the path of its picture. */
+  /** By photo id, the path of its picture in the archive. */
   pictures: Record<string, string>;
+  /** By photo id, pictures that lay in the file as they are: data URLs. */
+  inline: Record<string, string>;
 }
 
 export type BackupRead = { ok: true; backup: Backup } | { ok: false; fault: Coded };
@@ -89,7 +95,36 @@ export function readBackup(bytes: Uint8Array, limits: ZipLimits = ZIP_LIMITS): B
       return named.has(path) ? [[id, path]] : [];
     }),
   );
-  return { ok: true, backup: { manifest, carried, pictures } };
+  return { ok: true, backup: { from: 'backup', manifest, carried, pictures, inline: {} } };
+}
+
+/** Reads any file that records come back from: a backup, one of records, or one of matches. */
+export function readAnyBackup(bytes: Uint8Array): BackupRead {
+  if (isZip(bytes)) return readBackup(bytes);
+  const text = textOf(bytes);
+  if (text === null) return refused('backup-other');
+  const records = readRecords(text);
+  if (records.ok)
+    return {
+      ok: true,
+      backup: { from: 'records', manifest: null, carried: records.carried, pictures: {}, inline: {} },
+    };
+  if (records.fault.code !== 'records-other') return records;
+  const matches = readBundle(text);
+  if (!matches.ok) return matches.fault.code === 'bundle-other' ? refused('backup-other') : matches;
+  const { bundle } = matches;
+  const carried: Carried = {
+    records: CARRIED.flatMap((kind) =>
+      Object.entries(bundle[kind]).map(([id, data]) => ({
+        kind,
+        id,
+        data: data as object,
+        clocks: bundle.clocks[`${kind}/${id}`] ?? null,
+      })),
+    ),
+    events: [],
+  };
+  return { ok: true, backup: { from: 'bundle', manifest: null, carried, pictures: {}, inline: bundle.pictures } };
 }
 
 /** Pictures of a backup that was read, as data URLs, one after the other: `take` gets each. */

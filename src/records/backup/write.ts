@@ -10,8 +10,8 @@ import { README } from './readme';
 
 export const BACKUP_VERSION = 1;
 export const MANIFEST = 'manifest.json';
-export const recordsPath = (kind: string) => `records/${kind}.json`;
-export const tablePath = (name: string) => `tables/${name}.csv`;
+const recordsPath = (kind: string) => `records/${kind}.json`;
+const tablePath = (name: string) => `tables/${name}.csv`;
 
 const ENDINGS: Readonly<Record<string, string>> = {
   'image/jpeg': 'jpg',
@@ -105,7 +105,7 @@ export function planBackup({
 }
 
 /** A picture that is kept as a data URL, as its bytes; null where it is none. */
-export function bytesOfDataUrl(url: string): Uint8Array | null {
+function bytesOfDataUrl(url: string): Uint8Array | null {
   const comma = url.indexOf(',');
   if (!url.startsWith('data:image/') || !url.slice(0, comma).endsWith(';base64')) return null;
   try {

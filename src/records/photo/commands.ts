@@ -51,6 +51,16 @@ export const letPhotoGo = command<OfPhoto>('let-go', (draft, { photoId, sampleId
   own.photos = own.photos.filter((other) => other !== photoId);
 });
 
+/** Pictures that were measured let go, to make room: what was measured on them stays with their samples. */
+export const letPicturesGo = command<{ photoIds: readonly string[] }>('thinned', (draft, { photoIds }) => {
+  for (const id of photoIds) {
+    const photo = draft.photo[id];
+    const own = photo && draft.sample[photo.sampleId];
+    if (own) own.photos = own.photos.filter((other) => other !== id);
+    delete draft.photo[id];
+  }
+});
+
 /** What was measured on a photograph taken into its sample: an individual a body, the case, the colours; and what was guessed before. `bytes` is what the kept crop weighs. */
 export const takeMeasured = command<
   OfPhoto & { overlay: Overlay; colours: RegionLabs; bytes: number; guessMm: number | null }

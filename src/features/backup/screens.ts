@@ -1,0 +1,4 @@
+export { BackupDue } from './backup-due';
+export { BackupPanel } from './backup-panel';
+export { RestorePanel } from './restore-panel';
+export { StorageMeter } from './storage-meter';
