@@ -3,7 +3,9 @@ import { createI18n, createSpeech, type Speech } from '../src/speech';
 import { version } from '../package.json';
 import { COMMON_FLAGS, inputFault, readArgs, type Flag, type InputFault } from './args';
 import type { Answered, Command } from './command';
+import { backupCommand } from './commands/backup';
 import { boxCommand } from './commands/box';
+import { exportCommand } from './commands/export';
 import { cardCommand } from './commands/card';
 import { fieldCardCommand } from './commands/field-card';
 import { dressingsCommand } from './commands/dressings';
@@ -25,6 +27,8 @@ export const COMMANDS: readonly Command[] = [
   measureCommand,
   fieldCardCommand,
   idsCommand,
+  backupCommand,
+  exportCommand,
 ];
 const ALIASES: Record<string, string> = { dressing: 'dressings' };
 
