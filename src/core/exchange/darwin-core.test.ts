@@ -39,7 +39,7 @@ test('a sample is an occurrence; what was measured refers to it, each with its u
       basisOfRecord: 'HumanObservation',
       eventDate: '2033-05-24T04:50',
       locality: 'River Auldry',
-      dataGeneralizations: 'locality given in general',
+      dataGeneralizations: 'place generalised',
       habitat: 'fast',
       scientificName: 'Ephemeroptera',
       taxonRank: 'order',
@@ -63,7 +63,7 @@ test('a sample is an occurrence; what was measured refers to it, each with its u
     ['sample_1', 'body length', '8.1', 'mm', '0.2', ''],
     ['sample_1', 'body length', '11', 'mm', '', 'left out: another kind'],
     ['sample_1', 'case length', '12', 'mm', '', ''],
-    ['sample_1', 'length with wings', '10.4', 'mm', '', ''],
+    ['sample_1', 'overall length', '10.4', 'mm', '', ''],
     ['sample_1', 'colour of abdomen-belly', '#8a7b3c', 'sRGB hex', '', ''],
   ]);
 });

@@ -133,7 +133,7 @@ export function darwinCoreFiles(
       basisOfRecord: 'HumanObservation',
       eventDate: own.when,
       locality,
-      dataGeneralizations: locality === own.place ? '' : 'locality given in general',
+      dataGeneralizations: locality === own.place ? '' : 'place generalised',
       habitat: own.water,
       scientificName: own.taxon?.[0] ?? null,
       taxonRank: own.taxon?.[1] ?? null,
@@ -170,7 +170,7 @@ export function darwinCoreFiles(
         }),
       ),
       ...(own.caseMm === null ? [] : [row('case', 'case length', own.caseMm, 'mm')]),
-      ...(own.overallMm === null ? [] : [row('overall', 'length with wings', own.overallMm, 'mm')]),
+      ...(own.overallMm === null ? [] : [row('overall', 'overall length', own.overallMm, 'mm')]),
       ...Object.entries(own.colours).map(([region, hex]) =>
         row(`colour-${region}`, `colour of ${region}`, hex, 'sRGB hex'),
       ),
