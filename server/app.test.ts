@@ -45,6 +45,16 @@ test('hashed files are kept for a year, the page and its worker are always asked
 test('a hashed file that is gone is not answered with the page', async () =>
   expect((await (await serve(built))('/_expo/static/entry-old.js')).status).toBe(404));
 
+test('a file that is not there is not the app, the export’s own list is not served, and an address that cannot be read leaves no trace', async () => {
+  const get = await serve(built);
+  for (const path of ['/none.js', '/robots.txt', '/metadata.json', '/assets/none.png'])
+    expect([path, (await get(path)).status]).toEqual([path, 404]);
+  const said = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  expect((await get('/%E0%A4%A')).status).toBe(400);
+  expect(said).not.toHaveBeenCalled();
+  said.mockRestore();
+});
+
 test('the page may load from its own origin only', async () => {
   const policy = (await (await serve(built))('/')).headers.get('content-security-policy')!;
   for (const rule of [

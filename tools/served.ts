@@ -1,4 +1,6 @@
 import { spawn } from 'node:child_process';
+import { mkdtempSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 export interface Served {
@@ -12,7 +14,14 @@ export interface Served {
 export async function served({ port = 0, dist }: { port?: number; dist?: string } = {}): Promise<Served> {
   const server = spawn(process.execPath, ['--import', 'tsx', 'server/serve.ts'], {
     cwd: join(__dirname, '..'),
-    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1', ...(dist === undefined ? {} : { DIST: dist }) },
+    env: {
+      ...process.env,
+      PORT: String(port),
+      HOST: '127.0.0.1',
+      // A folder of its own: several servers may run at once.
+      DATA: mkdtempSync(join(tmpdir(), 'aubade-relay-')),
+      ...(dist === undefined ? {} : { DIST: dist }),
+    },
     stdio: ['ignore', 'pipe', 'inherit'],
   });
   const ended = new Promise<void>((done) => server.once('exit', () => done()));
