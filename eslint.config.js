@@ -134,6 +134,7 @@ module.exports = [
                 '@/records/*',
                 '!@/records/shipped',
                 '!@/records/backup',
+                '!@/records/hand-over',
               ],
               message: 'A screen changes what is kept by a command of src/records alone, through the door.',
             },

@@ -84,6 +84,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/shelf/field-card': /Save PDF to print/,
   '/shelf/settings': /radio Millimetres/,
   '/shelf/data': /Read a backup/,
+  '/shelf/hand-over': /Copy the link/,
   '/shelf/cautions': /link ← Shelf/,
   '/shelf/words': /Search a word/,
   '/matches/none/natural': /See the list/,

@@ -51,6 +51,7 @@ export const ROUTES = [
   '/shelf/field-card',
   '/shelf/settings',
   '/shelf/data',
+  '/shelf/hand-over',
   '/shelf/cautions',
   '/shelf/words',
   '/matches/none/natural',

@@ -1,5 +1,6 @@
-import { existsSync, mkdirSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createApp } from './app';
 import { relay, RELAY_RATES } from './relay';
@@ -8,8 +9,10 @@ import { RELAY_LIMITS, RelayStore } from './relay-store';
 const ROOT = join(__dirname, '..');
 const host = process.env.HOST ?? '127.0.0.1';
 const dist = process.env.DIST ?? join(ROOT, 'dist');
-const data = process.env.DATA ?? join(ROOT, '.aubade/relay');
 const port = Number(process.env.PORT ?? 8787);
+// A folder of its own for every port: several may run at once.
+const data =
+  process.env.DATA ?? (port === 0 ? mkdtempSync(join(tmpdir(), 'aubade-relay-')) : join(ROOT, `.aubade/relay-${port}`));
 /** Limits are read by name. */
 const ENV: Readonly<Record<string, string | undefined>> = process.env;
 const SWEEP_MS = 60_000;

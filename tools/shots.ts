@@ -45,6 +45,8 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
     },
     { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
     { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
+    { name: 'data-phone', path: '/shelf/data', size: PHONE },
+    { name: 'hand-over-phone', path: '/shelf/hand-over', size: PHONE },
     {
       name: 'bench-wide',
       path: `${DUN}/tie`,

@@ -1,5 +1,6 @@
 import { isOwner, ownKeys, type Carried, type EventOp, type PhotoRecord } from '@/records';
 import { mergeBackup, opsToReplace, planBackup, replaceByBackup, type Backup, type BackupPlan } from '@/records/backup';
+import { keysThatGo, type Goes } from '@/records/hand-over';
 import { act, nowOf } from './act';
 import { newIn } from './records-file';
 import { BLOB, keyOf, splitKey } from './storage/envelope';
@@ -29,6 +30,16 @@ export async function planOwnBackup(store: Store, app: string): Promise<BackupPl
   const { entities } = getState().records;
   const keys = ownKeys(entities);
   return planBackup({ entities, clocks, keys, events: await opsOf(store, keys), made: nowOf(getState(), ports), app });
+}
+
+/** What goes to another device, but for the pictures; null when that is nothing. */
+export async function planHandOver(store: Store, goes: Goes, app: string): Promise<BackupPlan | null> {
+  const { getState, clocks, ports } = store;
+  const { entities } = getState().records;
+  const keys = keysThatGo(entities, clocks, goes);
+  if (keys.length === 0) return null;
+  const events = await opsOf(store, keys);
+  return planBackup({ entities, clocks, keys, events, made: nowOf(getState(), ports), app, whole: false });
 }
 
 /** What taking a backup would be given: of its ledgers what is not here yet, or what makes them those of the backup. */

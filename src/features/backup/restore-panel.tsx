@@ -1,15 +1,14 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import type { EventOp, Kind } from '@/records';
-import { mergeBackup, notIn, replaceByBackup, type Backup } from '@/records/backup';
-import { useApp, type Store } from '@/state';
-import { readyToTake, type RestoreHow } from '@/state/backup';
+import type { Backup } from '@/records/backup';
+import type { Store } from '@/state';
+import type { RestoreHow } from '@/state/backup';
 import { chooseFile } from '@/features/files';
-import { ReadingReport, useForesee } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Say } from '@/ui/primitives';
+import { Button, Say } from '@/ui/primitives';
 import { run } from '@/workers';
+import { RestorePreview } from './restore-preview';
 import { restore } from './take-restore';
 
 type State =
@@ -67,7 +66,7 @@ export function RestorePanel() {
         </Say>
       ) : null}
       {state.at === 'read' ? (
-        <Preview
+        <RestorePreview
           backup={state.backup}
           how={state.how}
           taking={state.taking}
@@ -76,82 +75,6 @@ export function RestorePanel() {
           onLeave={() => setState({ at: 'rest' })}
         />
       ) : null}
-    </View>
-  );
-}
-
-interface PreviewProps {
-  backup: Backup;
-  how: RestoreHow;
-  taking: boolean;
-  onHow: (how: RestoreHow) => void;
-  onTake: () => void;
-  onLeave: () => void;
-}
-
-const NOT_COUNTED: ReadonlySet<string> = new Set(['settings', 'device']);
-
-/** What a backup holds and what taking it would do, before it is done. */
-function Preview({ backup, how, taking, onHow, onTake, onLeave }: PreviewProps) {
-  const words = useWords();
-  const speech = useSpeech();
-  const store = useStore() as unknown as Store;
-  const entities = useApp((state) => state.records.entities);
-  const [ready, setReady] = useState<{ how: RestoreHow; ops: EventOp[]; carried: Backup['carried'] } | null>(null);
-  useEffect(() => {
-    let here = true;
-    void readyToTake(store, backup.carried, how).then((found) => here && setReady({ how, ...found }));
-    return () => void (here = false);
-  }, [store, backup, how]);
-  const input = useMemo(() => (ready?.how === how ? ready : null), [ready, how]);
-  const merging = useForesee(mergeBackup, how === 'merge' ? input : null);
-  const replacing = useForesee(replaceByBackup, how === 'replace' ? input : null);
-  const reading = how === 'merge' ? merging : replacing;
-  const counts = new Map<Kind, number>();
-  for (const { kind } of backup.carried.records)
-    if (!NOT_COUNTED.has(kind)) counts.set(kind, (counts.get(kind) ?? 0) + 1);
-  const { manifest } = backup;
-  const stays = notIn(entities, backup.carried);
-  return (
-    <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
-      <Say weight="medium">
-        {manifest
-          ? words('backup.of', { when: speech.day(manifest.made, true), version: manifest.app })
-          : words(`backup.from-${backup.from}`)}
-      </Say>
-      <Say size="small">{speech.list([...counts].map(([kind, count]) => words(`data.kind.${kind}`, { count })))}</Say>
-      {manifest && manifest.missing.length > 0 ? (
-        <Say size="small" tone="straw">
-          {words('backup.missing', { count: manifest.missing.length })}
-        </Say>
-      ) : null}
-      {manifest ? (
-        <>
-          <Choose
-            label={words('backup.how')}
-            choices={[
-              { id: 'merge', label: words('backup.merge') },
-              { id: 'replace', label: words('backup.replace') },
-            ]}
-            value={how}
-            onChange={onHow}
-          />
-          <Say size="small" tone="soft">
-            {words(`backup.${how}-what`)}
-          </Say>
-        </>
-      ) : null}
-      {reading ? <ReadingReport reading={reading} held={backup.carried.records.length} /> : null}
-      {how === 'merge' && stays > 0 ? (
-        <Say size="small" tone="soft">
-          {words('backup.stays', { count: stays })}
-        </Say>
-      ) : null}
-      {taking ? <Say live>{words('backup.taking')}</Say> : null}
-      <View className="flex-row gap-3">
-        <Button kind="main" label={words('carry.take')} disabled={taking || !reading} onPress={onTake} />
-        <Button kind="quiet" label={words('carry.leave')} disabled={taking} onPress={onLeave} />
-      </View>
     </View>
   );
 }

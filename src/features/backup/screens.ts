@@ -2,3 +2,6 @@ export { BackupDue } from './backup-due';
 export { BackupPanel } from './backup-panel';
 export { RestorePanel } from './restore-panel';
 export { StorageMeter } from './storage-meter';
+export { RestorePreview } from './restore-preview';
+export { restore } from './take-restore';
+export { backupName } from './make-backup';

@@ -29,9 +29,9 @@ export function ReadingReport({ reading, held }: { reading: Reading; held: numbe
   const same = Math.max(0, held - adds.length - changes.length);
   const models = useApp((state) => state.records.entities.model);
   const makers = useApp((state) => state.records.entities.maker);
-  /** A packet without a label of its own is called as its hook is. */
+  /** A packet without a label and a fly without a name of its own are called as their hook is. */
   const called = ({ kind, name }: ReadRecord) => {
-    if (kind !== 'packet' || !name.includes(':')) return name;
+    if ((kind !== 'packet' && kind !== 'fly') || !name.includes(':')) return name;
     const [maker, , size] = name.split(':') as [string, string, string];
     const model = models[modelIdOf(name)];
     return model ? `${makers[maker]?.name ?? maker} ${model.name} ${size}` : name.replaceAll(':', ' ');

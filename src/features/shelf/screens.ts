@@ -2,3 +2,4 @@ export { CautionsScreen, DataScreen, SettingsScreen, ShelfScreen } from './shelf
 export { FieldCardScreen } from '@/features/photo/screens';
 export { GlossaryScreen } from '@/features/glossary';
 export { GroupScreen, GuideScreen } from '@/features/guide';
+export { HandOverScreen } from '@/features/hand-over/screens';

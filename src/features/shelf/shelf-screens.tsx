@@ -9,7 +9,7 @@ import { AtTheBench } from '@/features/dressing';
 import { saveFile } from '@/features/files';
 import { LengthField } from '@/features/length-field';
 import { ScreenSizeSetting } from '@/features/screen-size';
-import { Button, Choose, Fold, Heading, Row, Say } from '@/ui/primitives';
+import { Button, Choose, Fold, Heading, Row, Say, WordLink } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
 import { BackupPanel, RestorePanel, StorageMeter } from '@/features/backup/screens';
@@ -237,6 +237,12 @@ export function DataScreen() {
         </Setting>
         <Setting title={words('backup.restore')}>
           <RestorePanel />
+        </Setting>
+        <Setting title={words('hand-over.title')}>
+          <Say size="small" tone="soft">
+            {words('hand-over.door')}
+          </Say>
+          <WordLink to="/shelf/hand-over">{words('hand-over.open')}</WordLink>
         </Setting>
         <Setting title={words('data.deleted')}>
           <DeletedRecords />

@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
-import { array, mixed, number, object, string } from 'yup';
+import { array, boolean, mixed, number, object, string } from 'yup';
 import { isZip, openZip, ZIP_LIMITS, type ZipLimits } from '@/core/archive/zip';
 import { readJson } from '@/core/archive/read-json';
 import type { Coded } from '@/core/code';
@@ -14,6 +14,7 @@ const manifestSchema = object({
   version: number().integer().min(1).required(),
   made: string().required(),
   app: string().required(),
+  whole: boolean().required(),
   kinds: mixed<Manifest['kinds']>().required(),
   missing: array(string().required()).required(),
   files: array(

@@ -39,6 +39,8 @@ export interface Manifest {
   app: string;
   /** Schema version of every kind, and how many records of it there are. */
   kinds: Partial<Record<Kind, { version: number; count: number }>>;
+  /** Whether it is all of the tier's own; a part of it is only ever joined with what is there. */
+  whole: boolean;
   /** Photographs whose picture was not on the device. */
   missing: string[];
   files: FileOf[];
@@ -46,7 +48,7 @@ export interface Manifest {
 
 /** What is packed but for the pictures: texts by path, and which pictures belong to it. */
 export interface BackupPlan {
-  head: Pick<Manifest, 'made' | 'app' | 'kinds'>;
+  head: Pick<Manifest, 'made' | 'app' | 'kinds' | 'whole'>;
   texts: { path: string; text: string }[];
   photos: { id: string; path: string }[];
 }
@@ -59,6 +61,7 @@ export function planBackup({
   events,
   made,
   app,
+  whole = true,
 }: {
   entities: Entities;
   clocks: ReadonlyMap<string, Clocks>;
@@ -66,6 +69,8 @@ export function planBackup({
   events: readonly EventOp[];
   made: string;
   app: string;
+  /** A part of what there is goes as records and pictures alone, without what is for other programs. */
+  whole?: boolean;
 }): BackupPlan {
   const wanted = new Set(keys);
   const kinds = (Object.keys(KINDS) as Kind[]).filter((kind) =>
@@ -95,11 +100,12 @@ export function planBackup({
     head: {
       made,
       app,
+      whole,
       kinds: Object.fromEntries(
         kinds.map((kind) => [kind, { version: KINDS[kind].version, count: keysOf(kind).length }]),
       ),
     },
-    texts: [{ path: 'README.txt', text: README }, ...records, ...tables],
+    texts: whole ? [{ path: 'README.txt', text: README }, ...records, ...tables] : records,
     photos: Object.entries(held.photo).map(([id, { type }]) => ({ id, path: photoPath(id, type) })),
   };
 }

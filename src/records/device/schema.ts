@@ -17,6 +17,8 @@ export const deviceSchema = object({
   stepsAway: boolean().default(false),
   /** When a backup was last made here, local time; null for never. */
   backedUp: text(),
+  /** When something was last handed to another device from here, ms since 1970; null for never. */
+  handedOver: number().nullable().defined().default(null),
   lastRoute: text(),
   /** CSS pixels of a millimetre, for the screen it was measured on. */
   screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() })

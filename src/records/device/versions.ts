@@ -17,5 +17,5 @@ export const versions: readonly Version[] = [
     name: 'first-steps',
     up: (data) => ({ ...deviceV3.validateSync(data), cardKept: false, stepsAway: false }),
   },
-  { from: 4, name: 'backed-up', up: (data) => ({ ...deviceV4.validateSync(data), backedUp: null }) },
+  { from: 4, name: 'backed-up', up: (data) => ({ ...deviceV4.validateSync(data), backedUp: null, handedOver: null }) },
 ];
