@@ -12,10 +12,13 @@ import {
   type PlaceTally,
   type ResultTally,
 } from '@/core/box/ledger';
-import { length } from './fields';
+import { length, stamp } from './fields';
 import type { Version } from './migrate';
 import type { PacketMove } from './packet/schema';
 import { tapingSchema, type TapingRecord } from './model/schema';
+
+/** More than a maker sells in a year. */
+const MOST_MOVED = 1_000_000;
 
 /** The latest entries of a ledger, by id: enough to be shown, and an eye learns by no more. */
 const LATEST = { moves: 8, guesses: 40 } as const;
@@ -60,8 +63,8 @@ interface Ledger<E, T> {
 }
 
 const packetMove = object({
-  at: string().required(),
-  count: number().integer().required(),
+  at: stamp().required(),
+  count: number().integer().min(-MOST_MOVED).max(MOST_MOVED).required(),
   why: string<MoveId>().oneOf(KNOWN.moves).required(),
 });
 
@@ -116,7 +119,7 @@ export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies
     },
   },
   eye: {
-    schema: object({ guessMm: length().required(), trueMm: length().required(), at: string().required() }),
+    schema: object({ guessMm: length().required(), trueMm: length().required(), at: stamp().required() }),
     none: { latest: [] },
     fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }),
   },

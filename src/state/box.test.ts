@@ -36,7 +36,7 @@ function fresh(store: Store, more: Parameters<typeof sampleSchema.cast>[0] = {})
   put(store, (draft) => {
     draft.sample.s = sampleSchema.cast({ when: '2033-05-24T04:50', ...(more as object) });
     draft.match.m = matchSchema.cast({
-      opened: 'x',
+      opened: '2033-05-24T04:50',
       sampleId: 's',
       answers: [{ id: 'a1', stage: null }],
       leading: 'a1',

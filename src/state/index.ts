@@ -10,3 +10,4 @@ export { noteAnswer, createStore, openStore, redone, undone, type Dispatch, type
 export { useAct, useAfterwards, useApp, useAppDispatch, useLater } from './use-app';
 export { selectDevice, selectSettings } from './settings';
 export { isUntold } from './untold';
+export { setAside } from './set-aside';

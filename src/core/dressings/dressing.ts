@@ -57,6 +57,19 @@ const BARE_BASES = /^(part:[a-z0-9-]+|landmark:[a-z-]+\.\.[a-z-]+|reach:[a-z-]+:
 /** What may follow a station: so much of a base toward the bend (+) or the eye (−). */
 export const PLUS = /([+-]\d*\.?\d+)([a-z-]+)$/;
 
+/** What no fly comes near: past it a file is nonsense, and a drawing of it would never end. */
+export const MOST = {
+  factor: 100,
+  amount: 1000,
+  count: 500,
+  parts: 60,
+  steps: 400,
+  letters: 2000,
+  /** Two days. */
+  waitS: 172_800,
+  beadMm: 15,
+} as const;
+
 /**
  * Schema of a dressing (docs/formats/dressings.md): stage, style, rules for every part, and the order of work.
  * `to: "forward"` means the part lies along the shank and takes room from `from` toward the eye; `"collar"` that it stands in the head's reserve as wide as its turns; `"head"` that it fills what is left of that.
@@ -87,9 +100,9 @@ export function dressingSchema(ids: KnownIds) {
       .defined()
       .default(null)
       .oneOf([...values, null]);
-  const share = object({ base: base().required(), factor: number().required() });
-  const amount = () => number().nullable().defined().default(null);
-  const text = () => string().nullable().defined().default(null);
+  const share = object({ base: base().required(), factor: number().min(-MOST.factor).max(MOST.factor).required() });
+  const amount = () => number().min(-MOST.amount).max(MOST.amount).nullable().defined().default(null);
+  const text = () => string().max(MOST.letters).nullable().defined().default(null);
   const part = object({
     id: string()
       .required()
@@ -105,8 +118,8 @@ export function dressingSchema(ids: KnownIds) {
     thick: share.nullable().defined().default(null),
     /** Width it is cut to: strips, film, foam, straw. */
     wide: share.nullable().defined().default(null),
-    count: number().integer().min(0).nullable().defined().default(null),
-    spare: number().integer().min(0).nullable().defined().default(null),
+    count: number().integer().min(0).max(MOST.count).nullable().defined().default(null),
+    spare: number().integer().min(0).max(MOST.count).nullable().defined().default(null),
     /** What `count` counts: fibres, strands, millimetres of stem or noodle, compressed millimetres, clips, pinches. */
     unit: string<AmountUnit>().oneOf(ids.amountUnits).default('count'),
     material: text(),
@@ -133,7 +146,7 @@ export function dressingSchema(ids: KnownIds) {
     part: text(),
     material: text(),
     at: station().default(null),
-    turns: number().min(0).nullable().defined().default(null),
+    turns: number().min(0).max(MOST.count).nullable().defined().default(null),
     side: maybe<SideId>(['near', 'far', 'top', 'under']),
     frame: maybe<FrameId>(['hand', 'thread', 'hook']),
     vise: maybe<VisePosition>(['normal', 'inverted', 'tilted', 'turned']),
@@ -143,7 +156,7 @@ export function dressingSchema(ids: KnownIds) {
     mend: array(string().required()).default([]),
     caution: maybe<CautionId>(ids.cautions),
     reversible: boolean().default(true),
-    wait_s: number().min(0).nullable().defined().default(null),
+    wait_s: number().min(0).max(MOST.waitS).nullable().defined().default(null),
     method: maybe<LengthMethod>(METHODS),
     /** A thing made beforehand that this step uses, by its id. */
     assembly: text(),
@@ -169,8 +182,8 @@ export function dressingSchema(ids: KnownIds) {
     kind: string<WeightKind>().oneOf(['bead', 'wound', 'sides', 'hook-wire']).required(),
     metal: maybe<MetalId>(['tungsten', 'brass', 'glass', 'lead', 'tin']),
     bead_kind: maybe<BeadKindId>(['drilled', 'countersunk', 'slotted']),
-    diameter_mm: number().positive().nullable().defined().default(null),
-    turns: number().min(0).nullable().defined().default(null),
+    diameter_mm: number().positive().max(MOST.beadMm).nullable().defined().default(null),
+    turns: number().min(0).max(MOST.count).nullable().defined().default(null),
     cover: share.nullable().defined().default(null),
     lock: maybe<BeadLock>(ids.beadLocks),
   });
@@ -179,7 +192,7 @@ export function dressingSchema(ids: KnownIds) {
       .required()
       .matches(/^[a-z0-9-]+$/),
     rev: number().integer().min(1).required(),
-    name: string().required(),
+    name: string().max(MOST.letters).required(),
     stages: array(string<StageId>().oneOf(ids.stages).required()).min(1).required(),
     style: string<StyleId>().oneOf(ids.styles).required(),
     ride: string<RideId>().oneOf(ids.rides).required(),
@@ -242,7 +255,7 @@ export function dressingSchema(ids: KnownIds) {
       object({
         role: string<ThreadRole>().oneOf(['foundation', 'show-through', 'head', 'sewing']).required(),
         material: string().required(),
-        finish_turns: number().integer().min(0).required(),
+        finish_turns: number().integer().min(0).max(MOST.count).required(),
         optional: boolean().default(false),
       }),
     ).default([]),
@@ -278,13 +291,13 @@ export function dressingSchema(ids: KnownIds) {
         id: string().required(),
         name: string().required(),
         part: string().required(),
-        count: number().integer().min(1).required(),
-        spare: number().integer().min(0).default(0),
-        steps: array(step).min(1).required(),
+        count: number().integer().min(1).max(MOST.count).required(),
+        spare: number().integer().min(0).max(MOST.count).default(0),
+        steps: array(step).min(1).max(MOST.steps).required(),
       }),
     ).default([]),
-    parts: array(part).min(1).required(),
-    steps: array(step).min(1).required(),
+    parts: array(part).min(1).max(MOST.parts).required(),
+    steps: array(step).min(1).max(MOST.steps).required(),
     tools: array(string().required()).default([]),
     cautions: array(string<CautionId>().oneOf(ids.cautions).required()).default([]),
     /** What can be changed at the water before another fly is put on. */

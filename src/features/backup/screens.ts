@@ -4,4 +4,3 @@ export { RestorePanel } from './restore-panel';
 export { StorageMeter } from './storage-meter';
 export { RestorePreview } from './restore-preview';
 export { restore } from './take-restore';
-export { backupName } from './make-backup';

@@ -4,7 +4,7 @@ import { columnsOf, reads, readsGape, type Hook } from '@/core/hooks';
 import { isLow, leftInPacket, holdsOwn, modelIdOf, type PacketRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectHooks } from '@/state/answering';
-import { Page, useSpeech, useWords } from '@/features/shell';
+import { InList, Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Digits, Field, Row, Say, Stepper, Tile, WordLink } from '@/ui/primitives';
 import { DrawerTabs } from './drawer-tabs';
 import { HookChart } from './hook-chart';
@@ -108,13 +108,14 @@ export function PacketsScreen() {
       )}
       <View role="list" aria-label={words('packets.title')} className={held.length > 0 ? 'border-t border-line' : ''}>
         {shown.map((item) => (
-          <PacketRow
-            key={item.id}
-            held={item}
-            marked={mixed && item.packet.demo}
-            open={open === item.id}
-            onOpen={() => setOpen(open === item.id ? null : item.id)}
-          />
+          <InList key={item.id} record={{ kind: 'packet', id: item.id }} name={item.name} data={item.packet}>
+            <PacketRow
+              held={item}
+              marked={mixed && item.packet.demo}
+              open={open === item.id}
+              onOpen={() => setOpen(open === item.id ? null : item.id)}
+            />
+          </InList>
         ))}
       </View>
       <View className="px-5 py-3">

@@ -7,7 +7,7 @@ import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
 import { selectDevice, useApp } from '@/state';
 import { libraryCard, selectCatalogue, selectDressings, selectOwnDressings } from '@/state/answering';
-import { AfterHead, Page, QuietBar, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
+import { InList, AfterHead, Page, QuietBar, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { OrderPick } from '@/features/stage';
 import { FlyThumb, NaturalThumb } from '@/ui/drawings';
 import { Button, Choose, Field, Heading, InView, Pick, Say, Tile, Toggle } from '@/ui/primitives';
@@ -106,12 +106,14 @@ export function DressingsScreen() {
             </View>
             <View role="list" className="flex-row flex-wrap gap-3 px-5">
               {group.dressings.map((dressing) => (
-                <Cell
+                <InList
                   key={dressing.id}
-                  dressing={dressing}
-                  own={ownIds.has(dressing.id)}
-                  also={dressing.stages[0] !== group.stage}
-                />
+                  record={{ kind: 'dressing', id: dressing.id }}
+                  name={dressing.name}
+                  data={dressing}
+                >
+                  <Cell dressing={dressing} own={ownIds.has(dressing.id)} also={dressing.stages[0] !== group.stage} />
+                </InList>
               ))}
             </View>
           </View>

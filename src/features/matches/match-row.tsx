@@ -1,8 +1,9 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { MatchRecord, SampleRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectAnswered, type Answered } from '@/state/answering';
-import { useRedLamp, useSpeech, useWords } from '@/features/shell';
+import { InList, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { NaturalThumb } from '@/ui/drawings';
 import { Row, Say, TickBox } from '@/ui/primitives';
 import { matchTitle, placeLine, stepLines, type StepLines } from './answer-line';
@@ -15,7 +16,19 @@ interface MatchRowProps {
 }
 
 /** One match in a list: its natural drawn small, its name and its answer in a line; a link to it, or a box to be ticked while several are picked. */
-export function MatchRow({ id, picked = null, onPick }: MatchRowProps) {
+export function MatchRow(props: MatchRowProps) {
+  const match = useApp((state) => state.records.entities.match[props.id]);
+  const sample = useApp((state) => (match ? state.records.entities.sample[match.sampleId] : undefined));
+  // Either of the two may be what is changed or set aside.
+  const data = useMemo(() => [match, sample], [match, sample]);
+  return (
+    <InList record={{ kind: 'match', id: props.id }} name={match?.title ?? ''} data={data}>
+      <Shown {...props} />
+    </InList>
+  );
+}
+
+function Shown({ id, picked = null, onPick }: MatchRowProps) {
   const speech = useSpeech();
   const words = useWords();
   const match = useApp((state) => state.records.entities.match[id]);

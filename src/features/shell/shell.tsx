@@ -6,15 +6,18 @@ import Sun from 'lucide-react-native/icons/sun';
 import Lamp from 'lucide-react-native/icons/lamp';
 import Settings from 'lucide-react-native/icons/settings-2';
 import Undo from 'lucide-react-native/icons/undo-2';
-import { Activity, useEffect } from 'react';
+import { Activity, useEffect, type ReactNode } from 'react';
 import { useWindowDimensions, View } from 'react-native';
+import { useStore } from 'react-redux';
 import valley from '@/catalogue/demo-valley.json';
 import { hasDemo, setDevice } from '@/records';
-import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDispatch } from '@/state';
+import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDispatch, type Store } from '@/state';
 import { Button, IconButton, Place, Say, SkipLink } from '@/ui/primitives';
 import { applyTheme, WIDE_PX } from '@/ui/tokens';
+import { WholePage } from './boundary';
 import { Keeping } from './keeping';
 import { LastChange } from './last-change';
+import { recordsOfPage } from './records-of-page';
 import { useKeyDown } from './use-key-down';
 import { useNewMatch } from './use-new-match';
 import { useNewVersion } from './use-new-version';
@@ -175,9 +178,22 @@ function useKeys(): void {
 const placeScreen: NonNullable<TabSlotProps['renderFn']> = (descriptor, { isFocused, loaded }) =>
   loaded || isFocused ? (
     <View key={descriptor.route.key} style={isFocused ? OPEN : HIDDEN}>
-      <Activity mode={isFocused ? 'visible' : 'hidden'}>{descriptor.render()}</Activity>
+      <Activity mode={isFocused ? 'visible' : 'hidden'}>
+        <Guarded>{descriptor.render()}</Guarded>
+      </Activity>
     </View>
   ) : null;
+
+/** The page behind its boundary: another address is tried anew. */
+function Guarded({ children }: { children: ReactNode }) {
+  const path = usePathname();
+  const { getState } = useStore() as unknown as Store;
+  return (
+    <WholePage path={path} records={() => recordsOfPage(path, getState().records.entities)}>
+      {children}
+    </WholePage>
+  );
+}
 
 /** Says on the page itself whether all is written; by itself, so that a key typed does not draw the places anew. */
 function Saved() {

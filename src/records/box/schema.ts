@@ -1,5 +1,5 @@
 import { boolean, number, object, string, type InferType } from 'yup';
-import { demo } from '../fields';
+import { demo, note } from '../fields';
 
 export const BOX_SIDE = [1, 12] as const;
 
@@ -8,7 +8,7 @@ const side = () => number().integer().min(BOX_SIDE[0]).max(BOX_SIDE[1]).required
 /** A fly box: rows and columns of compartments; one that stays at home answers nothing on the water. */
 export const boxSchema = object({
   demo: demo(),
-  name: string().required(),
+  name: note().required(),
   rows: side(),
   columns: side(),
   carried: boolean().default(true),

@@ -85,7 +85,7 @@ describe('records of older versions', () => {
   test('matches gain an empty list of parts switched on, settings a bench that is not known', () => {
     expect(
       migrate('match', 2, {
-        opened: 'x',
+        opened: '2033-05-24T04:50',
         sampleId: 's',
         answers: [{ id: 'a1', stage: null, offset: { sizes: 0, intent: 'exact' } }],
         leading: 'a1',

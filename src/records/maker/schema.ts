@@ -1,10 +1,10 @@
 import { boolean, object, string, type InferType } from 'yup';
 import type { XLabelSchool } from '@/core/hooks';
-import { demo } from '../fields';
+import { demo, note } from '../fields';
 
 export const makerSchema = object({
   demo: demo(),
-  name: string().required(),
+  name: note().required(),
   xLabel: string<XLabelSchool>().oneOf(['number', 'catalogue-step']).default('number'),
   habit: string().defined().default(''),
   retired: boolean().default(false),

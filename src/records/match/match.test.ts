@@ -98,7 +98,14 @@ test('deleted with its natural and photographs, unless another match is of the s
   const draft = demoEntities();
   const [id, match] = Object.entries(draft.match)[0]!;
   draft.sample[match.sampleId]!.photos = ['p'];
-  draft.photo.p = { demo: false, sampleId: match.sampleId, type: 'image/png', bytes: 1, taken: 'x', overlay: null };
+  draft.photo.p = {
+    demo: false,
+    sampleId: match.sampleId,
+    type: 'image/png',
+    bytes: 1,
+    taken: '2033-05-24T04:50',
+    overlay: null,
+  };
   draft.match.other = structuredClone(match);
   command.deleteMatch.run(draft, { matchId: id }, around());
   expect([draft.match[id], draft.sample[match.sampleId] === undefined, draft.photo.p === undefined]).toEqual([

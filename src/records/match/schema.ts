@@ -1,7 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup';
 import { KNOWN } from '@/catalogue/known-ids';
 import type { IntentId, StageId } from '@/catalogue/ids';
-import { demo, stage, text, words } from '../fields';
+import { demo, note, stage, stamp, text, words } from '../fields';
 
 export const answerSchema = object({
   id: string().required(),
@@ -27,8 +27,8 @@ export function newAnswer(id: string, stage: StageId | null): InferType<typeof a
 
 export const matchSchema = object({
   demo: demo(),
-  title: string().defined().default(''),
-  opened: string().required(),
+  title: note().defined().default(''),
+  opened: stamp().required(),
   sampleId: string().required(),
   answers: array(answerSchema).min(1).max(4).required(),
   leading: string().required(),

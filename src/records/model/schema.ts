@@ -2,7 +2,10 @@ import { boolean, number, object, string, type InferType, type Schema } from 'yu
 import { KNOWN } from '@/catalogue/known-ids';
 import type { BarbId, BendId, EyeId, PointId, Source } from '@/catalogue/ids';
 import type { LabelDirection, Taping } from '@/core/hooks';
-import { demo, maybe, dimension, mapOf } from '../fields';
+import { demo, dimension, mapOf, maybe, note, stamp } from '../fields';
+
+/** X of a label: no maker goes past 10. */
+const MOST_X = 20;
 
 const sizeSchema = object({
   shankMm: dimension(),
@@ -24,7 +27,7 @@ export function sizeRecord(more: Partial<SizeRecord> = {}): SizeRecord {
 }
 
 export const tapingSchema = object({
-  at: string().required(),
+  at: stamp().required(),
   size: string().required(),
   how: string<Taping['how']>().oneOf(['calliper', 'glass']).default('calliper'),
   shankMm: dimension(),
@@ -39,15 +42,17 @@ export type TapingRecord = InferType<typeof tapingSchema>;
 export const modelSchema = object({
   demo: demo(),
   makerId: string().required(),
-  slug: string().required(),
-  name: string().required(),
+  slug: string()
+    .matches(/^[a-z0-9-]+$/)
+    .required(),
+  name: note().required(),
   bend: string<BendId>().oneOf(KNOWN.bends).required(),
   eye: string<EyeId>().oneOf(KNOWN.eyes).required(),
   point: string<PointId>().oneOf(KNOWN.points).required(),
   barb: string<BarbId>().oneOf(KNOWN.barbs).required(),
   wire: maybe(KNOWN.wires),
-  xLong: number().default(0),
-  xHeavy: number().default(0),
+  xLong: number().min(-MOST_X).max(MOST_X).default(0),
+  xHeavy: number().min(-MOST_X).max(MOST_X).default(0),
   labels: string<LabelDirection>().oneOf(['bigger-smaller', 'bigger-bigger']).default('bigger-smaller'),
   retired: boolean().default(false),
   /** By label, so that two tabs that add sizes lose none. */

@@ -1,7 +1,7 @@
 import type { LengthError } from '@/core/photo';
-import { mixed, number, object, string, type InferType } from 'yup';
+import { array, mixed, number, object, string, type InferType } from 'yup';
 import type { RegionId } from '@/catalogue/ids';
-import { demo } from '../fields';
+import { demo, stamp } from '../fields';
 
 /** One insect of a measured photograph as it was found, and as it was corrected by hand: both are kept. Card mm, midlines from the head. */
 export interface OverlayInsect {
@@ -36,22 +36,53 @@ export interface Overlay {
   insects: OverlayInsect[];
 }
 
+/** A card is 10 to 15 cm across; nothing on it is a metre long. */
+const MOST_MM = 1000;
+const MOST_POINTS = 5000;
+const mm = () => number().min(-MOST_MM).max(MOST_MM).required();
+const path = () => array(array(mm()).length(2).required()).min(2).max(MOST_POINTS).required();
+const reading = { bodyMm: number().positive().max(MOST_MM).required(), sdMm: number().min(0).max(MOST_MM).required() };
+
+/** What drawings of a measured photograph rely on. */
+const overlaySchema = object({
+  leftMm: mm(),
+  topMm: mm(),
+  widthMm: number().positive().max(MOST_MM).required(),
+  heightMm: number().positive().max(MOST_MM).required(),
+  by: string().oneOf(['card', 'hand']).required(),
+  view: string().oneOf(['back', 'belly', 'side']).required(),
+  insects: array(
+    object({
+      n: number().integer().min(0).max(MOST_POINTS).required(),
+      specimenId: string().nullable().defined(),
+      what: string().oneOf(['body', 'case']).required(),
+      ...reading,
+      midlineMm: path(),
+      widthsMm: array(number().min(0).max(MOST_MM).required()).max(MOST_POINTS).required(),
+      overallMm: number().positive().max(MOST_MM).nullable().defined(),
+      factor: number().positive().max(100).required(),
+      hand: object({ nodes: path(), cuts: array(number().required()).length(4).required(), ...reading })
+        .nullable()
+        .defined()
+        .default(null),
+    }).required(),
+  )
+    .max(100)
+    .required(),
+});
+
 /** A photograph: kept whole while it waits to be measured, then a small crop with what was measured. Its picture is stored apart, under `blob/` and this id. */
 export const photoSchema = object({
   demo: demo(),
   sampleId: string().required(),
   type: string().required(),
   bytes: number().min(0).required(),
-  taken: string().required(),
+  taken: stamp().required(),
   overlay: mixed<Overlay>()
     .nullable()
     .defined()
     .default(null)
-    .test(
-      'overlay',
-      'overlay',
-      (value) => value == null || (typeof value === 'object' && Array.isArray((value as Overlay).insects)),
-    ),
+    .test('overlay', 'overlay', (value) => value == null || overlaySchema.isValidSync(value, { strict: true })),
 });
 
 export type PhotoRecord = InferType<typeof photoSchema>;

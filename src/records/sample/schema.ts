@@ -1,7 +1,10 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup';
 import { KNOWN } from '@/catalogue/known-ids';
 import type { Method, RegionId, RiseFormId, SeenId, SexId, WaterId } from '@/catalogue/ids';
-import { demo, maybe, mm, text, words, length } from '../fields';
+import { demo, length, maybe, mm, note, stamp, text, words } from '../fields';
+
+/** More of one hatch than anyone measures. */
+const MOST_INDIVIDUALS = 1000;
 
 const hexes = () =>
   mixed<Partial<Record<RegionId, string>>>()
@@ -37,15 +40,15 @@ export function specimen(id: string, mm: number | null = null): InferType<typeof
 
 export const sampleSchema = object({
   demo: demo(),
-  when: string().required(),
-  place: string().defined().default(''),
+  when: stamp().required(),
+  place: note().defined().default(''),
   water: string<WaterId>().oneOf(KNOWN.waters).nullable().default(null),
   found: maybe(KNOWN.found),
   doing: maybe(KNOWN.doing),
   surface: string<'dry' | 'wet'>().oneOf(['dry', 'wet']).default('dry'),
   method: string<Method>().oneOf(KNOWN.methods).default('typed'),
   sex: maybe<SexId>(KNOWN.sexes),
-  specimens: array(specimenSchema).default([]),
+  specimens: array(specimenSchema).max(MOST_INDIVIDUALS).default([]),
   /** Soft larvae that lay in spirit are counted a little longer than they read. */
   preserved: boolean().default(false),
   /** Waits on Now for the bench in the evening. */
@@ -55,7 +58,7 @@ export const sampleSchema = object({
   colours: hexes(),
   /** Colours that were typed and cannot be read, kept as typed. */
   unread: words(),
-  photos: array(string().required()).default([]),
+  photos: array(string().required()).max(MOST_INDIVIDUALS).default([]),
   /** Answers to the key, by sign; where it was and what it did are `found` and `doing`. */
   signs: words(),
   /** Signs that cannot be told on this insect: not asked again. */

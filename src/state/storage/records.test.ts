@@ -183,8 +183,11 @@ describe('schemas', () => {
     ['sample', { when: '2033-05-24T04:50', water: 'lava' }],
     ['sample', { when: '2033-05-24T04:50', colours: { wing: 'grey' } }],
     ['sample', { when: '2033-05-24T04:50', specimens: [{ id: 's1', body: { mm: 300, typed: null } }] }],
-    ['match', { opened: 'x', sampleId: 's', answers: [], leading: 'a1' }],
-    ['match', { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' }],
+    ['match', { opened: '2033-05-24T04:50', sampleId: 's', answers: [], leading: 'a1' }],
+    [
+      'match',
+      { opened: '2033-05-24T04:50', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/larva' }], leading: 'a1' },
+    ],
     [
       'model',
       { makerId: 'm', slug: 'x', name: 'X', bend: 'square', eye: 'down', point: 'straight', barb: 'none', sizes: [] },
@@ -213,7 +216,12 @@ describe('schemas', () => {
       data: { specimens: [{ body: { mm: 8 } }], colours: { wing: '#777777' }, signs: {}, seen: [], rough: null },
     });
     expect(
-      migrate('match', 1, { opened: 'x', sampleId: 's', answers: [{ id: 'a1', stage: 'mayfly/dun' }], leading: 'a1' }),
+      migrate('match', 1, {
+        opened: '2033-05-24T04:50',
+        sampleId: 's',
+        answers: [{ id: 'a1', stage: 'mayfly/dun' }],
+        leading: 'a1',
+      }),
     ).toMatchObject({ ok: true, data: { parentId: null, answers: [{ stage: 'mayfly/dun', hookId: null }] } });
     expect(migrate('device', 1, { theme: 'dusk', hand: 'left' })).toMatchObject({
       ok: true,

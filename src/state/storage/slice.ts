@@ -43,6 +43,8 @@ export const loaded = createAction<Pick<Loaded, 'entities' | 'aside'> & { histor
 export const changed = createAction<Changed>('records/changed');
 /** Records as they are after another tab wrote them, or this one did. */
 export const heard = createAction<readonly Heard[]>('records/heard');
+/** Records that no screen can show, set aside while the app runs. */
+export const broken = createAction<readonly Quarantined[]>('records/broken');
 export const undone = createAction('records/undone');
 export const redone = createAction('records/redone');
 
@@ -56,6 +58,10 @@ const NOTHING: RecordsState = { entities: noEntities(), aside: [], ...NO_HISTORY
 
 /** No toolkit's reducer: it would walk through every record of a table to freeze what a change put in. */
 export function recordsReducer(state: RecordsState = NOTHING, action: unknown): RecordsState {
+  if (broken.match(action)) {
+    const keys = new Set(action.payload.map(({ key }) => key));
+    return { ...state, aside: [...state.aside.filter(({ key }) => !keys.has(key)), ...action.payload] };
+  }
   if (loaded.match(action))
     return { ...state, entities: action.payload.entities, aside: action.payload.aside, ...action.payload.history };
   if (changed.match(action))
