@@ -58,7 +58,7 @@ const BARE_BASES = /^(part:[a-z0-9-]+|landmark:[a-z-]+\.\.[a-z-]+|reach:[a-z-]+:
 export const PLUS = /([+-]\d*\.?\d+)([a-z-]+)$/;
 
 /** What no fly comes near: past it a file is nonsense, and a drawing of it would never end. */
-export const MOST = {
+const MOST = {
   factor: 100,
   amount: 1000,
   count: 500,

@@ -1,3 +1,4 @@
+import { readJson } from '../archive/read-json';
 import { materialOf, ownMaterialSchema, type Material } from '../materials';
 import { dressingSchema, same, writtenDressing, type Dressing, type KnownIds } from '../dressings';
 import { isWritten, readWays, recordOf, workOut, writeWays, type WaysCatalogue } from '../ways';
@@ -48,12 +49,9 @@ function recordsOf(text: string): {
   fault: DressingsRead['fault'];
   version?: number;
 } {
-  let parsed: unknown;
-  try {
-    parsed = JSON.parse(jsonIn(text.replace(/^\uFEFF/, '')));
-  } catch {
-    return { items: [], fault: 'file-unread' };
-  }
+  const read = readJson(jsonIn(text.replace(/^\uFEFF/, '')));
+  if (!read.ok) return { items: [], fault: 'file-unread' };
+  const parsed = read.value;
   if (Array.isArray(parsed))
     return { items: parsed.map(fromVersion1), fault: parsed.length === 0 ? 'file-empty' : null };
   if (parsed === null || typeof parsed !== 'object') return { items: [], fault: 'file-unread' };

@@ -1,3 +1,4 @@
+import { readJson } from '../archive/read-json';
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
 import type { Coded } from '../code';
@@ -64,12 +65,19 @@ const REPORT_EVERY = 500;
 
 /** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
 const VERSION = 1;
+/** A table with more columns than this is none of hooks, groups or packets. */
+const MOST_COLUMNS = 300;
 
 export function tableOf(text: string): Table | { newer: number } | null {
   const trimmed = text.replace(/^\uFEFF/, '').trimStart();
-  if (!trimmed.startsWith('{') && !trimmed.startsWith('[')) return readTable(text);
+  if (!trimmed.startsWith('{') && !trimmed.startsWith('[')) {
+    const table = readTable(text);
+    return table.headings.length > MOST_COLUMNS ? null : table;
+  }
+  const read = readJson(trimmed);
+  if (!read.ok) return null;
   try {
-    const parsed: unknown = JSON.parse(trimmed);
+    const parsed = read.value;
     const version = Array.isArray(parsed) ? VERSION : Number((parsed as { version?: unknown }).version ?? VERSION);
     if (version > VERSION) return { newer: version };
     const items = Array.isArray(parsed) ? parsed : (parsed as { items?: unknown }).items;

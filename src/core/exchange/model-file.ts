@@ -1,3 +1,4 @@
+import { readJson } from '../archive/read-json';
 import type { HookRow, Taping } from '../hooks';
 import { writeHooksFile } from './hooks-file';
 import { readTable } from './table';
@@ -42,7 +43,8 @@ export function readTapings(text: string): GivenTaping[] {
   const clean = text.replace(/^\uFEFF/, '').trimStart();
   if (!clean.startsWith('{')) return [];
   try {
-    const { tapings } = JSON.parse(clean) as { tapings?: unknown };
+    const read = readJson(clean);
+    const { tapings } = (read.ok ? read.value : {}) as { tapings?: unknown };
     if (!Array.isArray(tapings)) return [];
     return tapings.flatMap((item: Record<string, unknown> | null) => {
       if (

@@ -197,7 +197,8 @@ export function layOut(dressing: Dressing, input: LayOutInput): LayOut {
   };
   const laid = parts.map((part): LaidPart => {
     const along = isAlong(part) || isCollar(part) || part.to === 'head' ? ends.get(part.id) : undefined;
-    const mm = isAlong(part) || part.to === 'head' ? sizes.get(part.id)! : settle(part);
+    // One whose rule gives no length has none.
+    const mm = isAlong(part) || part.to === 'head' ? (sizes.get(part.id) ?? null) : settle(part);
     const { base, factor } = rule(part);
     const unit = base === 'rest' ? rest : baseLength(base, lengths, sizes, part.scaled);
     const changed = input.schools.has(part.id) && factor !== null;

@@ -1,4 +1,4 @@
-import { boolean, number, object, string, type InferType } from 'yup';
+import { boolean, number, object, type InferType } from 'yup';
 import { demo, note } from '../fields';
 
 export const BOX_SIDE = [1, 12] as const;
