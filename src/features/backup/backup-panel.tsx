@@ -16,7 +16,11 @@ const HOUSEKEEPING = /^(settings|device)\//;
 type State = { at: 'rest' } | { at: 'busy'; done: number } | { at: 'said'; text: string; good: boolean };
 
 /** Everything of the tier's own into one file: saved, or written by itself into one that was chosen. */
-export function BackupPanel() {
+export function BackupPanel({
+  beside = false,
+}: {
+  /** Another action of the page is the one to take now. */ beside?: boolean;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -76,7 +80,12 @@ export function BackupPanel() {
         </View>
       ) : (
         <View className="flex-row flex-wrap gap-3">
-          <Button kind="main" label={words('backup.make')} disabled={!any} onPress={() => void make(null)} />
+          <Button
+            kind={beside ? 'plain' : 'main'}
+            label={words('backup.make')}
+            disabled={!any}
+            onPress={() => void make(null)}
+          />
           {kept ? (
             <Button label={words('backup.into', { name: kept.name })} disabled={!any} onPress={() => void make(kept)} />
           ) : null}

@@ -145,6 +145,7 @@ test('records alone and a file of matches come back by the same button; they are
     await read(new Blob([text]));
     expect(screen.getByText(said)).toBeInTheDocument();
     expect(screen.queryByRole('radio', { name: 'In place of mine' })).not.toBeInTheDocument();
+    expect(await screen.findByText(/^\d new:$/)).toBeInTheDocument();
     await act(async () => void fireEvent.click(screen.getByText('Take it in')));
     await waitFor(() => expect(place(store)).toBe('Fenbeck'));
     expect(await readPicture(store.ports, 'p')).toBe(said.startsWith('Matches') ? PICTURE : null);

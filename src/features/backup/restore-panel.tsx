@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { Backup } from '@/records/backup';
@@ -18,11 +18,17 @@ type State =
   | { at: 'said'; text: string; good: boolean };
 
 /** A backup, or another file that records come back from: read and checked in the background, told of, and taken or left. */
-export function RestorePanel() {
+export function RestorePanel({
+  onPreview,
+}: {
+  /** Hears whether one is looked at. */ onPreview?: (open: boolean) => void;
+}) {
   const words = useWords();
   const speech = useSpeech();
   const store = useStore() as unknown as Store;
   const [state, setState] = useState<State>({ at: 'rest' });
+  const looking = state.at === 'read';
+  useEffect(() => onPreview?.(looking), [looking, onPreview]);
   const open = async () => {
     const file = await chooseFile('.zip,.json,application/zip,application/json');
     if (!file) return;

@@ -6,7 +6,7 @@ import { linkOf, newHandOver, unseal, type HandOver } from '@/records/hand-over'
 import type { Store } from '@/state';
 import { restore, RestorePreview } from '@/features/backup/screens';
 import { copyText } from '@/features/files';
-import { useSpeech, useWords } from '@/features/shell';
+import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { run } from '@/workers';
 import { QrCode } from './qr-code';
@@ -28,6 +28,9 @@ export function Receive() {
   const speech = useSpeech();
   const store = useStore() as unknown as Store;
   const [state, setState] = useState<State>(() => ({ at: 'waits', with: newHandOver(), copied: false }));
+  // A code is read dark on white alone: under the red lamp it is shown when it is asked for.
+  const red = useRedLamp();
+  const [bright, setBright] = useState(false);
   const waiting = state.at === 'waits' ? state.with : null;
   useEffect(() => {
     if (!waiting) return;
@@ -61,7 +64,11 @@ export function Receive() {
     return (
       <View className="gap-3">
         <Say>{words('hand-over.show')}</Say>
-        <QrCode text={link} label={words('hand-over.code')} size={CODE_PX} />
+        {red && !bright ? (
+          <Button label={words('hand-over.bright')} onPress={() => setBright(true)} className="self-start" />
+        ) : (
+          <QrCode text={link} label={words('hand-over.code')} size={CODE_PX} />
+        )}
         <View className="flex-row flex-wrap items-center gap-3">
           <Button
             label={words('hand-over.copy')}

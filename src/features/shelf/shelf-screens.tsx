@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { BarbRuleId, FaunaId, UnitId } from '@/catalogue/ids';
 import { hasDemo, leaveDemo, setDevice, setSettings, type Entities } from '@/records';
@@ -216,6 +217,7 @@ export function DataScreen() {
   const act = useAct();
   const entities = useApp((state) => state.records.entities);
   const aside = useApp((state) => state.records.aside);
+  const [restoring, setRestoring] = useState(false);
   const demo = hasDemo(entities);
   const left = useApp((state) => state.records.past.some((item) => item.label === 'leave-demo'));
   const kinds = (Object.keys(entities) as (keyof Entities)[])
@@ -233,10 +235,10 @@ export function DataScreen() {
           <StorageMeter />
         </Setting>
         <Setting title={words('backup.title')}>
-          <BackupPanel />
+          <BackupPanel beside={restoring} />
         </Setting>
         <Setting title={words('backup.restore')}>
-          <RestorePanel />
+          <RestorePanel onPreview={setRestoring} />
         </Setting>
         <Setting title={words('hand-over.title')}>
           <Say size="small" tone="soft">
