@@ -6,6 +6,7 @@ import { STAGES } from '../src/catalogue';
 import { memoryPorts } from '../src/state/__tests__/ports';
 import { sampleSchema } from '../src/records';
 import { createStore, openStore } from '../src/state';
+import { heard } from '../src/state/storage/slice';
 import { selectAnswered, selectBoxMatch, selectCarried } from '../src/state/answering';
 import { change } from '../src/state/__tests__/change';
 
@@ -20,11 +21,11 @@ const round = (value: number) => Number(value.toPrecision(6));
 async function demo() {
   const store = createStore(memoryPorts());
   await openStore(store, { start: 'demo', clock: null });
-  const natural = (stage: (typeof STAGES)[number]['id'], mm: number) =>
+  const natural = (stage: (typeof STAGES)[number]['id'], mm: number) => {
     store.dispatch(
       change('length', (draft) => {
         const specimen = { ...draft.sample[SAMPLE]!.specimens[0]!, body: { mm, typed: null } };
-        draft.sample[SAMPLE] = sampleSchema.cast({ when: '-', specimens: [specimen] });
+        draft.sample[SAMPLE] = sampleSchema.cast({ when: '2033-05-24T04:50', specimens: [specimen] });
         draft.match[MATCH]!.answers = [
           {
             ...draft.match[MATCH]!.answers[0]!,
@@ -42,6 +43,10 @@ async function demo() {
         draft.settings = {};
       }),
     );
+    // A command line knows no day: the store would keep no sample without one.
+    const data = { ...store.getState().records.entities.sample[SAMPLE]!, when: '-' };
+    store.dispatch(heard([{ kind: 'sample', id: SAMPLE, data }]));
+  };
   return { store, natural };
 }
 
