@@ -3,7 +3,7 @@ export { began, closeRefused, spokenIn } from './session';
 export { takeBundle, writeBundle } from './bundle';
 export { writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';
-export { browserPorts, type Ports } from './ports';
+export { browserPorts, localStamp, type Ports } from './ports';
 export { type Quarantined, asideFile } from './storage/load';
 export { letGo, readDeleted, type Deleted } from './storage/deleted';
 export { noteAnswer, createStore, openStore, redone, undone, type Dispatch, type State, type Store } from './store';

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { setDevice } from '@/records';
 import { keysThatGo, seal, type Goes, type HandOver } from '@/records/hand-over';
-import { act, nowOf, readPicture, selectDevice, useApp, type Store } from '@/state';
+import { act, localStamp, nowOf, readPicture, selectDevice, useApp, type Store } from '@/state';
 import { planHandOver } from '@/state/backup';
 import { saveFile } from '@/features/files';
 import { matchTitle } from '@/features/matches';
@@ -13,6 +13,8 @@ import { Button, Choose, Pick, Say } from '@/ui/primitives';
 import { run } from '@/workers';
 import { version } from '../../../package.json';
 import { sendSealed } from './relay';
+
+const since = (at: number): Goes => ({ what: 'since', at, stamp: localStamp(at) });
 
 type What = 'today' | 'since' | 'everything' | 'match';
 type State = { at: 'rest' } | { at: 'busy' } | { at: 'said'; text: string; good: boolean };
@@ -42,9 +44,9 @@ export function Send({ to }: { to: HandOver | null }) {
     what === 'match'
       ? { what, matchId: chosen ?? '' }
       : what === 'today'
-        ? { what: 'since', at: startOfDay(store.ports.now()).getTime() }
+        ? since(startOfDay(store.ports.now()).getTime())
         : what === 'since'
-          ? { what, at: handedOver ?? 0 }
+          ? since(handedOver ?? 0)
           : { what };
   const keys = keysThatGo(entities, store.clocks, goes);
   const counted = [...new Set(keys.map((key) => key.slice(0, key.indexOf('/'))))]

@@ -7,14 +7,12 @@ import { modelIdOf } from '../model/queries';
 export type Goes =
   /** One match with its natural, photographs, and what of the tier's own it is tied from. */
   | { what: 'match'; matchId: string }
-  /** What was edited since a moment, ms since 1970. */
-  | { what: 'since'; at: number }
+  /** What was edited since a moment, ms since 1970, and whose ledger has entries of that time: `stamp` is the same moment in local time, `2033-05-24T04:50`. */
+  | { what: 'since'; at: number; stamp: string }
   | { what: 'everything' };
 
 /** What a device is set to stays with it. */
 const STAYS = /^device\//;
-/** Things whose ledger may have moved while they stood still. */
-const HAS_LEDGER = /^(fly|packet|model|eye)\//;
 
 /** Own things that a match is made of: its natural, photographs, dressing with its materials, hook with its maker. */
 function ofMatch({ match, sample, dressing, material, model, maker }: Entities, matchId: string): string[] {
@@ -39,13 +37,26 @@ function ofMatch({ match, sample, dressing, material, model, maker }: Entities, 
   return [...new Set(keys)];
 }
 
+/** When the latest entry of a thing's ledger was made, local time; empty for none. */
+function lastEntry({ fly, packet, model, eye }: Entities, key: string): string {
+  const at = key.indexOf('/');
+  const [kind, id] = [key.slice(0, at), key.slice(at + 1)];
+  if (kind === 'model')
+    return Object.values(model[id]?.tally ?? {}).reduce((last, taping) => (taping.at > last ? taping.at : last), '');
+  const owner = kind === 'fly' ? fly[id] : kind === 'packet' ? packet[id] : kind === 'eye' ? eye[id] : undefined;
+  return owner?.tally.latest[0]?.event.at ?? '';
+}
+
 /** Keys of the records that go; of what goes by time, ledgers go whole, for each entry is taken once. */
 export function keysThatGo(entities: Entities, clocks: ReadonlyMap<string, Clocks>, goes: Goes): string[] {
   if (goes.what === 'match') return ofMatch(entities, goes.matchId);
   const all = ownKeys(entities).filter((key) => !STAYS.test(key));
   if (goes.what === 'everything') return all;
   const edited = new Set(
-    all.filter((key) => HAS_LEDGER.test(key) || Object.values(clocks.get(key) ?? {}).some((at) => at >= goes.at)),
+    all.filter(
+      (key) =>
+        Object.values(clocks.get(key) ?? {}).some((at) => at >= goes.at) || lastEntry(entities, key) >= goes.stamp,
+    ),
   );
   // A match goes with its natural, and a natural with its photographs, whichever of them was edited.
   for (const [id, { sampleId }] of Object.entries(entities.match))

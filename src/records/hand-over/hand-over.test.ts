@@ -98,7 +98,15 @@ describe('what goes', () => {
       b: boxSchema.cast({ name: 'Chest', rows: 1, columns: 1 }),
       home: boxSchema.cast({ name: 'Home', rows: 1, columns: 1 }),
     },
-    fly: { f: { ...flySchema.cast({}), tally: { places: [{ boxId: 'b', slot: null, count: 1, at }], latest: [] } } },
+    fly: {
+      f: {
+        ...flySchema.cast({}),
+        tally: {
+          places: [{ boxId: 'b', slot: null, count: 1, at }],
+          latest: [{ id: 'e', event: { at, boxId: 'b', slot: null, count: 1, why: 'tied' } }],
+        },
+      },
+    },
     dressing: {
       mine: { demo: false, parts: [{ material: 'own-fur' }, { material: 'thread' }] } as unknown as DressingRecord,
     },
@@ -123,15 +131,19 @@ describe('what goes', () => {
     ]));
   test('a match that is gone is nothing', () =>
     expect(keysThatGo(entities, clocks, { what: 'match', matchId: 'gone' })).toEqual([]));
-  test('since a moment goes what was edited, with what it belongs to, and every ledger with its box', () => {
-    expect(keysThatGo(entities, clocks, { what: 'since', at: 900 }).sort()).toEqual([
+  test('since a moment goes what was edited, with what it belongs to, and whose ledger moved, with its box', () => {
+    expect(keysThatGo(entities, clocks, { what: 'since', at: 900, stamp: '2033-05-24T04:00' }).sort()).toEqual([
       'box/b',
       'fly/f',
       'match/m',
       'photo/p',
       'sample/s',
     ]);
-    expect(keysThatGo(entities, clocks, { what: 'since', at: 901 }).sort()).toEqual(['box/b', 'fly/f']);
+    expect(keysThatGo(entities, clocks, { what: 'since', at: 901, stamp: '2033-05-24T04:50' }).sort()).toEqual([
+      'box/b',
+      'fly/f',
+    ]);
+    expect(keysThatGo(entities, clocks, { what: 'since', at: 901, stamp: '2033-05-24T04:51' })).toEqual([]);
   });
   test('everything goes but the demo and what the device is set to', () => {
     const keys = keysThatGo(entities, clocks, { what: 'everything' });
