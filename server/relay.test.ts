@@ -53,7 +53,8 @@ const told = async (response: Response) => [
 test('what is sent is fetched once, the same to the byte, and then it is gone; nothing of it may be kept on the way', async () => {
   const { send, ask } = await serve();
   const [id, sealed] = [slot(), bundle(20_000)];
-  expect(await told(await ask(id))).toEqual([404, 'none']);
+  const none = await ask(id);
+  expect([none.status, await none.json()]).toEqual([404, { fault: 'none', waits_s: 900 }]);
   const sent = await send(id, sealed);
   expect([sent.status, await sent.json()]).toEqual([201, { waits_s: 900 }]);
   const got = await ask(id);

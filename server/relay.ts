@@ -63,7 +63,7 @@ export function relay(store: RelayStore, rates: RelayRates = RELAY_RATES): Route
     if (!slotSchema.isValidSync({ slot: request.params.slot }))
       return void response.status(400).json({ fault: 'malformed' });
     const bytes = await store.take(String(request.params.slot));
-    if (!bytes) return void response.status(404).json({ fault: 'none' });
+    if (!bytes) return void response.status(404).json({ fault: 'none', waits_s: store.limits.waitsMs / 1000 });
     response.type('application/octet-stream').send(bytes);
   });
   router.use((_, response) => void response.status(404).json({ fault: 'none' }));

@@ -55,11 +55,11 @@ beforeAll(() => {
       if (other) return answer(other.status, { fault: other.fault });
       if (how) {
         slots.set(slot, new Uint8Array(how.body));
-        return answer(201, {});
+        return answer(201, { waits_s: 600 });
       }
       const there = slots.get(slot);
       slots.delete(slot);
-      return there ? answer(200, there) : answer(404, { fault: 'none' });
+      return there ? answer(200, there) : answer(404, { fault: 'none', waits_s: 600 });
     },
   });
 });
@@ -101,7 +101,7 @@ test('a code is shown and its link is copied; opened by it, what is sent lies se
   await season(store);
   expect(screen.getByText('1 sample, 1 match')).toBeInTheDocument();
   await take('Seal and send');
-  expect(await screen.findByText(/^Sent, /)).toBeInTheDocument();
+  expect(await screen.findByText(/^Sent, .* 10 minutes to fetch it\.$/)).toBeInTheDocument();
   expect([...slots.keys()]).toEqual([handOverOf(new URL(link).hash)!.slot]);
   expect(store.getState().records.entities.device.this!.handedOver).not.toBeNull();
 });
@@ -161,4 +161,18 @@ test('under the red lamp the white code is shown when it is asked for', async ()
   expect(screen.queryByRole('img', { name: 'Code for the other device' })).not.toBeInTheDocument();
   await take('Show the code, white and bright');
   expect(screen.getByRole('img', { name: 'Code for the other device' })).toBeInTheDocument();
+});
+
+test('a code lasts as long as the server keeps what is sent to it, as it says', async () => {
+  const { store } = await openScreen(<HandOverScreen />, 'clean');
+  const began = store.ports.now();
+  const asked = jest.fn(() => null);
+  server.answers = asked;
+  store.ports.now = () => began + 10 * 60_000;
+  await waitFor(() => expect(asked).toHaveBeenCalledTimes(2), { timeout: 10_000 });
+  expect(screen.getByText('Waiting for the other device …')).toBeInTheDocument();
+  store.ports.now = () => began + 10 * 60_000 + 1;
+  expect(await screen.findByText('The code has run out after 10 minutes.')).toBeInTheDocument();
+  await take('Show a new code');
+  expect(screen.getByText('Waiting for the other device …')).toBeInTheDocument();
 });

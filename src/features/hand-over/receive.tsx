@@ -13,8 +13,6 @@ import { QrCode } from './qr-code';
 import { askSealed } from './relay';
 
 const ASK_MS = 2_000;
-/** The server keeps a bundle as long as this; a code that is older is of no use. */
-const LASTS_MS = 15 * 60_000;
 const CODE_PX = 240;
 
 type State =
@@ -49,8 +47,10 @@ export function Receive() {
       const got = await askSealed(waiting.slot);
       if (!here) return;
       if (got === 'off') return end(words('hand-over.off'));
-      if (got !== 'none') return open(got);
-      if (store.ports.now() - since > LASTS_MS) return end(words('hand-over.expired'));
+      if (got instanceof Uint8Array) return open(got);
+      // A code that is older than the server keeps anything is of no use.
+      if (got.waitsMs !== null && store.ports.now() - since > got.waitsMs)
+        return end(words('hand-over.expired', { count: Math.round(got.waitsMs / 60_000) }));
       later = setTimeout(() => void ask(), ASK_MS);
     };
     let later = setTimeout(() => void ask(), 0);

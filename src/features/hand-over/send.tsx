@@ -72,12 +72,11 @@ export function Send({ to }: { to: HandOver | null }) {
       if (!file) return setState({ at: 'said', good: false, text: words('hand-over.nothing') });
       const sealed = await seal(into, new Uint8Array(await file.arrayBuffer()));
       const sent = await sendSealed(into.slot, sealed);
-      if (sent === 'sent') note();
-      setState({
-        at: 'said',
-        good: sent === 'sent',
-        text: words(`hand-over.send-${sent}`, { size: speech.bytes(file.size) }),
-      });
+      const size = speech.bytes(file.size);
+      if ('refused' in sent)
+        return setState({ at: 'said', good: false, text: words(`hand-over.send-${sent.refused}`, { size }) });
+      note();
+      setState({ at: 'said', good: true, text: words('hand-over.send-sent', { size, count: sent.minutes }) });
     } catch {
       setState({ at: 'said', good: false, text: words('backup.failed') });
     }
