@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs';
-import { createServer, type AddressInfo } from 'node:net';
+import { connect, createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -60,3 +60,52 @@ test('told to stop it ends by itself, and a second one on the same folder is ref
   first.child.kill('SIGTERM');
   expect([await first.ended, first.err()]).toEqual([0, '']);
 }, 60_000);
+
+test('who sends a request drop by drop is let go, and others are answered meanwhile', async () => {
+  const server = start({});
+  const { hostname, port } = new URL(await server.at);
+  const began = performance.now();
+  const slow = connect(Number(port), hostname);
+  let said = '';
+  slow.on('data', (chunk: Buffer) => void (said += chunk.toString()));
+  slow.write('POST /api/hand-over/aaaaaaaaaaaaaaaaaaaaaa HTTP/1.1\r\nHost: x\r\n');
+  const dripping = setInterval(() => slow.writable && slow.write('X-Drop: 1\r\n'), 500);
+  const closed = new Promise<void>((done) => slow.once('close', () => done()));
+  slow.on('error', () => undefined);
+  expect((await fetch(await server.at)).status).toBe(200);
+  await closed;
+  clearInterval(dripping);
+  expect(said).toMatch(/^HTTP\/1\.1 408 /);
+  expect(performance.now() - began).toBeGreaterThan(9_000);
+  server.child.kill('SIGTERM');
+  expect(await server.ended).toBe(0);
+}, 90_000);
+
+test('killed in the middle, it has what it acknowledged when it is started again', async () => {
+  const data = folder();
+  const first = start({ DATA: data, RELAY_SENDS: '10000', RELAY_ASKS: '10000' });
+  const origin = await first.at;
+  const names = Array.from({ length: 200 }, (_, n) => String(n).padStart(22, 'k'));
+  const kept: string[] = [];
+  const sending = Promise.all(
+    names.map(async (name) => {
+      const sent = await fetch(`${origin}/api/hand-over/${name}`, {
+        method: 'POST',
+        body: new Uint8Array(20_000).fill(7),
+        headers: { 'content-type': 'application/octet-stream' },
+      }).catch(() => null);
+      if (sent?.status === 201 && kept.push(name) === 20) first.child.kill('SIGKILL');
+    }),
+  );
+  await first.ended;
+  await sending;
+  expect(kept.length).toBeGreaterThanOrEqual(20);
+  const again = start({ DATA: data, RELAY_ASKS: '10000' });
+  const at = await again.at;
+  for (const name of kept) {
+    const got = await fetch(`${at}/api/hand-over/${name}`);
+    expect([name, got.status, (await got.arrayBuffer()).byteLength]).toEqual([name, 200, 20_000]);
+  }
+  again.child.kill('SIGTERM');
+  await again.ended;
+}, 90_000);

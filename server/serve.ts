@@ -1,4 +1,5 @@
 import { existsSync, mkdirSync, mkdtempSync } from 'node:fs';
+import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -52,23 +53,24 @@ async function serve(): Promise<void> {
     }),
     proxies: number('PROXIES', 0),
   });
-  const server = app.listen(port, host, (error) => {
-    if (error) {
-      const why = (error as NodeJS.ErrnoException).code;
-      fail(
-        why === 'EADDRINUSE'
-          ? `Port ${port} is in use: set PORT to another.`
-          : why === 'EADDRNOTAVAIL' || why === 'ENOTFOUND'
-            ? `HOST ${host} is no address of this machine.`
-            : `Cannot serve at ${host}:${port}: ${error.message}`,
-      );
-    }
-    // PORT=0 takes one that is free: the line says which.
-    process.stdout.write(`Aubade is at http://${host}:${(server.address() as AddressInfo).port}\n`);
-  });
   // Who sends headers or a body drop by drop is let go.
-  server.headersTimeout = 10_000;
-  server.requestTimeout = 60_000;
+  const server = createServer(
+    { headersTimeout: 10_000, requestTimeout: 60_000, connectionsCheckingInterval: 2_000 },
+    app,
+  );
+  server.once('error', ({ code, message }: NodeJS.ErrnoException) =>
+    fail(
+      code === 'EADDRINUSE'
+        ? `Port ${port} is in use: set PORT to another.`
+        : code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND'
+          ? `HOST ${host} is no address of this machine.`
+          : `Cannot serve at ${host}:${port}: ${message}`,
+    ),
+  );
+  server.listen(port, host, () =>
+    // PORT=0 takes one that is free: the line says which.
+    process.stdout.write(`Aubade is at http://${host}:${(server.address() as AddressInfo).port}\n`),
+  );
   const sweeping = setInterval(() => void store.sweep(), SWEEP_MS);
   const stop = () => {
     clearInterval(sweeping);

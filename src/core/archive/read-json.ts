@@ -6,7 +6,7 @@ export const JSON_LIMITS = { chars: 160_000_000, depth: 60 } as const;
 
 const QUOTE = 34;
 const BACKSLASH = 92;
-/** `[` and `{` are two apart from `]` and `}`. */
+/** `[` and `{`, `]` and `}`. */
 const OPEN = new Set([91, 123]);
 const CLOSE = new Set([93, 125]);
 

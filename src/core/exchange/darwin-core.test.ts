@@ -74,6 +74,9 @@ test.each([
   ['', ''],
   ['54.1234, -1.9876', '54.1, -2.0'],
   ['at 54.16 N', 'at 54.2 N'],
+  ['River Auldry, long riffle, 54.1234, -1.9876', 'River Auldry, 54.1, -2.0'],
+  ['River Auldry, 12 steps below the weir', 'River Auldry'],
+  ["54°07'24.3\"N, 1°59'W", '54°N, 1°W'],
 ])('the place %j is told as %j', (place, general) => expect(generalPlace(place)).toBe(general));
 
 test('asked for, places are told as they were noted, and nothing is said to be in general', () => {

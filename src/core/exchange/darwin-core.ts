@@ -58,12 +58,19 @@ const MEASURED = [
 ] as const;
 
 const DEGREES = /-?\d{1,3}\.\d{2,}/g;
+/** Minutes and seconds after the degrees. */
+const MINUTES = /°[\d\s.'′"″]*/g;
+/** A part of a place that is coordinates alone. */
+const COORDINATES = /^[NSEW]?\s*-?\d[\d\s.°'′"″-]*[NSEW]?$/i;
 
 /** A place as it may be told to everyone: the water without the spot on it, coordinates to a tenth of a degree (some 10 km). */
 export function generalPlace(place: string): string {
-  const numbers = /\d\.\d{2,}/.test(place);
-  const general = numbers ? place : (place.split(',')[0] ?? '');
-  return general.replace(DEGREES, (degrees) => (Math.round(Number(degrees) * 10) / 10).toFixed(1)).trim();
+  const [water = '', ...rest] = place.split(',').map((part) => part.trim());
+  const told = [water, ...rest.filter((part) => COORDINATES.test(part))].join(', ');
+  return told
+    .replace(DEGREES, (degrees) => (Math.round(Number(degrees) * 10) / 10).toFixed(1))
+    .replace(MINUTES, '°')
+    .trim();
 }
 
 /** A cell of the files: no tab, no line break, nothing that a spreadsheet would run. */

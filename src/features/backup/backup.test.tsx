@@ -1,12 +1,13 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { strToU8 } from 'fflate';
 import { matchSchema, photoSchema, sampleSchema, setDevice } from '@/records';
-import { packBackup, picturesIn, readAnyBackup, type BackupPlan } from '@/records/backup';
+import { packBackup, readAnyBackup } from '@/records/backup';
 import { act as run, readPicture, storePicture, undone, writeBundle, writeRecords, type Store } from '@/state';
 import { planOwnBackup } from '@/state/backup';
 import { change } from '@/state/__tests__/change';
 import { NowScreen } from '../now';
 import { DataScreen } from '../shelf/screens';
+import { bytesOf } from '../__tests__/backup-jobs';
 import { openScreen } from '../__tests__/screen';
 
 const chosen: { file: Blob | null } = { file: null };
@@ -16,26 +17,7 @@ jest.mock('@/features/files', () => ({
   saveFile: (name: string, file: Blob | string) => void saved.push({ name, file }),
 }));
 
-/** The jobs of the worker, run here: what it is handed is what the page hands it. */
-const bytesOf = (blob: Blob) =>
-  new Promise<Uint8Array>((read) => {
-    const reader = new FileReader();
-    reader.onload = () => read(new Uint8Array(reader.result as ArrayBuffer));
-    reader.readAsArrayBuffer(blob);
-  });
-const jobs: Record<string, (input: never) => Promise<unknown>> = {
-  'backup-write': async ({ plan, pictures }: { plan: BackupPlan; pictures: Record<string, string> | null }) => {
-    const { parts, missing } = await packBackup(plan, async (id) => (pictures ?? {})[id] ?? null);
-    return { file: new Blob(parts as BlobPart[], { type: 'application/zip' }), missing };
-  },
-  'backup-read': async ({ backup }: { backup: Blob }) => readAnyBackup(await bytesOf(backup)),
-  'backup-pictures': async ({ from, wanted }: { from: Blob; wanted: { id: string; path: string; type: string }[] }) => {
-    const kept: Record<string, string> = {};
-    await picturesIn(await bytesOf(from), wanted, async (id, url) => void (kept[id] = url));
-    return kept;
-  },
-};
-jest.mock('@/workers', () => ({ run: (job: string, input: never) => jobs[job]!(input) }));
+jest.mock('@/workers', () => jest.requireActual<object>('../__tests__/backup-jobs'));
 
 const WHEN = '2033-05-24T04:50';
 const PICTURE = `data:image/jpeg;base64,${btoa('picture')}`;

@@ -3,4 +3,5 @@ export { BackupPanel } from './backup-panel';
 export { RestorePanel } from './restore-panel';
 export { StorageMeter } from './storage-meter';
 export { RestorePreview } from './restore-preview';
+export { packPlan } from './make-backup';
 export { restore } from './take-restore';

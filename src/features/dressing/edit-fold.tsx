@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
-import { Choose, Field, Pick, Say, Toggle } from '@/ui/primitives';
+import { Choose, Field, Pick, Say, Tick } from '@/ui/primitives';
 import { Labelled } from './edit-part';
 
 export interface EditProps {
@@ -109,9 +109,9 @@ export function ChoicesField<T extends string>({ title, choices, value, onChange
       <Say size="small" tone="soft">
         {title}
       </Say>
-      <View className="flex-row flex-wrap gap-2">
+      <View className="flex-row flex-wrap gap-x-4">
         {choices.map((choice) => (
-          <Toggle
+          <Tick
             key={choice.id}
             label={choice.name}
             on={value.includes(choice.id as T)}

@@ -376,7 +376,7 @@ describe("a dressing of one's own", () => {
     fireEvent.click(screen.getByLabelText(/^What shows through: /));
     const wing = within(screen.getByRole('group', { name: 'Under and in the wing' }));
     const [first, second] = wing
-      .getAllByRole('button')
+      .getAllByRole('checkbox')
       .slice(0, 2)
       .map((button) => button.textContent!);
     fireEvent.click(wing.getByText(first!));

@@ -1,7 +1,6 @@
 import { webcrypto } from 'node:crypto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { matchSchema, sampleSchema } from '@/records';
-import { packBackup, readAnyBackup, type BackupPlan } from '@/records/backup';
 import { handOverOf, linkOf, newHandOver } from '@/records/hand-over';
 import type { Store } from '@/state';
 import { change } from '@/state/__tests__/change';
@@ -15,21 +14,7 @@ jest.mock('@/features/files', () => ({
   copyText: (text: string) => Promise.resolve(copied.push(text) > 0),
   saveFile: (name: string) => void saved.push(name),
 }));
-const bytesOf = (blob: Blob) =>
-  new Promise<Uint8Array<ArrayBuffer>>((read) => {
-    const reader = new FileReader();
-    reader.onload = () => read(new Uint8Array(reader.result as ArrayBuffer));
-    reader.readAsArrayBuffer(blob);
-  });
-const jobs: Record<string, (input: never) => Promise<unknown>> = {
-  'backup-write': async ({ plan }: { plan: BackupPlan }) => {
-    const { parts, missing } = await packBackup(plan, async () => null);
-    const file = new Blob(parts as BlobPart[]);
-    return { file: Object.assign(file, { arrayBuffer: async () => (await bytesOf(file)).buffer }), missing };
-  },
-  'backup-read': async ({ backup }: { backup: Blob }) => readAnyBackup(await bytesOf(backup)),
-};
-jest.mock('@/workers', () => ({ run: (job: string, input: never) => jobs[job]!(input) }));
+jest.mock('@/workers', () => jest.requireActual<object>('../__tests__/backup-jobs'));
 
 /** The server: what lies in its slots, and what it answers when it is not itself. */
 const slots = new Map<string, Uint8Array<ArrayBuffer>>();

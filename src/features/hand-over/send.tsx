@@ -4,13 +4,13 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { setDevice } from '@/records';
 import { keysThatGo, seal, type Goes, type HandOver } from '@/records/hand-over';
-import { act, localStamp, nowOf, readPicture, selectDevice, useApp, type Store } from '@/state';
+import { act, localStamp, nowOf, selectDevice, useApp, type Store } from '@/state';
 import { planHandOver } from '@/state/backup';
+import { packPlan } from '@/features/backup/screens';
 import { saveFile } from '@/features/files';
 import { matchTitle } from '@/features/matches';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Pick, Say } from '@/ui/primitives';
-import { run } from '@/workers';
 import { version } from '../../../package.json';
 import { sendSealed } from './relay';
 
@@ -56,13 +56,7 @@ export function Send({ to }: { to: HandOver | null }) {
   const any = counted.length > 0;
   const pack = async (): Promise<Blob | null> => {
     const plan = await planHandOver(store, goes, version);
-    if (!plan) return null;
-    let pictures: Record<string, string> | null = null;
-    if (store.getState().session.inMemory) {
-      pictures = {};
-      for (const { id } of plan.photos) pictures[id] = (await readPicture(store.ports, id)) ?? '';
-    }
-    return (await run('backup-write', { plan, pictures })).file;
+    return plan && (await packPlan(store, plan)).file;
   };
   const note = () => store.dispatch(act(setDevice, { handedOver: store.ports.now() }));
   const send = async (into: HandOver) => {

@@ -65,8 +65,7 @@ export function keysThatGo(entities: Entities, clocks: ReadonlyMap<string, Clock
       for (const photo of entities.sample[sampleId]?.photos ?? []) edited.add(`photo/${photo}`);
     }
   for (const [id, fly] of Object.entries(entities.fly))
-    if (edited.has(`fly/${id}`))
-      for (const { boxId } of fly.tally.places) if (all.includes(`box/${boxId}`)) edited.add(`box/${boxId}`);
+    if (edited.has(`fly/${id}`)) for (const { boxId } of fly.tally.places) edited.add(`box/${boxId}`);
   return [...edited].filter((key) => {
     const [kind, ...rest] = key.split('/');
     return rest.join('/') in entities[kind as keyof Entities];

@@ -58,3 +58,10 @@ test('what is seldom done comes when it is asked for, and goes again', () => {
   fireEvent.click(line);
   expect(screen.queryByText('as SVG')).toBeNull();
 });
+
+test('the space bar ticks a box as well', () => {
+  const onChange = jest.fn();
+  render(<Tick label="Bodkin" on={false} onChange={onChange} />);
+  fireEvent.keyDown(screen.getByRole('checkbox', { name: 'Bodkin' }), { key: ' ' });
+  expect(onChange.mock.calls).toEqual([[true]]);
+});

@@ -2,6 +2,7 @@ import Check from 'lucide-react-native/icons/check';
 import { Pressable, View } from 'react-native';
 import { token } from '../tokens';
 import { CHOSEN } from './chosen';
+import { spaceTakes } from './one-stop';
 import { Say } from './text';
 
 /** The box alone, for a row that is ticked as a whole. */
@@ -23,6 +24,7 @@ export function Tick({ label, on, onChange }: { label: string; on: boolean; onCh
       role="checkbox"
       aria-checked={on}
       onPress={() => onChange(!on)}
+      {...spaceTakes(() => onChange(!on))}
       className="min-h-target min-w-[150px] flex-1 basis-[45%] flex-row items-center gap-3"
     >
       <TickBox on={on} />

@@ -1,0 +1,26 @@
+import { packBackup, picturesIn, readAnyBackup, type BackupPlan } from '@/records/backup';
+
+/** Bytes of a file; jsdom's have no way of their own. */
+export const bytesOf = (blob: Blob) =>
+  new Promise<Uint8Array<ArrayBuffer>>((read) => {
+    const reader = new FileReader();
+    reader.onload = () => read(new Uint8Array(reader.result as ArrayBuffer));
+    reader.readAsArrayBuffer(blob);
+  });
+
+const JOBS: Readonly<Record<string, (input: never) => Promise<unknown>>> = {
+  'backup-write': async ({ plan, pictures }: { plan: BackupPlan; pictures: Record<string, string> | null }) => {
+    const { parts, missing } = await packBackup(plan, async (id) => (pictures ?? {})[id] ?? null);
+    const file = new Blob(parts as BlobPart[], { type: 'application/zip' });
+    return { file: Object.assign(file, { arrayBuffer: async () => (await bytesOf(file)).buffer }), missing };
+  },
+  'backup-read': async ({ backup }: { backup: Blob }) => readAnyBackup(await bytesOf(backup)),
+  'backup-pictures': async ({ from, wanted }: { from: Blob; wanted: { id: string; path: string; type: string }[] }) => {
+    const kept: Record<string, string> = {};
+    await picturesIn(await bytesOf(from), wanted, async (id, url) => void (kept[id] = url));
+    return kept;
+  },
+};
+
+/** The jobs of the backup worker, run here: what it is handed is what the page hands it. */
+export const run = (job: string, input: never) => JOBS[job]!(input);
