@@ -1,39 +1,18 @@
 import { writeFileSync } from 'node:fs';
-import { Packer } from '../../src/core/archive';
-import { darwinCoreFiles } from '../../src/core/exchange/darwin-core';
+import { noEntities, foldAll, isOwner, type Entities, type EventTypes, type OwnerKind } from '../../src/records';
 import {
-  noEntities,
-  recordsFile,
-  foldAll,
-  isOwner,
-  type Entities,
-  type EventTypes,
-  type Kind,
-  type OwnerKind,
-} from '../../src/records';
-import { csvOf, readAnyBackup, TABLE_NAMES, TABLES, type Backup, type TableName } from '../../src/records/backup';
-import { occurrencesOf } from '../../src/records/sample/occurrence';
+  collectionFile,
+  FORMS,
+  KIND_OF,
+  readAnyBackup,
+  TABLE_NAMES,
+  type Backup,
+  type Form,
+  type TableName,
+} from '../../src/records/backup';
 import { inputFault } from '../args';
 import type { Command } from '../command';
 import { backupBytes } from './backup';
-
-const AS = ['csv', 'json', 'dwca'] as const;
-/** What each table is about: the kind of record that its JSON holds. */
-const KIND_OF: Readonly<Record<TableName, Kind>> = {
-  samples: 'sample',
-  matches: 'match',
-  boxes: 'box',
-  flies: 'fly',
-  'fly-moves': 'fly',
-  packets: 'packet',
-  'packet-moves': 'packet',
-  hooks: 'model',
-  'taped-hooks': 'model',
-  materials: 'material',
-  dressings: 'dressing',
-  groups: 'group',
-  guesses: 'eye',
-};
 
 /** Records of a backup as they would stand in the app, their ledgers summed. */
 function entitiesOf({ carried }: Backup): Entities {
@@ -71,9 +50,9 @@ export const exportCommand: Command = {
       'what',
       TABLE_NAMES.map((id) => ({ id, name: id, alias: [KIND_OF[id]] })),
     );
-    const as = read.flagId<(typeof AS)[number]>(
+    const as = read.flagId<Form>(
       'as',
-      AS.map((id) => ({ id, name: id })),
+      FORMS.map((id) => ({ id, name: id })),
     );
     if (as === 'dwca' && what !== null && what !== 'samples')
       read.fault(inputFault('as', 'not-one-of', as, { params: { allowed: 'csv, json' }, allowed: ['csv', 'json'] }));
@@ -85,46 +64,22 @@ export const exportCommand: Command = {
     if (!result.ok) return read.fault(inputFault('from', result.fault.code, from, { params: result.fault.params }));
     const { backup } = result;
     const entities = entitiesOf(backup);
-    const kind = KIND_OF[what];
-    let rows: number;
-    let made: string | Uint8Array;
-    if (as === 'csv') {
-      const table = TABLES[what](entities, backup.carried.events);
-      rows = table.rows.length;
-      made = csvOf(table);
-    } else if (as === 'json') {
-      const keys = Object.keys(entities[kind]).map((id) => `${kind}/${id}`);
-      rows = keys.length;
-      const clocks = new Map(
-        backup.carried.records.flatMap((item) => (item.clocks ? [[`${item.kind}/${item.id}`, item.clocks]] : [])),
-      );
-      made = recordsFile(
-        entities,
-        clocks,
-        keys,
-        backup.carried.events.filter((op) => op.kind === kind),
-      );
-    } else {
-      const occurrences = occurrencesOf(entities);
-      rows = occurrences.length;
-      const packer = new Packer();
-      const words = {
+    const clocks = new Map(
+      backup.carried.records.flatMap((item) => (item.clocks ? [[`${item.kind}/${item.id}`, item.clocks]] : [])),
+    );
+    const latest = Object.values(entities.sample)
+      .map(({ when }) => when)
+      .sort()
+      .at(-1);
+    const { rows, bytes: made } = collectionFile(
+      { what, as, exact: read.has('exact') },
+      { entities, clocks, events: backup.carried.events },
+      {
+        made: (backup.manifest?.made ?? latest ?? '').slice(0, 10),
         title: speech.t('darwin-core.title'),
         abstract: speech.t('darwin-core.abstract'),
-        made: (
-          backup.manifest?.made ??
-          occurrences
-            .map(({ when }) => when)
-            .sort()
-            .at(-1) ??
-          ''
-        ).slice(0, 10),
-        language: 'en',
-      };
-      for (const { path, text } of darwinCoreFiles(occurrences, words, { exact: read.has('exact') }))
-        packer.add(path, new TextEncoder().encode(text));
-      made = new Uint8Array(Buffer.concat(packer.end()));
-    }
+      },
+    );
     try {
       writeFileSync(out, made);
     } catch {

@@ -1,5 +1,5 @@
 import equal from 'fast-deep-equal';
-import { atomsOf, recordOf } from './atoms';
+import { atomsOf, recordOf, thingOf } from './atoms';
 import { standing, takeCarried } from './carried';
 import { BORN, latestOf, type Clocks } from './clocks';
 import type { Around } from './command';
@@ -34,10 +34,16 @@ export function takeSaid<K extends Kind>(
   const at = Math.max(around.at, latestOf(known) + 1);
   const { shape } = KINDS[kind];
   const stands = atomsOf(here, shape, [TALLY]);
+  // A thing that is not in a list yet comes whole, with what is empty of it.
+  const isNew = (path: string) => {
+    const thing = thingOf(path);
+    return thing !== null && !stands.has(thing);
+  };
   const given = new Map(
     [...atomsOf(said, shape, [TALLY])].filter(
       ([path, value]) =>
-        (says(value) || whole.some((field) => field === path)) && !(stands.has(path) && equal(stands.get(path), value)),
+        (says(value) || whole.some((field) => field === path) || isNew(path)) &&
+        !(stands.has(path) && equal(stands.get(path), value)),
     ),
   );
   if (given.size === 0) return;

@@ -1,7 +1,19 @@
 import { isOwner, ownKeys, type Carried, type EventOp, type PhotoRecord } from '@/records';
-import { mergeBackup, opsToReplace, planBackup, replaceByBackup, type Backup, type BackupPlan } from '@/records/backup';
+import {
+  collectionFile,
+  mergeBackup,
+  onlyOf,
+  opsToReplace,
+  planBackup,
+  replaceByBackup,
+  type Backup,
+  type BackupPlan,
+  type CollectionAsked,
+  type CollectionFile,
+} from '@/records/backup';
 import { keysThatGo, type Goes } from '@/records/hand-over';
 import { act, nowOf } from './act';
+import { storePicture } from './photos';
 import { newIn } from './records-file';
 import { BLOB, keyOf, splitKey } from './storage/envelope';
 import { readOps } from './storage/events';
@@ -30,6 +42,22 @@ export async function planOwnBackup(store: Store, app: string): Promise<BackupPl
   const { entities } = getState().records;
   const keys = ownKeys(entities);
   return planBackup({ entities, clocks, keys, events: await opsOf(store, keys), made: nowOf(getState(), ports), app });
+}
+
+/** One collection of the tier's own as a file of a form. */
+export async function writeCollection(
+  store: Store,
+  asked: CollectionAsked,
+  words: { title: string; abstract: string },
+): Promise<CollectionFile> {
+  const { getState, clocks, ports } = store;
+  const { entities } = getState().records;
+  const keys = ownKeys(entities);
+  return collectionFile(
+    asked,
+    { entities: onlyOf(entities, keys), clocks, events: await opsOf(store, keys) },
+    { ...words, made: nowOf(getState(), ports).slice(0, 10) },
+  );
 }
 
 /** What goes to another device, but for the pictures; null when that is nothing. */
@@ -66,8 +94,20 @@ export async function picturesMissing(
   );
 }
 
-/** Takes a backup that was read, its pictures being stored already, as one change that undo takes back. */
-export async function takeBackup(store: Store, { carried }: Backup, how: RestoreHow): Promise<void> {
+/**
+ * Takes a backup that was read, as one change that undo takes back: first the pictures it has at hand, those of the archive being stored already, or given as
+ * `pictures`. Rejects when the browser has no room for one; then no record was changed.
+ */
+export async function takeBackup(
+  store: Store,
+  { carried, inline }: Backup,
+  how: RestoreHow,
+  pictures: Readonly<Record<string, string>> = {},
+): Promise<void> {
+  const { photo } = store.getState().records.entities;
+  // A picture that was measured here is the one its measures are of.
+  for (const [id, url] of Object.entries({ ...inline, ...pictures }))
+    if (!photo[id]?.overlay) await storePicture(store.ports, id, url);
   const ready = await readyToTake(store, carried, how);
   store.dispatch(how === 'merge' ? act(mergeBackup, ready) : act(replaceByBackup, ready));
 }

@@ -3,7 +3,9 @@ import { join as path } from 'node:path';
 import { memoryPorts } from './__tests__/ports';
 import { deleteMatch, readBundle, specimen, type Bundle } from '@/records';
 import { act } from './act';
-import { takeBundle, writeBundle } from './bundle';
+import { backupOf } from '@/records/backup';
+import { takeBackup } from './backup';
+import { writeBundle } from './bundle';
 import { readPicture } from './photos';
 import { createStore, openStore, undone, type Store } from './store';
 import { change } from './__tests__/change';
@@ -20,6 +22,7 @@ function read(text: string): Bundle {
   if (!result.ok) throw new Error(result.fault.code);
   return result.bundle;
 }
+const takeBundle = (store: Store, bundle: Bundle) => takeBackup(store, backupOf(bundle), 'merge');
 const entities = (store: Store) => store.getState().records.entities;
 
 test('the example is taken in whole, and written back the same', async () => {
@@ -178,7 +181,7 @@ test.each([
   ['not a file of ours', '{}', 'bundle-other'],
   ['no JSON', 'match;', 'bundle-other'],
   ['a newer file', EXAMPLE.replace('"version": 1', '"version": 2'), 'file-newer'],
-  ['a newer record', EXAMPLE.replace('"v": 4', '"v": 99'), 'file-newer'],
+  ['a newer record', EXAMPLE.replace('"v": 5', '"v": 99'), 'file-newer'],
   ['a record that fails its schema', EXAMPLE.replace('"fast"', '"lava"'), 'bundle-broken'],
   ['a picture that is none', EXAMPLE.replace('data:image/png', 'data:text/html'), 'bundle-broken'],
   [

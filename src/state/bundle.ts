@@ -1,6 +1,5 @@
-import { matchFile, takeMatch, type Bundle } from '@/records';
-import { act } from './act';
-import { readPicture, storePicture } from './photos';
+import { matchFile } from '@/records';
+import { readPicture } from './photos';
 import type { Store } from './store';
 
 /** Matches as one file, their pictures read from storage; null when there is none of them. */
@@ -16,12 +15,4 @@ export async function writeBundle(
     if (picture !== null) pictures[id] = picture;
   }
   return matchFile(entities, clocks, matchIds, pictures);
-}
-
-/** Takes a read file in: its pictures first, then its records as one change that undo takes back. Rejects when the browser has no room. */
-export async function takeBundle({ dispatch, getState, ports }: Store, bundle: Bundle): Promise<void> {
-  const { photo } = getState().records.entities;
-  for (const [id, picture] of Object.entries(bundle.pictures))
-    if (id in bundle.photo && !photo[id]?.overlay) await storePicture(ports, id, picture);
-  dispatch(act(takeMatch, { bundle }));
 }

@@ -1,6 +1,6 @@
 export { act, foresee, nowOf } from './act';
 export { began, closeRefused, spokenIn } from './session';
-export { takeBundle, writeBundle } from './bundle';
+export { writeBundle } from './bundle';
 export { writeRecords } from './records-file';
 export { readPicture, storePicture } from './photos';
 export { browserPorts, localStamp, type Ports } from './ports';

@@ -10,7 +10,7 @@ const WORKERS: Record<JobName, string> = {
   'field-card-pdf': '/print-worker.js',
   'chart-pdf': '/print-worker.js',
   'tying-card-pdf': '/print-worker.js',
-  'hooks-file': '/hooks-worker.js',
+  'file-read': '/files-worker.js',
   'backup-write': '/backup-worker.js',
   'backup-read': '/backup-worker.js',
   'backup-pictures': '/backup-worker.js',

@@ -1,2 +1,2 @@
 export { prepare, run, type RunOptions } from './client';
-export type { HooksFileAnswer, JobName, Jobs, PhotoAnswer } from './jobs';
+export type { FileAnswer, JobName, Jobs, PhotoAnswer } from './jobs';

@@ -1,11 +1,11 @@
-import type { Coded } from '@/core/code';
+import type { Catalogue } from '@/core/answer';
 import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
-import type { CellProblem, ColumnMap, ColumnUnit, GivenTaping, Table } from '@/core/exchange';
-import type { HookRow } from '@/core/hooks';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
 import type { PhotoAsked, PhotoMeasure } from '@/core/photo';
 import type { BackupPlan, BackupRead } from '@/records/backup';
+import type { FileRead, FileReading } from '@/records/sheets';
+import type { DressingsAnswer } from './read-dressings';
 
 /** A measured photograph with a picture of what was measured: JPEG as a data URL, and the card millimetres it covers. */
 export interface PhotoAnswer {
@@ -42,18 +42,12 @@ export interface Jobs {
     input: { from: Blob; wanted: { id: string; path: string; type: string }[]; store: boolean };
     output: Record<string, string>;
   };
-  /** A file of hooks: looked at while `map` is null, then read by it. */
-  'hooks-file': { input: { file: Blob; map: ColumnMap | null; unit: ColumnUnit }; output: HooksFileAnswer };
+  /** A file that a tier hands over, whatever it holds; its dressings are worked out once the catalogue is handed over too. */
+  'file-read': { input: { file: Blob; how: FileReading; catalogue: Catalogue | null }; output: FileAnswer };
 }
 
-/** A file of hooks as far as it was read: why it is refused, or its headings with what they are likely to be, and its rows once a map was given. */
-export interface HooksFileAnswer {
-  fault: Coded | null;
-  headings: string[];
-  sample: Record<string, string>[];
-  guess: ColumnMap;
-  read: { rows: HookRow[]; problems: CellProblem[]; count: number; bad: Table | null; tapings: GivenTaping[] } | null;
-}
+/** What a file is, as far as it was read. */
+export type FileAnswer = FileRead | DressingsAnswer;
 
 export type JobName = keyof Jobs;
 

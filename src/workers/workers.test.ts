@@ -1,4 +1,8 @@
+import { DRESSINGS, WORKS } from '@/catalogue';
+import { writeDressings } from '@/core/exchange';
 import type { ChartHook } from '@/core/hooks/drawn';
+import { AS_IT_IS } from '@/records/sheets';
+import { SHIPPED } from '../../tools/test-catalogue';
 import type { FromWorker, Jobs } from './jobs';
 
 /** A worker's own scope, with what it posts. */
@@ -34,51 +38,49 @@ async function answered<T>(scope: Scope, input: unknown): Promise<T> {
   throw new Error('no answer');
 }
 
-type Read = Jobs['hooks-file']['output'];
+type Read = Jobs['file-read']['output'];
 const OURS = 'maker,model,size,bend,shank_mm\nm,x,12,round,8.2\nm,x,14,banana,7\n';
 const file = (text: string | Uint8Array<ArrayBuffer>) => new Blob([text]);
 
-describe('a file of hooks', () => {
-  const scope = started('./hooks.worker');
-  test('is looked at first: its headings, a few rows, what they are likely to be; nothing is read yet', async () => {
-    const looked = await answered<Read>(scope, { file: file(OURS), map: null, unit: 'mm' });
-    expect(looked).toMatchObject({
-      fault: null,
+describe('a file of any kind', () => {
+  const scope = started('./files.worker');
+  const read = (blob: Blob, catalogue: unknown = null) =>
+    answered<Read>(scope, { file: blob, how: AS_IT_IS, catalogue });
+  test('of hooks is told by its headings and read, with its bad rows as they stood and how far it is', async () => {
+    expect(await read(file(OURS))).toMatchObject({
+      what: 'table',
+      sheet: 'hooks',
       headings: ['maker', 'model', 'size', 'bend', 'shank_mm'],
-      read: null,
-      guess: { maker: { heading: 'maker' }, shank_mm: { heading: 'shank_mm' } },
-    });
-    expect(looked.sample[0]).toMatchObject({ size: '12', shank_mm: '8.2' });
-  });
-  test('is then read by its map, with its bad rows as they stood and how far it is', async () => {
-    const { guess } = await answered<Read>(scope, { file: file(OURS), map: null, unit: 'mm' });
-    const { read } = await answered<Read>(scope, { file: file(OURS), map: guess, unit: 'mm' });
-    expect(read).toMatchObject({
-      count: 2,
-      rows: [{ size: '12', shankMm: 8.2 }],
-      problems: [{ line: 3, column: 'bend' }],
-      bad: { rows: [{ line: 3 }] },
-      tapings: [],
+      read: {
+        count: 2,
+        input: { rows: [{ size: '12', shankMm: 8.2 }], tapings: [] },
+        problems: [{ line: 3, column: 'bend' }],
+        bad: { rows: [{ line: 3 }] },
+      },
     });
     const told = scope.posted.flatMap((message) => ('progress' in message ? [message.progress] : []));
     expect(told).toEqual([...told].sort((a, b) => a - b));
     expect(told.at(-1)).toBe(1);
   });
-  test('that is large is looked at by its beginning alone', async () => {
-    const many = file(`${OURS}${Array.from({ length: 6000 }, (_, index) => `m,x${index},12,round,8`).join('\n')}\n`);
-    const whole = jest.spyOn(many, 'text');
-    expect((await answered<Read>(scope, { file: many, map: null, unit: 'mm' })).headings).toHaveLength(5);
-    expect(whole).not.toHaveBeenCalled();
+  test('of dressings waits for the catalogue, and is worked out beside it', async () => {
+    const text = writeDressings([DRESSINGS[0]!], WORKS);
+    expect(await read(file(text))).toEqual({ what: 'dressings-text', text });
+    expect(await read(file(text), SHIPPED)).toMatchObject({
+      what: 'dressings',
+      faulty: 0,
+      looked: 1,
+      read: { count: 1 },
+    });
   });
   test.each([
     ['file-not-text', file(Uint8Array.from({ length: 4000 }, (_, index) => (index * 7919) % 256))],
     ['file-not-table', file('Dear friend\nnothing rose\nYours\n')],
     ['file-blank', file('  \n')],
-    ['file-unread', file('{ "aubade": broken')],
+    ['file-no-json', file('{ "aubade": broken')],
     ['file-newer', file(JSON.stringify({ aubade: 'hooks', version: 3, items: [] }))],
-    ['file-large', Object.defineProperty(file('x'), 'size', { value: 40 * 1024 * 1024 })],
+    ['too-large', Object.defineProperty(file('x'), 'size', { value: 900 * 1024 * 1024 })],
   ] as const)('%s is the reason that is given', async (code, blob) =>
-    expect((await answered<Read>(scope, { file: blob, map: null, unit: 'mm' })).fault!.code).toBe(code),
+    expect(await read(blob)).toMatchObject({ what: 'refused', fault: { code } }),
   );
 });
 

@@ -35,7 +35,14 @@ export const LENGTH_COLUMNS: readonly HookColumn[] = ['shank_mm', 'gape_mm', 'bi
 
 /** Where one of our columns comes from: a heading of the file with its unit, or one value for every row. */
 export type ColumnFrom = { heading: string; unit: ColumnUnit | null } | { value: string };
-export type ColumnMap = Partial<Record<HookColumn, ColumnFrom>>;
+export type ColumnMap<C extends string = string> = Partial<Record<C, ColumnFrom>>;
+
+/** One of our columns as headings are matched to it: what others call it, and whether it is a length, whose heading may say another unit. */
+export interface MapColumn<C extends string = string> {
+  name: C;
+  also: readonly string[];
+  length: boolean;
+}
 
 /** Words by which other people head the same column; the first of a row that is found counts. */
 const WORDS: Record<HookColumn, readonly string[]> = {
@@ -62,8 +69,12 @@ const WORDS: Record<HookColumn, readonly string[]> = {
   retired: ['retired', 'discontinued', 'discontinued-by-maker'],
 };
 
-/** Words that head two of our columns. */
-const SHARED: ReadonlySet<string> = new Set(['wire', 'eye', 'long']);
+/** Columns of a hooks file as headings are matched to them. */
+export const HOOK_MAP: readonly MapColumn<HookColumn>[] = HOOK_COLUMNS.map((name) => ({
+  name,
+  also: WORDS[name],
+  length: LENGTH_COLUMNS.includes(name),
+}));
 
 /** A heading without its unit, and the unit where it says one: `Shank (in)`, `gape 1/32"`, `wire_mm`. */
 function headingUnit(heading: string): { words: string; unit: ColumnUnit | null } {
@@ -78,35 +89,44 @@ function headingUnit(heading: string): { words: string; unit: ColumnUnit | null 
 }
 
 /** Our own headings, in any case, with another unit in place of mm where they say one. */
-export function ownHeadings(headings: readonly string[]): ColumnMap {
-  const map: ColumnMap = {};
+export function ownHeadings<C extends string>(
+  headings: readonly string[],
+  columns: readonly MapColumn<C>[],
+): ColumnMap<C> {
+  const map: ColumnMap<C> = {};
   for (const heading of headings) {
     const name = heading.trim().toLowerCase();
-    const own = HOOK_COLUMNS.find((column) => column === name);
+    const own = columns.find((column) => column.name === name);
     const { words, unit } = headingUnit(heading);
-    const other = unit === null ? undefined : LENGTH_COLUMNS.find((column) => column === `${words}_mm`);
+    const other = unit === null ? undefined : columns.find((column) => column.length && column.name === `${words}_mm`);
     const column = own ?? other;
-    if (column && !map[column]) map[column] = { heading, unit: other ? unit : null };
+    if (column && !map[column.name]) map[column.name] = { heading, unit: other ? unit : null };
   }
   return map;
 }
 
-/** A proposal for a file with headings of its own: what each of our columns is likely to be. A unit in a heading tells a thickness from a class. */
-export function guessColumns(headings: readonly string[]): ColumnMap {
-  const map = ownHeadings(headings);
-  const taken = new Set(Object.values(map).flatMap((from) => ('heading' in from ? [from.heading] : [])));
+/** A proposal for a file with headings of its own: what each of our columns is likely to be. Where one word heads two of ours, its unit tells a measure from a class. */
+export function guessColumns<C extends string>(
+  headings: readonly string[],
+  columns: readonly MapColumn<C>[],
+): ColumnMap<C> {
+  const map = ownHeadings(headings, columns);
+  const taken = new Set(
+    (Object.values(map) as ColumnFrom[]).flatMap((from) => ('heading' in from ? [from.heading] : [])),
+  );
   const read = headings.map((heading) => ({ heading, ...headingUnit(heading) }));
-  for (const column of HOOK_COLUMNS) {
-    if (map[column]) continue;
-    const length = LENGTH_COLUMNS.includes(column);
-    // A unit beside "wire", "eye" or "long" makes it a measure, none makes it a class or an X.
-    const fits = (word: string, unit: ColumnUnit | null) => !SHARED.has(word) || (unit !== null) === length;
-    const found = WORDS[column].flatMap((word) =>
+  const heads = new Map<string, number>();
+  for (const word of columns.flatMap(({ also }) => also)) heads.set(word, (heads.get(word) ?? 0) + 1);
+  for (const { name, also, length } of columns) {
+    if (map[name]) continue;
+    // A unit beside a word that heads two makes it a measure, none makes it a class.
+    const fits = (word: string, unit: ColumnUnit | null) => heads.get(word) === 1 || (unit !== null) === length;
+    const found = also.flatMap((word) =>
       read.filter((item) => item.words === word && !taken.has(item.heading) && fits(word, item.unit)),
     )[0];
     if (!found) continue;
     taken.add(found.heading);
-    map[column] = { heading: found.heading, unit: length ? found.unit : null };
+    map[name] = { heading: found.heading, unit: length ? found.unit : null };
   }
   return map;
 }

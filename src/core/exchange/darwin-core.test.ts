@@ -24,6 +24,7 @@ const ONE: Occurrence = {
   overallMm: 10.4,
   colours: { 'abdomen-belly': '#8a7b3c' },
   more: { surface: 'dry', rise: '=sip' },
+  extra: {},
 };
 const WORDS = { title: 'Insects & <flies>', abstract: 'Noted by "one"\u0000', made: '2033-06-01', language: 'en' };
 const files = (own = ONE, exact = false) =>

@@ -18,7 +18,12 @@ export interface Occurrence {
   colours: Readonly<Record<string, string>>;
   /** What the standard has no term for, by our names. */
   more: Readonly<Record<string, string>>;
+  /** What another program said of it and Aubade has no place for: by its term, a measurement by `MEASUREMENT` and its kind. */
+  extra: Readonly<Record<string, string>>;
 }
+
+/** Before the kind of a measurement that is kept as another program gave it. */
+export const MEASUREMENT = 'measurement:';
 
 export interface DarwinCoreWords {
   title: string;
@@ -29,7 +34,7 @@ export interface DarwinCoreWords {
   language: string;
 }
 
-const DWC = 'http://rs.tdwg.org/dwc/terms/';
+export const DWC = 'http://rs.tdwg.org/dwc/terms/';
 /** Columns of the core file, in order; the first is the id that measurements refer to. */
 const CORE = [
   'occurrenceID',
@@ -88,18 +93,20 @@ const xml = (text: string) =>
   text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (char) => XML[char]!);
 
 function fieldsOf(terms: readonly string[], from: number): string {
-  return terms.map((term, index) => `    <field index="${index + from}" term="${DWC}${term}"/>`).join('\n');
+  return terms
+    .map((term, index) => `    <field index="${index + from}" term="${term.includes(':') ? xml(term) : DWC + term}"/>`)
+    .join('\n');
 }
 
 const FORM =
   'encoding="UTF-8" fieldsTerminatedBy="\\t" linesTerminatedBy="\\n" fieldsEnclosedBy="&quot;" ignoreHeaderLines="1"';
 
-const META = `<?xml version="1.0" encoding="UTF-8"?>
+const meta = (core: readonly string[]) => `<?xml version="1.0" encoding="UTF-8"?>
 <archive xmlns="http://rs.tdwg.org/dwc/text/" metadata="eml.xml">
   <core ${FORM} rowType="${DWC}Occurrence">
     <files><location>occurrence.txt</location></files>
     <id index="0"/>
-${fieldsOf(CORE, 0)}
+${fieldsOf(core, 0)}
   </core>
   <extension ${FORM} rowType="${DWC}MeasurementOrFact">
     <files><location>measurementorfact.txt</location></files>
@@ -133,6 +140,11 @@ export function darwinCoreFiles(
   words: DarwinCoreWords,
   { exact = false }: { exact?: boolean } = {},
 ): { path: string; text: string }[] {
+  const terms = [...new Set(occurrences.flatMap(({ extra }) => Object.keys(extra)))].filter(
+    (term) => !term.startsWith(MEASUREMENT),
+  );
+  // A term of ours that another program said otherwise stands in its own column.
+  const strange = terms.filter((term) => !CORE.some((own) => DWC + own === term)).sort();
   const core = occurrences.map((own) => {
     const locality = exact ? own.place : generalPlace(own.place);
     return {
@@ -143,12 +155,15 @@ export function darwinCoreFiles(
       dataGeneralizations: locality === own.place ? '' : 'place generalised',
       habitat: own.water,
       scientificName: own.taxon?.[0] ?? null,
-      taxonRank: own.taxon?.[1] ?? null,
+      taxonRank: `${DWC}scientificName` in own.extra ? null : (own.taxon?.[1] ?? null),
       lifeStage: own.stage,
       sex: own.sex,
       individualCount: own.specimens.filter(({ out }) => out === null).length || null,
       occurrenceStatus: 'present',
       dynamicProperties: Object.keys(own.more).length > 0 ? JSON.stringify(own.more) : null,
+      ...Object.fromEntries(
+        Object.entries(own.extra).map(([term, value]) => [CORE.find((known) => DWC + known === term) ?? term, value]),
+      ),
     };
   });
   const measured = occurrences.flatMap((own) => {
@@ -181,12 +196,18 @@ export function darwinCoreFiles(
       ...Object.entries(own.colours).map(([region, hex]) =>
         row(`colour-${region}`, `colour of ${region}`, hex, 'sRGB hex'),
       ),
+      ...Object.entries(own.extra)
+        .filter(([term]) => term.startsWith(MEASUREMENT))
+        .map(([term, said]) => {
+          const [value = '', ...unit] = said.split(' ');
+          return row(term, term.slice(MEASUREMENT.length), value, unit.join(' '), { measurementMethod: null });
+        }),
     ];
   });
   return [
-    { path: 'meta.xml', text: META },
+    { path: 'meta.xml', text: meta([...CORE, ...strange]) },
     { path: 'eml.xml', text: eml(words, `aubade-${words.made}`) },
-    { path: 'occurrence.txt', text: table(CORE, core) },
+    { path: 'occurrence.txt', text: table([...CORE, ...strange], core) },
     { path: 'measurementorfact.txt', text: table(['id', ...MEASURED], measured) },
   ];
 }

@@ -1,9 +1,12 @@
 import { hookId } from '../hooks';
 import { slug } from './slug';
-import { readNumber, readTable, writeTable, type CellProblem } from './table';
+import type { MapColumn } from './column-map';
+import { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
 
 /** A row as it was read: what the file has no column for, or leaves empty, is null. */
 export interface DrawerRowRead {
+  /** Id of the packet, where the file names one. */
+  packet: string | null;
   hookId: string;
   count: number;
   low: number | null;
@@ -11,13 +14,29 @@ export interface DrawerRowRead {
   note: string | null;
 }
 
+/** Columns of a drawer file as headings are matched to them. */
+export const DRAWER_MAP: readonly MapColumn[] = (
+  [
+    ['packet', ['packet-id']],
+    ['maker', ['make', 'brand', 'manufacturer', 'firm']],
+    ['model', ['series', 'style', 'code', 'item', 'range', 'hook']],
+    ['size', ['hook-size', 'no']],
+    ['count', ['number', 'quantity', 'qty', 'how-many', 'left', 'stock']],
+    ['low', ['low-mark', 'minimum', 'min']],
+    ['label', ['printed']],
+    ['note', ['notes', 'remark', 'comment']],
+  ] as const
+).map(([name, also]) => ({ name, also, length: false }));
+
 /** Hooks owned, by hook id, from `maker,model,size,count`; a count may be empty and is then 1. `rows` holds each packet with its low mark, label and note. */
-export function readDrawerFile(text: string): {
+export const readDrawerFile = (text: string) => readDrawer(readTable(text));
+
+/** The same of a table that was opened already. */
+export function readDrawer(table: Table): {
   owned: Record<string, number>;
   rows: DrawerRowRead[];
   problems: CellProblem[];
 } {
-  const table = readTable(text);
   const problems: CellProblem[] = [];
   const missing = ['maker', 'model', 'size'].filter((name) => !table.headings.includes(name));
   for (const column of missing)
@@ -70,6 +89,7 @@ export function readDrawerFile(text: string): {
     const id = hookId(slug(cells.maker!), slug(cells.model!), cells.size!);
     owned[id] = (owned[id] ?? 0) + (count ?? 1);
     rows.push({
+      packet: cells.packet || null,
       hookId: id,
       count: count ?? 1,
       low: low ?? null,

@@ -1,10 +1,11 @@
 import { KNOWN } from '@/catalogue';
 import { readDrawerFile, writeDrawerFile } from './drawer-file';
-import { guessColumns } from './column-map';
+import { guessColumns, HOOK_MAP } from './column-map';
 import { headFault, readHooksFile, writeBadRows } from './hooks-file';
 import { slug } from './slug';
 import { readNumber, readTable } from './table';
 
+const guess = (headings: readonly string[]) => guessColumns(headings, HOOK_MAP);
 const HEAD = 'maker,model,size,bend,shank_mm,gape_mm';
 
 describe('tables', () => {
@@ -143,18 +144,7 @@ describe('hooks from a file', () => {
 describe("other people's headings", () => {
   test('are proposed from words and units', () => {
     expect(
-      guessColumns([
-        'Brand',
-        'Style',
-        'Size',
-        'Shape',
-        'Length (in)',
-        'Gap 1/32"',
-        'Wire',
-        'Wire (mm)',
-        'Weight',
-        'Colour',
-      ]),
+      guess(['Brand', 'Style', 'Size', 'Shape', 'Length (in)', 'Gap 1/32"', 'Wire', 'Wire (mm)', 'Weight', 'Colour']),
     ).toEqual({
       maker: { heading: 'Brand', unit: null },
       model: { heading: 'Style', unit: null },
@@ -168,15 +158,15 @@ describe("other people's headings", () => {
     });
   });
   test('a unit makes a measure of a word that may be a class', () => {
-    expect(guessColumns(['Long (in)', 'Eye mm', 'Wire'])).toMatchObject({
+    expect(guess(['Long (in)', 'Eye mm', 'Wire'])).toMatchObject({
       shank_mm: { heading: 'Long (in)', unit: 'in' },
       eye_mm: { heading: 'Eye mm' },
       wire: { heading: 'Wire' },
     });
-    expect(guessColumns(['Long']).x_long).toEqual({ heading: 'Long', unit: null });
+    expect(guess(['Long']).x_long).toEqual({ heading: 'Long', unit: null });
   });
   test('our own go before a word that is like them', () =>
-    expect(guessColumns(['length', 'shank_mm']).shank_mm).toEqual({ heading: 'shank_mm', unit: 'mm' }));
+    expect(guess(['length', 'shank_mm']).shank_mm).toEqual({ heading: 'shank_mm', unit: 'mm' }));
 });
 
 describe('what is no table', () => {
@@ -210,8 +200,8 @@ describe('a drawer', () => {
     });
     expect(text).toContain("osmere,lark,1/0,12,5,'=best,\r\n");
     expect(readDrawerFile(text).rows).toEqual([
-      { hookId: 'osmere:lark:1-0', count: 12, low: 5, label: '=best', note: null },
-      { hookId: 'bessock:fine:13', count: 0, low: null, label: null, note: 'old tin' },
+      { packet: null, hookId: 'osmere:lark:1-0', count: 12, low: 5, label: '=best', note: null },
+      { packet: null, hookId: 'bessock:fine:13', count: 0, low: null, label: null, note: 'old tin' },
     ]);
     expect(
       readDrawerFile('maker,model,size,count,low\nosmere,lark,14,3,few\n').problems.map((problem) => [

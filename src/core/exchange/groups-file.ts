@@ -2,7 +2,8 @@ import type { Evidence, FaunaId, OrderId, StageId, WaterId } from '@/catalogue/i
 import { LENGTH_RANGE_MM } from '../constants';
 import { tableOf } from './hooks-file';
 import { slug } from './slug';
-import { readNumber, writeTable, type CellProblem } from './table';
+import type { MapColumn } from './column-map';
+import { readNumber, writeTable, type CellProblem, type Table } from './table';
 import { notOneOf } from './nearest';
 
 /** A group of naturals of one's own, as a file carries it. Lengths mm: least, usual, most. */
@@ -54,6 +55,17 @@ const COLUMNS = [
   'note',
   'evidence',
 ] as const;
+/** Words by which other people head the same column. */
+const ALSO: Partial<Record<(typeof COLUMNS)[number], readonly string[]>> = {
+  name: ['common-name', 'group', 'insect'],
+  scientific: ['scientific-name', 'species', 'taxon'],
+  stage: ['life-stage'],
+  least_mm: ['shortest', 'min', 'from', 'least'],
+  usual_mm: ['usual', 'length', 'mean', 'typical'],
+  most_mm: ['longest', 'max', 'to', 'most'],
+  months: ['season', 'month'],
+  note: ['notes', 'remark'],
+};
 const MONTHS = 12;
 
 function wordsOf(cell: string): string[] {
@@ -110,6 +122,11 @@ export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
         },
       ],
     };
+  return readGroups(table, ids);
+}
+
+/** The same of a table that was opened already. */
+export function readGroups(table: Table, ids: GroupIds): GroupsRead {
   const missing = REQUIRED.filter((name) => !table.headings.includes(name));
   if (missing.length > 0)
     return {
@@ -203,11 +220,18 @@ export function readGroupsFile(text: string, ids: GroupIds): GroupsRead {
   return { groups: [...groups.values()], problems, count: table.rows.length };
 }
 
-/** Groups as a file; what `readGroupsFile` reads back is the same. */
-export function writeGroupsFile(groups: readonly OwnGroup[]): string {
-  return writeTable(
-    COLUMNS,
-    groups.flatMap((group) =>
+/** Columns of a file of groups as headings are matched to them. */
+export const GROUP_MAP: readonly MapColumn[] = COLUMNS.map((name) => ({
+  name,
+  also: ALSO[name] ?? [],
+  length: name.endsWith('_mm'),
+}));
+
+/** Groups as a table under our headings, a row a stage. */
+export function groupsTable(groups: readonly OwnGroup[]) {
+  return {
+    headings: COLUMNS,
+    rows: groups.flatMap((group) =>
       group.stages.map((entry) => ({
         id: group.id,
         order: group.order,
@@ -225,5 +249,11 @@ export function writeGroupsFile(groups: readonly OwnGroup[]): string {
         evidence: group.evidence,
       })),
     ),
-  );
+  };
+}
+
+/** Groups as a file; what `readGroupsFile` reads back is the same. */
+export function writeGroupsFile(groups: readonly OwnGroup[]): string {
+  const { headings, rows } = groupsTable(groups);
+  return writeTable(headings, rows);
 }

@@ -6,6 +6,7 @@ import { hookId, labelNumber, type HookRow, type ShapeField } from '../hooks';
 import { readMillimetres } from '../units';
 import {
   HOOK_COLUMNS,
+  HOOK_MAP,
   LENGTH_COLUMNS,
   MM_PER_UNIT,
   ownHeadings,
@@ -39,7 +40,7 @@ export interface HooksRead {
 /** How a file with headings of its own is read. */
 export interface HooksReading {
   /** Replaces what the headings say; others keep their own names. */
-  map?: ColumnMap;
+  map?: ColumnMap<HookColumn>;
   /** Unit of bare lengths in columns that name none; our own `…_mm` headings are millimetres. */
   unit?: ColumnUnit;
   /** Told now and then how much is done, 0 to 1. */
@@ -65,7 +66,7 @@ const REPORT_EVERY = 500;
 
 /** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
 const VERSION = 1;
-/** A table with more columns than this is none of hooks, groups or packets. */
+/** A table with more columns than this is none of ours. */
 const MOST_COLUMNS = 300;
 
 export function tableOf(text: string): Table | { newer: number } | null {
@@ -118,15 +119,20 @@ function cellOf(cells: Record<string, string>, from: ColumnFrom | undefined): st
  * Reads a hooks file (CSV or JSON, docs/formats/hooks.md). A bad row is left out and every bad cell is named with its line and
  * column; an empty dimension is unknown and estimated later from the label.
  */
-export function readHooksFile(
-  text: string,
-  ids: HookIds,
-  { map = {}, unit = 'mm', report }: HooksReading = {},
-): HooksRead {
+export function readHooksFile(text: string, ids: HookIds, how: HooksReading = {}): HooksRead {
   const table = tableOf(text);
   if (table === null) return refused('file-unread');
   if ('newer' in table) return refused('file-newer', { version: table.newer });
-  const from: ColumnMap = { ...ownHeadings(table.headings), ...map };
+  return readHooks(table, ids, how);
+}
+
+/** The same of a table that was opened already. */
+export function readHooks(
+  table: Table,
+  ids: HookIds,
+  { map = {}, unit = 'mm', report }: HooksReading = {},
+): HooksRead & { table: Table } {
+  const from: ColumnMap<HookColumn> = { ...ownHeadings(table.headings, HOOK_MAP), ...map };
   const named = (column: HookColumn): string => {
     const source = from[column];
     return source && 'heading' in source ? source.heading : column;
@@ -257,6 +263,7 @@ export function headFault(head: string): Coded | null {
   if (strange > text.length * 0.001) return { code: 'file-not-text', params: {} };
   if (/^\s*[[{]/.test(text)) return null;
   const { headings, rows } = readTable(text);
+  if (headings.length > MOST_COLUMNS) return { code: 'file-columns', params: { most: MOST_COLUMNS } };
   // The last row may be cut off where the beginning ends.
   const whole = head.length < HEAD_BYTES ? rows : rows.slice(0, -1);
   const ragged = whole.filter(
@@ -283,14 +290,11 @@ export function writeBadRows(
   );
 }
 
-/** Rows as a hooks file; what `readHooksFile` reads back is the same. */
-export function writeHooksFile(rows: readonly HookRow[]): string {
-  const columns = rows.some((row) => row.retired)
-    ? HOOK_COLUMNS
-    : HOOK_COLUMNS.filter((column) => column !== 'retired');
-  return writeTable(
-    columns,
-    rows.map((row) => ({
+/** Rows as a table under our headings. */
+export function hooksTable(rows: readonly HookRow[]) {
+  return {
+    headings: rows.some((row) => row.retired) ? HOOK_COLUMNS : HOOK_COLUMNS.filter((column) => column !== 'retired'),
+    rows: rows.map((row) => ({
       maker: row.maker,
       maker_name: row.makerName,
       model: row.model,
@@ -313,5 +317,11 @@ export function writeHooksFile(rows: readonly HookRow[]): string {
       source: row.source,
       retired: row.retired ? 'yes' : null,
     })),
-  );
+  };
+}
+
+/** Rows as a hooks file; what `readHooksFile` reads back is the same. */
+export function writeHooksFile(rows: readonly HookRow[]): string {
+  const table = hooksTable(rows);
+  return writeTable(table.headings, table.rows);
 }

@@ -11,19 +11,14 @@ export {
 export { readDrawerFile, writeDrawerFile, type DrawerRow, type DrawerRowRead } from './drawer-file';
 export {
   COLUMN_UNITS,
-  guessColumns,
   HOOK_COLUMNS,
-  LENGTH_COLUMNS,
   type ColumnFrom,
   type ColumnMap,
   type ColumnUnit,
   type HookColumn,
 } from './column-map';
 export {
-  HEAD_BYTES,
-  headFault,
   readHooksFile,
-  tableOf,
   writeBadRows,
   writeHooksFile,
   type HookIds,

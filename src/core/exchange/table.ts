@@ -52,7 +52,7 @@ function delimiterOf(text: string): string {
 }
 
 /** Export guards a text cell that a spreadsheet would run as a formula with a leading quote; import takes it off. */
-function unguard(cell: string): string {
+export function unguard(cell: string): string {
   return /^'[=+\-@\t\r']/.test(cell) ? cell.slice(1) : cell;
 }
 

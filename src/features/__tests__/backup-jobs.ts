@@ -1,3 +1,6 @@
+import { readFile, type FileReading } from '@/records/sheets';
+import type { Catalogue } from '@/core/answer';
+import { readDressingsText } from '@/workers/read-dressings';
 import { packBackup, picturesIn, readAnyBackup, type BackupPlan } from '@/records/backup';
 
 /** Bytes of a file; jsdom's have no way of their own. */
@@ -15,6 +18,10 @@ const JOBS: Readonly<Record<string, (input: never) => Promise<unknown>>> = {
     return { file: Object.assign(file, { arrayBuffer: async () => (await bytesOf(file)).buffer }), missing };
   },
   'backup-read': async ({ backup }: { backup: Blob }) => readAnyBackup(await bytesOf(backup)),
+  'file-read': async ({ file, how, catalogue }: { file: Blob; how: FileReading; catalogue: Catalogue | null }) => {
+    const found = readFile(await bytesOf(file), how);
+    return found.what === 'dressings-text' && catalogue ? readDressingsText(found.text, catalogue) : found;
+  },
   'backup-pictures': async ({ from, wanted }: { from: Blob; wanted: { id: string; path: string; type: string }[] }) => {
     const kept: Record<string, string> = {};
     await picturesIn(await bytesOf(from), wanted, async (id, url) => void (kept[id] = url));
@@ -22,5 +29,5 @@ const JOBS: Readonly<Record<string, (input: never) => Promise<unknown>>> = {
   },
 };
 
-/** The jobs of the backup worker, run here: what it is handed is what the page hands it. */
+/** The jobs of the workers of files, run here: what they are handed is what the page hands them. */
 export const run = (job: string, input: never) => JOBS[job]!(input);

@@ -43,8 +43,8 @@ async function packed(store: Store): Promise<Blob> {
 }
 async function read(file: Blob): Promise<void> {
   chosen.file = file;
-  await act(async () => void fireEvent.click(screen.getByText('Read a backup')));
-  await waitFor(() => expect(screen.queryByText('Reading and checking it …')).not.toBeInTheDocument());
+  await act(async () => void fireEvent.click(screen.getByText(/^(Read a file|Another file)$/)));
+  await waitFor(() => expect(screen.queryByText(/^Reading /)).not.toBeInTheDocument());
   await act(async () => undefined);
 }
 const place = (store: Store) => store.getState().records.entities.sample.s?.place;
@@ -136,7 +136,7 @@ test('records alone and a file of matches come back by the same button; they are
 });
 
 test.each([
-  ['{ broken', /^Not taken: this is no backup, and no file of records or matches/],
+  ['{ broken', /^Not taken: it is no JSON/],
   ['PK\u0003\u0004 cut short', /^Not taken: the archive is damaged/],
   [JSON.stringify({ aubade: 'records', version: 99, items: [] }), /^Not taken: version 99 is newer/],
 ])('%j is refused with why, and nothing changes', async (text, said) => {

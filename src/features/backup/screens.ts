@@ -1,6 +1,5 @@
 export { BackupDue } from './backup-due';
 export { BackupPanel } from './backup-panel';
-export { RestorePanel } from './restore-panel';
 export { StorageMeter } from './storage-meter';
 export { RestorePreview } from './restore-preview';
 export { packPlan } from './make-backup';

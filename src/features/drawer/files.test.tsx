@@ -1,8 +1,8 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { KNOWN } from '@/catalogue';
-import { guessColumns, readHooksFile, readTapings } from '@/core/exchange';
+import { readHooksFile } from '@/core/exchange';
 import { selectHooks } from '@/state/answering';
-import { run as runJob, type Jobs } from '@/workers';
+import { run as runJob } from '@/workers';
 import { laidOut, openScreen } from '../__tests__/screen';
 import { ImportScreen } from './import-screen';
 
@@ -13,35 +13,15 @@ jest.mock('@/features/files', () => ({
 }));
 jest.mock('@/workers', () => ({ run: jest.fn() }));
 const run = runJob as unknown as jest.Mock;
-
-/** What the worker does, without a worker. */
-function asWorker(
-  text: string,
-  { map, unit }: Pick<Jobs['hooks-file']['input'], 'map' | 'unit'>,
-): Jobs['hooks-file']['output'] {
-  const looked = readHooksFile(text, KNOWN);
-  const headings = looked.table!.headings;
-  const guess = map ?? guessColumns(headings);
-  const base = { fault: null, headings, sample: looked.table!.rows.slice(0, 4).map((row) => row.cells), guess };
-  if (map === null) return { ...base, read: null };
-  const { rows, problems, count, table } = readHooksFile(text, KNOWN, { map, unit });
-  const bad = new Set(problems.map((problem) => problem.line));
-  return {
-    ...base,
-    read: {
-      rows,
-      problems,
-      count,
-      tapings: readTapings(text),
-      bad: { headings: table!.headings, rows: table!.rows.filter((row) => bad.has(row.line)) },
-    },
-  };
-}
+const { run: here } = jest.requireActual<{ run: (job: string, input: never) => Promise<unknown> }>(
+  '../__tests__/backup-jobs',
+);
 
 async function choose(text: string): Promise<void> {
   mockFiles.next = new File([text], 'hooks.csv');
-  run.mockImplementation(async (_job: string, input: Jobs['hooks-file']['input']) => asWorker(text, input));
+  run.mockImplementation(here);
   fireEvent.click(screen.getByText(/^(Read a file|Another file)$/));
+  await screen.findByText('Another file');
   await laidOut();
 }
 
@@ -57,19 +37,21 @@ test('a file with our headings is read without a word: what is new, what changes
     'maker,model,size,bend,shank_mm\nosmere,lark,14,round,7.9\nwend,deep,12,round,8.4\nwend,deep,14,banana,7\n',
   );
   expect(screen.getByText('2 good rows of 3')).toBeInTheDocument();
-  expect(screen.getByText('New: 1. Brought up to date: 1. Models: 2.')).toBeInTheDocument();
+  expect(screen.getByText('Changes 1 of yours:')).toBeInTheDocument();
   expect(screen.getByText(/^Line 4: bend banana is not known; accepted: round, /)).toBeInTheDocument();
   fireEvent.click(screen.getByText('Bad rows as a file to mend'));
   expect(mockFiles.saved[0]!.text).toContain('wend,deep,14,banana,7,"bend banana is not known');
   fireEvent.click(screen.getByText('Take 2 hooks'));
   expect(selectHooks(store.getState())).toHaveLength(before + 1);
   expect(store.getState().records.past.map((item) => item.label)).toEqual(['hooks-in']);
-  expect(screen.getByText('2 hooks taken in.')).toBeInTheDocument();
+  expect(screen.getByText('2 hooks taken in. Undo takes it back.')).toBeInTheDocument();
 });
 
 test("another's headings wait until what is needed is matched; one value can stand for all rows", async () => {
   const { store } = await openScreen(<ImportScreen />, 'clean');
   await choose('Code,No.,Reach\nDeep,12,0.33\n');
+  fireEvent.change(screen.getByRole('combobox', { name: 'What its rows are' }), { target: { value: 'hooks' } });
+  await screen.findByText('Columns');
   expect(screen.getByText('Still needed: Maker, Bend')).toBeInTheDocument();
   expect(screen.getByText('Read it so').closest('[role="button"]')).toHaveAttribute('aria-disabled', 'true');
   fireEvent.click(screen.getByLabelText('Change Maker'));
@@ -94,13 +76,7 @@ test('what is refused says why, and what was read before stays', async () => {
   const { store } = await openScreen(<ImportScreen />);
   const { entities } = store.getState().records;
   mockFiles.next = new File(['x'], 'x.csv');
-  run.mockResolvedValue({
-    fault: { code: 'file-not-table', params: {} },
-    headings: [],
-    sample: [],
-    guess: {},
-    read: null,
-  });
+  run.mockResolvedValue({ what: 'refused', fault: { code: 'file-not-table', params: {} } });
   fireEvent.click(screen.getByText('Read a file'));
   await waitFor(() => expect(screen.getByText(/^Not taken: this is not a table/)).toBeInTheDocument());
   expect(store.getState().records.entities).toBe(entities);

@@ -1,3 +1,3 @@
-export { chooseFile, openText } from './open-file';
+export { chooseFile } from './open-file';
 export { saveFile } from './save-file';
 export { canShare, copyText, shareFile } from './hand-over';

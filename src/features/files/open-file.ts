@@ -10,9 +10,3 @@ export function chooseFile(accept: string, capture = ''): Promise<File | null> {
     input.click();
   });
 }
-
-/** The text of a chosen file; null when none was chosen. */
-export async function openText(accept: string): Promise<string | null> {
-  const file = await chooseFile(accept);
-  return file ? file.text() : null;
-}

@@ -8,6 +8,8 @@ import { GroupScreen, tellingSigns } from './group-screen';
 import { answersSearch, GuideScreen, lengthsOf } from './guide-screen';
 import { change } from '@/state/__tests__/change';
 
+jest.mock('@/workers', () => jest.requireActual('../__tests__/backup-jobs'));
+
 const group = (id: string) => GROUPS.find((item) => item.id === id)!;
 
 test('a search answers by any word of names, colours and notes', () => {
@@ -134,12 +136,15 @@ describe('groups of one’s own', () => {
       this: HTMLInputElement,
     ) {
       Object.defineProperty(this, 'files', {
-        value: [{ text: async () => 'id,name,stage\na,A again,mayfly/spinner\nb,B,caddis/adult\nc,C,caddis/egg\n' }],
+        value: [
+          new File(['id,name,stage\na,A again,mayfly/spinner\nb,B,caddis/adult\nc,C,caddis/egg\n'], 'groups.csv'),
+        ],
       });
       this.dispatchEvent(new Event('change'));
     });
     await act(async () => fireEvent.click(screen.getByText('Read a file')));
     click.mockRestore();
+    await screen.findByText('2 good rows of 3');
     const told = within(screen.getByRole('group', { name: 'What it would do' }));
     for (const line of ['1 new:', 'B', 'Changes 1 of yours:', 'A: stages, name'])
       expect(told.getByText(line)).toBeInTheDocument();

@@ -1,2 +1,1 @@
 export { ReadingReport, useForesee } from './reading-report';
-export { TakeFile } from './take-file';

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { modelIdOf, type Command, type Reading, type ReadRecord } from '@/records';
+import { modelIdOf, type Command, type Kind, type Reading, type ReadRecord } from '@/records';
 import { foresee, nowOf, useApp, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
@@ -21,12 +21,14 @@ export function useForesee<I>(command: Command<I, unknown>, input: I | null): Re
   );
 }
 
-/** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds. */
-export function ReadingReport({ reading, held }: { reading: Reading; held: number }) {
+/** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds, all of one kind where `of` names it. */
+export function ReadingReport({ reading, held, of }: { reading: Reading; held: number; of?: Kind }) {
   const words = useWords();
   const speech = useSpeech();
   const { adds, changes, drops } = reading;
-  const same = Math.max(0, held - adds.length - changes.length);
+  const counted = (records: readonly ReadRecord[]) =>
+    records.filter(({ kind }) => of === undefined || kind === of).length;
+  const same = Math.max(0, held - counted(adds) - counted(changes));
   const models = useApp((state) => state.records.entities.model);
   const makers = useApp((state) => state.records.entities.maker);
   /** A packet without a label and a fly without a name of its own are called as their hook is. */

@@ -13,7 +13,8 @@ import { ScreenSizeSetting } from '@/features/screen-size';
 import { Button, Choose, Fold, Heading, Row, Say, WordLink } from '@/ui/primitives';
 import type { ThemeName } from '@/ui/tokens';
 import { DeletedRecords } from './deleted';
-import { BackupPanel, RestorePanel, StorageMeter } from '@/features/backup/screens';
+import { BackupPanel, StorageMeter } from '@/features/backup/screens';
+import { FileReader, WriteOut } from '@/features/exchange/screens';
 
 const ROOMS = ['naturals', 'words', 'field-card', 'settings', 'data', 'cautions'] as const;
 
@@ -238,7 +239,16 @@ export function DataScreen() {
           <BackupPanel beside={restoring} />
         </Setting>
         <Setting title={words('backup.restore')}>
-          <RestorePanel onPreview={setRestoring} />
+          <Say size="small" tone="soft">
+            {words('backup.restore-hint')}
+          </Say>
+          <FileReader label={words('backup.read')} onOpen={setRestoring} />
+        </Setting>
+        <Setting title={words('tables.title')}>
+          <Say size="small" tone="soft">
+            {words('tables.hint')}
+          </Say>
+          <WriteOut />
         </Setting>
         <Setting title={words('hand-over.title')}>
           <Say size="small" tone="soft">

@@ -6,7 +6,7 @@ import { readJson } from '@/core/archive/read-json';
 import type { Coded } from '@/core/code';
 import type { Carried } from '../carried';
 import { readRecords } from '../file';
-import { CARRIED, readBundle } from '../match/file';
+import { CARRIED, readBundle, type Bundle } from '../match/file';
 import { BACKUP_VERSION, MANIFEST, photoPath, type Manifest } from './write';
 
 const manifestSchema = object({
@@ -113,7 +113,11 @@ export function readAnyBackup(bytes: Uint8Array): BackupRead {
   if (records.fault.code !== 'records-other') return records;
   const matches = readBundle(text);
   if (!matches.ok) return matches.fault.code === 'bundle-other' ? refused('backup-other') : matches;
-  const { bundle } = matches;
+  return { ok: true, backup: backupOf(matches.bundle) };
+}
+
+/** A file of matches as a backup of a part: what takes one takes the other. */
+export function backupOf(bundle: Bundle): Backup {
   const carried: Carried = {
     records: CARRIED.flatMap((kind) =>
       Object.entries(bundle[kind]).map(([id, data]) => ({
@@ -125,7 +129,7 @@ export function readAnyBackup(bytes: Uint8Array): BackupRead {
     ),
     events: [],
   };
-  return { ok: true, backup: { from: 'bundle', manifest: null, carried, pictures: {}, inline: bundle.pictures } };
+  return { from: 'bundle', manifest: null, carried, pictures: {}, inline: bundle.pictures };
 }
 
 /** Pictures of a backup that was read, as data URLs, one after the other: `take` gets each. */

@@ -1,7 +1,13 @@
+import { HOOK_COLUMNS } from '@/core/exchange/column-map';
+import { groupsTable } from '@/core/exchange/groups-file';
+import { hooksTable } from '@/core/exchange/hooks-file';
 import { writeTable } from '@/core/exchange/table';
 import { heldOf } from '../fly/queries';
+import { ownGroups } from '../group/queries';
 import type { Entities } from '../kinds';
 import type { EventOp, EventTypes, OwnerKind } from '../ledger';
+import { rowsOf } from '../model/queries';
+import { leftInPacket } from '../packet/queries';
 import type { SampleRecord } from '../sample/schema';
 
 type Cell = string | number | null;
@@ -194,15 +200,20 @@ export const TABLES = {
     ),
   packets: ({ packet }: Entities) =>
     table(
-      ['packet', 'hook', 'label', 'note', 'low', 'count'],
-      Object.entries(packet).map(([id, own]) => ({
-        packet: id,
-        hook: own.hookId,
-        label: own.label,
-        note: own.note,
-        low: own.low,
-        count: own.tally.count,
-      })),
+      ['packet', 'maker', 'model', 'size', 'count', 'low', 'label', 'note'],
+      Object.entries(packet).map(([id, own]) => {
+        const [maker, model, size] = own.hookId.split(':') as [string, string, string];
+        return {
+          packet: id,
+          maker,
+          model,
+          size,
+          count: leftInPacket(own),
+          low: own.low,
+          label: own.label,
+          note: own.note,
+        };
+      }),
     ),
   'packet-moves': (_: Entities, events: readonly EventOp[]) =>
     table(
@@ -215,48 +226,7 @@ export const TABLES = {
       })),
     ),
   hooks: ({ model, maker }: Entities) =>
-    table(
-      [
-        'maker',
-        'model',
-        'size',
-        'bend',
-        'eye',
-        'point',
-        'barb',
-        'wire',
-        'x_long',
-        'x_heavy',
-        'shank_mm',
-        'gape_mm',
-        'bite_mm',
-        'wire_mm',
-        'eye_mm',
-        'mass_mg',
-        'source',
-      ],
-      Object.values(model).flatMap((own) =>
-        Object.entries(own.sizes).map(([size, of]) => ({
-          maker: maker[own.makerId]?.name ?? own.makerId,
-          model: own.name,
-          size,
-          bend: own.bend,
-          eye: own.eye,
-          point: own.point,
-          barb: own.barb,
-          wire: own.wire,
-          x_long: own.xLong,
-          x_heavy: own.xHeavy,
-          shank_mm: of.shankMm,
-          gape_mm: of.gapeMm,
-          bite_mm: of.biteMm,
-          wire_mm: of.wireMm,
-          eye_mm: of.eyeMm,
-          mass_mg: of.massMg,
-          source: of.source,
-        })),
-      ),
-    ),
+    table(HOOK_COLUMNS, hooksTable(Object.values(model).flatMap((own) => rowsOf(own, maker[own.makerId]))).rows),
   'taped-hooks': (_: Entities, events: readonly EventOp[]) =>
     table(
       ['model', 'at', 'size', 'how', 'shank_mm', 'gape_mm', 'overall_mm', 'wire_mm'],
@@ -295,25 +265,7 @@ export const TABLES = {
         from: own.base,
       })),
     ),
-  groups: ({ group }: Entities) =>
-    table(
-      ['group', 'order', 'name', 'scientific', 'stage', 'least_mm', 'usual_mm', 'most_mm', 'months', 'waters', 'note'],
-      Object.entries(group).flatMap(([id, own]) =>
-        own.stages.map((of) => ({
-          group: id,
-          order: own.order,
-          name: own.name,
-          scientific: own.scientific,
-          stage: of.stage,
-          least_mm: of.leastMm,
-          usual_mm: of.usualMm,
-          most_mm: of.mostMm,
-          months: own.months.join(BETWEEN),
-          waters: own.waters.join(BETWEEN),
-          note: own.note,
-        })),
-      ),
-    ),
+  groups: ({ group }: Entities) => groupsTable(ownGroups(group)),
   guesses: (_: Entities, events: readonly EventOp[]) =>
     table(
       ['at', 'guess_mm', 'true_mm'],

@@ -53,6 +53,17 @@ export interface BackupPlan {
   photos: { id: string; path: string }[];
 }
 
+/** Of all records those that are named by their keys. */
+export function onlyOf(entities: Entities, keys: readonly string[]): Entities {
+  const wanted = new Set(keys);
+  return Object.fromEntries(
+    (Object.keys(KINDS) as Kind[]).map((kind) => [
+      kind,
+      Object.fromEntries(Object.entries(entities[kind]).filter(([id]) => wanted.has(`${kind}/${id}`))),
+    ]),
+  ) as unknown as Entities;
+}
+
 /** What a backup of some records holds: a JSON file a kind with its ledgers, tables beside, and the pictures of its photographs to come. */
 export function planBackup({
   entities,
@@ -76,12 +87,7 @@ export function planBackup({
   const kinds = (Object.keys(KINDS) as Kind[]).filter((kind) =>
     Object.keys(entities[kind]).some((id) => wanted.has(`${kind}/${id}`)),
   );
-  const held = Object.fromEntries(
-    (Object.keys(KINDS) as Kind[]).map((kind) => [
-      kind,
-      Object.fromEntries(Object.entries(entities[kind]).filter(([id]) => wanted.has(`${kind}/${id}`))),
-    ]),
-  ) as unknown as Entities;
+  const held = onlyOf(entities, keys);
   const keysOf = (kind: Kind) => Object.keys(held[kind]).map((id) => `${kind}/${id}`);
   const records = kinds.map((kind) => ({
     path: recordsPath(kind),

@@ -3,12 +3,12 @@ import type { Entities } from '../kinds';
 import { boxSchema, type BoxRecord } from './schema';
 
 /** Rows and columns of a box of which nothing was said. */
-const USUAL = { rows: 4, columns: 6 } as const;
+export const USUAL_BOX = { rows: 4, columns: 6 } as const;
 
 /** A box of the usual size; its id. */
 export function makeBox(draft: Entities, name: string, { newId }: Around): string {
   const id = newId('box');
-  draft.box[id] = boxSchema.cast({ name, ...USUAL });
+  draft.box[id] = boxSchema.cast({ name, ...USUAL_BOX });
   return id;
 }
 

@@ -1,6 +1,5 @@
 import type { Coded } from '@/core/code';
-import { command } from '../command';
-import { itemsOf, readItem, recordItem, takeCarried, type RecordItem } from '../carried';
+import { itemsOf, readItem, recordItem, type RecordItem } from '../carried';
 import type { Clocks } from '../clocks';
 import type { Entities } from '../kinds';
 import type { PhotoRecord } from '../photo/schema';
@@ -83,16 +82,3 @@ export function readBundle(text: string): BundleRead {
   const lost = matches.find((match) => !(match.sampleId in bundle.sample));
   return lost ? refused('bundle-broken', { what: lost.sampleId }) : { ok: true, bundle };
 }
-
-/** Puts a match from a file among the records: what is here already is joined with it, and individuals, photographs and answers of neither are lost. */
-export const takeMatch = command<{ bundle: Bundle }>('bundle-in', (draft, { bundle }, around) => {
-  const records = CARRIED.flatMap((kind) =>
-    Object.entries(bundle[kind]).map(([id, data]) => ({
-      kind,
-      id,
-      data: data as object,
-      clocks: bundle.clocks[`${kind}/${id}`] ?? null,
-    })),
-  );
-  takeCarried(draft, { records, events: [] }, around);
-});

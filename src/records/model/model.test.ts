@@ -59,6 +59,7 @@ describe('the drawer', () => {
     putPackets.run(entities, { packets: [{ ...LARK, sizes: [{ size: '14', count: 25 }] }] }, here);
     const first = Object.keys(entities.packet)[0]!;
     const row = (more: object) => ({
+      packet: null,
       hookId: 'osmere:lark:14',
       count: 12,
       low: null,

@@ -47,7 +47,7 @@ export const putPackets = command<{ packets: readonly PacketsIn[] }>('packets-in
 function added(rows: readonly DrawerRowRead[]): DrawerRowRead[] {
   const wanted = new Map<string, DrawerRowRead>();
   for (const row of rows) {
-    const key = JSON.stringify([row.hookId, row.label ?? '']);
+    const key = JSON.stringify([row.packet, row.hookId, row.label ?? '']);
     const same = wanted.get(key);
     wanted.set(
       key,
@@ -61,11 +61,14 @@ function added(rows: readonly DrawerRowRead[]): DrawerRowRead[] {
 export const takePackets = command<{ rows: readonly DrawerRowRead[] }>(
   'drawer-file',
   (draft, { rows }, around) => {
-    for (const { hookId, count, low, label, note } of added(rows)) {
-      const known = Object.entries(draft.packet).find(
-        ([, packet]) => packet.hookId === hookId && packet.label === (label ?? ''),
-      )?.[0];
-      const id = known ?? around.newId('packet');
+    for (const { packet: named, hookId, count, low, label, note } of added(rows)) {
+      const known =
+        named !== null && named in draft.packet
+          ? named
+          : Object.entries(draft.packet).find(
+              ([, packet]) => named === null && packet.hookId === hookId && packet.label === (label ?? ''),
+            )?.[0];
+      const id = known ?? (named === null ? around.newId('packet') : named);
       takeSaid(draft, 'packet', id, { hookId, label: label ?? '', low, note }, around);
       const by = count - leftInPacket(draft.packet[id]!);
       if (by !== 0) move(draft, id, by, known ? 'counted' : 'got', around);

@@ -5,6 +5,7 @@ export const sampleShape: Shape = {
   signs: 'entries',
   colours: 'entries',
   shades: 'entries',
+  extra: 'entries',
   unread: 'entries',
   photos: 'set',
   skipped: 'set',

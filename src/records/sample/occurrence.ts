@@ -53,6 +53,7 @@ export function occurrencesOf({ sample, match }: Pick<Entities, 'sample' | 'matc
       overallMm: own.overall.mm,
       colours: Object.fromEntries(Object.entries(own.colours).flatMap(([region, hex]) => (hex ? [[region, hex]] : []))),
       more: moreOf(own),
+      extra: own.extra,
     };
   });
 }

@@ -77,6 +77,8 @@ export const sampleSchema = object({
     .default(null),
   /** Colours in words, `tone-hue`, used until a colour is given. */
   shades: words(),
+  /** What another program says of it in words of its own, by its terms: kept, shown and handed on as it came. */
+  extra: words(),
 });
 
 export type Measure = InferType<typeof measureSchema>;

@@ -2,6 +2,7 @@ import type { Version } from '../migrate';
 import { sampleV1 } from './v1';
 import { sampleV2 } from './v2';
 import { sampleV3 } from './v3';
+import { sampleV4 } from './v4';
 
 /** How a stored sample of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
@@ -45,5 +46,10 @@ export const versions: readonly Version[] = [
         kept: false,
       };
     },
+  },
+  {
+    from: 4,
+    name: 'what-other-programs-say',
+    up: (data) => ({ ...sampleV4.validateSync(data), extra: {} }),
   },
 ];

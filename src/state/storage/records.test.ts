@@ -282,6 +282,27 @@ describe('schemas', () => {
         stepsAway: false,
       },
     }));
+  test('what-other-programs-say: a natural of before says nothing of the kind, and keeps all it had, a water not told too', () =>
+    expect(
+      migrate('sample', 4, {
+        when: '2033-05-24T04:50',
+        water: null,
+        leftOut: ['month'],
+        specimens: [{ id: 's1', body: { mm: 8, typed: null }, sex: 'female', out: 'small', halfMm: 0.2 }],
+        preserved: true,
+        rough: { mm: 6, halfMm: 1, how: 'chip' },
+      }),
+    ).toMatchObject({
+      ok: true,
+      data: {
+        water: null,
+        leftOut: ['month'],
+        specimens: [{ id: 's1', sex: 'female', out: 'small', halfMm: 0.2 }],
+        preserved: true,
+        rough: { mm: 6, halfMm: 1, how: 'chip' },
+        extra: {},
+      },
+    }));
   test('the first sample of all, as it was stored, still opens', () => {
     expect(migrate('sample', 1, { when: '2033-05-24T04:50', lengths: [], overallMm: 12, caseMm: null })).toMatchObject({
       ok: true,

@@ -1,0 +1,219 @@
+import { useMemo } from 'react';
+import { View } from 'react-native';
+import type { Kind } from '@/records';
+import { takeDressings } from '@/records/shipped';
+import {
+  takeTable,
+  withoutSample,
+  type ArchiveRead,
+  type SheetId,
+  type SheetIn,
+  type TableLooked,
+} from '@/records/sheets';
+import { useAct, useApp } from '@/state';
+import { selectHooks } from '@/state/answering';
+import { columnsOf } from '@/core/hooks';
+import { ReadingReport, useForesee } from '@/features/reading';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Heading, Say } from '@/ui/primitives';
+import type { DressingsAnswer } from '@/workers/read-dressings';
+import { Problems } from './problems';
+
+const KIND: Readonly<Record<SheetId, Kind>> = {
+  samples: 'sample',
+  matches: 'match',
+  boxes: 'box',
+  flies: 'fly',
+  packets: 'packet',
+  hooks: 'model',
+  materials: 'material',
+  groups: 'group',
+};
+const SHOWN_NAMES = 3;
+const SHOWN_TERMS = 8;
+
+/** How many records rows come to: several rows may be about one. */
+function heldIn(input: SheetIn): number {
+  if (input.sheet === 'groups') return input.groups.length;
+  if (input.sheet === 'packets') return input.rows.length;
+  if (input.sheet === 'hooks') return new Set(input.rows.map(({ maker, model }) => `${maker}:${model}`)).size;
+  const by = input.sheet === 'matches' ? 'match' : input.sheet === 'flies' ? 'fly' : null;
+  return new Set(input.rows.map(({ line, cells }) => (by && cells[by]) || line)).size;
+}
+
+interface TakeProps {
+  onTaken: (told: string) => void;
+  onLeave: () => void;
+}
+
+/** What taking rows in would do, and the two ways on. */
+function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; good: number }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const hooks = useApp(selectHooks);
+  const entities = useApp((state) => state.records.entities);
+  const reading = useForesee(takeTable, good > 0 ? input : null);
+  const homeless = withoutSample(entities, input);
+  const strange = useMemo(() => {
+    if (input.sheet !== 'packets') return [];
+    const { at } = columnsOf(hooks);
+    return input.rows.filter((row) => !at.has(row.hookId));
+  }, [hooks, input]);
+  const what = words(`tables.count.${input.sheet}`, { count: good });
+  return (
+    <>
+      {reading ? <ReadingReport reading={reading} held={heldIn(input)} of={KIND[input.sheet]} /> : null}
+      {input.sheet === 'hooks' && input.tapings.length > 0 ? (
+        <Say size="small">{words('import.tapings', { count: input.tapings.length })}</Say>
+      ) : null}
+      {strange.length > 0 ? (
+        <Say size="small" tone="straw">
+          {words('packets.file-strange', {
+            count: strange.length,
+            names: speech.list(strange.slice(0, SHOWN_NAMES).map((row) => row.hookId.replace(/:/g, ' '))),
+          })}
+        </Say>
+      ) : null}
+      {homeless > 0 ? (
+        <Say size="small" tone="straw">
+          {words('tables.without-sample', { count: homeless })}
+        </Say>
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        {good > 0 ? (
+          <Button
+            kind="main"
+            label={words('tables.take', { what })}
+            onPress={() => {
+              act(takeTable, input);
+              onTaken(words('tables.taken', { what }));
+            }}
+          />
+        ) : null}
+        <Button kind="quiet" label={words('carry.leave')} onPress={onLeave} />
+      </View>
+    </>
+  );
+}
+
+/** A table of one of our collections: how much of it is good, what it would do, what is not read and what cannot be. */
+export function TableReport({ answer, ...take }: TakeProps & { answer: TableLooked }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const { read, sheet, unread } = answer;
+  if (!read || sheet === null) return null;
+  const badRows = read.bad?.rows.length ?? 0;
+  return (
+    <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
+      <View>
+        <Heading size="small">{words('import.found', { count: read.count - badRows, of: read.count })}</Heading>
+        <Say size="small" tone="soft">
+          {words(`tables.name.${sheet}`)}
+        </Say>
+      </View>
+      {unread.length > 0 ? (
+        <Say size="small" tone="soft">
+          {words('tables.unread', { headings: speech.list(unread) })}
+        </Say>
+      ) : null}
+      <Take input={read.input} good={read.good} {...take} />
+      <Problems problems={read.problems} rows={badRows} bad={read.bad} />
+    </View>
+  );
+}
+
+/** The name of a term, without the address it stands under. */
+const termName = (term: string) => term.split(/[/#:]/).at(-1)!;
+
+/** An archive of occurrences: how many are samples, what is kept as it came, what is not read. */
+export function ArchiveReport({ answer, ...take }: TakeProps & { answer: ArchiveRead }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const { good, count, kept, absent, unread, problems, input } = answer;
+  return (
+    <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
+      <View>
+        <Heading size="small">{words('import.found', { count: good, of: count })}</Heading>
+        <Say size="small" tone="soft">
+          {words('tables.archive')}
+        </Say>
+      </View>
+      {kept.length > 0 ? (
+        <Say size="small">
+          {words('tables.kept', {
+            terms: speech.list([
+              ...kept.slice(0, SHOWN_TERMS).map(({ term, rows }) => speech.aside(termName(term), String(rows))),
+              ...(kept.length > SHOWN_TERMS ? [words('import.more', { count: kept.length - SHOWN_TERMS })] : []),
+            ]),
+          })}
+        </Say>
+      ) : null}
+      {absent > 0 ? (
+        <Say size="small" tone="soft">
+          {words('tables.absent', { count: absent })}
+        </Say>
+      ) : null}
+      {unread.map(({ rowType, rows }) => (
+        <Say key={rowType} size="small" tone="soft">
+          {words('tables.not-read-rows', { what: rowType, count: rows })}
+        </Say>
+      ))}
+      <Take input={input} good={good} {...take} />
+      <Problems problems={problems} rows={problems.length} bad={null} />
+    </View>
+  );
+}
+
+/** Dressings of a file: how many are good, what of them is faulty, and what taking them would do. */
+export function DressingsReport({
+  answer: { read, faulty, looked },
+  onTaken,
+  onLeave,
+}: TakeProps & { answer: DressingsAnswer }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const { dressings, materials } = read;
+  const input = useMemo(() => (dressings.length === 0 ? null : { dressings, materials }), [dressings, materials]);
+  const reading = useForesee(takeDressings, input);
+  return (
+    <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
+      <Heading size="small">{words('dressing.file-report', { good: dressings.length, count: read.count })}</Heading>
+      {reading ? <ReadingReport reading={reading} held={dressings.length + materials.length} /> : null}
+      {faulty > 0 ? (
+        <Say size="small" tone="straw">
+          {words('dressing.file-faulty', { count: faulty })}
+        </Say>
+      ) : null}
+      {looked < dressings.length ? (
+        <Say size="small" tone="soft">
+          {words('tables.looked-over', { count: looked })}
+        </Say>
+      ) : null}
+      {read.problems.slice(0, SHOWN_TERMS).map((problem) => (
+        <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">
+          {speech.pair(speech.beside([problem.record, problem.path]), problem.message)}
+        </Say>
+      ))}
+      {read.problems.length > SHOWN_TERMS ? (
+        <Say size="small" tone="soft">
+          {words('import.more', { count: read.problems.length - SHOWN_TERMS })}
+        </Say>
+      ) : null}
+      <View className="flex-row flex-wrap gap-3">
+        {input ? (
+          <Button
+            kind="main"
+            label={words('dressing.take', { count: dressings.length })}
+            onPress={() => {
+              act(takeDressings, input);
+              onTaken(words('dressing.taken', { count: dressings.length }));
+            }}
+          />
+        ) : null}
+        <Button kind="quiet" label={words('carry.leave')} onPress={onLeave} />
+      </View>
+    </View>
+  );
+}

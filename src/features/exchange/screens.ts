@@ -1,0 +1,2 @@
+export { FileReader } from './file-reader';
+export { WriteOut } from './write-out';
