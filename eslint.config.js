@@ -135,6 +135,7 @@ module.exports = [
                 '!@/records/shipped',
                 '!@/records/backup',
                 '!@/records/hand-over',
+                '!@/records/sheets',
               ],
               message: 'A screen changes what is kept by a command of src/records alone, through the door.',
             },

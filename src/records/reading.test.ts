@@ -11,9 +11,9 @@ test('what is new, what changes and in which fields; what is the same is not tol
   after.packet[packetId]!.tally.count += 1;
   after.box.fresh = { demo: false, name: 'Fresh', rows: 1, columns: 1, carried: true };
   const reading = readingOf(before, after);
-  expect(reading.adds).toEqual([{ kind: 'box', id: 'fresh', name: 'Fresh', fields: [] }]);
+  expect(reading.adds).toEqual([{ kind: 'box', id: 'fresh', name: 'Fresh', when: null, fields: [] }]);
   expect(reading.changes).toEqual([
-    { kind: 'packet', id: packetId, name: expect.any(String), fields: ['tally', 'low'] },
+    { kind: 'packet', id: packetId, name: expect.any(String), when: null, fields: ['tally', 'low'] },
   ]);
 });
 

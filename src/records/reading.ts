@@ -10,6 +10,8 @@ export interface ReadRecord {
   id: string;
   /** What a tier calls it; empty where it has no name. */
   name: string;
+  /** Day and time that it is about; null where it is about none. */
+  when: string | null;
   /** Fields of it that change; none for one that is added. */
   fields: string[];
 }
@@ -31,22 +33,29 @@ export function nameOf(record: object): string {
   return (named as string | undefined) ?? '';
 }
 
+/** The day and time that a record is about. */
+function whenOf(record: object): string | null {
+  const { when, opened } = record as { when?: unknown; opened?: unknown };
+  return [when, opened].find((value): value is string => typeof value === 'string') ?? null;
+}
+
 /** Records that differ between two states: added, changed and gone. */
 export function readingOf(before: Entities, after: Entities): Reading {
   const reading: Reading = { adds: [], changes: [], drops: [] };
   for (const kind of Object.keys(after) as Kind[]) {
     if (before[kind] === after[kind]) continue;
     for (const [id, record] of Object.entries(before[kind]))
-      if (!(id in after[kind])) reading.drops.push({ kind, id, name: nameOf(record), fields: [] });
+      if (!(id in after[kind]))
+        reading.drops.push({ kind, id, name: nameOf(record), when: whenOf(record), fields: [] });
     for (const [id, record] of Object.entries(after[kind]) as [string, Record<string, unknown>][]) {
       const known = before[kind][id] as Record<string, unknown> | undefined;
       if (known === record) continue;
-      if (!known) reading.adds.push({ kind, id, name: nameOf(record), fields: [] });
+      if (!known) reading.adds.push({ kind, id, name: nameOf(record), when: whenOf(record), fields: [] });
       else {
         const fields = Object.keys(record)
           .filter((field) => field !== 'demo' && JSON.stringify(known[field]) !== JSON.stringify(record[field]))
           .map((field) => (kind === 'model' && field === TALLY ? TAPED : field));
-        if (fields.length > 0) reading.changes.push({ kind, id, name: nameOf(known), fields });
+        if (fields.length > 0) reading.changes.push({ kind, id, name: nameOf(known), when: whenOf(known), fields });
       }
     }
   }

@@ -16,6 +16,7 @@ export {
   type ColumnMap,
   type ColumnUnit,
   type HookColumn,
+  type MapColumn,
 } from './column-map';
 export {
   readHooksFile,

@@ -106,7 +106,7 @@ test('in place of mine says what would go, and does it', async () => {
   expect(screen.queryByText('1 would go:')).not.toBeInTheDocument();
   fireEvent.click(screen.getByRole('radio', { name: 'In place of mine' }));
   expect(await screen.findByText('1 would go:')).toBeInTheDocument();
-  expect(screen.getByText('Weir')).toBeInTheDocument();
+  expect(screen.getByText('Weir · 24 May 2033, 04:50')).toBeInTheDocument();
   expect(screen.getByText('Changes 1 of yours:')).toBeInTheDocument();
   await act(async () => void fireEvent.click(screen.getByText('Take it in')));
   expect(await screen.findByText(/^All is as it was in the backup/)).toBeInTheDocument();

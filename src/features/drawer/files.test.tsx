@@ -60,6 +60,7 @@ test("another's headings wait until what is needed is matched; one value can sta
   fireEvent.click(screen.getByLabelText('Change Bend'));
   fireEvent.click(screen.getByText('One value for all'));
   fireEvent.change(screen.getByLabelText('Value for every row'), { target: { value: 'jig' } });
+  fireEvent.click(screen.getByText('11 more columns'));
   fireEvent.click(screen.getByLabelText('Change Shank'));
   fireEvent.click(screen.getByRole('radio', { name: 'Reach' }));
   fireEvent.click(screen.getAllByRole('radio', { name: 'inch' }).at(-1)!);

@@ -1,10 +1,10 @@
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { COLUMN_UNITS, type ColumnFrom, type ColumnMap } from '@/core/exchange';
+import { COLUMN_UNITS, type ColumnFrom, type ColumnMap, type MapColumn } from '@/core/exchange';
 import { mapOf, neededOf, SHEET_IDS, type FileReading, type SheetId, type TableLooked } from '@/records/sheets';
 import { DAY_ORDERS } from '@/core/exchange/when';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Field, Heading, Pick, Say } from '@/ui/primitives';
+import { Button, Choose, Field, Heading, More, Pick, Say } from '@/ui/primitives';
 
 /** Columns that others' files do not have, or that hardly anyone asks for: they keep our own headings. */
 const OWN: ReadonlySet<string> = new Set([
@@ -24,6 +24,7 @@ const OWN: ReadonlySet<string> = new Set([
   'evidence',
   'regions',
 ]);
+const SHOWN_HEADINGS = 8;
 const NONE = '-';
 const EVERY = '=';
 
@@ -67,6 +68,72 @@ export function Mapper({ answer, how, onHow, onRead }: MapperProps) {
         .slice(0, 2),
     );
   const name = (column: string) => words(`tables.column.${column}`);
+  const columns = sheet === null ? [] : mapOf(sheet).filter((column) => !OWN.has(column.name));
+  // What the file has, or what cannot be left out; the rest is there to be looked for.
+  const asked = ({ name: column }: MapColumn) => answer.guess[column] !== undefined || needed.includes(column);
+  const rows = (some: readonly MapColumn[]) =>
+    some.map(({ name: column, length }) => {
+      const from = map[column];
+      const heading = from && 'heading' in from ? from.heading : null;
+      return (
+        <View key={column} className="gap-2 border-b border-line py-2">
+          <View className="flex-row items-center justify-between gap-3">
+            <View className="min-w-0 flex-1">
+              <Say weight="medium">{name(column)}</Say>
+              <Say size="small" tone={!from && needed.includes(column) ? 'dawn' : 'soft'}>
+                {heading
+                  ? words('import.from', { heading, sample: first(heading) })
+                  : from && 'value' in from
+                    ? words('import.always', { value: from.value })
+                    : words(needed.includes(column) ? 'import.needed' : 'import.not-there')}
+              </Say>
+            </View>
+            <Button
+              label={words(asking === column ? 'import.done' : 'import.change')}
+              spoken={words('import.change-what', { column: name(column) })}
+              onPress={() => setAsking(asking === column ? null : column)}
+            />
+          </View>
+          {asking === column ? (
+            <View className="gap-2">
+              <Choose
+                label={name(column)}
+                choices={[
+                  { id: NONE, label: words('import.not-there') },
+                  ...answer.headings.map((id) => ({ id, label: id })),
+                  { id: EVERY, label: words('import.one-value') },
+                ]}
+                value={heading ?? (from ? EVERY : NONE)}
+                onChange={(id) =>
+                  set(
+                    column,
+                    id === NONE
+                      ? undefined
+                      : id === EVERY
+                        ? { value: '' }
+                        : {
+                            heading: id,
+                            unit: heading === id && from && 'heading' in from ? from.unit : null,
+                          },
+                  )
+                }
+              />
+              {from && 'value' in from ? (
+                <Field label={words('import.value')} value={from.value} onType={(value) => set(column, { value })} />
+              ) : null}
+              {heading && length ? (
+                <Choose
+                  label={words('import.unit')}
+                  choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
+                  value={(from && 'heading' in from ? from.unit : null) ?? how.unit}
+                  onChange={(id) => set(column, { heading, unit: id })}
+                />
+              ) : null}
+            </View>
+          ) : null}
+        </View>
+      );
+    });
   return (
     <View className="gap-3">
       <Pick<SheetId>
@@ -76,97 +143,41 @@ export function Mapper({ answer, how, onHow, onRead }: MapperProps) {
         value={sheet}
         onChange={(id) => onHow({ ...how, sheet: id, map: null })}
       />
-      {sheet === null ? null : (
+      {sheet === null ? (
+        <Say size="small" tone="soft">
+          {words('tables.not-told', { headings: speech.list(answer.headings.slice(0, SHOWN_HEADINGS)) })}
+        </Say>
+      ) : (
         <>
           <Heading size="small">{words('import.columns')}</Heading>
           <Say size="small" tone="soft">
             {words('import.columns-lead')}
           </Say>
-          <View className="border-t border-line">
-            {mapOf(sheet)
-              .filter((column) => !OWN.has(column.name))
-              .map(({ name: column, length }) => {
-                const from = map[column];
-                const heading = from && 'heading' in from ? from.heading : null;
-                return (
-                  <View key={column} className="gap-2 border-b border-line py-2">
-                    <View className="flex-row items-center justify-between gap-3">
-                      <View className="min-w-0 flex-1">
-                        <Say weight="medium">{name(column)}</Say>
-                        <Say size="small" tone={!from && needed.includes(column) ? 'dawn' : 'soft'}>
-                          {heading
-                            ? words('import.from', { heading, sample: first(heading) })
-                            : from && 'value' in from
-                              ? words('import.always', { value: from.value })
-                              : words(needed.includes(column) ? 'import.needed' : 'import.not-there')}
-                        </Say>
-                      </View>
-                      <Button
-                        label={words(asking === column ? 'import.done' : 'import.change')}
-                        spoken={words('import.change-what', { column: name(column) })}
-                        onPress={() => setAsking(asking === column ? null : column)}
-                      />
-                    </View>
-                    {asking === column ? (
-                      <View className="gap-2">
-                        <Choose
-                          label={name(column)}
-                          choices={[
-                            { id: NONE, label: words('import.not-there') },
-                            ...answer.headings.map((id) => ({ id, label: id })),
-                            { id: EVERY, label: words('import.one-value') },
-                          ]}
-                          value={heading ?? (from ? EVERY : NONE)}
-                          onChange={(id) =>
-                            set(
-                              column,
-                              id === NONE
-                                ? undefined
-                                : id === EVERY
-                                  ? { value: '' }
-                                  : {
-                                      heading: id,
-                                      unit: heading === id && from && 'heading' in from ? from.unit : null,
-                                    },
-                            )
-                          }
-                        />
-                        {from && 'value' in from ? (
-                          <Field
-                            label={words('import.value')}
-                            value={from.value}
-                            onType={(value) => set(column, { value })}
-                          />
-                        ) : null}
-                        {heading && length ? (
-                          <Choose
-                            label={words('import.unit')}
-                            choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
-                            value={(from && 'heading' in from ? from.unit : null) ?? how.unit}
-                            onChange={(id) => set(column, { heading, unit: id })}
-                          />
-                        ) : null}
-                      </View>
-                    ) : null}
-                  </View>
-                );
-              })}
-          </View>
+          <View className="border-t border-line">{rows(columns.filter(asked))}</View>
+          {columns.every(asked) ? null : (
+            <More label={words('tables.more-columns', { count: columns.filter((column) => !asked(column)).length })}>
+              <View className="border-t border-line">{rows(columns.filter((column) => !asked(column)))}</View>
+            </More>
+          )}
           {mapOf(sheet).some(({ length }) => length) ? (
-            <Choose
-              label={words('import.unit-all')}
-              choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
-              value={how.unit}
-              onChange={(unit) => onHow({ ...how, unit })}
-            />
+            <Named label={words('import.unit-all')}>
+              <Choose
+                label={words('import.unit-all')}
+                choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
+                value={how.unit}
+                onChange={(unit) => onHow({ ...how, unit })}
+              />
+            </Named>
           ) : null}
           {answer.slashDays ? (
-            <Choose
-              label={words('tables.day-order')}
-              choices={DAY_ORDERS.map((id) => ({ id, label: words(`tables.day-first.${id}`) }))}
-              value={how.dayOrder ?? answer.dayOrder}
-              onChange={(dayOrder) => onHow({ ...how, dayOrder })}
-            />
+            <Named label={words('tables.day-order')}>
+              <Choose
+                label={words('tables.day-order')}
+                choices={DAY_ORDERS.map((id) => ({ id, label: words(`tables.day-first.${id}`) }))}
+                value={how.dayOrder ?? answer.dayOrder}
+                onChange={(dayOrder) => onHow({ ...how, dayOrder })}
+              />
+            </Named>
           ) : null}
           {missing.length > 0 ? (
             <Say size="small" tone="dawn">
@@ -182,6 +193,18 @@ export function Mapper({ answer, how, onHow, onRead }: MapperProps) {
           />
         </>
       )}
+    </View>
+  );
+}
+
+/** A choice under its name, where the chips alone do not say what they are about. */
+function Named({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <View className="gap-1">
+      <Say size="small" tone="soft">
+        {label}
+      </Say>
+      {children}
     </View>
   );
 }

@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { Kind } from '@/records';
+import { termName, type Kind } from '@/records';
 import { takeDressings } from '@/records/shipped';
 import {
   takeTable,
@@ -122,9 +122,6 @@ export function TableReport({ answer, ...take }: TakeProps & { answer: TableLook
     </View>
   );
 }
-
-/** The name of a term, without the address it stands under. */
-const termName = (term: string) => term.split(/[/#:]/).at(-1)!;
 
 /** An archive of occurrences: how many are samples, what is kept as it came, what is not read. */
 export function ArchiveReport({ answer, ...take }: TakeProps & { answer: ArchiveRead }) {

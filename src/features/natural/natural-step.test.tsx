@@ -330,3 +330,23 @@ test('what it becomes is told with its spread and its belly, and a follow-up mat
     /^(dark|mid|pale)-/,
   );
 });
+
+test('what another program says of it is a line that opens to its terms; without any there is none', async () => {
+  const { store } = await openShut();
+  expect(screen.queryByText('Said by another program')).toBeNull();
+  await act(
+    async () =>
+      void store.dispatch(
+        change('extra', (draft) => {
+          const { sampleId } = draft.match[DUN]!;
+          draft.sample[sampleId]!.extra = {
+            'http://purl.org/dc/terms/license': 'free',
+            'measurement:body mass': '12 mg',
+          };
+        }),
+      ),
+  );
+  expect(screen.getByText('2 terms, kept as they came')).toBeInTheDocument();
+  unfold('Said by another program');
+  for (const line of ['license', 'free', 'body mass', '12 mg']) expect(screen.getByText(line)).toBeInTheDocument();
+});

@@ -15,6 +15,7 @@ import {
   typeMeasure,
   type AnswerRecord,
   type MatchRecord,
+  termName,
   type SampleRecord,
 } from '@/records';
 import { labOfHex, shadeOf } from '@/core/colour';
@@ -133,7 +134,29 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
       >
         <AboutPart matchId={matchId} match={match} sample={sample} />
       </Fold>
+      <Elsewhere extra={calm.extra} />
     </View>
+  );
+}
+
+/** What another program says of it, by its own terms; nothing where none does. */
+function Elsewhere({ extra }: Pick<SampleRecord, 'extra'>) {
+  const words = useWords();
+  const said = Object.entries(extra);
+  if (said.length === 0) return null;
+  return (
+    <Fold wide title={words('natural.elsewhere')} line={words('natural.elsewhere-line', { count: said.length })}>
+      <View className="gap-2 px-5 pb-4">
+        {said.map(([term, value]) => (
+          <View key={term}>
+            <Say size="small" tone="soft">
+              {termName(term)}
+            </Say>
+            <Say>{value}</Say>
+          </View>
+        ))}
+      </View>
+    </Fold>
   );
 }
 

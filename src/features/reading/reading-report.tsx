@@ -39,8 +39,12 @@ export function ReadingReport({ reading, held, of }: { reading: Reading; held: n
     return model ? `${makers[maker]?.name ?? maker} ${model.name} ${size}` : name.replaceAll(':', ' ');
   };
   const line = (record: ReadRecord) => {
-    const { kind, fields } = record;
-    const what = called(record) || words(`reading.kind.${kind}`);
+    const { kind, fields, when } = record;
+    // Most that have a day have it beside a name of their own, or no name at all.
+    const what = speech.beside([
+      called(record) || words(`reading.kind.${kind}`),
+      when !== null && (kind === 'sample' || called(record) === '') && speech.day(when, true),
+    ]);
     return fields.length === 0
       ? what
       : words('reading.changes', { what, fields: speech.list(fields.map((field) => words(`reading.field.${field}`))) });

@@ -96,7 +96,7 @@ function rowOf({ line, id, terms, measured }: GivenOccurrence): OwnRow | { probl
     };
   }
   const used = new Set(['occurrenceID', 'eventDate', 'locality', 'dataGeneralizations']);
-  const use = <T>(name: string, value: T | null): T | null => {
+  const told = <T>(name: string, value: T | null): T | null => {
     if (value !== null) used.add(name);
     return value;
   };
@@ -140,9 +140,9 @@ function rowOf({ line, id, terms, measured }: GivenOccurrence): OwnRow | { probl
     sample: id || null,
     when,
     place: term('locality') || null,
-    water: use('habitat', known(term('habitat'), KNOWN.waters)),
+    water: told('habitat', known(term('habitat'), KNOWN.waters)),
     stage,
-    sex: use('sex', known(term('sex'), KNOWN.sexes)),
+    sex: told('sex', known(term('sex'), KNOWN.sexes)),
     method,
     surface: known(more?.surface, ['dry', 'wet']),
     found: known(more?.found, KNOWN.found),

@@ -81,6 +81,9 @@ export const sampleSchema = object({
   extra: words(),
 });
 
+/** The name of another program's term, without the address it stands under. */
+export const termName = (term: string) => term.split(/[/#:]/).at(-1)!;
+
 export type Measure = InferType<typeof measureSchema>;
 export type SampleRecord = InferType<typeof sampleSchema>;
 export type SpecimenRecord = SampleRecord['specimens'][number];
