@@ -1,3 +1,4 @@
+import { execFileSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
 import { inflateSync } from 'node:zlib';
 import { PDFDocument, PDFName, PDFRawStream, PDFStream } from 'pdf-lib';
@@ -5,6 +6,7 @@ import { DRESSINGS } from '@/catalogue';
 import { createI18n, createSpeech } from '@/speech';
 import { cardSheet } from '@/speech/card';
 import { cardOn14 } from '../../../tools/test-catalogue';
+import { tyingCardSvg } from './tying-card-svg';
 import { CARD_PAPERS, cardPdf, foldLine, type CardPage, type CardPaper } from './tying-card-pdf';
 
 const PT_PER_MM = 72 / 25.4;
@@ -130,4 +132,35 @@ test('a line is broken at spaces only', () => {
   const fits = (piece: string) => piece.length <= 9;
   expect(foldLine('one two three fourteenletters five', fits)).toEqual(['one two', 'three', 'fourteenletters', 'five']);
   expect(foldLine('', fits)).toEqual(['']);
+});
+
+describe('a card as one SVG picture', () => {
+  const svg = tyingCardSvg(pageOf('first-light-dun', { title: 'Dun & "post" <olive>' }));
+  /** What another program finds in it. */
+  const found = (path: string) =>
+    execFileSync('xmllint', ['--xpath', path, '-'], { input: svg, encoding: 'utf8' }).trim();
+  test('is measured in millimetres: bars, the line of 50 mm and the fly beneath are at true size', () => {
+    expect(found('string(/*/@width)')).toBe('120mm');
+    expect(found('string(/*/@viewBox)')).toMatch(/^0 0 120 [\d.]+$/);
+    const lengths = [...svg.matchAll(/M8 [\d.]+h([\d.]+)M/g)].map(([, mm]) => Number(mm));
+    expect(lengths).toEqual([7, 7.1, 50]);
+    const scales = [...svg.matchAll(/scale\(([\d.]+)\)/g)].map(([, scale]) => Number(scale));
+    expect(scales).toEqual([11.5, 1]);
+    expect(svg).toContain('drawn 11.5 times its size');
+    // A line of a width in millimetres keeps it, one of a width on the screen is thin at either size.
+    expect([...svg.matchAll(/stroke="#102030" stroke-width="([\d.]+)"/g)].map(([, width]) => width)).toEqual([
+      '0.4',
+      '0.4',
+    ]);
+  });
+  test('says all of the card to who cannot see it, and nothing in it runs or is fetched', () => {
+    expect(found('string(//*[local-name()="title"])')).toBe('Dun & "post" <olive>');
+    const sheet = cardSheet(cardOn14('first-light-dun'), speech);
+    const told = found('string(//*[local-name()="desc"])');
+    for (const { title, lines } of sheet.sections)
+      for (const line of [title, ...lines]) expect(told).toContain(line.trim());
+    expect(svg).not.toMatch(/<script|href|url\(|on[a-z]+=|&nbsp;|<image/i);
+  });
+  test('without a picture its bars stand alone', () =>
+    expect(tyingCardSvg(pageOf('first-light-dun', { drawing: null }))).not.toContain('scale('));
 });

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { writeDressings } from '@/core/exchange';
+import { tyingCardSvg } from '@/core/exchange/tying-card-svg';
 import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
 import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
@@ -105,6 +106,11 @@ export function KeepCard({ card, dressing, natural }: { card: Card; dressing: Dr
           kind="quiet"
           label={words('dressing.as-markdown')}
           onPress={() => saveFile(`${name}.md`, cardMarkdown(sheet, json()), 'text/markdown')}
+        />
+        <Button
+          kind="quiet"
+          label={words('dressing.as-svg')}
+          onPress={() => saveFile(`${name}.svg`, tyingCardSvg(pageOf(card, natural, speech, words)), 'image/svg+xml')}
         />
         <Button kind="quiet" label={words('dressing.as-json')} onPress={() => saveFile(`${name}.json`, json())} />
       </View>

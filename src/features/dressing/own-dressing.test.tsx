@@ -96,12 +96,19 @@ describe('one dressing', () => {
     expect(screen.getByText(/^1 a fly/)).toBeInTheDocument();
   });
 
-  test('it is kept as Markdown and JSON', async () => {
+  test('it is kept as Markdown, picture and JSON', async () => {
     await openScreen(<DressingScreen id="first-light-dun" />);
     fireEvent.click(screen.getByRole('button', { name: 'Markdown' }));
     fireEvent.click(screen.getByRole('button', { name: 'JSON' }));
-    expect(saved.map((file) => file.name)).toEqual(['aubade-first-light-dun.md', 'aubade-first-light-dun.json']);
+    fireEvent.click(screen.getByRole('button', { name: 'Picture (SVG)' }));
+    expect(saved.map((file) => file.name)).toEqual([
+      'aubade-first-light-dun.md',
+      'aubade-first-light-dun.json',
+      'aubade-first-light-dun.svg',
+    ]);
     expect(saved[0]!.text).toContain(saved[1]!.text.trim());
+    expect(saved[2]!.text).toMatch(/^<svg .*<title>First-light upright dun.*<\/svg>\n$/s);
+    expect(saved[2]!.text).not.toContain('var(--');
   });
 
   test('one that is not there says so and offers the list', async () => {
