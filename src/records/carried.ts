@@ -40,8 +40,18 @@ export function itemsOf(
   if (file?.aubade !== aubade || !Array.isArray(file.items)) return other;
   if (typeof file.version !== 'number' || file.version > version)
     return { ok: false, fault: { code: 'file-newer', params: { version: Number(file.version) } } };
+  const records = file.items.reduce(
+    (sum: number, item) => sum + ((item as { kind?: unknown } | null)?.kind === 'event' ? 0 : 1),
+    0,
+  );
+  if (records > MOST_RECORDS || file.items.length - records > MOST_EVENTS)
+    return { ok: false, fault: { code: 'too-many-records', params: { most: MOST_RECORDS } } };
   return { ok: true, items: file.items };
 }
+
+/** Records of a file, and entries of their ledgers: ten seasons are under a tenth of either, and more would be checked for minutes. */
+export const MOST_RECORDS = 20_000;
+const MOST_EVENTS = 200_000;
 
 /** Records of a file, brought to the present schema; without clocks their file does not say when they were edited. */
 export interface Carried {

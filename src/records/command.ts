@@ -46,6 +46,8 @@ export interface Command<I, R = void> {
   field(input: I): string | null;
   /** Only this device remembers it: kept, and not for undo. */
   here: boolean;
+  /** An input cut up, so that the parts run one after the other on one draft come to the same: to foresee it without holding the page up. */
+  parts(input: I): readonly I[];
   run(draft: Entities, input: I, around: Around): R;
 }
 
@@ -53,15 +55,26 @@ interface More<I> {
   label?: string | ((input: I) => string);
   field?: (input: I) => string | null;
   here?: boolean;
+  parts?: (input: I) => readonly I[];
+}
+
+/** So many records are worked on at once where the page is not to be held up. */
+const AT_ONCE = 200;
+
+/** A list cut up into pieces that are worked on one after the other. */
+export function inPieces<T>(list: readonly T[]): T[][] {
+  return Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, at) =>
+    list.slice(at * AT_ONCE, (at + 1) * AT_ONCE),
+  );
 }
 
 /** A command; without a label it is called by its name. */
 export function command<I, R = void>(
   name: string,
   run: Command<I, R>['run'],
-  { label = name, field = () => null, here = false }: More<I> = {},
+  { label = name, field = () => null, here = false, parts = (input) => [input] }: More<I> = {},
 ): Command<I, R> {
-  return { name, label: typeof label === 'string' ? () => label : label, field, here, run };
+  return { name, label: typeof label === 'string' ? () => label : label, field, here, parts, run };
 }
 
 /** The record a command is about. Throws when it is gone: the change is refused whole. */

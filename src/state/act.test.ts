@@ -98,12 +98,12 @@ test('what a command would do is told without doing it, and without an id of the
   const { store, entities, past } = await open();
   const before = entities();
   const ids = jest.spyOn(store.ports, 'newId');
-  expect(foresee(entities(), new Map(), { now: '2033-05-24T04:50', at: 1 }, newMatch, {})).toMatchObject({
+  expect(await foresee(entities(), new Map(), { now: '2033-05-24T04:50', at: 1 }, newMatch, {})).toMatchObject({
     adds: [{ kind: 'sample' }, { kind: 'match' }],
     changes: [],
   });
   expect(
-    foresee(entities(), new Map(), { now: '2033-05-24T04:50', at: 1 }, saySign, {
+    await foresee(entities(), new Map(), { now: '2033-05-24T04:50', at: 1 }, saySign, {
       sampleId: SAMPLE,
       sign: 'wings',
       answer: 'cloudy-upright',

@@ -127,14 +127,21 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
   };
 }
 
-/** What a command would add and change if it were run: the same command, on a draft that is let go. Its ids are nobody's: none is taken from the tier's own. */
-export function foresee<I, R>(
+/** Lets the page do what waits: taps, its timer, the next picture. */
+const breathe = () => new Promise<void>((on) => setTimeout(on));
+
+/**
+ * What a command would add and change if it were run: the same command, on a draft that is let go, part after part so that the page is not held up. Its ids are
+ * nobody's: none is taken from the tier's own. Null where nobody wants to know any more.
+ */
+export async function foresee<I, R>(
   entities: Entities,
   clocks: ReadonlyMap<string, Clocks>,
   { now, at }: Pick<Around, 'now' | 'at'>,
   command: Command<I, R>,
   input: I,
-): Reading {
+  wanted: () => boolean = () => true,
+): Promise<Reading | null> {
   let next = 0;
   const around: Around = {
     now,
@@ -145,6 +152,10 @@ export function foresee<I, R>(
     clocked: () => undefined,
   };
   const { draft, finish } = draftOf(entities);
-  command.run(draft, input, around);
+  for (const [index, part] of command.parts(input).entries()) {
+    if (index > 0) await breathe();
+    if (!wanted()) return null;
+    command.run(draft, part, around);
+  }
   return readingOf(entities, finish().entities);
 }

@@ -59,7 +59,7 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
   const again = await newIn(to.store, read(text));
   expect(again.events).toEqual([]);
   expect(
-    foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, mergeBackup, { carried: again }),
+    await foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, mergeBackup, { carried: again }),
   ).toEqual({ adds: [], changes: [], drops: [] });
   await take(to.store, read(text));
   await to.persistence.flush();
@@ -185,7 +185,7 @@ test('a packet that a file changes is told by its field, not by what its ledger 
   const to = await open('demo');
   const carried = await newIn(to.store, read(await writeRecords(from.store, ['packet/packet_demo-lark-16'])));
   expect(
-    foresee(to.entities(), to.store.clocks, { now: WHEN, at: 1 }, mergeBackup, { carried }).changes.map(
+    (await foresee(to.entities(), to.store.clocks, { now: WHEN, at: 1 }, mergeBackup, { carried }))!.changes.map(
       ({ fields }) => fields,
     ),
   ).toEqual([['low']]);

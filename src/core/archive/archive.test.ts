@@ -69,6 +69,9 @@ describe('an archive', () => {
     bomb.set([1, 0, 0, 0], 22);
     expect(codeOf(openZip(bomb, { limits: { ...ZIP_LIMITS, unpacked: 1_000_000 } }))).toBe('too-large');
     expect(codeOf(openZip(bomb, { limits: { ...ZIP_LIMITS, packed: 1_000 } }))).toBe('too-large');
+    // Under the limit of all, and a thousand times itself: nobody wrote that.
+    expect(codeOf(openZip(bomb))).toBe('taken');
+    expect(codeOf(openZip(zipSync({ 'a.json': new Uint8Array(60_000_000) })))).toBe('too-large');
     expect(codeOf(openZip(pack(files), { limits: { ...ZIP_LIMITS, files: 2 } }))).toBe('too-large');
     expect(codeOf(openZip(pack(files), { limits: { ...ZIP_LIMITS, files: 3 } }))).toBe('taken');
   });

@@ -2,7 +2,7 @@ import Bourne from 'secure-json-parse';
 import type { Coded } from '../code';
 
 /** The largest text and the deepest nesting that is parsed: ten seasons are under a tenth of either. */
-export const JSON_LIMITS = { chars: 160_000_000, depth: 60 } as const;
+export const JSON_LIMITS = { chars: 64_000_000, depth: 60 } as const;
 
 const QUOTE = 34;
 const BACKSLASH = 92;

@@ -12,6 +12,9 @@ export const ZIP_LIMITS: ZipLimits = { packed: 800_000_000, unpacked: 1_200_000_
 
 /** Read in pieces so small that what one of them unpacks to stays bounded (a thousand times as much). */
 const PIECE = 65_536;
+/** What is written packs to a tenth, the same line a thousand times to a hundredth: what unpacks to more than this many times itself is made to fill memory. So much may always be unpacked. */
+const MOST_TIMES = 200;
+const ALWAYS = 50_000_000;
 const LONGEST_PATH = 200;
 const LOCAL_FILE = [0x50, 0x4b, 0x03, 0x04];
 const END_OF_DIRECTORY = [0x50, 0x4b, 0x05, 0x06];
@@ -58,6 +61,7 @@ export function openZip(
   const met = new Set<string>();
   let open = 0;
   let unpacked = 0;
+  let fed = 0;
   // The library hands what is thrown in here back as a fault of the file: the first reason is kept instead.
   let fault: ZipRead | null = null;
   const refuse = (code: string, what = '') => void (fault ??= refused(code, what));
@@ -76,7 +80,7 @@ export function openZip(
       if (fault) return;
       if (error) return refuse('zip-broken', file.name);
       unpacked += part.length;
-      if (unpacked > limits.unpacked) {
+      if (unpacked > limits.unpacked || (unpacked > ALWAYS && unpacked > MOST_TIMES * fed)) {
         parts.length = 0;
         return refuse('too-large');
       }
@@ -97,8 +101,10 @@ export function openZip(
   const unzip = new Unzip(take);
   unzip.register(UnzipInflate);
   try {
-    for (let at = 0; at < bytes.length && !fault; at += PIECE)
-      unzip.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
+    for (let at = 0; at < bytes.length && !fault; at += PIECE) {
+      fed = Math.min(bytes.length, at + PIECE);
+      unzip.push(bytes.subarray(at, fed), fed === bytes.length);
+    }
   } catch {
     refuse('zip-broken');
   }

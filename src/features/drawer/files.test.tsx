@@ -66,6 +66,7 @@ test("another's headings wait until what is needed is matched; one value can sta
   fireEvent.click(screen.getAllByRole('radio', { name: 'inch' }).at(-1)!);
   fireEvent.click(screen.getByText('Read it so'));
   await waitFor(() => expect(screen.getByText('Take 1 hook')).toBeInTheDocument());
+  await screen.findByRole('group', { name: 'What it would do' });
   fireEvent.click(screen.getByText('Take 1 hook'));
   expect(store.getState().records.entities.model['wend:deep']).toMatchObject({
     bend: 'jig',

@@ -22,7 +22,7 @@ test('a file of packets is reported first, then counted again and added; it can 
   ).toBeInTheDocument();
   expect(screen.getAllByText(/^Line (5|6): /)).toHaveLength(2);
   expect(
-    within(screen.getByRole('group', { name: 'What it would do' })).getByText(/^Osmere Lark 14: /),
+    within(await screen.findByRole('group', { name: 'What it would do' })).getByText(/^Osmere Lark 14: /),
   ).toBeInTheDocument();
   expect(packets()).toHaveLength(before);
   fireEvent.click(screen.getByText('Take 3 packets'));
@@ -39,7 +39,7 @@ test('the drawer goes out as a file and comes back with nothing changed', async 
   opened.text = saved[0]!.text;
   fireEvent.click(screen.getByText('Read packets from a file'));
   await waitFor(() => expect(screen.getByText(/good rows of/)).toBeInTheDocument());
-  expect(screen.getByText('It changes nothing: all of it is here already.')).toBeInTheDocument();
+  expect(await screen.findByText('It changes nothing: all of it is here already.')).toBeInTheDocument();
   fireEvent.click(screen.getByText(/^Take \d+ packets$/));
   expect(store.getState().records.past).toEqual([]);
 });

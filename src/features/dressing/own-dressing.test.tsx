@@ -501,6 +501,7 @@ describe("a dressing of one's own", () => {
     opened.text = writeDressings([own, DRESSINGS[1]!, dropPart({ ...own, id: 'odd', name: 'Odd' }, 'head')], WORKS);
     press('Read a file');
     await waitFor(() => expect(screen.getByText('3 of 3 can be taken.')).toBeInTheDocument());
+    await screen.findByRole('group', { name: 'What it would do' });
     press('Take 3');
     expect(selectOwnDressings(store.getState()).map((dressing) => [dressing.id, dressing.parent])).toEqual(
       expect.arrayContaining([

@@ -45,7 +45,7 @@ test('a table of samples of another is told of, then taken as one change that un
   await read('Date,River,Length (in),Weather\n24/5/2033 4:50,Fenbeck,0.33,rain\nsoon,Fenbeck,,\n');
   expect(screen.getByText('1 good row of 2')).toBeInTheDocument();
   expect(screen.getByText('Not read from it: Weather.')).toBeInTheDocument();
-  expect(screen.getByText('Fenbeck · 24 May 2033, 04:50')).toBeInTheDocument();
+  expect(await screen.findByText('Fenbeck · 24 May 2033, 04:50')).toBeInTheDocument();
   expect(screen.getByText(/^Line 3: Date soon is not a day/)).toBeInTheDocument();
   fireEvent.click(screen.getByText('Bad rows as a file to mend'));
   expect(saved[0]!.text).toMatch(
@@ -63,7 +63,7 @@ test('a table of samples of another is told of, then taken as one change that un
 test('which number of a day is the day can be said otherwise, and is read anew', async () => {
   const { store } = await reader();
   await read('when,place\n5/6/2033,Fenbeck\n');
-  expect(screen.getByText('Fenbeck · 5 Jun 2033, 12:00')).toBeInTheDocument();
+  expect(await screen.findByText('Fenbeck · 5 Jun 2033, 12:00')).toBeInTheDocument();
   fireEvent.click(screen.getByText('Match columns and units'));
   fireEvent.click(screen.getByRole('radio', { name: '5 is the month' }));
   await act(async () => void fireEvent.click(screen.getByText('Read it so')));
@@ -90,6 +90,7 @@ test('an archive says what it keeps as it came, what it leaves out and what it d
     /^Line 2: eventDate soon is not a day/,
   ])
     expect(screen.getByText(line)).toBeInTheDocument();
+  await screen.findByRole('group', { name: 'What it would do' });
   fireEvent.click(screen.getByText('Take 1 sample'));
   expect(store.getState().records.entities.sample['1']!.extra).toEqual({ [`${DWC}recordedBy`]: 'a tier' });
 });

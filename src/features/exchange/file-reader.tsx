@@ -66,7 +66,7 @@ export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReader
         answer = await run('file-read', { file, how, catalogue: selectCatalogue(store.getState()) }, options);
       if (answer.what === 'refused') return refused(speech.say(answer.fault, 'fault'));
       if (answer.what === 'dressings' && answer.read.fault)
-        return refused(words(`dressing.file-fault.${answer.read.fault}`));
+        return setState({ at: 'said', good: false, text: words(`dressing.file-fault.${answer.read.fault}`) });
       setState({ at: 'read', file, how, answer, restoring: 'merge', taking: false });
     } catch (error) {
       if ((error as Error).name === 'AbortError') rest();

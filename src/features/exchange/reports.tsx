@@ -63,7 +63,13 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
   const what = words(`tables.count.${input.sheet}`, { count: good });
   return (
     <>
-      {reading ? <ReadingReport reading={reading} held={heldIn(input)} of={KIND[input.sheet]} /> : null}
+      {reading ? (
+        <ReadingReport reading={reading} held={heldIn(input)} of={KIND[input.sheet]} />
+      ) : good > 0 ? (
+        <Say size="small" tone="soft">
+          {words('tables.foreseeing')}
+        </Say>
+      ) : null}
       {input.sheet === 'hooks' && input.tapings.length > 0 ? (
         <Say size="small">{words('import.tapings', { count: input.tapings.length })}</Say>
       ) : null}
@@ -85,6 +91,7 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
           <Button
             kind="main"
             label={words('tables.take', { what })}
+            disabled={!reading}
             onPress={() => {
               act(takeTable, input);
               onTaken(words('tables.taken', { what }));
@@ -203,6 +210,7 @@ export function DressingsReport({
           <Button
             kind="main"
             label={words('dressing.take', { count: dressings.length })}
+            disabled={!reading}
             onPress={() => {
               act(takeDressings, input);
               onTaken(words('dressing.taken', { count: dressings.length }));

@@ -145,7 +145,7 @@ describe('groups of one’s own', () => {
     await act(async () => fireEvent.click(screen.getByText('Read a file')));
     click.mockRestore();
     await screen.findByText('2 good rows of 3');
-    const told = within(screen.getByRole('group', { name: 'What it would do' }));
+    const told = within(await screen.findByRole('group', { name: 'What it would do' }));
     for (const line of ['1 new:', 'B', 'Changes 1 of yours:', 'A: stages, name'])
       expect(told.getByText(line)).toBeInTheDocument();
     expect(screen.getByText(/^Line 4: stage caddis\/egg is not known/)).toBeInTheDocument();

@@ -1,7 +1,7 @@
-import { useMemo } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { modelIdOf, type Command, type Kind, type Reading, type ReadRecord } from '@/records';
+import { modelIdOf, type Command, type Entities, type Kind, type Reading, type ReadRecord } from '@/records';
 import { foresee, nowOf, useApp, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
@@ -12,13 +12,17 @@ const SHOWN = 6;
 export function useForesee<I>(command: Command<I, unknown>, input: I | null): Reading | null {
   const { clocks, getState, ports } = useStore() as unknown as Store;
   const entities = useApp((state) => state.records.entities);
-  return useMemo(
-    () =>
-      input === null
-        ? null
-        : foresee(entities, clocks, { now: nowOf(getState(), ports), at: ports.now() }, command, input),
-    [clocks, command, entities, getState, input, ports],
-  );
+  const [foreseen, setForeseen] = useState<{ of: I; in: Entities; reading: Reading } | null>(null);
+  useEffect(() => {
+    if (input === null) return;
+    let here = true;
+    const around = { now: nowOf(getState(), ports), at: ports.now() };
+    void foresee(entities, clocks, around, command, input, () => here).then(
+      (reading) => here && reading && setForeseen({ of: input, in: entities, reading }),
+    );
+    return () => void (here = false);
+  }, [clocks, command, entities, getState, input, ports]);
+  return foreseen && foreseen.of === input ? foreseen.reading : null;
 }
 
 /** What a file would do before it is taken: what is new, what of yours it changes and in what, and how much stays as it is. `held` is how many records it holds, all of one kind where `of` names it. */

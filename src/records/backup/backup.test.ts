@@ -10,7 +10,10 @@ import { boxSchema } from '../box/schema';
 import { flySchema } from '../fly/schema';
 import { photoSchema } from '../photo/schema';
 import { csvOf, packBackup, picturesIn, planBackup, readBackup, TABLE_NAMES, TABLES, type Manifest } from '.';
-import { opsToReplace } from './restore';
+import { around } from '../__tests__/around';
+import type { Command } from '../command';
+import { readRecords } from '../file';
+import { mergeBackup, opsToReplace, replaceByBackup } from './restore';
 
 const PICTURE = `data:image/jpeg;base64,${Buffer.from('picture').toString('base64')}`;
 const move = (owner: string, id: string, count: number): EventOp => ({
@@ -262,4 +265,41 @@ test('ledgers are replaced by what they were: what is missing goes in, what came
     ['e1', true],
     ['e9', false],
   ]);
+});
+
+describe('a long backup is foreseen in pieces', () => {
+  const records = Array.from({ length: 450 }, (_, index) => ({
+    kind: 'sample' as const,
+    id: `s${index}`,
+    data: sampleSchema.cast({ when: '2033-05-24T04:50', place: `Fenbeck ${index}` }),
+    clocks: { '': 1 },
+  }));
+  const flies = [{ kind: 'fly' as const, id: 'f', data: { ...ENTITIES.fly.f! }, clocks: { '': 1 } }];
+  const events = Array.from({ length: 250 }, (_, index) => move('f', `e${index}`, 1));
+  const carried = { records: [...flies, ...records], events };
+  const run = <I>(command: Command<I, unknown>, parts: readonly I[]) => {
+    const draft = structuredClone({
+      ...ENTITIES,
+      box: { ...ENTITIES.box, gone: { ...Object.values(ENTITIES.box)[0]! } },
+    });
+    for (const part of parts) command.run(draft, part, around());
+    return draft;
+  };
+  test('that come to what the whole comes to, joined or in place', () => {
+    const merge = { carried };
+    expect(mergeBackup.parts(merge)).toHaveLength(3 + 2);
+    expect(run(mergeBackup, mergeBackup.parts(merge))).toEqual(run(mergeBackup, [merge]));
+    const replace = { carried, ops: events };
+    expect(replaceByBackup.parts(replace)).toHaveLength(1 + 3 + 2);
+    const done = run(replaceByBackup, [replace]);
+    expect(run(replaceByBackup, replaceByBackup.parts(replace))).toEqual(done);
+    expect([Object.keys(done.sample).length, done.box]).toEqual([450, {}]);
+  });
+  test('one with more records than are read at once is refused with the most', () => {
+    const items = Array.from({ length: 20_001 }, () => ({ kind: 'sample' }));
+    expect(readRecords(JSON.stringify({ aubade: 'records', version: 2, items }))).toMatchObject({
+      ok: false,
+      fault: { code: 'too-many-records', params: { most: 20_000 } },
+    });
+  });
 });

@@ -61,13 +61,10 @@ function added(rows: readonly DrawerRowRead[]): DrawerRowRead[] {
 export const takePackets = command<{ rows: readonly DrawerRowRead[] }>(
   'drawer-file',
   (draft, { rows }, around) => {
+    const key = (hookId: string, label: string | null) => JSON.stringify([hookId, label ?? '']);
+    const there = new Map(Object.entries(draft.packet).map(([id, { hookId, label }]) => [key(hookId, label), id]));
     for (const { packet: named, hookId, count, low, label, note } of added(rows)) {
-      const known =
-        named !== null && named in draft.packet
-          ? named
-          : Object.entries(draft.packet).find(
-              ([, packet]) => named === null && packet.hookId === hookId && packet.label === (label ?? ''),
-            )?.[0];
+      const known = named === null ? there.get(key(hookId, label)) : named in draft.packet ? named : undefined;
       const id = known ?? (named === null ? around.newId('packet') : named);
       takeSaid(draft, 'packet', id, { hookId, label: label ?? '', low, note }, around);
       const by = count - leftInPacket(draft.packet[id]!);

@@ -65,6 +65,8 @@ export type FileRead =
 
 /** The most bytes of a table, and of a file of dressings: more than any tier has, and read in a few seconds. */
 export const FILE_LIMITS = { table: 32 * 1024 * 1024, dressings: 4 * 1024 * 1024 } as const;
+/** More than the hooks of all makers. */
+const MOST_ROWS = 20_000;
 const SHOWN_ROWS = 4;
 
 const refused = (code: string, params: Coded['params'] = {}): FileRead => ({
@@ -193,6 +195,7 @@ export function readFile(bytes: Uint8Array, how: FileReading = AS_IT_IS, report?
   if (table === null) return refused(json ? 'file-no-json' : 'file-not-table');
   if ('newer' in table) return refused('file-newer', { version: table.newer });
   if (table.rows.length === 0) return refused('file-no-rows');
+  if (table.rows.length > MOST_ROWS) return refused('too-many-rows', { count: table.rows.length, most: MOST_ROWS });
   return looked(
     table,
     text,

@@ -8,7 +8,7 @@ import { renamed } from '@/core/exchange/renamed';
 import { readSheet, type SheetReading } from '@/core/exchange/sheet';
 import type { CellProblem, Table } from '@/core/exchange/table';
 import { COLUMNS, isRowSheet, mapOf, neededOf, SHEET_IDS, type SheetId } from './columns';
-import type { SheetIn } from './take';
+import { saidOf, type OwnRow, type SheetIn } from './take';
 
 export interface TableRead {
   /** What the command that takes it is given. */
@@ -70,7 +70,7 @@ export function readTableOf(sheet: SheetId, table: Table, how: SheetReading = {}
   if (isRowSheet(sheet)) {
     const read = readSheet(table, COLUMNS[sheet], how);
     if (sheet === 'flies') return of(...namedFlies(read));
-    return of(read, read.rows.length, { sheet, rows: read.rows });
+    return of(read, read.rows.length, { sheet, rows: sheet === 'samples' ? counted(read.rows) : read.rows });
   }
   if (sheet === 'hooks') {
     const read = readHooks(table, KNOWN, how);
@@ -83,6 +83,17 @@ export function readTableOf(sheet: SheetId, table: Table, how: SheetReading = {}
   }
   const read = readGroups(own, { ...KNOWN, shade: (shade) => labOfShade(shade) !== null });
   return of(read, read.groups.length, { sheet, groups: read.groups });
+}
+
+/** Rows that say the very same, told apart by their number. */
+function counted(rows: readonly OwnRow[]): OwnRow[] {
+  const met = new Map<string, number>();
+  return rows.map((row) => {
+    const said = saidOf(row);
+    const nth = met.get(said) ?? 0;
+    met.set(said, nth + 1);
+    return nth === 0 ? row : { ...row, nth };
+  });
 }
 
 /** A fly is at least a dressing, a stage or a name. */

@@ -278,3 +278,29 @@ describe('what is no table of ours', () => {
     expect(read.read?.input).toMatchObject({ rows: [{ cells: { place: 'Überbeck' } }] });
   });
 });
+
+describe('what is long is done in pieces', () => {
+  const MANY = `when,place,lengths_mm\n${Array.from({ length: 450 }, (_, index) => `2033-05-24,Fenbeck ${index % 300},8.${index % 9}\n`).join('')}2033-05-24,Fenbeck 0,8.0\n`;
+  test('one after the other they come to what the whole comes to, rows that say the same told apart', () => {
+    const input = good(MANY);
+    const pieces = takeTable.parts(input);
+    expect(pieces.map((piece) => ('rows' in piece ? piece.rows.length : 0))).toEqual([200, 200, 51]);
+    const [whole, cut] = [copyOf(cleanEntities()), copyOf(cleanEntities())];
+    takeTable.run(whole, input, around());
+    for (const piece of pieces) takeTable.run(cut, piece, around());
+    expect(cut).toEqual(whole);
+    expect(Object.keys(whole.sample)).toHaveLength(451);
+  });
+  test('packets are not cut: rows of one add up', () => {
+    const rows = Array.from({ length: 450 }, () => 'osmere,lark,14,1\n').join('');
+    const pieces = takeTable.parts(good(`maker,model,size,count\n${rows}`));
+    expect(pieces).toHaveLength(1);
+  });
+  test('a table of more rows than are read at once is refused with how many it has', () => {
+    const rows = Array.from({ length: 20_001 }, (_, index) => `2033-05-24,${index}\n`).join('');
+    expect(readFile(bytes(`when,place\n${rows}`))).toMatchObject({
+      what: 'refused',
+      fault: { code: 'too-many-rows', params: { count: 20_001, most: 20_000 } },
+    });
+  });
+});

@@ -6,9 +6,9 @@ import type { OwnGroup } from '@/core/exchange/groups-file';
 import type { GivenTaping } from '@/core/exchange/model-file';
 import type { CellValue, SheetRow } from '@/core/exchange/sheet';
 import type { HookRow } from '@/core/hooks/hook';
-import { command, enter, type Around } from '../command';
+import { command, enter, inPieces, type Around } from '../command';
 import { USUAL_BOX } from '../box/commands';
-import { heldOf, NO_KIND, sameKind, slotFor, type FlyKind } from '../fly/queries';
+import { heldOf, NO_KIND, slotFor, type FlyKind } from '../fly/queries';
 import { takeGroups } from '../group/commands';
 import { takeSaid } from '../import-duplicate';
 import type { Entities } from '../kinds';
@@ -26,6 +26,8 @@ export interface OwnRow extends SheetRow {
   /** Its insects one by one, mm. */
   specimens?: readonly { id: string | null; mm: number; halfMm: number | null; out: string | null }[];
   preserved?: boolean;
+  /** How many rows before it say the very same: each is a sample of its own. */
+  nth?: number;
   /** Its place is told in general: one that is noted here is the better one. */
   general?: boolean;
 }
@@ -89,16 +91,16 @@ function newSpecimens(draft: Entities, id: string, lengths: readonly number[]) {
   });
 }
 
+/** What tells samples apart that have no id. */
+export const saidOf = ({ cells, extra = {} }: OwnRow) =>
+  JSON.stringify([cells.when, cells.place, cells.water, cells.stage, cells.lengths_mm, extra]);
+
 function takeSamples(draft: Entities, rows: readonly OwnRow[], around: Around): void {
-  const twice = new Map<string, number>();
+  const opened = new Set(Object.values(draft.match).map(({ sampleId }) => sampleId));
   for (const row of rows) {
     const { cells, extra = {} } = row;
     const named = text(cells.sample);
-    const said = [cells.when, cells.place, cells.water, cells.stage, cells.lengths_mm, extra];
-    const key = JSON.stringify(said);
-    const before = twice.get(key) ?? 0;
-    twice.set(key, before + 1);
-    const id = named ? idIn('sample', named) : idFrom('sample', [...said, before]);
+    const id = named ? idIn('sample', named) : idFrom('sample', [saidOf(row), row.nth ?? 0]);
     const measure = (value: CellValue | null | undefined) =>
       value == null ? null : { mm: number(value), typed: null };
     takeSaid(
@@ -127,7 +129,8 @@ function takeSamples(draft: Entities, rows: readonly OwnRow[], around: Around): 
       }),
       around,
     );
-    if (Object.values(draft.match).some((match) => match.sampleId === id)) continue;
+    if (opened.has(id)) continue;
+    opened.add(id);
     takeSaid(
       draft,
       'match',
@@ -202,14 +205,20 @@ function takeMatches(draft: Entities, rows: readonly OwnRow[], around: Around): 
   }
 }
 
-const boxCalled = (draft: Entities, name: string) =>
-  name in draft.box ? name : Object.entries(draft.box).find(([, box]) => box.name === name)?.[0];
+/** Boxes by their ids and by their names, the first of a name. */
+function boxesOf(draft: Entities): Map<string, string> {
+  const boxes = new Map<string, string>();
+  for (const [id, { name }] of Object.entries(draft.box)) if (!boxes.has(name)) boxes.set(name, id);
+  for (const id of Object.keys(draft.box)) boxes.set(id, id);
+  return boxes;
+}
 
 function takeBoxes(draft: Entities, rows: readonly OwnRow[], around: Around): void {
+  const boxes = boxesOf(draft);
   for (const { cells } of rows) {
     const name = text(cells.name)!;
     const named = text(cells.box);
-    const id = named ? idIn('box', named) : (boxCalled(draft, name) ?? idFrom('box', name));
+    const id = named ? idIn('box', named) : (boxes.get(name) ?? idFrom('box', name));
     takeSaid(
       draft,
       'box',
@@ -223,7 +232,13 @@ function takeBoxes(draft: Entities, rows: readonly OwnRow[], around: Around): vo
   }
 }
 
+/** What tells kinds of fly apart, as one text. */
+const kindKey = ({ name, dressingId, hookId, stage, lengthMm, shade, ride }: FlyKind) =>
+  JSON.stringify([name, dressingId, hookId, stage, lengthMm, shade, ride]);
+
 function takeFlies(draft: Entities, rows: readonly OwnRow[], around: Around): void {
+  const boxes = boxesOf(draft);
+  const kinds = new Map(Object.entries(draft.fly).map(([id, fly]) => [kindKey(fly), id]));
   for (const { cells } of rows) {
     const kind: FlyKind = {
       ...NO_KIND,
@@ -239,17 +254,17 @@ function takeFlies(draft: Entities, rows: readonly OwnRow[], around: Around): vo
       }),
     } as FlyKind;
     const named = text(cells.fly);
-    const id = named
-      ? idIn('fly', named)
-      : (Object.entries(draft.fly).find(([, fly]) => sameKind(fly, kind))?.[0] ?? idFrom('fly', kind));
+    const id = named ? idIn('fly', named) : (kinds.get(kindKey(kind)) ?? idFrom('fly', kind));
+    kinds.set(kindKey(kind), id);
     const fresh = !draft.fly[id];
     takeSaid(draft, 'fly', id, kind, around);
     const wanted = text(cells.box);
-    let boxId = wanted === null ? Object.keys(draft.box)[0] : boxCalled(draft, wanted);
+    let boxId = wanted === null ? [...boxes.values()][0] : boxes.get(wanted);
     if (boxId === undefined) {
       // A box of which the table alone knows.
       boxId = idFrom('box', wanted ?? '');
       takeSaid(draft, 'box', boxId, { ...USUAL_BOX, name: wanted ?? '1' }, around);
+      boxes.set(wanted ?? '1', boxId);
     }
     const held = heldOf(draft.fly[id]!);
     const slot =
@@ -267,12 +282,11 @@ function takeFlies(draft: Entities, rows: readonly OwnRow[], around: Around): vo
 }
 
 function takeMaterials(draft: Entities, rows: readonly OwnRow[], around: Around): void {
+  const names = new Map(Object.entries(draft.material).map(([id, own]) => [own.name, id]));
   for (const { cells } of rows) {
     const name = text(cells.name)!;
     const named = text(cells.material);
-    const id = named
-      ? idIn('material', named)
-      : (Object.entries(draft.material).find(([, own]) => own.name === name)?.[0] ?? materialKey(idFrom('own', name)));
+    const id = named ? idIn('material', named) : (names.get(name) ?? materialKey(idFrom('own', name)));
     takeSaid(
       draft,
       'material',
@@ -303,7 +317,17 @@ export const takeTable = command<SheetIn>(
     if (input.sheet === 'groups') return takeGroups.run(draft, input, around);
     TAKES[input.sheet](draft, input.rows, around);
   },
-  { label: ({ sheet }) => LABELS[sheet] ?? 'table-in' },
+  {
+    label: ({ sheet }) => LABELS[sheet] ?? 'table-in',
+    parts: (input) =>
+      'rows' in input && input.sheet !== 'packets'
+        ? (inPieces<unknown>(input.rows).map((rows, index) => ({
+            ...input,
+            rows,
+            ...(input.sheet === 'hooks' && index > 0 ? { tapings: [] } : {}),
+          })) as SheetIn[])
+        : [input],
+  },
 );
 
 /** Matches of a table whose natural is not here: they are left out until its table is read. */

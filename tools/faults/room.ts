@@ -1,0 +1,112 @@
+import type { CDPSession, Page } from '@playwright/test';
+import sharp from 'sharp';
+import { kept, newPlace, newProfile, openProfile, placeField, saysKept, type Found } from './profile';
+
+const AMPLE = 500_000_000;
+
+/** Gives the page so much room beyond what it uses; the browser itself refuses what is more. */
+async function room(cdp: CDPSession, page: Page, more: number): Promise<void> {
+  const { usage } = await page.evaluate(() => navigator.storage.estimate());
+  await cdp.send('Storage.overrideQuotaForOrigin', {
+    origin: new URL(page.url()).origin,
+    quotaSize: (usage ?? 0) + more,
+  });
+}
+
+const said = (page: Page, text: RegExp) =>
+  page
+    .getByText(text)
+    .first()
+    .waitFor({ timeout: 5_000 })
+    .then(
+      () => true,
+      () => false,
+    );
+
+/** The browser's room is used up between edits: the page must say so at once, keep what was said to be kept, go on in memory, and keep all of it once there is room. */
+export async function edits(origin: string, count: number): Promise<Found> {
+  const context = await openProfile(newProfile());
+  const page = context.pages()[0] ?? (await context.newPage());
+  const cdp = await context.newCDPSession(page);
+  const address = await newPlace(page, origin);
+  let [silent, wrong, lost, unkept] = [0, 0, 0, 0];
+  for (let round = 0; round < count; round++) {
+    const field = await placeField(page);
+    await field.fill(`before ${round}`);
+    await kept(page);
+    await room(cdp, page, 0);
+    await field.fill(`without room ${round}`);
+    if (!(await said(page, /is not kept yet|are not kept yet/))) silent++;
+    if (await saysKept(page)) wrong++;
+    await field.fill(`still without ${round}`);
+    const second = await context.newPage();
+    await second.goto(address);
+    if ((await (await placeField(second)).inputValue()) !== `before ${round}`) lost++;
+    await second.close();
+    await room(cdp, page, AMPLE);
+    await field.fill(`with room ${round}`);
+    await kept(page).catch(() => unkept++);
+    await page.goto(address);
+    if ((await (await placeField(page)).inputValue()) !== `with room ${round}`) unkept++;
+  }
+  await context.close();
+  return {
+    text: `room used up in ${count} rounds of edits: ${silent} times it was not said, ${wrong} times "kept" was said of what was not; what was kept before was gone ${lost} times, what came meanwhile was not kept once there was room ${unkept} times`,
+    bad: silent + wrong + lost + unkept,
+  };
+}
+
+/** The same in the middle of a photograph that is to be kept. */
+export async function photographs(origin: string, count: number): Promise<Found> {
+  const context = await openProfile(newProfile());
+  const page = context.pages()[0] ?? (await context.newPage());
+  const cdp = await context.newCDPSession(page);
+  await page.goto(`${origin}/?start=clean`);
+  // Noise: no way of packing makes it small.
+  const picture = await sharp(
+    Buffer.from(Array.from({ length: 800 * 600 * 3 }, (_, at) => (at * 2_654_435_761) >>> 24)),
+    {
+      raw: { width: 800, height: 600, channels: 3 },
+    },
+  )
+    .jpeg({ quality: 95 })
+    .toBuffer();
+  const choose = async () => {
+    const opening = page.waitForEvent('filechooser');
+    await page.getByRole('button', { name: 'Photograph it for tonight' }).click();
+    await (await opening).setFiles({ name: 'insect.jpg', mimeType: 'image/jpeg', buffer: picture });
+  };
+  let [silent, kept0, unkept] = [0, 0, 0];
+  for (let round = 0; round < count; round++) {
+    await page.goto(`${origin}/`);
+    await page.getByRole('button', { name: 'Photograph it for tonight' }).waitFor();
+    await kept(page);
+    await room(cdp, page, 10_000);
+    await choose();
+    if (!(await said(page, /no room/i))) silent++;
+    await room(cdp, page, AMPLE);
+    await page.goto(`${origin}/shelf/data`);
+    await page.getByRole('heading', { level: 1, name: 'Data' }).waitFor();
+    if ((await page.getByText(/\d photograph/).count()) > 0) kept0++;
+    await page.goto(`${origin}/`);
+    await choose();
+    if (!(await said(page, /1 of 12 photographs/))) unkept++;
+    await page
+      .getByRole('link', { name: /Unnamed natural/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: 'Let photograph 1 go' }).click();
+    await kept(page);
+    await page.goto(`${origin}/matches`);
+    await page
+      .getByRole('button', { name: /^Delete/ })
+      .first()
+      .click()
+      .catch(() => undefined);
+  }
+  await context.close();
+  return {
+    text: `room used up in ${count} photographs: ${silent} times it was not said, ${kept0} times a photograph without its picture was kept; with room again ${unkept} were not kept`,
+    bad: silent + kept0 + unkept,
+  };
+}
