@@ -62,10 +62,8 @@ interface More<I> {
 const AT_ONCE = 200;
 
 /** A list cut up into pieces that are worked on one after the other. */
-export function inPieces<T>(list: readonly T[]): T[][] {
-  return Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, at) =>
-    list.slice(at * AT_ONCE, (at + 1) * AT_ONCE),
-  );
+export function inPieces<T>(list: readonly T[], atOnce = AT_ONCE): T[][] {
+  return Array.from({ length: Math.ceil(list.length / atOnce) }, (_, at) => list.slice(at * atOnce, (at + 1) * atOnce));
 }
 
 /** A command; without a label it is called by its name. */

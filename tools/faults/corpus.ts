@@ -1,4 +1,5 @@
-import { Zip, ZipDeflate, ZipPassThrough, strToU8 } from 'fflate';
+import { crc32 } from 'node:zlib';
+import { Zip, ZipDeflate, ZipPassThrough, strToU8, zlibSync } from 'fflate';
 import sharp from 'sharp';
 
 /** One file that is handed to every reader: what it is, and whether anything of it may be taken. */
@@ -43,7 +44,7 @@ function rows(head: string, row: (index: number) => string, bytes: number, betwe
   return Buffer.from(parts.join(''));
 }
 const MB = 1_000_000;
-const sample = (index: number) =>
+const sample = (index: number, insects: number) =>
   JSON.stringify({
     kind: 'sample',
     id: `s${index}`,
@@ -51,14 +52,78 @@ const sample = (index: number) =>
     data: {
       when: '2033-05-24T04:50',
       place: `Fenbeck ${index}`,
-      specimens: [{ id: 'i1', body: { mm: 8.1, typed: null } }],
+      specimens: Array.from({ length: insects }, (_, at) => ({
+        id: `i${at}`,
+        body: { mm: 8.1 + at / 10, typed: null },
+        sex: null,
+        out: null,
+        halfMm: 0.2,
+      })),
       extra: {},
     },
   });
 const joined = (bytes: Uint8Array, end: string) => new Uint8Array(Buffer.concat([bytes, Buffer.from(end)]));
-const records = (bytes: number) => joined(rows('{"aubade":"records","version":2,"items":[', sample, bytes, ','), ']}');
+const records = (bytes: number, insects = 1) =>
+  joined(
+    rows('{"aubade":"records","version":2,"items":[', (index) => sample(index, insects), bytes, ','),
+    ']}',
+  );
+const hooks = (count: number) =>
+  Buffer.from(
+    `maker,model,size,bend,shank_mm\n${Array.from({ length: count }, (_, at) => `osmere,m${at >> 3},${8 + (at & 7)},round,${20 - (at & 7)}\n`).join('')}`,
+  );
 const samples = (bytes: number) =>
   rows('when,place,lengths_mm\n', (index) => `2033-05-24T04:50,Fenbeck ${index},8.1 8.4\n`, bytes);
+
+/** A PNG that says it is so large, with hardly a byte behind it. */
+function absurdPng(side: number): Uint8Array {
+  const chunk = (type: string, data: Uint8Array) => {
+    const body = Buffer.concat([Buffer.from(type, 'latin1'), data]);
+    const [length, sum] = [Buffer.alloc(4), Buffer.alloc(4)];
+    length.writeUInt32BE(data.length);
+    sum.writeUInt32BE(crc32(body));
+    return Buffer.concat([length, body, sum]);
+  };
+  const head = Buffer.alloc(13);
+  head.writeUInt32BE(side, 0);
+  head.writeUInt32BE(side, 4);
+  head.set([8, 2, 0, 0, 0], 8);
+  return Buffer.concat([
+    Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]),
+    chunk('IHDR', head),
+    chunk('IDAT', zlibSync(new Uint8Array(1000))),
+    chunk('IEND', new Uint8Array()),
+  ]);
+}
+
+/** Files that are handed over as photographs. */
+export async function pictures(): Promise<Specimen[]> {
+  const good = await sharp({ create: { width: 900, height: 600, channels: 3, background: '#7b6a3c' } })
+    .jpeg()
+    .toBuffer();
+  return [
+    { name: 'picture of 60,000 by 60,000', bytes: absurdPng(60_000) },
+    { name: 'picture cut short', bytes: good.subarray(0, 300) },
+    { name: 'text for a picture', bytes: text('not a picture') },
+    {
+      name: 'SVG with a script for a picture',
+      bytes: text(
+        '<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script>window.polluted=1</script><image href="http://x/y"/></svg>',
+      ),
+    },
+    {
+      name: '30 MB of noise for a picture',
+      bytes: Buffer.concat([good.subarray(0, 300), new Uint8Array(30 * MB).map((_, at) => (at * 37) & 255)]),
+    },
+    {
+      name: 'good picture of 50 megapixels',
+      bytes: await sharp({ create: { width: 8660, height: 5773, channels: 3, background: '#cfd4c8' } })
+        .jpeg()
+        .toBuffer(),
+      good: true,
+    },
+  ];
+}
 
 /** Files that no tier writes, and good ones that are very large; `dressing` is a good dressing as JSON, `backup` a good backup. */
 export async function corpus(dressing: string, backup: Uint8Array): Promise<Specimen[]> {
@@ -113,6 +178,11 @@ export async function corpus(dressing: string, backup: Uint8Array): Promise<Spec
     { name: 'text read the wrong way', bytes: Buffer.from('{"aubade":"records","version":2,"items":[]}', 'utf16le') },
     { name: 'Latin letters in another encoding', bytes: Buffer.from('when,place\n2033-05-24,Überbeck\n', 'latin1') },
     { name: 'a newer version', bytes: text('{"aubade":"records","version":99,"items":[]}') },
+    { name: 'good table of 4,700 samples', bytes: samples(4_700 * 39), good: true },
+    { name: 'good table of 20,000 hooks', bytes: hooks(20_000), good: true },
+    { name: 'good records, 10 MB of 9,000 samples', bytes: records(10 * MB, 12), good: true },
+    { name: 'good dressings, 450 of them', bytes: many(450 * dressing.length), good: true },
+    { name: 'good dressings, 3.9 MB', bytes: many(3.9 * MB) },
     { name: 'good table of samples, 10 MB', bytes: samples(10 * MB), good: true },
     { name: 'good table of samples, 100 MB', bytes: samples(100 * MB) },
     { name: 'good records, 10 MB', bytes: records(10 * MB), good: true },

@@ -5,7 +5,7 @@ import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../browser';
 import { DRESSINGS, WORKS } from '../../src/catalogue';
 import { writeDressings } from '../../src/core/exchange';
-import { corpus } from './corpus';
+import { corpus, pictures } from './corpus';
 import { kept, type Found } from './profile';
 
 const MOST_MS = 3_000;
@@ -92,8 +92,9 @@ export async function files(origin: string): Promise<Found> {
         () => false,
       );
     const took = performance.now() - since;
-    // What it would do is worked out a moment later.
-    await page.waitForTimeout(600);
+    // What it would do is worked out a moment later; the page must go on meanwhile.
+    if ((await told.count()) > 0)
+      await page.getByRole('group', { name: 'What it would do' }).waitFor({ timeout: LONGEST_MS });
     const gap = await gapOf(page);
     const why = (await refused.count()) > 0 ? await refused.innerText() : 'told of';
     const polluted = await page.evaluate(() => 'polluted' in window || 'polluted' in {});
@@ -119,6 +120,52 @@ export async function files(origin: string): Promise<Found> {
       await watch(page);
     }
   }
+  // Handed over as photographs: what is kept must be a picture.
+  let keptSoFar = 0;
+  for (const { name, bytes, good = false } of await pictures()) {
+    const path = join(folder, name.startsWith('SVG') ? 'picture.svg' : 'picture.png');
+    writeFileSync(path, bytes);
+    await page.goto(`${origin}/`);
+    const door = page.getByRole('button', { name: 'Photograph it for tonight' });
+    await door.waitFor();
+    await watch(page);
+    failures.length = 0;
+    const opening = page.waitForEvent('filechooser');
+    await door.click();
+    const chooser = await opening;
+    await gapOf(page);
+    const since = performance.now();
+    await chooser.setFiles(path);
+    const refused = page.getByText(/^That (?:is not a picture|picture is larger)|no room/);
+    const waits = page.getByText(new RegExp(`^${keptSoFar + 1} of \\d+ photographs`)).first();
+    const answered = await refused
+      .or(waits)
+      .first()
+      .waitFor({ timeout: LONGEST_MS })
+      .then(
+        () => true,
+        () => false,
+      );
+    const took = performance.now() - since;
+    await page.waitForTimeout(300);
+    const gap = await gapOf(page);
+    const taken = (await waits.count()) > 0;
+    if (taken) keptSoFar++;
+    const polluted = await page.evaluate(() => 'polluted' in window);
+    const wrong = [
+      !answered && 'never answers',
+      took > MOST_MS && 'slow',
+      gap > MOST_GAP_MS && 'stops the page',
+      polluted && 'reaches into the page',
+      taken !== good && (taken ? 'was kept' : 'was refused'),
+      failures.length > 0 && `throws ${failures[0]}`,
+    ].filter(Boolean);
+    bad += wrong.length;
+    tried++;
+    process.stdout.write(
+      `  ${name}: ${taken ? 'kept' : answered ? 'refused' : 'nothing'}; ${Math.round(took)} ms, page waited ${Math.round(gap)} ms${wrong.length > 0 ? ` -- ${wrong.join(', ')}` : ''}\n`,
+    );
+  }
   await browser.close();
-  return { text: `${tried} files on the Data page, ${bad} times not as it should be`, bad };
+  return { text: `${tried} files, ${bad} times not as it should be`, bad };
 }

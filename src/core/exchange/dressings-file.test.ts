@@ -2,7 +2,7 @@ import { DRESSINGS, KNOWN, WORKS } from '@/catalogue';
 import { createI18n, createSpeech } from '@/speech';
 import { cardMarkdown, cardSheet } from '@/speech/card';
 import { cardOn14 } from '../../../tools/test-catalogue';
-import { readDressings, writeDressings } from './dressings-file';
+import { MOST_DRESSINGS, readDressings, writeDressings } from './dressings-file';
 
 const speech = createSpeech(createI18n(), 'mm');
 test('the whole library goes out and comes back the same', () => {
@@ -98,4 +98,14 @@ test('a line that cannot be read is named with its record, and nothing of it is 
       ['first-light-dun', 'way-unknown'],
     ]),
   );
+});
+
+test('more dressings than are worked out at once are refused before any of them is', () => {
+  const items = Array.from({ length: MOST_DRESSINGS + 1 }, () => ({}));
+  expect(readDressings(JSON.stringify(items), KNOWN, WORKS)).toMatchObject({
+    fault: 'file-many',
+    problems: [],
+    count: 501,
+  });
+  expect(readDressings(JSON.stringify(items.slice(1)), KNOWN, WORKS)).toMatchObject({ fault: null, dressings: [] });
 });

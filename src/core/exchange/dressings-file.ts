@@ -6,6 +6,9 @@ import { isWritten, readWays, recordOf, workOut, writeWays, type WaysCatalogue }
 /** Version of the format that is written. 1 knew no switches, bundles, assemblies, tools or ancestry; 2 knew parts and steps written apart, and no ways. */
 const DRESSINGS_VERSION = 3;
 
+/** Three times the shipped library: each is worked out part by part, and more would take minutes. */
+export const MOST_DRESSINGS = 500;
+
 export interface DressingProblem {
   /** Id of the record, or its place in the file. */
   record: string;
@@ -21,7 +24,7 @@ export interface DressingsRead {
   /** Records of the file, good and bad. */
   count: number;
   /** Why the file as a whole cannot be read; null when it can. */
-  fault: 'file-unread' | 'file-newer' | 'file-empty' | null;
+  fault: 'file-unread' | 'file-newer' | 'file-empty' | 'file-many' | null;
   /** Its version where that is newer than is known. */
   version: number | null;
 }
@@ -78,6 +81,8 @@ function recordsOf(text: string): {
 /** Dressings of a file: JSON (one, a list, or the envelope) or a Markdown card by its JSON block. Good records are kept, bad ones named. Source: docs/formats/dressings.md. */
 export function readDressings(text: string, ids: KnownIds, shipped: WaysCatalogue): DressingsRead {
   const { items, fault, version = null, materials: brought = [] } = recordsOf(text);
+  if (items.length > MOST_DRESSINGS)
+    return { dressings: [], materials: [], problems: [], count: items.length, fault: 'file-many', version };
   const schema = dressingSchema(ids);
   const dressings: Dressing[] = [];
   const problems: DressingProblem[] = [];

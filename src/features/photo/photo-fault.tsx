@@ -3,7 +3,7 @@ import { useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 /** Why a photograph was not kept, and what to do. */
-export function PhotoFault({ wrong }: { wrong: 'full' | 'no-room' | 'not-image' }) {
+export function PhotoFault({ wrong }: { wrong: 'full' | 'no-room' | 'not-image' | 'huge' }) {
   const words = useWords();
   return (
     <Say live size="small" tone="dawn">

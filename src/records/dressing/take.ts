@@ -2,7 +2,7 @@ import equal from 'fast-deep-equal';
 import { DRESSINGS } from '@/catalogue';
 import type { Dressing } from '@/core/dressings';
 import type { Material } from '@/core/materials';
-import { command, type Around } from '../command';
+import { command, inPieces, type Around } from '../command';
 import { takeSaid } from '../import-duplicate';
 import type { Entities } from '../kinds';
 import { materialKey } from '../material/commands';
@@ -27,6 +27,9 @@ function take(draft: Entities, dressing: Dressing, around: Around): void {
   takeSaid(draft, 'dressing', key, { ...structuredClone(dressing), rev: revAfter(draft, dressing) }, around, whole);
 }
 
+/** A dressing is as much as fifty other records. */
+const AT_ONCE = 5;
+
 /** Dressings of a file with their materials. A shipped one is never written over: it comes in beside it, as made from it, each under an id of its own, and only once however often it is read. */
 export const takeDressings = command<{ dressings: readonly Dressing[]; materials: readonly Material[] }>(
   'dressings-in',
@@ -40,5 +43,11 @@ export const takeDressings = command<{ dressings: readonly Dressing[]; materials
       )
         take(draft, { ...dressing, id: ownId('dressing', dressing.id, around.newId), parent: dressing.id }, around);
     }
+  },
+  {
+    parts: ({ dressings, materials }) => [
+      { dressings: [], materials },
+      ...inPieces(dressings, AT_ONCE).map((some) => ({ dressings: some, materials: [] })),
+    ],
   },
 );

@@ -65,8 +65,8 @@ export type FileRead =
 
 /** The most bytes of a table, and of a file of dressings: more than any tier has, and read in a few seconds. */
 export const FILE_LIMITS = { table: 32 * 1024 * 1024, dressings: 4 * 1024 * 1024 } as const;
-/** More than the hooks of all makers. */
-const MOST_ROWS = 20_000;
+/** More than the hooks of all makers; of all else ten seasons are under half of it. */
+const MOST_ROWS = { hooks: 20_000, other: 5_000 } as const;
 const SHOWN_ROWS = 4;
 
 const refused = (code: string, params: Coded['params'] = {}): FileRead => ({
@@ -123,9 +123,12 @@ const ENVELOPES: Readonly<Record<string, SheetId>> = {
 };
 
 /** What a table is, what its columns are, and its rows where that is plain. */
-function looked(table: Table, text: string, how: FileReading, report?: (done: number) => void): TableLooked {
+function looked(table: Table, text: string, how: FileReading, report?: (done: number) => void): FileRead {
   const { headings, rows } = table;
   const sheet = how.sheet ?? sheetOf(headings, how.prefer);
+  const most = MOST_ROWS[sheet === 'hooks' ? 'hooks' : 'other'];
+  if (rows.length > (sheet === null ? MOST_ROWS.hooks : most))
+    return refused('too-many-rows', { count: rows.length, most });
   const sample = rows.slice(0, SHOWN_ROWS).map(({ cells }) => cells);
   const guess = sheet === null ? {} : (how.map ?? guessFor(sheet, headings));
   const days =
@@ -195,7 +198,6 @@ export function readFile(bytes: Uint8Array, how: FileReading = AS_IT_IS, report?
   if (table === null) return refused(json ? 'file-no-json' : 'file-not-table');
   if ('newer' in table) return refused('file-newer', { version: table.newer });
   if (table.rows.length === 0) return refused('file-no-rows');
-  if (table.rows.length > MOST_ROWS) return refused('too-many-rows', { count: table.rows.length, most: MOST_ROWS });
   return looked(
     table,
     text,
