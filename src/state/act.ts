@@ -127,6 +127,11 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
   };
 }
 
+/** What a command would do, and the records as they would be. */
+export interface Foreseen extends Reading {
+  after: Entities;
+}
+
 /** Lets the page do what waits: taps, its timer, the next picture. */
 const breathe = () => new Promise<void>((on) => setTimeout(on));
 
@@ -141,7 +146,7 @@ export async function foresee<I, R>(
   command: Command<I, R>,
   input: I,
   wanted: () => boolean = () => true,
-): Promise<Reading | null> {
+): Promise<Foreseen | null> {
   let next = 0;
   const around: Around = {
     now,
@@ -157,5 +162,6 @@ export async function foresee<I, R>(
     if (!wanted()) return null;
     command.run(draft, part, around);
   }
-  return readingOf(entities, finish().entities);
+  const after = finish().entities;
+  return { ...readingOf(entities, after), after };
 }

@@ -24,6 +24,11 @@ export async function clocks(origin: string, count: number): Promise<Found> {
   await wrongBy(ahead, 24 * HOUR_MS);
   await Promise.all([back.goto(address), ahead.goto(address)]);
   const pages = [right, back, ahead];
+  const told = await Promise.all(
+    pages.map((page) => page.evaluate(() => new Date().getTime() - performance.timeOrigin)),
+  );
+  const off = told.map((ms) => Math.round(ms / HOUR_MS));
+  if (off.join() !== '0,-1,24') throw new Error(`clocks are off by ${off.join()} h`);
   const fields = await Promise.all(pages.map(placeField));
   let [screens, stored] = [0, 0];
   for (let round = 0; round < count; round++) {

@@ -127,18 +127,13 @@ export async function pictures(): Promise<Specimen[]> {
 
 /** Files that no tier writes, and good ones that are very large; `dressing` is a good dressing as JSON, `backup` a good backup. */
 export async function corpus(dressing: string, backup: Uint8Array): Promise<Specimen[]> {
-  const many = (bytes: number) =>
-    joined(
-      rows(
-        '{"aubade":"dressings","version":3,"items":[',
-        (index) => dressing.replace(/"id": ?"[^"]+"/, `"id":"d-${index}"`),
-        bytes,
-        ',',
-      ),
-      ']}',
-    );
+  return [...(await odd(backup)), ...large(dressing)];
+}
+
+/** Those of it that are none of ours or broken. */
+export async function odd(backup: Uint8Array, bombBytes = 2_000 * MB): Promise<Specimen[]> {
   return [
-    { name: 'zip bomb, 2 GB of noughts', bytes: zipOf({ 'manifest.json': { zeros: 2_000 * MB } }) },
+    { name: 'zip bomb, 2 GB of noughts', bytes: zipOf({ 'manifest.json': { zeros: bombBytes } }) },
     { name: 'ZIP with a way out', bytes: zipOf({ 'manifest.json': text('{}'), '../../escape.json': text('{}') }) },
     { name: 'ZIP with a Windows way out', bytes: zipOf({ '..\\escape.json': text('{}') }) },
     {
@@ -151,7 +146,6 @@ export async function corpus(dressing: string, backup: Uint8Array): Promise<Spec
       bytes: backup.map((byte, at) => (at > 200 && at % 97 === 0 ? byte ^ 255 : byte)),
     },
     { name: 'JSON a million deep', bytes: text('['.repeat(MB)) },
-    { name: '100 MB of open brackets', bytes: new Uint8Array(100 * MB).fill(0x5b) },
     {
       name: '__proto__ in a dressing',
       bytes: text('{"aubade":"dressings","version":3,"items":[{"__proto__":{"polluted":1}}]}'),
@@ -178,6 +172,23 @@ export async function corpus(dressing: string, backup: Uint8Array): Promise<Spec
     { name: 'text read the wrong way', bytes: Buffer.from('{"aubade":"records","version":2,"items":[]}', 'utf16le') },
     { name: 'Latin letters in another encoding', bytes: Buffer.from('when,place\n2033-05-24,Überbeck\n', 'latin1') },
     { name: 'a newer version', bytes: text('{"aubade":"records","version":99,"items":[]}') },
+  ];
+}
+
+/** Good ones of a size that no tier has, and nonsense as large. */
+function large(dressing: string): Specimen[] {
+  const many = (bytes: number) =>
+    joined(
+      rows(
+        '{"aubade":"dressings","version":3,"items":[',
+        (index) => dressing.replace(/"id": ?"[^"]+"/, `"id":"d-${index}"`),
+        bytes,
+        ',',
+      ),
+      ']}',
+    );
+  return [
+    { name: '100 MB of open brackets', bytes: new Uint8Array(100 * MB).fill(0x5b) },
     { name: 'good table of 4,700 samples', bytes: samples(4_700 * 39), good: true },
     { name: 'good table of 20,000 hooks', bytes: hooks(20_000), good: true },
     { name: 'good records, 10 MB of 9,000 samples', bytes: records(10 * MB, 12), good: true },

@@ -1,9 +1,9 @@
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../browser';
-import { kept, newPlace, placeField, saysKept, type Found } from './profile';
+import { kept, nameable, newPlace, placeField, saysKept, type Found } from './profile';
 
 /** What a browser does that keeps nothing. */
-const REFUSES: readonly (readonly [name: string, make: (page: Page, origin: string) => Promise<unknown>])[] = [
+const REFUSES: readonly (readonly [name: string, make: (page: Page) => Promise<unknown>])[] = [
   [
     'denied',
     (page) =>
@@ -33,10 +33,12 @@ const REFUSES: readonly (readonly [name: string, make: (page: Page, origin: stri
   ],
   [
     'full at the first start',
-    async (page, origin) => {
-      const cdp = await page.context().newCDPSession(page);
-      await cdp.send('Storage.overrideQuotaForOrigin', { origin, quotaSize: 0 });
-    },
+    (page) =>
+      page.addInitScript(() => {
+        IDBObjectStore.prototype.put = function put() {
+          throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+        };
+      }),
   ],
 ];
 
@@ -47,8 +49,9 @@ export async function noStore(origin: string, count: number): Promise<Found> {
   for (let round = 0; round < count; round++) {
     const [, make] = REFUSES[round % REFUSES.length]!;
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+    await nameable(context);
     const page = await context.newPage();
-    await make(page, origin);
+    await make(page);
     await page.goto(`${origin}/?start=clean`);
     const door = page.getByRole('button', { name: /A natural in hand/ });
     if (

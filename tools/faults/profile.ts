@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type Page } from '@playwright/test';
+import { chromium, type BrowserContext, type Page } from '@playwright/test';
 import { CHROMIUM } from '../browser';
 
 /** What a run found: a line of the table, and how often it was not as it should be. */
@@ -20,8 +20,17 @@ export function random(): number {
 export const upTo = (count: number) => Math.floor(random() * count);
 
 export const newProfile = () => mkdtempSync(join(tmpdir(), 'aubade-faults-'));
-export const openProfile = (folder: string) =>
-  chromium.launchPersistentContext(folder, { ...CHROMIUM, viewport: { width: 390, height: 844 } });
+/** What our own scripts are compiled with calls this to name functions; in a page there is none. */
+export const nameable = (context: BrowserContext) => context.addInitScript('globalThis.__name = (named) => named;');
+
+export async function openProfile(folder: string): Promise<BrowserContext> {
+  const context = await chromium.launchPersistentContext(folder, {
+    ...CHROMIUM,
+    viewport: { width: 390, height: 844 },
+  });
+  await nameable(context);
+  return context;
+}
 
 export const kept = (page: Page) =>
   page.waitForSelector('html[data-saved=yes]', { state: 'attached', timeout: 20_000 }).then(() => undefined);

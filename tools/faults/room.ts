@@ -1,17 +1,19 @@
-import type { CDPSession, Page } from '@playwright/test';
+import type { BrowserContext, Page } from '@playwright/test';
 import sharp from 'sharp';
 import { kept, newPlace, newProfile, openProfile, placeField, saysKept, type Found } from './profile';
 
-const AMPLE = 500_000_000;
-
-/** Gives the page so much room beyond what it uses; the browser itself refuses what is more. */
-async function room(cdp: CDPSession, page: Page, more: number): Promise<void> {
-  const { usage } = await page.evaluate(() => navigator.storage.estimate());
-  await cdp.send('Storage.overrideQuotaForOrigin', {
-    origin: new URL(page.url()).origin,
-    quotaSize: (usage ?? 0) + more,
+/** From `full` on the browser refuses to write, as it does when its disk is full: over every page of the context, in the window that is told so. */
+async function fillable(context: BrowserContext): Promise<void> {
+  await context.addInitScript(() => {
+    const { put } = IDBObjectStore.prototype;
+    IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
+      if ((window as unknown as { full?: boolean }).full)
+        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
+      return put.apply(this, given);
+    };
   });
 }
+const fill = (page: Page, full: boolean) => page.evaluate((value) => void Object.assign(window, { full: value }), full);
 
 const said = (page: Page, text: RegExp) =>
   page
@@ -26,15 +28,15 @@ const said = (page: Page, text: RegExp) =>
 /** The browser's room is used up between edits: the page must say so at once, keep what was said to be kept, go on in memory, and keep all of it once there is room. */
 export async function edits(origin: string, count: number): Promise<Found> {
   const context = await openProfile(newProfile());
+  await fillable(context);
   const page = context.pages()[0] ?? (await context.newPage());
-  const cdp = await context.newCDPSession(page);
   const address = await newPlace(page, origin);
   let [silent, wrong, lost, unkept] = [0, 0, 0, 0];
   for (let round = 0; round < count; round++) {
     const field = await placeField(page);
     await field.fill(`before ${round}`);
     await kept(page);
-    await room(cdp, page, 0);
+    await fill(page, true);
     await field.fill(`without room ${round}`);
     if (!(await said(page, /is not kept yet|are not kept yet/))) silent++;
     if (await saysKept(page)) wrong++;
@@ -43,7 +45,7 @@ export async function edits(origin: string, count: number): Promise<Found> {
     await second.goto(address);
     if ((await (await placeField(second)).inputValue()) !== `before ${round}`) lost++;
     await second.close();
-    await room(cdp, page, AMPLE);
+    await fill(page, false);
     await field.fill(`with room ${round}`);
     await kept(page).catch(() => unkept++);
     await page.goto(address);
@@ -59,8 +61,8 @@ export async function edits(origin: string, count: number): Promise<Found> {
 /** The same in the middle of a photograph that is to be kept. */
 export async function photographs(origin: string, count: number): Promise<Found> {
   const context = await openProfile(newProfile());
+  await fillable(context);
   const page = context.pages()[0] ?? (await context.newPage());
-  const cdp = await context.newCDPSession(page);
   await page.goto(`${origin}/?start=clean`);
   // Noise: no way of packing makes it small.
   const picture = await sharp(
@@ -81,28 +83,19 @@ export async function photographs(origin: string, count: number): Promise<Found>
     await page.goto(`${origin}/`);
     await page.getByRole('button', { name: 'Photograph it for tonight' }).waitFor();
     await kept(page);
-    await room(cdp, page, 10_000);
+    await fill(page, true);
     await choose();
     if (!(await said(page, /no room/i))) silent++;
-    await room(cdp, page, AMPLE);
+    await fill(page, false);
     await page.goto(`${origin}/shelf/data`);
     await page.getByRole('heading', { level: 1, name: 'Data' }).waitFor();
     if ((await page.getByText(/\d photograph/).count()) > 0) kept0++;
     await page.goto(`${origin}/`);
     await choose();
     if (!(await said(page, /1 of 12 photographs/))) unkept++;
-    await page
-      .getByRole('link', { name: /Unnamed natural/ })
-      .first()
-      .click();
-    await page.getByRole('button', { name: 'Let photograph 1 go' }).click();
     await kept(page);
-    await page.goto(`${origin}/matches`);
-    await page
-      .getByRole('button', { name: /^Delete/ })
-      .first()
-      .click()
-      .catch(() => undefined);
+    await page.getByRole('button', { name: /^Undo/ }).first().click();
+    await kept(page);
   }
   await context.close();
   return {

@@ -1,4 +1,4 @@
-import { act, fireEvent, render, screen, within, type RenderResult } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor, within, type RenderResult } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
 import { createStore, openStore, type Store } from '@/state';
@@ -56,4 +56,10 @@ export async function openScreen(
   );
   await laidOut();
   return Object.assign(shown, { store });
+}
+
+/** Presses a button once it may be pressed: what a file would do is worked out and drawn first. */
+export async function pressReady(name: string | RegExp): Promise<void> {
+  await waitFor(() => expect(screen.getByRole('button', { name })).not.toHaveAttribute('aria-disabled', 'true'));
+  await act(async () => void fireEvent.click(screen.getByRole('button', { name })));
 }

@@ -8,7 +8,7 @@ import { change } from '@/state/__tests__/change';
 import { NowScreen } from '../now';
 import { DataScreen } from '../shelf/screens';
 import { bytesOf } from '../__tests__/backup-jobs';
-import { openScreen } from '../__tests__/screen';
+import { openScreen, pressReady } from '../__tests__/screen';
 
 const chosen: { file: Blob | null } = { file: null };
 const saved: { name: string; file: Blob | string }[] = [];
@@ -84,7 +84,7 @@ test('read, it says what it is and what it would do before anything is done; joi
   expect(screen.getByText('1 sample, 1 match, 1 photograph')).toBeInTheDocument();
   expect(await screen.findByText('3 new:')).toBeInTheDocument();
   expect(place(store)).toBeUndefined();
-  await act(async () => void fireEvent.click(screen.getByText('Take it in')));
+  await pressReady('Take it in');
   expect(await screen.findByText(/^Taken in and joined/)).toBeInTheDocument();
   expect([place(store), await readPicture(store.ports, 'p')]).toEqual(['Fenbeck', PICTURE]);
   await act(async () => void store.dispatch(undone()));
@@ -108,7 +108,7 @@ test('in place of mine says what would go, and does it', async () => {
   expect(await screen.findByText('1 would go:')).toBeInTheDocument();
   expect(screen.getByText('Weir · 24 May 2033, 04:50')).toBeInTheDocument();
   expect(screen.getByText('Changes 1 of yours:')).toBeInTheDocument();
-  await act(async () => void fireEvent.click(screen.getByText('Take it in')));
+  await pressReady('Take it in');
   expect(await screen.findByText(/^All is as it was in the backup/)).toBeInTheDocument();
   expect([place(store), Object.keys(store.getState().records.entities.sample)]).toEqual(['Fenbeck', ['s']]);
 });
@@ -128,7 +128,7 @@ test('records alone and a file of matches come back by the same button; they are
     expect(screen.getByText(said)).toBeInTheDocument();
     expect(screen.queryByRole('radio', { name: 'In place of mine' })).not.toBeInTheDocument();
     expect(await screen.findByText(/^\d new:$/)).toBeInTheDocument();
-    await act(async () => void fireEvent.click(screen.getByText('Take it in')));
+    await pressReady('Take it in');
     await waitFor(() => expect(place(store)).toBe('Fenbeck'));
     expect(await readPicture(store.ports, 'p')).toBe(said.startsWith('Matches') ? PICTURE : null);
     unmount();
@@ -156,7 +156,7 @@ test('where the browser has no room for a picture nothing is changed, and that i
   await read(file);
   await screen.findByText('3 new:');
   store.ports.storage.setMany = () => Promise.reject(new DOMException('full', 'QuotaExceededError'));
-  await act(async () => void fireEvent.click(screen.getByText('Take it in')));
+  await pressReady('Take it in');
   expect(await screen.findByText(/no room/i)).toBeInTheDocument();
   expect(place(store)).toBeUndefined();
 });

@@ -5,7 +5,7 @@ import type { EventOp, Kind } from '@/records';
 import { mergeBackup, notIn, replaceByBackup, type Backup } from '@/records/backup';
 import { useApp, type Store } from '@/state';
 import { readyToTake, type RestoreHow } from '@/state/backup';
-import { ReadingReport, useForesee } from '@/features/reading';
+import { ReadingReport, Unshown, useForesee, useTrial, type Undrawn } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Say } from '@/ui/primitives';
 
@@ -14,7 +14,7 @@ interface RestorePreviewProps {
   how: RestoreHow;
   taking: boolean;
   onHow: (how: RestoreHow) => void;
-  onTake: () => void;
+  onTake: (undrawn: readonly Undrawn[]) => void;
   onLeave: () => void;
 }
 
@@ -36,6 +36,7 @@ export function RestorePreview({ backup, how, taking, onHow, onTake, onLeave }: 
   const merging = useForesee(mergeBackup, how === 'merge' ? input : null);
   const replacing = useForesee(replaceByBackup, how === 'replace' ? input : null);
   const reading = how === 'merge' ? merging : replacing;
+  const { trial, failed } = useTrial(reading);
   const counts = new Map<Kind, number>();
   for (const { kind } of backup.carried.records)
     if (!NOT_COUNTED.has(kind)) counts.set(kind, (counts.get(kind) ?? 0) + 1);
@@ -72,7 +73,15 @@ export function RestorePreview({ backup, how, taking, onHow, onTake, onLeave }: 
           </Say>
         </>
       ) : null}
-      {reading ? <ReadingReport reading={reading} held={backup.carried.records.length} /> : null}
+      {reading ? (
+        <ReadingReport reading={reading} held={backup.carried.records.length} />
+      ) : (
+        <Say size="small" tone="soft">
+          {words('tables.foreseeing')}
+        </Say>
+      )}
+      {trial}
+      <Unshown failed={failed} />
       {how === 'merge' && stays > 0 ? (
         <Say size="small" tone="soft">
           {words('backup.stays', { count: stays })}
@@ -80,7 +89,12 @@ export function RestorePreview({ backup, how, taking, onHow, onTake, onLeave }: 
       ) : null}
       {taking ? <Say live>{words('backup.taking')}</Say> : null}
       <View className="flex-row gap-3">
-        <Button kind="main" label={words('carry.take')} disabled={taking || !reading} onPress={onTake} />
+        <Button
+          kind="main"
+          label={words('carry.take')}
+          disabled={taking || !reading || !failed}
+          onPress={() => onTake(failed ?? [])}
+        />
         <Button kind="quiet" label={words('carry.leave')} disabled={taking} onPress={onLeave} />
       </View>
     </View>

@@ -3,7 +3,7 @@ import { KNOWN } from '@/catalogue';
 import { readHooksFile } from '@/core/exchange';
 import { selectHooks } from '@/state/answering';
 import { run as runJob } from '@/workers';
-import { laidOut, openScreen } from '../__tests__/screen';
+import { laidOut, openScreen, pressReady } from '../__tests__/screen';
 import { ImportScreen } from './import-screen';
 
 const mockFiles: { next: File | null; saved: { name: string; text: string }[] } = { next: null, saved: [] };
@@ -41,7 +41,7 @@ test('a file with our headings is read without a word: what is new, what changes
   expect(screen.getByText(/^Line 4: bend banana is not known; accepted: round, /)).toBeInTheDocument();
   fireEvent.click(screen.getByText('Bad rows as a file to mend'));
   expect(mockFiles.saved[0]!.text).toContain('wend,deep,14,banana,7,"bend banana is not known');
-  fireEvent.click(screen.getByText('Take 2 hooks'));
+  await pressReady('Take 2 hooks');
   expect(selectHooks(store.getState())).toHaveLength(before + 1);
   expect(store.getState().records.past.map((item) => item.label)).toEqual(['hooks-in']);
   expect(screen.getByText('2 hooks taken in. Undo takes it back.')).toBeInTheDocument();
@@ -67,7 +67,7 @@ test("another's headings wait until what is needed is matched; one value can sta
   fireEvent.click(screen.getByText('Read it so'));
   await waitFor(() => expect(screen.getByText('Take 1 hook')).toBeInTheDocument());
   await screen.findByRole('group', { name: 'What it would do' });
-  fireEvent.click(screen.getByText('Take 1 hook'));
+  await pressReady('Take 1 hook');
   expect(store.getState().records.entities.model['wend:deep']).toMatchObject({
     bend: 'jig',
     sizes: { 12: { shankMm: 0.33 * 25.4 } },
@@ -128,7 +128,7 @@ test('hooks another tier measured join the model by their id', async () => {
   for (let time = 0; time < 2; time++) {
     await choose(model);
     expect(screen.getByText('1 hook measured by another tier')).toBeInTheDocument();
-    fireEvent.click(screen.getByText('Take 1 hook'));
+    await pressReady('Take 1 hook');
   }
   expect(Object.keys(store.getState().records.entities.model['bessock:fine-wet']!.tally)).toEqual(['taping_x']);
   expect(selectHooks(store.getState()).find((hook) => hook.id === 'bessock:fine-wet:12')!.shank).toMatchObject({

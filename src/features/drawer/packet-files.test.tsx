@@ -1,7 +1,7 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { leftInPacket } from '@/records';
 import { opened, saved } from '../__tests__/files';
-import { openScreen } from '../__tests__/screen';
+import { openScreen, pressReady } from '../__tests__/screen';
 import { PacketsScreen } from './packets-screen';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
@@ -25,7 +25,7 @@ test('a file of packets is reported first, then counted again and added; it can 
     within(await screen.findByRole('group', { name: 'What it would do' })).getByText(/^Osmere Lark 14: /),
   ).toBeInTheDocument();
   expect(packets()).toHaveLength(before);
-  fireEvent.click(screen.getByText('Take 3 packets'));
+  await pressReady('Take 3 packets');
   expect(screen.getByText('3 packets taken in. Undo takes it back.')).toBeInTheDocument();
   const lark = packets().find((packet) => packet.hookId === 'osmere:lark:14' && packet.label === '')!;
   expect([leftInPacket(lark), lark.low, lark.note]).toEqual([7, 5, 'by the window']);
@@ -40,7 +40,7 @@ test('the drawer goes out as a file and comes back with nothing changed', async 
   fireEvent.click(screen.getByText('Read packets from a file'));
   await waitFor(() => expect(screen.getByText(/good rows of/)).toBeInTheDocument());
   expect(await screen.findByText('It changes nothing: all of it is here already.')).toBeInTheDocument();
-  fireEvent.click(screen.getByText(/^Take \d+ packets$/));
+  await pressReady(/^Take \d+ packets$/);
   expect(store.getState().records.past).toEqual([]);
 });
 

@@ -7,7 +7,7 @@ import { putDressing } from '@/records';
 import { selectDressing, selectOwnDressings, selectOwnMaterials } from '@/state/answering';
 import { opened, saved } from '../__tests__/files';
 import { went } from '../__tests__/router';
-import { choose, openScreen, unfold } from '../__tests__/screen';
+import { choose, openScreen, unfold, pressReady } from '../__tests__/screen';
 import { DressingEditor } from './dressing-editor';
 import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
@@ -502,7 +502,7 @@ describe("a dressing of one's own", () => {
     press('Read a file');
     await waitFor(() => expect(screen.getByText('3 of 3 can be taken.')).toBeInTheDocument());
     await screen.findByRole('group', { name: 'What it would do' });
-    press('Take 3');
+    await pressReady('Take 3');
     expect(selectOwnDressings(store.getState()).map((dressing) => [dressing.id, dressing.parent])).toEqual(
       expect.arrayContaining([
         ['my-dun', null],

@@ -7,7 +7,7 @@ import { createI18n } from '@/speech';
 import { undone } from '@/state';
 import { change } from '@/state/__tests__/change';
 import { opened, saved } from '../__tests__/files';
-import { choose, openScreen } from '../__tests__/screen';
+import { choose, openScreen, pressReady } from '../__tests__/screen';
 import { FileReader, WriteOut } from './screens';
 
 jest.mock('@/features/files', () => {
@@ -52,7 +52,7 @@ test('a table of samples of another is told of, then taken as one change that un
     /^Date,River,Length \(in\),Weather,problem\r\nsoon,Fenbeck,,,"?Date soon is not a day/,
   );
   expect(store.getState().records.entities.sample).toEqual({});
-  fireEvent.click(screen.getByText('Take 1 sample'));
+  await pressReady('Take 1 sample');
   expect(screen.getByText('1 sample taken in. Undo takes it back.')).toBeInTheDocument();
   expect(Object.values(store.getState().records.entities.sample)[0]!.specimens[0]!.body.mm).toBeCloseTo(8.382);
   expect(store.getState().records.past.map(({ label }) => label)).toEqual(['table-in']);
@@ -91,7 +91,7 @@ test('an archive says what it keeps as it came, what it leaves out and what it d
   ])
     expect(screen.getByText(line)).toBeInTheDocument();
   await screen.findByRole('group', { name: 'What it would do' });
-  fireEvent.click(screen.getByText('Take 1 sample'));
+  await pressReady('Take 1 sample');
   expect(store.getState().records.entities.sample['1']!.extra).toEqual({ [`${DWC}recordedBy`]: 'a tier' });
 });
 

@@ -7,6 +7,7 @@ import { selectCatalogue } from '@/state/answering';
 import type { RestoreHow } from '@/state/backup';
 import { restore, RestorePreview } from '@/features/backup/screens';
 import { chooseFile } from '@/features/files';
+import type { Undrawn } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { run, type FileAnswer } from '@/workers';
@@ -77,11 +78,11 @@ export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReader
     const file = await chooseFile(ANY);
     if (file) await read(file, { ...AS_IT_IS, prefer: prefer ?? null });
   };
-  const take = async () => {
+  const take = async (undrawn: readonly Undrawn[]) => {
     if (state.at !== 'read' || state.answer.what !== 'backup') return;
     setState({ ...state, taking: true });
     try {
-      await restore(store, state.file, state.answer.backup, state.restoring);
+      await restore(store, state.file, state.answer.backup, state.restoring, undrawn);
       said(words(`backup.taken-${state.restoring}`));
     } catch {
       setState({ at: 'said', good: false, text: words('keeping.why.full') });
@@ -132,7 +133,7 @@ export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReader
           how={state.restoring}
           taking={state.taking}
           onHow={(restoring) => setState({ ...state, restoring })}
-          onTake={() => void take()}
+          onTake={(undrawn) => void take(undrawn)}
           onLeave={rest}
         />
       ) : null}

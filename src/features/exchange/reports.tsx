@@ -1,5 +1,6 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
+import { useStore } from 'react-redux';
 import { termName, type Kind } from '@/records';
 import { takeDressings } from '@/records/shipped';
 import {
@@ -10,10 +11,10 @@ import {
   type SheetIn,
   type TableLooked,
 } from '@/records/sheets';
-import { useAct, useApp } from '@/state';
+import { useAct, useApp, type Store } from '@/state';
 import { selectHooks } from '@/state/answering';
 import { columnsOf } from '@/core/hooks';
-import { ReadingReport, useForesee } from '@/features/reading';
+import { asideAfter, ReadingReport, Unshown, useForesee, useTrial } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
 import type { DressingsAnswer } from '@/workers/read-dressings';
@@ -53,7 +54,9 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
   const act = useAct();
   const hooks = useApp(selectHooks);
   const entities = useApp((state) => state.records.entities);
+  const store = useStore() as unknown as Store;
   const reading = useForesee(takeTable, good > 0 ? input : null);
+  const { trial, failed } = useTrial(reading);
   const homeless = withoutSample(entities, input);
   const strange = useMemo(() => {
     if (input.sheet !== 'packets') return [];
@@ -70,6 +73,8 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
           {words('tables.foreseeing')}
         </Say>
       ) : null}
+      {trial}
+      <Unshown failed={failed} />
       {input.sheet === 'hooks' && input.tapings.length > 0 ? (
         <Say size="small">{words('import.tapings', { count: input.tapings.length })}</Say>
       ) : null}
@@ -91,9 +96,10 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
           <Button
             kind="main"
             label={words('tables.take', { what })}
-            disabled={!reading}
+            disabled={!reading || !failed}
             onPress={() => {
               act(takeTable, input);
+              void asideAfter(store, failed);
               onTaken(words('tables.taken', { what }));
             }}
           />
@@ -180,11 +186,15 @@ export function DressingsReport({
   const act = useAct();
   const { dressings, materials } = read;
   const input = useMemo(() => (dressings.length === 0 ? null : { dressings, materials }), [dressings, materials]);
+  const store = useStore() as unknown as Store;
   const reading = useForesee(takeDressings, input);
+  const { trial, failed } = useTrial(reading);
   return (
     <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
       <Heading size="small">{words('dressing.file-report', { good: dressings.length, count: read.count })}</Heading>
       {reading ? <ReadingReport reading={reading} held={dressings.length + materials.length} /> : null}
+      {trial}
+      <Unshown failed={failed} />
       {faulty > 0 ? (
         <Say size="small" tone="straw">
           {words('dressing.file-faulty', { count: faulty })}
@@ -210,9 +220,10 @@ export function DressingsReport({
           <Button
             kind="main"
             label={words('dressing.take', { count: dressings.length })}
-            disabled={!reading}
+            disabled={!reading || !failed}
             onPress={() => {
               act(takeDressings, input);
+              void asideAfter(store, failed);
               onTaken(words('dressing.taken', { count: dressings.length }));
             }}
           />

@@ -3,7 +3,7 @@ import { GROUPS, KEY } from '@/catalogue';
 import { groupSchema } from '@/records';
 import { undone, type Store } from '@/state';
 import { selectKey } from '@/state/answering';
-import { choose, openScreen } from '../__tests__/screen';
+import { choose, openScreen, pressReady } from '../__tests__/screen';
 import { GroupScreen, tellingSigns } from './group-screen';
 import { answersSearch, GuideScreen, lengthsOf } from './guide-screen';
 import { change } from '@/state/__tests__/change';
@@ -149,7 +149,7 @@ describe('groups of one’s own', () => {
     for (const line of ['1 new:', 'B', 'Changes 1 of yours:', 'A: stages, name'])
       expect(told.getByText(line)).toBeInTheDocument();
     expect(screen.getByText(/^Line 4: stage caddis\/egg is not known/)).toBeInTheDocument();
-    fireEvent.click(screen.getByText('Take 2 groups'));
+    await pressReady('Take 2 groups');
     // What the file does not say of it stays.
     expect(own(store).map((group) => [group.name, group.note, group.stages.map((entry) => entry.stage)])).toEqual([
       ['A again', 'seen twice', ['mayfly/dun', 'mayfly/spinner']],

@@ -4,7 +4,7 @@ import { matchSchema, sampleSchema } from '@/records';
 import { handOverOf, linkOf, newHandOver, seal, unseal } from '@/records/hand-over';
 import type { Store } from '@/state';
 import { change } from '@/state/__tests__/change';
-import { openScreen } from '../__tests__/screen';
+import { openScreen, pressReady } from '../__tests__/screen';
 import { HandOverScreen } from './screens';
 
 const WHEN = '2033-05-24T04:50';
@@ -117,7 +117,7 @@ test('what was sealed for another code stays shut; what comes for the new one is
   slots.set(now.slot, await seal(now, opened.bytes));
   expect(await screen.findByText('2 new:', {}, { timeout: 10_000 })).toBeInTheDocument();
   expect(bench.store.getState().records.entities.match).toEqual({});
-  await take('Take it in');
+  await pressReady('Take it in');
   expect(await screen.findByText(/^Taken in and joined/)).toBeInTheDocument();
   expect(bench.store.getState().records.entities.match.m!.title).toBe('Dawn');
 });

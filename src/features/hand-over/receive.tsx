@@ -6,6 +6,7 @@ import { linkOf, newHandOver, unseal, type HandOver } from '@/records/hand-over'
 import type { Store } from '@/state';
 import { restore, RestorePreview } from '@/features/backup/screens';
 import { copyText } from '@/features/files';
+import type { Undrawn } from '@/features/reading';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Say } from '@/ui/primitives';
 import { run } from '@/workers';
@@ -87,10 +88,10 @@ export function Receive() {
     );
   }
   if (state.at === 'read') {
-    const take = async () => {
+    const take = async (undrawn: readonly Undrawn[]) => {
       setState({ ...state, taking: true });
       try {
-        await restore(store, state.file, state.backup, 'merge');
+        await restore(store, state.file, state.backup, 'merge', undrawn);
         setState({ at: 'said', good: true, text: words('backup.taken-merge') });
       } catch {
         setState({ at: 'said', good: false, text: words('keeping.why.full') });
@@ -102,7 +103,7 @@ export function Receive() {
         how="merge"
         taking={state.taking}
         onHow={() => undefined}
-        onTake={() => void take()}
+        onTake={(undrawn) => void take(undrawn)}
         onLeave={() => setState({ at: 'said', good: true, text: words('hand-over.left') })}
       />
     );

@@ -1,1 +1,3 @@
 export { ReadingReport, useForesee } from './reading-report';
+export { Unshown } from './unshown';
+export { asideAfter, useTrial, type Undrawn } from './trial';

@@ -3,16 +3,17 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { modelIdOf, type Command, type Entities, type Kind, type Reading, type ReadRecord } from '@/records';
 import { foresee, nowOf, useApp, type Store } from '@/state';
+import type { Foreseen } from '@/state/act';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 
 const SHOWN = 6;
 
 /** What a command would add and change if it were run now; null while there is nothing to run. */
-export function useForesee<I>(command: Command<I, unknown>, input: I | null): Reading | null {
+export function useForesee<I>(command: Command<I, unknown>, input: I | null): Foreseen | null {
   const { clocks, getState, ports } = useStore() as unknown as Store;
   const entities = useApp((state) => state.records.entities);
-  const [foreseen, setForeseen] = useState<{ of: I; in: Entities; reading: Reading } | null>(null);
+  const [foreseen, setForeseen] = useState<{ of: I; in: Entities; reading: Foreseen } | null>(null);
   useEffect(() => {
     if (input === null) return;
     let here = true;

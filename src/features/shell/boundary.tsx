@@ -1,4 +1,4 @@
-import { Component, type ReactNode } from 'react';
+import { Component, createContext, useContext, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { Kind } from '@/records';
@@ -13,7 +13,12 @@ export interface OfRecord {
   id: string;
 }
 
+/** Hears of records that cannot be drawn, where they are drawn out of sight before they are kept. */
+const Hears = createContext<((record: OfRecord, why: string) => void) | null>(null);
+export const NotDrawn = Hears.Provider;
+
 interface BoundaryProps {
+  onFault?: (why: string) => void;
   /** Another value tries again: the address, or the record itself. */
   of: unknown;
   children: ReactNode;
@@ -24,6 +29,10 @@ interface BoundaryProps {
 /** What cannot be drawn takes down nothing beside it. */
 class Boundary extends Component<BoundaryProps, { why: string | null }> {
   override state: { why: string | null } = { why: null };
+
+  override componentDidCatch(error: unknown): void {
+    this.props.onFault?.(error instanceof Error ? error.message : String(error));
+  }
 
   static getDerivedStateFromError(error: unknown): { why: string } {
     return { why: error instanceof Error ? error.message : String(error) };
@@ -75,10 +84,12 @@ export function InList({
   data: unknown;
   children: ReactNode;
 }) {
+  const hear = useContext(Hears);
   const words = useWords();
   return (
     <Boundary
       of={data}
+      onFault={(why) => hear?.(record, why)}
       instead={(why, again) => (
         <View role="alert" className="gap-2 border-b border-line bg-plane px-5 py-3">
           <Say weight="medium">

@@ -1,5 +1,5 @@
 export { AppRoot } from './app-root';
-export { InList } from './boundary';
+export { InList, NotDrawn } from './boundary';
 export { later } from './later';
 export { AfterHead, QuietBar } from './quiet-bar';
 export { Measured } from './measured';
