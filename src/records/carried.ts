@@ -50,7 +50,7 @@ export function itemsOf(
 }
 
 /** Records of a file, and entries of their ledgers: ten seasons are under a tenth of either, and more would be checked for minutes. */
-export const MOST_RECORDS = 20_000;
+const MOST_RECORDS = 20_000;
 const MOST_EVENTS = 200_000;
 
 /** Records of a file, brought to the present schema; without clocks their file does not say when they were edited. */

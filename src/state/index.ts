@@ -1,4 +1,4 @@
-export { act, foresee, nowOf } from './act';
+export { act, foresee, nowOf, type Foreseen } from './act';
 export { began, closeRefused, spokenIn } from './session';
 export { writeBundle } from './bundle';
 export { writeRecords } from './records-file';

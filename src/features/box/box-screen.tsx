@@ -2,9 +2,10 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { BOX_SIDE, deleteBox, heldOf, holdsOwn, setBox, takeOut, type BoxRecord } from '@/records';
+import type { Hook } from '@/core/hooks';
 import { useAct, useApp } from '@/state';
 import { selectCardOf, selectCatalogue, selectFlyName } from '@/state/answering';
-import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { InList, Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Digits, Field, Heading, Say, Stepper, Toggle, WordLink } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
 import { cellsOf, fliesIn, hookLine, type InBox } from './in-box';
@@ -77,20 +78,9 @@ export function BoxScreen({ id }: { id: string }) {
       ) : (
         <View className="border-t border-line">
           {held.map((item) => (
-            <View key={item.id} className="min-h-target flex-row items-center gap-3 border-b border-line px-5 py-1">
-              <Say size="small" tone="soft" className="w-8">
-                {item.slot ? slotName(item.slot) : ''}
-              </Say>
-              <View className="min-w-0 flex-1">
-                <Say size="small" weight="medium">
-                  {nameOf(item.fly)}
-                </Say>
-                <Say size="small" tone="soft">
-                  {speech.beside([hookLine(item.fly, hooks, speech), mixed && item.fly.demo && words('matches.demo')])}
-                </Say>
-              </View>
-              <Digits tone={item.left === 0 ? 'dawn' : 'ink'}>{String(item.left)}</Digits>
-            </View>
+            <InList key={item.id} record={{ kind: 'fly', id: item.id }} name={item.fly.name} data={item.fly}>
+              <HeldFly item={item} hooks={hooks} marked={mixed && item.fly.demo} />
+            </InList>
           ))}
         </View>
       )}
@@ -123,6 +113,29 @@ export function BoxScreen({ id }: { id: string }) {
         </>
       )}
     </Page>
+  );
+}
+
+/** A fly of the box in a line: where it lies, what it is, on which hook, how many are left. */
+function HeldFly({ item, hooks, marked }: { item: InBox; hooks: ReadonlyMap<string, Hook>; marked: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const nameOf = useApp(selectFlyName);
+  return (
+    <View className="min-h-target flex-row items-center gap-3 border-b border-line px-5 py-1">
+      <Say size="small" tone="soft" className="w-8">
+        {item.slot ? slotName(item.slot) : ''}
+      </Say>
+      <View className="min-w-0 flex-1">
+        <Say size="small" weight="medium">
+          {nameOf(item.fly)}
+        </Say>
+        <Say size="small" tone="soft">
+          {speech.beside([hookLine(item.fly, hooks, speech), marked && words('matches.demo')])}
+        </Say>
+      </View>
+      <Digits tone={item.left === 0 ? 'dawn' : 'ink'}>{String(item.left)}</Digits>
+    </View>
   );
 }
 

@@ -4,7 +4,7 @@ import { sameFlies, type SameFly } from '@/records';
 import { foundBy } from '@/speech/card';
 import { useApp } from '@/state';
 import { selectCatalogue, selectFlyName } from '@/state/answering';
-import { useSpeech, useWords } from '@/features/shell';
+import { InList, useSpeech, useWords } from '@/features/shell';
 import { Digits, Field, Fold, Row, Say } from '@/ui/primitives';
 import { hookLine, placeName } from './in-box';
 
@@ -81,35 +81,37 @@ function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?:
   return (
     <View role="list" className="border-t border-line">
       {lines.map(({ fly, name, hook, places }) => (
-        <View key={fly.ids[0]} role="listitem">
-          <Row
-            to={
-              toTie && fly.fly.dressingId
-                ? { pathname: '/dressings/[id]', params: { id: fly.fly.dressingId } }
-                : { pathname: '/box/[id]', params: { id: fly.places[0]?.boxId ?? '' } }
-            }
-            spoken={speech.sentences([
-              toTie && fly.fly.dressingId ? words('box.tie-what', { name }) : name,
-              hook,
-              words('box.left-count', { count: fly.left }),
-              places,
-            ])}
-          >
-            <View className="min-w-0 flex-1">
-              <Say weight="medium">{name}</Say>
-              <Say size="small" tone="soft">
-                {speech.beside([hook, toTie ? null : places])}
-              </Say>
-            </View>
-            {toTie && fly.fly.dressingId ? (
-              <Say size="small" weight="medium" tone="river">
-                {words('box.its-dressing')}
-              </Say>
-            ) : (
-              <Digits tone={fly.left === 0 ? 'dawn' : 'ink'}>{String(fly.left)}</Digits>
-            )}
-          </Row>
-        </View>
+        <InList key={fly.ids[0]} record={{ kind: 'fly', id: fly.ids[0]! }} name={name} data={fly.fly}>
+          <View role="listitem">
+            <Row
+              to={
+                toTie && fly.fly.dressingId
+                  ? { pathname: '/dressings/[id]', params: { id: fly.fly.dressingId } }
+                  : { pathname: '/box/[id]', params: { id: fly.places[0]?.boxId ?? '' } }
+              }
+              spoken={speech.sentences([
+                toTie && fly.fly.dressingId ? words('box.tie-what', { name }) : name,
+                hook,
+                words('box.left-count', { count: fly.left }),
+                places,
+              ])}
+            >
+              <View className="min-w-0 flex-1">
+                <Say weight="medium">{name}</Say>
+                <Say size="small" tone="soft">
+                  {speech.beside([hook, toTie ? null : places])}
+                </Say>
+              </View>
+              {toTie && fly.fly.dressingId ? (
+                <Say size="small" weight="medium" tone="river">
+                  {words('box.its-dressing')}
+                </Say>
+              ) : (
+                <Digits tone={fly.left === 0 ? 'dawn' : 'ink'}>{String(fly.left)}</Digits>
+              )}
+            </Row>
+          </View>
+        </InList>
       ))}
     </View>
   );

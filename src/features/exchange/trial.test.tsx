@@ -1,6 +1,5 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import type { ComponentType } from 'react';
-import { useApp } from '@/state';
 import { opened } from '../__tests__/files';
 import { openScreen } from '../__tests__/screen';
 import { FileReader } from './screens';
@@ -9,8 +8,9 @@ jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 jest.mock('@/workers', () => jest.requireActual('../__tests__/backup-jobs'));
 jest.mock('@/features/matches', () => {
   const shell = jest.requireActual<{ InList: ComponentType<Record<string, unknown>> }>('@/features/shell');
+  const { useApp } = jest.requireActual<typeof import('@/state')>('@/state');
   function Line({ id }: { id: string }) {
-    const { match, sample } = mockState();
+    const { match, sample } = useApp((state) => state.records.entities);
     const { place } = sample[match[id]!.sampleId]!;
     mockDrawn.push(place);
     if (place === 'Odd weir') throw new Error('no such weir');
@@ -25,7 +25,6 @@ jest.mock('@/features/matches', () => {
   };
 });
 const mockDrawn: string[] = [];
-const mockState = () => useApp((state) => state.records.entities);
 
 const rows = Array.from({ length: 9 }, (_, index) => `2033-05-24,${index === 6 ? 'Odd weir' : `Fenbeck ${index}`}\n`);
 

@@ -4,7 +4,7 @@ import type { NaturalGroup } from '@/core/belief';
 import { foundBy } from '@/speech/card';
 import { selectSettings, useApp } from '@/state';
 import { selectGroups } from '@/state/answering';
-import { Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { InList, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Choose, Field, Heading, Row, Say } from '@/ui/primitives';
 import { OwnGroups } from './own-groups';
 import { named } from './named';
@@ -69,36 +69,45 @@ export function GuideScreen() {
         <View key={order.id} className="pb-6">
           <Heading className="px-5 pb-2">{speech.name('orders', order.id)}</Heading>
           <View className={`border-t border-line ${wide ? 'flex-row flex-wrap' : ''}`}>
-            {order.groups.map((group) => {
-              const range = lengthsOf(group);
-              const about = speech.beside([
-                group.id.startsWith('group_') && words('guide.own'),
-                group.scientific,
-                range && words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
-              ]);
-              return (
-                <View key={group.id} className={wide ? 'w-1/2' : 'w-full'}>
-                  <Row
-                    tall
-                    to={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}
-                    spoken={speech.sentences([named(group.name), about, seasonOf(group.months, words, speech)])}
-                  >
-                    <View className="min-w-0 flex-1 gap-1">
-                      <Say weight="serif" size="lead">
-                        {named(group.name)}
-                      </Say>
-                      <Say size="small" tone="soft">
-                        {about}
-                      </Say>
-                      <SeasonBar months={group.months} />
-                    </View>
-                  </Row>
-                </View>
-              );
-            })}
+            {order.groups.map((group) => (
+              <InList key={group.id} record={{ kind: 'group', id: group.id }} name={group.name} data={group}>
+                <GroupRow group={group} wide={wide} />
+              </InList>
+            ))}
           </View>
         </View>
       ))}
     </Page>
+  );
+}
+
+/** A group in a line: its names, lengths and months. */
+function GroupRow({ group, wide }: { group: NaturalGroup; wide: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const range = lengthsOf(group);
+  const about = speech.beside([
+    group.id.startsWith('group_') && words('guide.own'),
+    group.scientific,
+    range && words('dressing.range', { low: speech.length(range[0]), high: speech.length(range[1]) }),
+  ]);
+  return (
+    <View className={wide ? 'w-1/2' : 'w-full'}>
+      <Row
+        tall
+        to={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}
+        spoken={speech.sentences([named(group.name), about, seasonOf(group.months, words, speech)])}
+      >
+        <View className="min-w-0 flex-1 gap-1">
+          <Say weight="serif" size="lead">
+            {named(group.name)}
+          </Say>
+          <Say size="small" tone="soft">
+            {about}
+          </Say>
+          <SeasonBar months={group.months} />
+        </View>
+      </Row>
+    </View>
   );
 }

@@ -2,8 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import { modelIdOf, type Command, type Entities, type Kind, type Reading, type ReadRecord } from '@/records';
-import { foresee, nowOf, useApp, type Store } from '@/state';
-import type { Foreseen } from '@/state/act';
+import { foresee, nowOf, useApp, type Store, type Foreseen } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Say } from '@/ui/primitives';
 

@@ -1,8 +1,9 @@
 import { act, fireEvent, screen } from '@testing-library/react';
-import { matchSchema, sampleSchema } from '@/records';
+import { boxSchema, matchSchema, sampleSchema } from '@/records';
 import { createStore, undone, type Store } from '@/state';
 import { change } from '@/state/__tests__/change';
 import { heard } from '@/state/storage/slice';
+import { BoxesScreen } from '../box/screens';
 import { MatchesScreen } from '../matches/screens';
 import { DataScreen } from '../shelf/screens';
 import { openScreen } from '../__tests__/screen';
@@ -112,4 +113,21 @@ test('an address says which records its page is of', () => {
   expect(of('/drawer/hooks/osmere/lark')).toEqual(['model/osmere:lark']);
   expect(of('/dressings/first-light-dun')).toEqual([]);
   expect(of('/')).toEqual([]);
+});
+
+test('a box that cannot be drawn is a line that says so, and the other boxes stand', async () => {
+  jest.spyOn(console, 'error').mockImplementation(() => undefined);
+  const { store } = await openScreen(<BoxesScreen />, 'clean');
+  const box = (name: string, rows: number) => ({ ...boxSchema.cast({ name, rows: 2, columns: 2 }), rows });
+  await act(
+    async () =>
+      void store.dispatch(
+        heard([
+          { kind: 'box', id: 'odd', data: box('Odd', 1e300) },
+          { kind: 'box', id: 'sound', data: box('Sound', 2) },
+        ] as never),
+      ),
+  );
+  expect(screen.getByRole('alert')).toHaveTextContent(/Odd/);
+  expect(screen.getByText('Sound')).toBeInTheDocument();
 });
