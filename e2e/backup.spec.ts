@@ -56,7 +56,7 @@ test('a backup is opened by another program, and on another device everything is
   const other = await (await browser.newContext({ baseURL })).newPage();
   await startClean(other);
   await other.goto('/shelf/data');
-  await choose(other, 'Read a backup', file);
+  await choose(other, 'Read a file', file);
   await expect(other.getByText(/^A backup of .*, made with version/)).toBeVisible();
   await expect(other.getByText('1 sample, 1 match, 1 photograph')).toBeVisible();
   await other.getByRole('button', { name: 'Take it in' }).click();
@@ -80,7 +80,7 @@ test('in its place everything is as it was then, over a reload; Undo brings back
   await newMatch(page, 'Midge', 'pupa', ['6'], 'Came later');
   await written(page);
   await page.goto('/shelf/data');
-  await choose(page, 'Read a backup', file);
+  await choose(page, 'Read a file', file);
   await page.getByRole('radio', { name: 'In place of mine' }).click();
   await expect(page.getByText('2 would go:')).toBeVisible();
   await page.getByRole('button', { name: 'Take it in' }).click();
@@ -104,10 +104,10 @@ test('one that is damaged, cut short or something else is refused with why, and 
   for (const [buffer, why] of [
     [damaged, /^Not taken: .*damaged/],
     [whole.subarray(0, whole.length - 200), /^Not taken: .*damaged or cut short/],
-    [Buffer.from('maker,model\r\n'), /^Not taken: this is no backup/],
-    [Buffer.from('['.repeat(2_000_000)), /^Not taken: it is nested deeper/],
+    [Buffer.from('maker,model\r\n'), /^Not taken: it has headings and no row/],
+    [Buffer.from('['.repeat(2_000_000)), /^Not taken: it is (no JSON|nested deeper)/],
   ] as const) {
-    await choose(page, 'Read a backup', { name: 'backup.zip', mimeType: 'application/zip', buffer });
+    await choose(page, 'Read a file', { name: 'backup.zip', mimeType: 'application/zip', buffer });
     await expect(page.getByText(why)).toBeVisible();
   }
   await page.goto('/matches');

@@ -153,7 +153,7 @@ test('where no server carries it, it says so on both sides and goes as a file, w
   expect(file.suggestedFilename()).toMatch(/^aubade-hand-over-.*\.zip$/);
   await bench.goto('/shelf/data');
   const opening = bench.waitForEvent('filechooser');
-  await bench.getByRole('button', { name: 'Read a backup' }).click();
+  await bench.getByRole('button', { name: 'Read a file' }).click();
   await (await opening).setFiles(await file.path());
   await expect(bench.getByText(/^Handed over /)).toBeVisible();
   await expect(bench.getByRole('radio', { name: 'In place of mine' })).toHaveCount(0);

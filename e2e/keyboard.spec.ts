@@ -83,7 +83,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/shelf/naturals/m18': /link ← Naturals/,
   '/shelf/field-card': /Save PDF to print/,
   '/shelf/settings': /radio Millimetres/,
-  '/shelf/data': /Read a backup/,
+  '/shelf/data': /Read a file/,
   '/shelf/hand-over': /Copy the link/,
   '/shelf/cautions': /link ← Shelf/,
   '/shelf/words': /Search a word/,

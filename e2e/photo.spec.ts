@@ -153,7 +153,7 @@ test('a match with its waiting photograph goes to another device as one file', a
   const opening = other.waitForEvent('filechooser');
   await other.getByRole('button', { name: 'Read a match from a file' }).click();
   await (await opening).setFiles(file);
-  await expect(other.getByText('Unnamed natural: 0 insects measured, 1 photograph')).toBeVisible();
+  await expect(other.getByText('1 match, 1 sample, 1 photograph')).toBeVisible();
   await other.getByRole('button', { name: 'Take it in' }).click();
   await other.getByRole('link', { name: /Unnamed natural/ }).click();
   await other.getByRole('button', { name: 'Measure it' }).click();

@@ -27,7 +27,10 @@ export function sheetOf(headings: readonly string[], prefer: SheetId | null = nu
   const found = SHEET_IDS.flatMap((sheet) => {
     const columns = mapOf(sheet);
     const guess = guessColumns(headings, columns);
-    if (neededOf(sheet).some((name) => !guess[name])) return [];
+    const needed = neededOf(sheet);
+    const missing = needed.filter((name) => !guess[name]).length;
+    // What is preferred may lack some of what is needed: it is asked for.
+    if (missing > 0 && (sheet !== prefer || 2 * missing > needed.length)) return [];
     if (sheet === 'flies' && !FLY_NAMES.some((name) => guess[name])) return [];
     const own = Object.keys(ownHeadings(headings, columns)).length;
     // Who is named by its own id is that.

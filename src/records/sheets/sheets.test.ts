@@ -1,3 +1,6 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { read as readBook, utils } from 'xlsx';
 import { around } from '../__tests__/around';
 import { csvOf, TABLES, type BackupTable } from '../backup';
 import { boxSchema } from '../box/schema';
@@ -245,6 +248,16 @@ describe('packets', () => {
   });
 });
 
+describe('what is preferred', () => {
+  const text = 'Firm;Code;No.;Shape of bend;Long (in)\nWend;Deep;12;round;0,33\n';
+  test('is taken to be it where half of what it needs is there, and the rest is asked for', () => {
+    expect(looked(text, { prefer: 'hooks' })).toMatchObject({ sheet: 'hooks', read: null });
+    expect(looked('Firm;Colour\nWend;red\n', { prefer: 'hooks' }).sheet).toBeNull();
+  });
+  test('gives way to what the headings say plainly', () =>
+    expect(looked('match,sample,answer,stage\nm,s,a,mayfly/dun\n', { prefer: 'samples' }).sheet).toBe('matches'));
+});
+
 describe('what is no table of ours', () => {
   test('waits until it is said what it is, then for what is needed', () => {
     const text = 'a,b\n24.5.2033,x\n';
@@ -303,5 +316,26 @@ describe('what is long is done in pieces', () => {
     expect(many('when,place', '2033-05-24,x', 5_000)).toMatchObject({ read: { good: 5_000 } });
     expect(many('maker,model,size,bend', 'm,x,12,round', 20_001)).toMatchObject(refused(20_001, 20_000));
     expect(many('maker,model,size,bend', 'm,x,12,round', 5_001)).toMatchObject({ read: { count: 5_001 } });
+  });
+});
+
+describe('the examples of docs/formats', () => {
+  const NAMES = ['samples', 'matches', 'boxes', 'flies', 'materials'] as const;
+  const example = (name: string) => readFileSync(join(__dirname, `../../../docs/formats/examples/${name}.csv`), 'utf8');
+  const all = NAMES.reduce((here, name) => taken(here, example(name)), cleanEntities());
+  test.each(NAMES)('%s.csv is read, and written again it is the same to the byte', (name) =>
+    expect(csv(all, name)).toBe(example(name)),
+  );
+  test.each(NAMES)('%s.csv is opened by a spreadsheet as it stands, and nothing in it is run', (name) => {
+    const book = readBook(example(name), { type: 'string', raw: true });
+    const sheet = book.Sheets[book.SheetNames[0]!]!;
+    const { headings, rows } = tableOf(all, name);
+    const cells = utils.sheet_to_json<Record<string, string>>(sheet, { defval: '' });
+    expect(cells.map((row) => Object.keys(row))).toEqual(rows.map(() => [...headings]));
+    const plain = (value: unknown) => String(value ?? '').replace(/^'(?==)/, '');
+    expect(cells.map((row) => headings.map((name) => plain(row[name])))).toEqual(
+      rows.map((row) => headings.map((name) => plain(row[name]))),
+    );
+    expect(Object.values(sheet).filter((cell) => (cell as { f?: string }).f !== undefined)).toEqual([]);
   });
 });
