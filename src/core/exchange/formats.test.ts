@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { read as readBook, utils } from 'xlsx';
 import fc from 'fast-check';
 import { KNOWN, labOfShade, WORKS } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
@@ -206,3 +207,16 @@ describe("groups of one's own", () => {
     );
   });
 });
+
+test.each(['hooks.csv', 'drawer.csv', 'groups.csv', 'box.csv'])(
+  '%s is opened by a spreadsheet with the cells that we read',
+  (name) => {
+    const book = readBook(example(name), { type: 'string', raw: true });
+    const cells = utils.sheet_to_json<Record<string, unknown>>(book.Sheets[book.SheetNames[0]!]!, { defval: '' });
+    const { headings, rows } = readTable(example(name));
+    expect(rows.length).toBeGreaterThan(0);
+    expect(cells.map((row) => headings.map((heading) => String(row[heading]).replace(/^'(?==)/, '')))).toEqual(
+      rows.map((row) => headings.map((heading) => row.cells[heading])),
+    );
+  },
+);
