@@ -36,11 +36,11 @@ export function WriteMatch({ matchId }: { matchId: string }) {
 const Reader = later(async () => (await import('@/features/exchange/screens')).FileReader, 'part');
 
 /** Reads a match from a file: shows what it holds and would do, then takes it in. */
-export function ReadMatch() {
+export function ReadMatch({ onOpen }: { /** Hears whether one is looked at. */ onOpen?: (open: boolean) => void }) {
   const words = useWords();
   return (
-    <View className="px-5">
-      <Reader kind="quiet" label={words('carry.read')} prefer="samples" />
+    <View className="px-5 pt-2">
+      <Reader kind="quiet" label={words('carry.read')} prefer="samples" onOpen={onOpen} />
     </View>
   );
 }

@@ -120,11 +120,13 @@ export function MatchesScreen() {
   const words = useWords();
   const ids = useApp(selectMatchIds);
   const newMatch = useNewMatch();
+  // What is looked at is taken next: no other action is filled beside it.
+  const [reading, setReading] = useState(false);
   return (
     <Page
       column="list"
       title={words('place.matches')}
-      aside={<Button kind="main" label={words('matches.new')} onPress={newMatch} />}
+      aside={<Button kind={reading ? 'plain' : 'main'} label={words('matches.new')} onPress={newMatch} />}
     >
       {ids.length === 0 ? (
         <View className="gap-2 px-5">
@@ -134,7 +136,7 @@ export function MatchesScreen() {
       ) : (
         <Found ids={ids} />
       )}
-      <ReadMatch />
+      <ReadMatch onOpen={setReading} />
     </Page>
   );
 }
