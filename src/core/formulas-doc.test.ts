@@ -17,6 +17,7 @@ import {
   referenceShank,
   referenceWire,
 } from './hooks';
+import { blendPower, blendReflectance } from './colour/blend';
 import { lengthStats } from './naturals';
 import { threadDiameter, woundCut } from './tying';
 
@@ -37,6 +38,9 @@ const long = (school: 'number' | 'catalogue-step') => labelDimensions('12', 2, 0
 
 /** What each row of the table in docs/formulas.md names, computed. */
 const COMPUTED: Record<string, () => number> = {
+  'f of 0.6': () => blendPower(0.6),
+  'f of 0.1': () => blendPower(0.1),
+  '0.6 and 0.1 half and half': () => blendReflectance((blendPower(0.6) + blendPower(0.1)) / 2),
   'L(8)': () => referenceShank(8),
   'L(12)': () => referenceShank(12),
   'L(16)': () => referenceShank(16),

@@ -59,6 +59,12 @@ export function reflectanceOf(hex: string): Reflectance {
   return [r, g, b];
 }
 
+/** CIELAB of linear light, D65. */
+export function labOfReflectance([r, g, b]: Reflectance): Lab {
+  const { l, a, b: blue } = toLab({ mode: 'lrgb', r, g, b }) as Lab65;
+  return [l, a, blue];
+}
+
 export function hexOfReflectance([r, g, b]: Reflectance): `#${string}` {
   return hexOf(toRgb({ mode: 'lrgb', r: clamp(r), g: clamp(g), b: clamp(b) }));
 }

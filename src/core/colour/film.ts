@@ -36,6 +36,15 @@ export function filmFromPad(pad: number, transmittance: number): Film {
   return filmOf(Sx, Sx * (a - 1));
 }
 
+/** The same in one step: sinh(bSx + u) = b/T, where a = cosh u and b = sinh u. What lets through nothing is a thick pad. */
+export function thinFilm(pad: number, transmittance: number): Film {
+  const R = within(pad);
+  const a = (1 / R + R) / 2;
+  const b = Math.sqrt(a * a - 1);
+  const Sx = Math.min(60, (Math.asinh(b / Math.max(1e-9, transmittance)) - Math.asinh(b)) / b);
+  return filmOf(Math.max(1e-6, Sx), Math.max(1e-6, Sx) * (a - 1));
+}
+
 /** The same film wet: scattering is weaker, absorption is not. `absorbency` 0–1. */
 export function wetFilm(film: Film, absorbency: number): Film {
   return filmOf(film.Sx * (1 - WET_SCATTER_LOSS * absorbency), film.Kx);
