@@ -60,7 +60,7 @@ test('all of the tier’s own goes out and comes in elsewhere, ledgers too; twic
   expect(again.events).toEqual([]);
   expect(
     await foresee(once, to.store.clocks, { now: WHEN, at: to.store.ports.now() }, mergeBackup, { carried: again }),
-  ).toEqual({ adds: [], changes: [], drops: [] });
+  ).toMatchObject({ adds: [], changes: [], drops: [] });
   await take(to.store, read(text));
   await to.persistence.flush();
   expect(to.entities()).toEqual(once);
