@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { expect, startClean, test, written, unfold } from './support';
+import { fill, fillable } from '../tools/full-store';
 
 const DUN = '/matches/match_demo-auldry-dun';
 
@@ -167,29 +168,16 @@ test('a record that cannot be opened is set aside by name, the rest opens, and i
   expect(file.items[0]!.text).toContain('lava');
 });
 
-/** From `full` on the browser refuses to write as it does when its disk is full: the transaction fails by its quota. */
-async function fillable(page: Page): Promise<(full: boolean) => Promise<void>> {
-  await page.addInitScript(() => {
-    const { put } = IDBObjectStore.prototype;
-    IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
-      if ((window as unknown as { full?: boolean }).full)
-        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
-      return put.apply(this, given);
-    };
-  });
-  return (full) => page.evaluate((value) => void Object.assign(window, { full: value }), full);
-}
-
 test('with no room left the line says what is not kept and what to do; with room again all of it is kept', async ({
   page,
 }) => {
-  const fill = await fillable(page);
+  await fillable(page);
   await page.goto(`${DUN}/natural`);
   await unfold(page, 'Name, place and water');
   const place = page.getByRole('textbox', { name: 'Where' });
   await place.waitFor();
   await written(page);
-  await fill(true);
+  await fill(page, true);
   await place.fill('below the weir');
   const line = page.getByRole('region', { name: 'What is kept' });
   await expect(line.getByText('1 record is not kept yet.')).toBeVisible();
@@ -198,7 +186,7 @@ test('with no room left the line says what is not kept and what to do; with room
   const download = page.waitForEvent('download');
   await line.getByRole('button', { name: 'Save it to a file' }).click();
   expect(readFileSync(await (await download).path(), 'utf8')).toContain('below the weir');
-  await fill(false);
+  await fill(page, false);
   await unfold(page, 'Name, place and water');
   await page.getByRole('textbox', { name: 'Name of the natural' }).fill('Weir dun');
   await written(page);

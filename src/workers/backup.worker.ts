@@ -1,9 +1,9 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
-import { packBackup, picturesIn, readAnyBackup } from '@/records/backup';
+import { packBackup, picturesIn } from '@/records/backup';
 import { BLOB_PREFIX, STORE_NAME } from '@/records/store-names';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
-type Job = 'backup-write' | 'backup-read' | 'backup-pictures';
+type Job = 'backup-write' | 'backup-pictures';
 
 interface WorkerScope {
   onmessage: ((event: MessageEvent<ToWorker<Job>>) => void) | null;
@@ -42,12 +42,7 @@ async function restorePictures({
 scope.onmessage = ({ data }) => {
   if ('warm' in data) return;
   const { id, input } = data;
-  const done: Promise<Jobs[Job]['output']> =
-    'plan' in input
-      ? write(id, input)
-      : 'backup' in input
-        ? input.backup.arrayBuffer().then((bytes) => readAnyBackup(new Uint8Array(bytes)))
-        : restorePictures(input);
+  const done: Promise<Jobs[Job]['output']> = 'plan' in input ? write(id, input) : restorePictures(input);
   done.then(
     (output) => scope.postMessage({ id, output }),
     (error: unknown) => scope.postMessage({ id, failed: String(error) }),

@@ -12,7 +12,6 @@ const WORKERS: Record<JobName, string> = {
   'tying-card-pdf': '/print-worker.js',
   'file-read': '/files-worker.js',
   'backup-write': '/backup-worker.js',
-  'backup-read': '/backup-worker.js',
   'backup-pictures': '/backup-worker.js',
 };
 

@@ -1,7 +1,6 @@
 import { ZIP_LIMITS } from '@/core/archive/zip';
-import { readFile } from '@/records/sheets';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
-import { readDressingsText } from './read-dressings';
+import { answerOf } from './read-file';
 
 interface WorkerScope {
   onmessage: ((event: MessageEvent<ToWorker<'file-read'>>) => void) | null;
@@ -18,8 +17,7 @@ async function read(
   if (file.size > ZIP_LIMITS.packed) return { what: 'refused', fault: { code: 'too-large', params: {} } };
   const bytes = new Uint8Array(await file.arrayBuffer());
   progress(0.05);
-  const found = readFile(bytes, how, progress);
-  return found.what === 'dressings-text' && catalogue ? readDressingsText(found.text, catalogue) : found;
+  return answerOf(bytes, how, catalogue, progress);
 }
 
 scope.onmessage = ({ data }) => {

@@ -1,2 +1,3 @@
 export { prepare, run, type RunOptions } from './client';
-export type { FileAnswer, JobName, Jobs, PhotoAnswer } from './jobs';
+export type { JobName, Jobs, PhotoAnswer } from './jobs';
+export type { DressingsAnswer, FileAnswer } from './read-file';

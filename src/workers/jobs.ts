@@ -3,9 +3,9 @@ import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
 import type { PhotoAsked, PhotoMeasure } from '@/core/photo';
-import type { BackupPlan, BackupRead } from '@/records/backup';
-import type { FileRead, FileReading } from '@/records/sheets';
-import type { DressingsAnswer } from './read-dressings';
+import type { BackupPlan } from '@/records/backup';
+import type { FileReading } from '@/records/sheets';
+import type { FileAnswer } from './read-file';
 
 /** A measured photograph with a picture of what was measured: JPEG as a data URL, and the card millimetres it covers. */
 export interface PhotoAnswer {
@@ -35,8 +35,6 @@ export interface Jobs {
     input: { plan: BackupPlan; pictures: Record<string, string> | null };
     output: { file: Blob; missing: string[] };
   };
-  /** A backup read, checked and told of. */
-  'backup-read': { input: { backup: Blob }; output: BackupRead };
   /** Pictures of a backup put into the store of this app, or given back where it has none. */
   'backup-pictures': {
     input: { from: Blob; wanted: { id: string; path: string; type: string }[]; store: boolean };
@@ -45,9 +43,6 @@ export interface Jobs {
   /** A file that a tier hands over, whatever it holds; its dressings are worked out once the catalogue is handed over too. */
   'file-read': { input: { file: Blob; how: FileReading; catalogue: Catalogue | null }; output: FileAnswer };
 }
-
-/** What a file is, as far as it was read. */
-export type FileAnswer = FileRead | DressingsAnswer;
 
 export type JobName = keyof Jobs;
 

@@ -1,4 +1,4 @@
-import { kept, newProfile, openProfile, random, type Found } from './profile';
+import { appears, kept, newProfile, openProfile, random, type Found } from './profile';
 
 /** Characters of one stored record are changed; the app must start, name what it set aside, and keep every other record. */
 export async function damage(origin: string, count: number): Promise<Found> {
@@ -45,13 +45,7 @@ export async function damage(origin: string, count: number): Promise<Found> {
     );
     failures.length = 0;
     await page.goto(`${origin}/matches`);
-    const stands = await page
-      .getByRole('heading', { level: 1, name: 'Matches' })
-      .waitFor({ timeout: 15_000 })
-      .then(
-        () => true,
-        () => false,
-      );
+    const stands = await appears(page.getByRole('heading', { level: 1, name: 'Matches' }), 15_000);
     if (!stands || failures.length > 0) blank++;
     await page.goto(`${origin}/shelf/data`);
     await page.getByRole('heading', { name: 'Set aside' }).waitFor();

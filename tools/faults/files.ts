@@ -6,7 +6,7 @@ import { CHROMIUM } from '../browser';
 import { DRESSINGS, WORKS } from '../../src/catalogue';
 import { writeDressings } from '../../src/core/exchange';
 import { corpus, pictures } from './corpus';
-import { kept, type Found } from './profile';
+import { appears, kept, type Found } from './profile';
 
 const MOST_MS = 3_000;
 const MOST_GAP_MS = 200;
@@ -82,15 +82,7 @@ export async function files(origin: string): Promise<Found> {
     const refused = page.getByText(/^Not taken: /);
     const told = page.getByRole('button', { name: 'Leave it' });
     const asked = page.getByText('Not told yet');
-    const answered = await refused
-      .or(told)
-      .or(asked)
-      .first()
-      .waitFor({ timeout: LONGEST_MS })
-      .then(
-        () => true,
-        () => false,
-      );
+    const answered = await appears(refused.or(told).or(asked), LONGEST_MS);
     const took = performance.now() - since;
     // What it would do is worked out a moment later; the page must go on meanwhile.
     if ((await told.count()) > 0)
@@ -138,14 +130,7 @@ export async function files(origin: string): Promise<Found> {
     await chooser.setFiles(path);
     const refused = page.getByText(/^That (?:is not a picture|picture is larger)|no room/);
     const waits = page.getByText(new RegExp(`^${keptSoFar + 1} of \\d+ photographs`)).first();
-    const answered = await refused
-      .or(waits)
-      .first()
-      .waitFor({ timeout: LONGEST_MS })
-      .then(
-        () => true,
-        () => false,
-      );
+    const answered = await appears(refused.or(waits), LONGEST_MS);
     const took = performance.now() - since;
     await page.waitForTimeout(300);
     const gap = await gapOf(page);

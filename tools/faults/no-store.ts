@@ -1,6 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
 import { CHROMIUM } from '../browser';
-import { kept, nameable, newPlace, placeField, saysKept, type Found } from './profile';
+import { appears, kept, nameable, newPlace, placeField, saysKept, type Found } from './profile';
 
 /** What a browser does that keeps nothing. */
 const REFUSES: readonly (readonly [name: string, make: (page: Page) => Promise<unknown>])[] = [
@@ -54,12 +54,7 @@ export async function noStore(origin: string, count: number): Promise<Found> {
     await make(page);
     await page.goto(`${origin}/?start=clean`);
     const door = page.getByRole('button', { name: /A natural in hand/ });
-    if (
-      await door.waitFor({ timeout: 15_000 }).then(
-        () => false,
-        () => true,
-      )
-    ) {
+    if (!(await appears(door, 15_000))) {
       blank++;
       await context.close();
       continue;
@@ -69,13 +64,7 @@ export async function noStore(origin: string, count: number): Promise<Found> {
     await page.getByRole('radio', { name: 'dun', exact: true }).click();
     await (await placeField(page)).fill('by the weir');
     const line = page.getByText(/keeps nothing here|not kept yet/).first();
-    if (
-      await line.waitFor({ timeout: 5_000 }).then(
-        () => false,
-        () => true,
-      )
-    )
-      silent++;
+    if (!(await appears(line, 5_000))) silent++;
     if (await saysKept(page)) wrong++;
     if ((await page.getByRole('button', { name: 'Save it to a file' }).count()) === 0) unoffered++;
     await context.close();

@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, type BrowserContext, type Page } from '@playwright/test';
+import { chromium, type BrowserContext, type Locator, type Page } from '@playwright/test';
 import { CHROMIUM } from '../browser';
 
 /** What a run found: a line of the table, and how often it was not as it should be. */
@@ -34,6 +34,16 @@ export async function openProfile(folder: string): Promise<BrowserContext> {
 
 export const kept = (page: Page) =>
   page.waitForSelector('html[data-saved=yes]', { state: 'attached', timeout: 20_000 }).then(() => undefined);
+
+/** Whether something is seen within a time, ms. */
+export const appears = (what: Locator, ms: number) =>
+  what
+    .first()
+    .waitFor({ timeout: ms })
+    .then(
+      () => true,
+      () => false,
+    );
 
 /** Whether the page says now that all is kept. */
 export const saysKept = (page: Page) =>

@@ -1,29 +1,9 @@
-import type { BrowserContext, Page } from '@playwright/test';
+import type { Page } from '@playwright/test';
 import sharp from 'sharp';
-import { kept, newPlace, newProfile, openProfile, placeField, saysKept, type Found } from './profile';
+import { fill, fillable } from '../full-store';
+import { appears, kept, newPlace, newProfile, openProfile, placeField, saysKept, type Found } from './profile';
 
-/** From `full` on the browser refuses to write, as it does when its disk is full: over every page of the context, in the window that is told so. */
-async function fillable(context: BrowserContext): Promise<void> {
-  await context.addInitScript(() => {
-    const { put } = IDBObjectStore.prototype;
-    IDBObjectStore.prototype.put = function (...given: Parameters<typeof put>) {
-      if ((window as unknown as { full?: boolean }).full)
-        throw new DOMException('The quota has been exceeded.', 'QuotaExceededError');
-      return put.apply(this, given);
-    };
-  });
-}
-const fill = (page: Page, full: boolean) => page.evaluate((value) => void Object.assign(window, { full: value }), full);
-
-const said = (page: Page, text: RegExp) =>
-  page
-    .getByText(text)
-    .first()
-    .waitFor({ timeout: 5_000 })
-    .then(
-      () => true,
-      () => false,
-    );
+const said = (page: Page, text: RegExp) => appears(page.getByText(text), 5_000);
 
 /** The browser's room is used up between edits: the page must say so at once, keep what was said to be kept, go on in memory, and keep all of it once there is room. */
 export async function edits(origin: string, count: number): Promise<Found> {

@@ -1,2 +1,3 @@
 export { depthOf, JSON_LIMITS, readJson, type JsonRead } from './read-json';
+export { joined } from './text';
 export { isPlainPath, openZip, Packer, ZIP_LIMITS, type ZipLimits, type ZipRead } from './zip';

@@ -1,5 +1,6 @@
 import { Unzip, UnzipInflate, Zip, ZipDeflate, ZipPassThrough, type UnzipFile } from 'fflate';
 import type { Coded } from '../code';
+import { joined } from './text';
 
 /** What an archive may come to. Ten seasons with 2,000 photographs of 300 kB are under all of them. */
 export interface ZipLimits {
@@ -74,7 +75,6 @@ export function openZip(
     if (met.size > limits.files) return refuse('too-large');
     if (!wanted(file.name)) return;
     const parts: Uint8Array[] = [];
-    let size = 0;
     open++;
     file.ondata = (error, part, last) => {
       if (fault) return;
@@ -85,15 +85,8 @@ export function openZip(
         return refuse('too-large');
       }
       parts.push(part);
-      size += part.length;
       if (!last) return;
-      const whole = new Uint8Array(size);
-      let at = 0;
-      for (const piece of parts) {
-        whole.set(piece, at);
-        at += piece.length;
-      }
-      files.set(file.name, whole);
+      files.set(file.name, joined(parts));
       open--;
     };
     file.start();

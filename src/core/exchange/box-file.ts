@@ -1,8 +1,7 @@
 import { parseColour } from '../colour';
 import type { BoxFly } from '../box';
 import { LENGTH_RANGE_MM } from '../constants';
-import { readNumber, type CellProblem } from './table';
-import { tableOf } from './hooks-file';
+import { readNumber, type CellProblem, tableOf } from './table';
 import { slug } from './slug';
 import { notOneOf } from './nearest';
 

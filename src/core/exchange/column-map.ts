@@ -29,9 +29,9 @@ export type HookColumn = (typeof HOOK_COLUMNS)[number];
 
 export type ColumnUnit = 'mm' | 'in' | 'in/32';
 export const COLUMN_UNITS: readonly ColumnUnit[] = ['mm', 'in', 'in/32'];
-export const MM_PER_UNIT: Record<ColumnUnit, number> = { mm: 1, in: MM_PER_INCH, 'in/32': MM_PER_INCH / 32 };
+const MM_PER_UNIT: Record<ColumnUnit, number> = { mm: 1, in: MM_PER_INCH, 'in/32': MM_PER_INCH / 32 };
 
-export const LENGTH_COLUMNS: readonly HookColumn[] = ['shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm'];
+const LENGTH_COLUMNS: readonly HookColumn[] = ['shank_mm', 'gape_mm', 'bite_mm', 'wire_mm', 'eye_mm'];
 
 /** Where one of our columns comes from: a heading of the file with its unit, or one value for every row. */
 export type ColumnFrom = { heading: string; unit: ColumnUnit | null } | { value: string };
@@ -42,7 +42,26 @@ export interface MapColumn<C extends string = string> {
   name: C;
   also: readonly string[];
   length: boolean;
+  /** Without it a row says nothing. */
+  needed: boolean;
 }
+
+/** A cell of one of our columns, whatever the file calls it. */
+export function cellOf(cells: Readonly<Record<string, string>>, from: ColumnFrom | undefined): string {
+  if (!from) return '';
+  return 'value' in from ? from.value : (cells[from.heading] ?? '');
+}
+
+/** What a bare length of a column is in millimetres: its heading's unit, those of our own headings, else the unit of the file. */
+export function mmPer(column: string, from: ColumnFrom | undefined, unit: ColumnUnit): number {
+  const heading = from && 'heading' in from ? from : null;
+  const own = heading?.heading.trim().toLowerCase() === column;
+  return MM_PER_UNIT[heading?.unit ?? (own ? 'mm' : unit)];
+}
+
+/** What a column is called in the file. */
+export const calledIn = (column: string, from: ColumnFrom | undefined) =>
+  from && 'heading' in from ? from.heading : column;
 
 /** Words by which other people head the same column; the first of a row that is found counts. */
 const WORDS: Record<HookColumn, readonly string[]> = {
@@ -69,11 +88,15 @@ const WORDS: Record<HookColumn, readonly string[]> = {
   retired: ['retired', 'discontinued', 'discontinued-by-maker'],
 };
 
+/** Columns of a hooks file without which a row is none. */
+export const HOOKS_NEEDED: readonly HookColumn[] = ['maker', 'model', 'size', 'bend'];
+
 /** Columns of a hooks file as headings are matched to them. */
 export const HOOK_MAP: readonly MapColumn<HookColumn>[] = HOOK_COLUMNS.map((name) => ({
   name,
   also: WORDS[name],
   length: LENGTH_COLUMNS.includes(name),
+  needed: HOOKS_NEEDED.includes(name),
 }));
 
 /** A heading without its unit, and the unit where it says one: `Shank (in)`, `gape 1/32"`, `wire_mm`. */

@@ -1,5 +1,6 @@
 import { XMLParser } from 'fast-xml-parser';
 import Papa from 'papaparse';
+import { textOf } from '../archive/text';
 import type { Coded } from '../code';
 import { DWC } from './darwin-core';
 import { unguard } from './table';
@@ -63,14 +64,6 @@ const refused = (code: string, what = ''): DarwinCoreRead => ({ ok: false, fault
 const char = (said: string | undefined, usual: string) =>
   (said ?? usual).replace(/\\t/g, '\t').replace(/\\n/g, '\n').replace(/\\r/g, '\r');
 
-function textIn(bytes: Uint8Array, encoding: string): string | null {
-  try {
-    return new TextDecoder(encoding, { fatal: true }).decode(bytes);
-  } catch {
-    return null;
-  }
-}
-
 /** A file of an archive by its name, whatever folder the archive was packed with. */
 const fileIn = (files: ReadonlyMap<string, Uint8Array>, folder: string, name: string) =>
   files.get(folder + name) ?? files.get(name);
@@ -84,7 +77,7 @@ function rowsOf(
   const rows: { line: number; cells: string[] }[] = [];
   for (const location of named?.location ?? []) {
     const bytes = fileIn(files, folder, location);
-    const text = bytes && textIn(bytes, encoding);
+    const text = bytes && textOf(bytes, encoding);
     if (text === undefined || text === null) return null;
     const { data } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
       delimiter: char(fieldsTerminatedBy, '\t'),
@@ -110,7 +103,7 @@ function termsOf({ field = [] }: Section, cells: readonly string[]): Record<stri
 /** What the files of an archive say: its occurrences with their measurements, and what of it is not read. Nothing of a DOCTYPE is read. Source: the Darwin Core text guidelines (rs.tdwg.org/dwc/text). */
 export function readDarwinCore(files: ReadonlyMap<string, Uint8Array>): DarwinCoreRead {
   const path = [...files.keys()].find((name) => /(^|\/)meta\.xml$/.test(name));
-  const text = path === undefined ? null : textIn(files.get(path)!, 'UTF-8');
+  const text = path === undefined ? null : textOf(files.get(path)!);
   if (path === undefined || text === null) return refused('dwca-other');
   const folder = path.slice(0, -'meta.xml'.length);
   if (/<!(?:DOCTYPE|ENTITY)/i.test(text)) return refused('dwca-doctype');

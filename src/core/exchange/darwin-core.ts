@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { xmlText } from '../archive/xml';
 
 /** One sample as an occurrence: who was there, where and when, and what was measured. Millimetres, sRGB hex. */
 export interface Occurrence {
@@ -87,14 +88,11 @@ const table = (headings: readonly string[], rows: readonly Record<string, string
     { delimiter: '\t', newline: '\n', escapeFormulae: true },
   )}\n`;
 
-const XML: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&apos;' };
-// Characters that XML knows no way to write are left out.
-const xml = (text: string) =>
-  text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\ufffe\uffff]/g, '').replace(/[&<>"']/g, (char) => XML[char]!);
-
 function fieldsOf(terms: readonly string[], from: number): string {
   return terms
-    .map((term, index) => `    <field index="${index + from}" term="${term.includes(':') ? xml(term) : DWC + term}"/>`)
+    .map(
+      (term, index) => `    <field index="${index + from}" term="${term.includes(':') ? xmlText(term) : DWC + term}"/>`,
+    )
     .join('\n');
 }
 
@@ -118,14 +116,14 @@ ${fieldsOf(MEASURED, 1)}
 
 function eml({ title, abstract, made, language }: DarwinCoreWords, id: string): string {
   return `<?xml version="1.0" encoding="UTF-8"?>
-<eml:eml xmlns:eml="https://eml.ecoinformatics.org/eml-2.2.0" packageId="${xml(id)}" system="aubade" xml:lang="${xml(language)}">
+<eml:eml xmlns:eml="https://eml.ecoinformatics.org/eml-2.2.0" packageId="${xmlText(id)}" system="aubade" xml:lang="${xmlText(language)}">
   <dataset>
-    <title>${xml(title)}</title>
-    <creator><positionName>${xml(title)}</positionName></creator>
-    <pubDate>${xml(made)}</pubDate>
-    <language>${xml(language)}</language>
-    <abstract><para>${xml(abstract)}</para></abstract>
-    <contact><positionName>${xml(title)}</positionName></contact>
+    <title>${xmlText(title)}</title>
+    <creator><positionName>${xmlText(title)}</positionName></creator>
+    <pubDate>${xmlText(made)}</pubDate>
+    <language>${xmlText(language)}</language>
+    <abstract><para>${xmlText(abstract)}</para></abstract>
+    <contact><positionName>${xmlText(title)}</positionName></contact>
   </dataset>
 </eml:eml>
 `;

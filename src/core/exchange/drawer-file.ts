@@ -14,6 +14,8 @@ export interface DrawerRowRead {
   note: string | null;
 }
 
+const NEEDED: readonly string[] = ['maker', 'model', 'size'];
+
 /** Columns of a drawer file as headings are matched to them. */
 export const DRAWER_MAP: readonly MapColumn[] = (
   [
@@ -26,7 +28,7 @@ export const DRAWER_MAP: readonly MapColumn[] = (
     ['label', ['printed']],
     ['note', ['notes', 'remark', 'comment']],
   ] as const
-).map(([name, also]) => ({ name, also, length: false }));
+).map(([name, also]) => ({ name, also, length: false, needed: NEEDED.includes(name) }));
 
 /** Hooks owned, by hook id, from `maker,model,size,count`; a count may be empty and is then 1. `rows` holds each packet with its low mark, label and note. */
 export const readDrawerFile = (text: string) => readDrawer(readTable(text));
@@ -38,7 +40,7 @@ export function readDrawer(table: Table): {
   problems: CellProblem[];
 } {
   const problems: CellProblem[] = [];
-  const missing = ['maker', 'model', 'size'].filter((name) => !table.headings.includes(name));
+  const missing = NEEDED.filter((name) => !table.headings.includes(name));
   for (const column of missing)
     problems.push({
       code: 'column-missing',
@@ -46,7 +48,7 @@ export function readDrawer(table: Table): {
       line: 1,
       column,
       got: null,
-      accepted: { list: ['maker', 'model', 'size', 'count'] },
+      accepted: { list: [...NEEDED, 'count'] },
     });
   if (missing.length > 0) return { owned: {}, rows: [], problems };
   const owned: Record<string, number> = {};
@@ -74,7 +76,7 @@ export function readDrawer(table: Table): {
       });
       continue;
     }
-    const empty = ['maker', 'model', 'size'].find((column) => !cells[column]);
+    const empty = NEEDED.find((column) => !cells[column]);
     if (empty) {
       problems.push({
         code: 'cell-empty',

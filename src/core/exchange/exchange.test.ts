@@ -1,9 +1,9 @@
 import { KNOWN } from '@/catalogue';
 import { readDrawerFile, writeDrawerFile } from './drawer-file';
 import { guessColumns, HOOK_MAP } from './column-map';
-import { headFault, readHooksFile, writeBadRows } from './hooks-file';
+import { readHooksFile } from './hooks-file';
 import { slug } from './slug';
-import { readNumber, readTable } from './table';
+import { headFault, readNumber, readTable, writeBadRows } from './table';
 
 const guess = (headings: readonly string[]) => guessColumns(headings, HOOK_MAP);
 const HEAD = 'maker,model,size,bend,shank_mm,gape_mm';

@@ -1,9 +1,8 @@
 import type { Evidence, FaunaId, OrderId, StageId, WaterId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
-import { tableOf } from './hooks-file';
 import { slug } from './slug';
 import type { MapColumn } from './column-map';
-import { readNumber, writeTable, type CellProblem, type Table } from './table';
+import { readNumber, writeTable, type CellProblem, type Table, tableOf } from './table';
 import { notOneOf } from './nearest';
 
 /** A group of naturals of one's own, as a file carries it. Lengths mm: least, usual, most. */
@@ -225,6 +224,7 @@ export const GROUP_MAP: readonly MapColumn[] = COLUMNS.map((name) => ({
   name,
   also: ALSO[name] ?? [],
   length: name.endsWith('_mm'),
+  needed: REQUIRED.some((own) => own === name),
 }));
 
 /** Groups as a table under our headings, a row a stage. */

@@ -1,22 +1,21 @@
-import { readJson } from '../archive/read-json';
 import type { BarbId, BendId, EyeId, PointId, Source, WireId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM } from '../constants';
-import type { Coded } from '../code';
 import { hookId, labelNumber, type HookRow, type ShapeField } from '../hooks';
 import { readMillimetres } from '../units';
 import {
+  calledIn,
+  cellOf,
   HOOK_COLUMNS,
   HOOK_MAP,
-  LENGTH_COLUMNS,
-  MM_PER_UNIT,
+  HOOKS_NEEDED,
+  mmPer,
   ownHeadings,
-  type ColumnFrom,
   type ColumnMap,
   type ColumnUnit,
   type HookColumn,
 } from './column-map';
 import { slug } from './slug';
-import { readNumber, readTable, writeTable, type CellProblem, type Table } from './table';
+import { readNumber, tableOf, writeTable, type CellProblem, type Table } from './table';
 
 /** Ids a hook row may use; core holds no data. */
 export interface HookIds {
@@ -47,7 +46,6 @@ export interface HooksReading {
   report?: (done: number) => void;
 }
 
-const REQUIRED = ['maker', 'model', 'size', 'bend'] as const;
 /** Fields of a model that have a usual, and their columns. */
 const SHAPE: readonly (readonly [ShapeField, HookColumn])[] = [
   ['eye', 'eye'],
@@ -64,41 +62,6 @@ const RETIRED = ['yes', 'no'] as const;
 const X_RANGE = [-8, 8] as const;
 const REPORT_EVERY = 500;
 
-/** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
-const VERSION = 1;
-/** A table with more columns than this is none of ours. */
-const MOST_COLUMNS = 300;
-
-export function tableOf(text: string): Table | { newer: number } | null {
-  const trimmed = text.replace(/^\uFEFF/, '').trimStart();
-  if (!trimmed.startsWith('{') && !trimmed.startsWith('[')) {
-    const table = readTable(text);
-    return table.headings.length > MOST_COLUMNS ? null : table;
-  }
-  const read = readJson(trimmed);
-  if (!read.ok) return null;
-  try {
-    const parsed = read.value;
-    const version = Array.isArray(parsed) ? VERSION : Number((parsed as { version?: unknown }).version ?? VERSION);
-    if (version > VERSION) return { newer: version };
-    const items = Array.isArray(parsed) ? parsed : (parsed as { items?: unknown }).items;
-    if (!Array.isArray(items)) return null;
-    const rows = items.map((item: Record<string, unknown>, index) => ({
-      line: index + 1,
-      extra: 0,
-      cells: Object.fromEntries(
-        Object.entries(item ?? {}).map(([key, value]) => [
-          key,
-          value === null || value === undefined ? '' : String(value),
-        ]),
-      ),
-    }));
-    return { headings: [...new Set(rows.flatMap((row) => Object.keys(row.cells)))], rows };
-  } catch {
-    return null;
-  }
-}
-
 /** What is wrong with a file as a whole. */
 function refused(code: string, params: CellProblem['params'] = {}): HooksRead {
   return {
@@ -107,12 +70,6 @@ function refused(code: string, params: CellProblem['params'] = {}): HooksRead {
     table: null,
     problems: [{ code, params, line: null, column: null, got: null, accepted: null }],
   };
-}
-
-/** Cells of one row by our own names, whatever the file calls them. */
-function cellOf(cells: Record<string, string>, from: ColumnFrom | undefined): string {
-  if (!from) return '';
-  return 'value' in from ? from.value : (cells[from.heading] ?? '');
 }
 
 /**
@@ -133,11 +90,8 @@ export function readHooks(
   { map = {}, unit = 'mm', report }: HooksReading = {},
 ): HooksRead & { table: Table } {
   const from: ColumnMap<HookColumn> = { ...ownHeadings(table.headings, HOOK_MAP), ...map };
-  const named = (column: HookColumn): string => {
-    const source = from[column];
-    return source && 'heading' in source ? source.heading : column;
-  };
-  const missing = REQUIRED.filter((name) => !from[name]);
+  const named = (column: HookColumn) => calledIn(column, from[column]);
+  const missing = HOOKS_NEEDED.filter((name) => !from[name]);
   if (missing.length > 0) {
     return {
       rows: [],
@@ -149,17 +103,10 @@ export function readHooks(
         line: 1,
         column,
         got: null,
-        accepted: { list: [...REQUIRED] },
+        accepted: { list: [...HOOKS_NEEDED] },
       })),
     };
   }
-  const perBare = Object.fromEntries(
-    LENGTH_COLUMNS.map((column) => {
-      const source = from[column];
-      const own = source && 'heading' in source && source.heading.trim().toLowerCase() === column;
-      return [column, MM_PER_UNIT[source && 'heading' in source && source.unit ? source.unit : own ? 'mm' : unit]];
-    }),
-  );
   const seen = new Map<string, number>();
   const problems: CellProblem[] = [];
   const rows = table.rows.flatMap(({ line, cells, extra }, index) => {
@@ -201,11 +148,15 @@ export function readHooks(
       inside(column, readNumber(cell(column)), range);
     const length = (column: HookColumn, range: readonly [number, number]) => {
       const typed = cell(column);
-      return inside(column, typed === '' ? null : (readMillimetres(typed, perBare[column]!) ?? undefined), range);
+      return inside(
+        column,
+        typed === '' ? null : (readMillimetres(typed, mmPer(column, from[column], unit)) ?? undefined),
+        range,
+      );
     };
     if (extra > 0)
       problems.push({ code: 'row-long', params: { extra }, line, column: null, got: null, accepted: null });
-    for (const column of REQUIRED)
+    for (const column of HOOKS_NEEDED)
       if (cell(column) === '') bad('cell-empty', column, column === 'bend' ? { list: [...ids.bends] } : null);
     const row: HookRow = {
       maker: slug(cell('maker')),
@@ -249,45 +200,6 @@ export function readHooks(
   });
   report?.(1);
   return { rows, problems, count: table.rows.length, table };
-}
-
-/** The first lines of a file, enough to tell a table from something else and to name its columns. */
-export const HEAD_BYTES = 65_536;
-const RAGGED_SHARE = 0.5;
-
-/** Why the beginning of a file cannot be a table of hooks; null when it may be one. Costs little, whatever the file's size. */
-export function headFault(head: string): Coded | null {
-  const text = head.replace(/^\uFEFF/, '');
-  if (text.trim() === '') return { code: 'file-blank', params: {} };
-  const strange = text.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g)?.length ?? 0;
-  if (strange > text.length * 0.001) return { code: 'file-not-text', params: {} };
-  if (/^\s*[[{]/.test(text)) return null;
-  const { headings, rows } = readTable(text);
-  if (headings.length > MOST_COLUMNS) return { code: 'file-columns', params: { most: MOST_COLUMNS } };
-  // The last row may be cut off where the beginning ends.
-  const whole = head.length < HEAD_BYTES ? rows : rows.slice(0, -1);
-  const ragged = whole.filter(
-    (row) => row.extra > 0 || Object.values(row.cells).filter((cell) => cell !== '').length < 2,
-  ).length;
-  if (headings.filter((heading) => heading !== '').length < 2 || ragged > RAGGED_SHARE * whole.length)
-    return { code: 'file-not-table', params: {} };
-  return null;
-}
-
-/** The rows that cannot be used as a file to mend: as they stood, with what is wrong beside them. */
-export function writeBadRows(
-  { table, problems }: Pick<HooksRead, 'table' | 'problems'>,
-  worded: (problem: CellProblem) => string,
-): string {
-  if (table === null) return '';
-  const byLine = new Map<number, CellProblem[]>();
-  for (const problem of problems)
-    if (problem.line !== null) byLine.set(problem.line, [...(byLine.get(problem.line) ?? []), problem]);
-  const rows = table.rows.filter((row) => byLine.has(row.line));
-  return writeTable(
-    [...table.headings, 'problem'],
-    rows.map((row) => ({ ...row.cells, problem: byLine.get(row.line)!.map(worded).join('; ') })),
-  );
 }
 
 /** Rows as a table under our headings. */

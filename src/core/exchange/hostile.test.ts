@@ -1,6 +1,6 @@
 import { KNOWN, labOfShade } from '@/catalogue';
 import { SHIPPED } from '../../../tools/test-catalogue';
-import { headFault, HEAD_BYTES } from './hooks-file';
+import { headFault, HEAD_BYTES } from './table';
 import { readBoxFile, readDrawerFile, readDressings, readGroupsFile, readHooksFile, readTapings } from './index';
 
 /** Texts that no tier writes: each reader must refuse them or take nothing of them, and neither throw nor change what objects are. */

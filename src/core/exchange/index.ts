@@ -18,15 +18,14 @@ export {
   type HookColumn,
   type MapColumn,
 } from './column-map';
-export {
-  readHooksFile,
-  writeBadRows,
-  writeHooksFile,
-  type HookIds,
-  type HooksRead,
-  type HooksReading,
-} from './hooks-file';
+export { readHooksFile, writeHooksFile, type HookIds, type HooksRead, type HooksReading } from './hooks-file';
 export { slug } from './slug';
-export { readTable, writeTable, type CellProblem, type Table } from './table';
+export { readTable, writeBadRows, writeTable, type CellProblem, type Table } from './table';
 export { readTapings, writeModelFile, type GivenTaping } from './model-file';
-export { readDressings, writeDressings, type DressingProblem, type DressingsRead } from './dressings-file';
+export {
+  MOST_DRESSINGS,
+  readDressings,
+  writeDressings,
+  type DressingProblem,
+  type DressingsRead,
+} from './dressings-file';

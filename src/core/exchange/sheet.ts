@@ -1,6 +1,6 @@
 import { parseColour } from '../colour';
 import { readMillimetres } from '../units';
-import { MM_PER_UNIT, ownHeadings, type ColumnMap, type ColumnUnit, type MapColumn } from './column-map';
+import { calledIn, cellOf, mmPer, ownHeadings, type ColumnMap, type ColumnUnit, type MapColumn } from './column-map';
 import { notOneOf } from './nearest';
 import { slug } from './slug';
 import { readNumber, type CellProblem, type Table } from './table';
@@ -14,12 +14,9 @@ export type CellKind =
   | { of: 'number' | 'whole' | 'length' | 'lengths'; low: number; high: number }
   | { of: 'pairs'; names: readonly string[] | null; values: 'hex' | 'text' | readonly string[] };
 
-/** A column of a table: what its cells hold, and by what others head it. */
-export interface SheetColumn {
-  name: string;
+/** A column of a table: what its cells hold, and how headings are matched to it. */
+export interface SheetColumn extends MapColumn {
   holds: CellKind;
-  needed: boolean;
-  also: readonly string[];
 }
 
 /** A cell as it was read, by the kind of its column; null where it is empty. */
@@ -49,9 +46,11 @@ const REPORT_EVERY = 500;
 const YES = ['yes', 'y', 'true', '1', 'x'];
 const NO = ['no', 'n', 'false', '0'];
 
-/** Columns as headings are matched to them. */
-export const mapColumns = (columns: readonly SheetColumn[]): MapColumn[] =>
-  columns.map(({ name, also, holds }) => ({ name, also, length: holds.of === 'length' || holds.of === 'lengths' }));
+/** Cells of a table that hold days, by its columns. */
+export function daysIn(table: Table, columns: readonly SheetColumn[], from: ColumnMap): string[] {
+  const days = columns.filter(({ holds }) => holds.of === 'when');
+  return table.rows.flatMap(({ cells }) => days.map(({ name }) => cellOf(cells, from[name])));
+}
 
 type Bad = (code: string, params?: CellProblem['params'], accepted?: CellProblem['accepted']) => null;
 
@@ -134,11 +133,8 @@ export function readSheet(
   columns: readonly SheetColumn[],
   { map = {}, unit = 'mm', dayOrder, report }: SheetReading = {},
 ): SheetRead {
-  const from: ColumnMap = { ...ownHeadings(table.headings, mapColumns(columns)), ...map };
-  const named = (name: string) => {
-    const source = from[name];
-    return source && 'heading' in source ? source.heading : name;
-  };
+  const from: ColumnMap = { ...ownHeadings(table.headings, columns), ...map };
+  const named = (name: string) => calledIn(name, from[name]);
   const missing = columns.filter(({ name, needed }) => needed && !from[name]);
   if (missing.length > 0)
     return {
@@ -154,20 +150,7 @@ export function readSheet(
       })),
     };
   const read = columns.filter(({ name }) => from[name]);
-  const cellOf = (cells: Readonly<Record<string, string>>, name: string) => {
-    const source = from[name]!;
-    return ('value' in source ? source.value : (cells[source.heading] ?? '')).trim();
-  };
-  const days = read.filter(({ holds }) => holds.of === 'when').map(({ name }) => name);
-  const order =
-    dayOrder ?? dayOrderOf(table.rows.flatMap(({ cells }) => days.map((name) => cellOf(cells, name)))) ?? 'day';
-  const perBare = new Map(
-    read.map(({ name }) => {
-      const source = from[name]!;
-      const own = 'heading' in source && source.heading.trim().toLowerCase() === name;
-      return [name, MM_PER_UNIT[('heading' in source && source.unit) || (own ? 'mm' : unit)]];
-    }),
-  );
+  const order = dayOrder ?? dayOrderOf(daysIn(table, read, from)) ?? 'day';
   const problems: CellProblem[] = [];
   const rows = table.rows.flatMap(({ line, cells, extra }, index): SheetRow[] => {
     if (report && index % REPORT_EVERY === 0) report(index / table.rows.length);
@@ -175,7 +158,7 @@ export function readSheet(
     if (extra > 0)
       problems.push({ code: 'row-long', params: { extra }, line, column: null, got: null, accepted: null });
     const row = read.map(({ name, holds, needed }): [string, CellValue | null] => {
-      const cell = cellOf(cells, name);
+      const cell = cellOf(cells, from[name]).trim();
       const bad: Bad = (code, params = {}, accepted = null) => {
         problems.push({
           code,
@@ -188,7 +171,7 @@ export function readSheet(
         return null;
       };
       if (cell === '') return [name, needed ? bad('cell-empty') : null];
-      return [name, readCell(cell, holds, perBare.get(name)!, order, bad)];
+      return [name, readCell(cell, holds, mmPer(name, from[name], unit), order, bad)];
     });
     return problems.length > before ? [] : [{ line, cells: Object.fromEntries(row) }];
   });

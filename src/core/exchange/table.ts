@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { readJson } from '../archive/read-json';
 import type { Coded, Param } from '../code';
 
 /** One cell that cannot be used: where it is, what is wrong, what was there and what would be accepted. */
@@ -79,4 +80,79 @@ export function readNumber(cell: string): number | null | undefined {
   if (cell === '') return null;
   if (!/^[-+]?(\d+([.,]\d+)?|[.,]\d+)$/.test(cell)) return undefined;
   return Number(cell.replace(',', '.'));
+}
+
+/** Version of the JSON envelope that this reader writes; a newer one is refused untouched. */
+const VERSION = 1;
+/** A table with more columns than this is none of ours. */
+const MOST_COLUMNS = 300;
+
+/** A table of a file, CSV or JSON; null where it is none, its version where that is newer than is read. */
+export function tableOf(text: string): Table | { newer: number } | null {
+  const trimmed = text.replace(/^\uFEFF/, '').trimStart();
+  if (!trimmed.startsWith('{') && !trimmed.startsWith('[')) {
+    const table = readTable(text);
+    return table.headings.length > MOST_COLUMNS ? null : table;
+  }
+  const read = readJson(trimmed);
+  if (!read.ok) return null;
+  try {
+    const parsed = read.value;
+    const version = Array.isArray(parsed) ? VERSION : Number((parsed as { version?: unknown }).version ?? VERSION);
+    if (version > VERSION) return { newer: version };
+    const items = Array.isArray(parsed) ? parsed : (parsed as { items?: unknown }).items;
+    if (!Array.isArray(items)) return null;
+    const rows = items.map((item: Record<string, unknown>, index) => ({
+      line: index + 1,
+      extra: 0,
+      cells: Object.fromEntries(
+        Object.entries(item ?? {}).map(([key, value]) => [
+          key,
+          value === null || value === undefined ? '' : String(value),
+        ]),
+      ),
+    }));
+    return { headings: [...new Set(rows.flatMap((row) => Object.keys(row.cells)))], rows };
+  } catch {
+    return null;
+  }
+}
+
+/** The first lines of a file, enough to tell a table from something else and to name its columns. */
+export const HEAD_BYTES = 65_536;
+const RAGGED_SHARE = 0.5;
+
+/** Why the beginning of a file cannot be a table of hooks; null when it may be one. Costs little, whatever the file's size. */
+export function headFault(head: string): Coded | null {
+  const text = head.replace(/^\uFEFF/, '');
+  if (text.trim() === '') return { code: 'file-blank', params: {} };
+  const strange = text.match(/[\u0000-\u0008\u000e-\u001f\ufffd]/g)?.length ?? 0;
+  if (strange > text.length * 0.001) return { code: 'file-not-text', params: {} };
+  if (/^\s*[[{]/.test(text)) return null;
+  const { headings, rows } = readTable(text);
+  if (headings.length > MOST_COLUMNS) return { code: 'file-columns', params: { most: MOST_COLUMNS } };
+  // The last row may be cut off where the beginning ends.
+  const whole = head.length < HEAD_BYTES ? rows : rows.slice(0, -1);
+  const ragged = whole.filter(
+    (row) => row.extra > 0 || Object.values(row.cells).filter((cell) => cell !== '').length < 2,
+  ).length;
+  if (headings.filter((heading) => heading !== '').length < 2 || ragged > RAGGED_SHARE * whole.length)
+    return { code: 'file-not-table', params: {} };
+  return null;
+}
+
+/** The rows that cannot be used as a file to mend: as they stood, with what is wrong beside them. */
+export function writeBadRows(
+  { table, problems }: { table: Table | null; problems: readonly CellProblem[] },
+  worded: (problem: CellProblem) => string,
+): string {
+  if (table === null) return '';
+  const byLine = new Map<number, CellProblem[]>();
+  for (const problem of problems)
+    if (problem.line !== null) byLine.set(problem.line, [...(byLine.get(problem.line) ?? []), problem]);
+  const rows = table.rows.filter((row) => byLine.has(row.line));
+  return writeTable(
+    [...table.headings, 'problem'],
+    rows.map((row) => ({ ...row.cells, problem: byLine.get(row.line)!.map(worded).join('; ') })),
+  );
 }

@@ -1,3 +1,5 @@
+import { xmlText } from '../archive/xml';
+import { svgMark } from '../hooks/drawn/curve';
 import type { CardPage } from './tying-card-pdf';
 
 const WIDTH_MM = 120;
@@ -9,9 +11,6 @@ const TEXT_MM = 3.2;
 const PICTURE_MM = 60;
 const CHECK_MM = 50;
 
-const XML: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' };
-// Characters that XML knows no way to write are left out.
-const xml = (text: string) => text.replace(/[\u0000-\u001f\ufffe\uffff]/g, '').replace(/[&<>"]/g, (char) => XML[char]!);
 const at = (value: number) => Number(value.toFixed(3));
 
 /**
@@ -23,7 +22,7 @@ export function tyingCardSvg({ title, sub, natural, sections, bars, drawing, wor
   const parts: string[] = [];
   const text = (x: number, y: number, said: string, size = TEXT_MM, weight = '') =>
     parts.push(
-      `<text x="${at(x)}" y="${at(y)}" font-size="${size}"${weight && ` font-weight="${weight}"`}>${xml(said)}</text>`,
+      `<text x="${at(x)}" y="${at(y)}" font-size="${size}"${weight && ` font-weight="${weight}"`}>${xmlText(said)}</text>`,
     );
   let down = MARGIN_MM + TITLE_MM;
   text(MARGIN_MM, down, title, TITLE_MM, 'bold');
@@ -34,10 +33,7 @@ export function tyingCardSvg({ title, sub, natural, sections, bars, drawing, wor
     const [wide, high] = [Math.max(right - left, 0.1), Math.max(top - bottom, 0.1)];
     const fly = (scale: number) => {
       const marks = drawing.marks
-        .map(({ d, fill, stroke, width, mm, opacity, dash }) => {
-          const line = mm ? (width ?? 0) : (width ?? 1) / (4 * scale);
-          return `<path d="${d}" fill="${fill ?? 'none'}"${stroke ? ` stroke="${stroke}" stroke-width="${at(line)}"` : ''}${opacity === undefined ? '' : ` opacity="${opacity}"`}${dash ? ` stroke-dasharray="${dash}"` : ''}/>`;
-        })
+        .map((mark) => svgMark(mark, at(mark.mm ? (mark.width ?? 0) : (mark.width ?? 1) / (4 * scale))))
         .join('');
       parts.push(
         `<g transform="translate(${at(MARGIN_MM - left * scale)} ${at(down + top * scale)}) scale(${at(scale)})" stroke-linecap="round" stroke-linejoin="round">${marks}</g>`,
@@ -61,5 +57,5 @@ export function tyingCardSvg({ title, sub, natural, sections, bars, drawing, wor
   }
   const height = at(down + MARGIN_MM);
   const told = sections.map((section) => [section.title, ...section.lines].join('\n')).join('\n\n');
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH_MM}mm" height="${height}mm" viewBox="0 0 ${WIDTH_MM} ${height}" role="img"><title>${xml(title)}</title><desc>${told.split('\n').map(xml).join('\n')}</desc><rect width="${WIDTH_MM}" height="${height}" fill="#ffffff"/><g font-family="sans-serif" fill="#000000">${parts.join('')}</g></svg>\n`;
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH_MM}mm" height="${height}mm" viewBox="0 0 ${WIDTH_MM} ${height}" role="img"><title>${xmlText(title)}</title><desc>${told.split('\n').map(xmlText).join('\n')}</desc><rect width="${WIDTH_MM}" height="${height}" fill="#ffffff"/><g font-family="sans-serif" fill="#000000">${parts.join('')}</g></svg>\n`;
 }

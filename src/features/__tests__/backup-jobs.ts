@@ -1,7 +1,7 @@
-import { readFile, type FileReading } from '@/records/sheets';
+import type { FileReading } from '@/records/sheets';
 import type { Catalogue } from '@/core/answer';
-import { readDressingsText } from '@/workers/read-dressings';
-import { packBackup, picturesIn, readAnyBackup, type BackupPlan } from '@/records/backup';
+import { answerOf } from '@/workers/read-file';
+import { packBackup, picturesIn, type BackupPlan } from '@/records/backup';
 
 /** Bytes of a file; jsdom's have no way of their own. */
 export const bytesOf = (blob: Blob) =>
@@ -17,11 +17,8 @@ const JOBS: Readonly<Record<string, (input: never) => Promise<unknown>>> = {
     const file = new Blob(parts as BlobPart[], { type: 'application/zip' });
     return { file: Object.assign(file, { arrayBuffer: async () => (await bytesOf(file)).buffer }), missing };
   },
-  'backup-read': async ({ backup }: { backup: Blob }) => readAnyBackup(await bytesOf(backup)),
-  'file-read': async ({ file, how, catalogue }: { file: Blob; how: FileReading; catalogue: Catalogue | null }) => {
-    const found = readFile(await bytesOf(file), how);
-    return found.what === 'dressings-text' && catalogue ? readDressingsText(found.text, catalogue) : found;
-  },
+  'file-read': async ({ file, how, catalogue }: { file: Blob; how: FileReading; catalogue: Catalogue | null }) =>
+    answerOf(await bytesOf(file), how, catalogue),
   'backup-pictures': async ({ from, wanted }: { from: Blob; wanted: { id: string; path: string; type: string }[] }) => {
     const kept: Record<string, string> = {};
     await picturesIn(await bytesOf(from), wanted, async (id, url) => void (kept[id] = url));

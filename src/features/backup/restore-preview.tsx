@@ -5,7 +5,7 @@ import type { EventOp, Kind } from '@/records';
 import { mergeBackup, notIn, replaceByBackup, type Backup } from '@/records/backup';
 import { useApp, type Store } from '@/state';
 import { readyToTake, type RestoreHow } from '@/state/backup';
-import { ReadingReport, Unshown, useForesee, useTrial, type Undrawn } from '@/features/reading';
+import { useForesee, useForeseen, type Undrawn } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Say } from '@/ui/primitives';
 
@@ -36,7 +36,7 @@ export function RestorePreview({ backup, how, taking, onHow, onTake, onLeave }: 
   const merging = useForesee(mergeBackup, how === 'merge' ? input : null);
   const replacing = useForesee(replaceByBackup, how === 'replace' ? input : null);
   const reading = how === 'merge' ? merging : replacing;
-  const { trial, failed } = useTrial(reading);
+  const { told, ready: undrawn } = useForeseen(reading, backup.carried.records.length);
   const counts = new Map<Kind, number>();
   for (const { kind } of backup.carried.records)
     if (!NOT_COUNTED.has(kind)) counts.set(kind, (counts.get(kind) ?? 0) + 1);
@@ -73,15 +73,7 @@ export function RestorePreview({ backup, how, taking, onHow, onTake, onLeave }: 
           </Say>
         </>
       ) : null}
-      {reading ? (
-        <ReadingReport reading={reading} held={backup.carried.records.length} />
-      ) : (
-        <Say size="small" tone="soft">
-          {words('tables.foreseeing')}
-        </Say>
-      )}
-      {trial}
-      <Unshown failed={failed} />
+      {told}
       {how === 'merge' && stays > 0 ? (
         <Say size="small" tone="soft">
           {words('backup.stays', { count: stays })}
@@ -92,8 +84,8 @@ export function RestorePreview({ backup, how, taking, onHow, onTake, onLeave }: 
         <Button
           kind="main"
           label={words('carry.take')}
-          disabled={taking || !reading || !failed}
-          onPress={() => onTake(failed ?? [])}
+          disabled={taking || !undrawn}
+          onPress={() => undrawn && onTake(undrawn)}
         />
         <Button kind="quiet" label={words('carry.leave')} disabled={taking} onPress={onLeave} />
       </View>

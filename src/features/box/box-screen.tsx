@@ -117,7 +117,7 @@ export function BoxScreen({ id }: { id: string }) {
 }
 
 /** A fly of the box in a line: where it lies, what it is, on which hook, how many are left. */
-function HeldFly({ item, hooks, marked }: { item: InBox; hooks: ReadonlyMap<string, Hook>; marked: boolean }) {
+export function HeldFly({ item, hooks, marked }: { item: InBox; hooks: ReadonlyMap<string, Hook>; marked: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const nameOf = useApp(selectFlyName);

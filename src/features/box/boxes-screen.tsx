@@ -53,7 +53,7 @@ export function BoxesScreen() {
 }
 
 /** A box in a line: its grid, its name, what it holds, and whether it is carried. */
-function BoxRow({ id, box, marked }: { id: string; box: BoxRecord; marked: boolean }) {
+export function BoxRow({ id, box, marked }: { id: string; box: BoxRecord; marked: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();

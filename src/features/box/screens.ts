@@ -1,3 +1,3 @@
-export { BoxScreen } from './box-screen';
-export { BoxesScreen } from './boxes-screen';
+export { BoxScreen, HeldFly } from './box-screen';
+export { BoxesScreen, BoxRow } from './boxes-screen';
 export { EnterScreen } from './enter-screen';

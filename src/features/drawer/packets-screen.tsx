@@ -20,6 +20,18 @@ interface Held {
   left: number;
 }
 
+/** A packet with the hook it holds. */
+export function heldPacket(id: string, packet: PacketRecord, { at, hooks }: ReturnType<typeof columnsOf>): Held {
+  const hook = hooks[at.get(packet.hookId) ?? -1] ?? null;
+  return {
+    id,
+    packet,
+    hook,
+    name: hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : packet.hookId,
+    left: leftInPacket(packet),
+  };
+}
+
 /** What the drawer holds: every packet, what it really is, how many are left. */
 export function PacketsScreen() {
   const words = useWords();
@@ -30,18 +42,9 @@ export function PacketsScreen() {
   const [open, setOpen] = useState<string | null>(null);
   const [panel, setPanel] = useState<'pad' | 'chart' | null>(null);
   const held = useMemo(() => {
-    const { at, hooks: rows } = columnsOf(hooks);
+    const columns = columnsOf(hooks);
     return Object.entries(packets)
-      .map(([id, packet]): Held => {
-        const hook = rows[at.get(packet.hookId) ?? -1] ?? null;
-        return {
-          id,
-          packet,
-          hook,
-          name: hook ? `${hook.makerName} ${hook.modelName} ${hook.size}` : packet.hookId,
-          left: leftInPacket(packet),
-        };
-      })
+      .map(([id, packet]) => heldPacket(id, packet, columns))
       .sort((a, b) =>
         a.hook && b.hook
           ? a.hook.makerName.localeCompare(b.hook.makerName) ||
@@ -130,7 +133,7 @@ export function PacketsScreen() {
   );
 }
 
-function PacketRow({
+export function PacketRow({
   held: { id, packet, hook, name, left },
   marked,
   open,

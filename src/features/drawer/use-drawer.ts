@@ -1,12 +1,11 @@
 import { useMemo } from 'react';
 import type { MoveId } from '@/catalogue/ids';
-import { slug, type DrawerRowRead } from '@/core/exchange';
+import { slug } from '@/core/exchange';
 import {
   countPacket,
   deletePacket,
   putPackets,
   setPacket,
-  takePackets,
   tapeHook,
   untapeHook,
   type NewModel,
@@ -18,8 +17,6 @@ import { useAct } from '@/state';
 
 export interface Drawer {
   put(packets: readonly PacketsIn[]): void;
-  /** Packets of a drawer file. */
-  take(rows: readonly DrawerRowRead[]): void;
   count(packetId: string, by: number, why: MoveId): void;
   edit(packetId: string, fields: Partial<Pick<PacketRecord, 'label' | 'note' | 'low'>>): void;
   remove(packetId: string): void;
@@ -38,7 +35,6 @@ export function useDrawer(): Drawer {
   return useMemo(
     () => ({
       put: (packets) => void act(putPackets, { packets }),
-      take: (rows) => void act(takePackets, { rows }),
       count: (packetId, by, why) => void act(countPacket, { packetId, by, why }),
       edit: (packetId, fields) => void act(setPacket, { packetId, ...fields }),
       remove: (packetId) => void act(deletePacket, { packetId }),

@@ -14,14 +14,14 @@ import { selectCatalogue, selectDressing, selectIsOwn } from '@/state/answering'
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
-import { Button, Choose, Heading, Pick, Say } from '@/ui/primitives';
+import { Button, Choose, Heading, Labelled, Pick, Say } from '@/ui/primitives';
 import { Ancestry } from './dressing-about';
 import { AddPart } from './edit-add';
 import { CheckLines } from './check-lines';
 import { DressingPlate } from './dressing-plate';
 import { EditBuild } from './edit-build';
 import { ChoicesField, NeededField } from './edit-fold';
-import { EditPart, Labelled } from './edit-part';
+import { EditPart } from './edit-part';
 import { EditSaid } from './edit-said';
 import { EditShared } from './edit-shared';
 import { EditSteps } from './edit-steps';

@@ -2,8 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Dressing } from '@/core/dressings';
 import { useWords } from '@/features/shell';
-import { Choose, Field, Pick, Say, Tick } from '@/ui/primitives';
-import { Labelled } from './edit-part';
+import { Choose, Field, Labelled, Pick, Say, Tick } from '@/ui/primitives';
 
 export interface EditProps {
   dressing: Dressing;

@@ -432,15 +432,3 @@ function withCautions(dressing: Dressing, materials: readonly Material[]): Dress
     cautions: [...new Set([...dressing.cautions, ...steps.flatMap((step) => step.caution ?? [])])],
   };
 }
-
-/** A title over what it is the title of. */
-export function Labelled({ title, children }: { title: string; children: React.ReactNode }) {
-  return (
-    <View className="gap-1">
-      <Say size="small" tone="soft">
-        {title}
-      </Say>
-      {children}
-    </View>
-  );
-}

@@ -8,6 +8,7 @@ import { undone } from '@/state';
 import { change } from '@/state/__tests__/change';
 import { opened, saved } from '../__tests__/files';
 import { choose, openScreen, pressReady } from '../__tests__/screen';
+import { OWN_COLUMNS } from './mapper';
 import { FileReader, WriteOut } from './screens';
 
 jest.mock('@/features/files', () => {
@@ -144,17 +145,5 @@ test('every collection and every column of one has a name', () => {
   const has = (key: string) => instance.exists(`ui.tables.${key}`);
   expect([...SHEET_IDS, ...TABLE_NAMES].filter((id) => !has(`name.${id}`))).toEqual([]);
   const shown = SHEET_IDS.flatMap((sheet) => mapOf(sheet).map(({ name }) => name));
-  const own = [
-    'maker_name',
-    'model_name',
-    'point',
-    'labels_direction',
-    'source',
-    'retired',
-    'packet',
-    'answer',
-    'leads',
-  ];
-  const hidden = [...own, 'sizes', 'intent', 'follows', 'revision', 'evidence', 'regions'];
-  expect([...new Set(shown)].filter((name) => !has(`column.${name}`) && !hidden.includes(name))).toEqual([]);
+  expect([...new Set(shown)].filter((name) => !has(`column.${name}`) && !OWN_COLUMNS.has(name))).toEqual([]);
 });

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
+import { MOST_DRESSINGS } from '@/core/exchange';
 import { AS_IT_IS, type FileReading, type SheetId } from '@/records/sheets';
 import type { Store } from '@/state';
 import { selectCatalogue } from '@/state/answering';
@@ -67,7 +68,7 @@ export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReader
         answer = await run('file-read', { file, how, catalogue: selectCatalogue(store.getState()) }, options);
       if (answer.what === 'refused') return refused(speech.say(answer.fault, 'fault'));
       if (answer.what === 'dressings' && answer.read.fault)
-        return setState({ at: 'said', good: false, text: words(`dressing.file-fault.${answer.read.fault}`) });
+        return refused(words(`dressing.file-fault.${answer.read.fault}`, { most: MOST_DRESSINGS }));
       setState({ at: 'read', file, how, answer, restoring: 'merge', taking: false });
     } catch (error) {
       if ((error as Error).name === 'AbortError') rest();

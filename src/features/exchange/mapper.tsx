@@ -1,13 +1,13 @@
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { COLUMN_UNITS, type ColumnFrom, type ColumnMap, type MapColumn } from '@/core/exchange';
 import { mapOf, neededOf, SHEET_IDS, type FileReading, type SheetId, type TableLooked } from '@/records/sheets';
 import { DAY_ORDERS } from '@/core/exchange/when';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Field, Heading, More, Pick, Say } from '@/ui/primitives';
+import { Button, Choose, Field, Heading, Labelled, More, Pick, Say } from '@/ui/primitives';
 
 /** Columns that others' files do not have, or that hardly anyone asks for: they keep our own headings. */
-const OWN: ReadonlySet<string> = new Set([
+export const OWN_COLUMNS: ReadonlySet<string> = new Set([
   'maker_name',
   'model_name',
   'point',
@@ -68,7 +68,7 @@ export function Mapper({ answer, how, onHow, onRead }: MapperProps) {
         .slice(0, 2),
     );
   const name = (column: string) => words(`tables.column.${column}`);
-  const columns = sheet === null ? [] : mapOf(sheet).filter((column) => !OWN.has(column.name));
+  const columns = sheet === null ? [] : mapOf(sheet).filter((column) => !OWN_COLUMNS.has(column.name));
   // What the file has, or what cannot be left out; the rest is there to be looked for.
   const asked = ({ name: column }: MapColumn) => answer.guess[column] !== undefined || needed.includes(column);
   const rows = (some: readonly MapColumn[]) =>
@@ -160,24 +160,24 @@ export function Mapper({ answer, how, onHow, onRead }: MapperProps) {
             </More>
           )}
           {mapOf(sheet).some(({ length }) => length) ? (
-            <Named label={words('import.unit-all')}>
+            <Labelled title={words('import.unit-all')}>
               <Choose
                 label={words('import.unit-all')}
                 choices={COLUMN_UNITS.map((id) => ({ id, label: words(`import.units.${id}`) }))}
                 value={how.unit}
                 onChange={(unit) => onHow({ ...how, unit })}
               />
-            </Named>
+            </Labelled>
           ) : null}
           {answer.slashDays ? (
-            <Named label={words('tables.day-order')}>
+            <Labelled title={words('tables.day-order')}>
               <Choose
                 label={words('tables.day-order')}
                 choices={DAY_ORDERS.map((id) => ({ id, label: words(`tables.day-first.${id}`) }))}
                 value={how.dayOrder ?? answer.dayOrder}
                 onChange={(dayOrder) => onHow({ ...how, dayOrder })}
               />
-            </Named>
+            </Labelled>
           ) : null}
           {missing.length > 0 ? (
             <Say size="small" tone="dawn">
@@ -193,18 +193,6 @@ export function Mapper({ answer, how, onHow, onRead }: MapperProps) {
           />
         </>
       )}
-    </View>
-  );
-}
-
-/** A choice under its name, where the chips alone do not say what they are about. */
-function Named({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <View className="gap-1">
-      <Say size="small" tone="soft">
-        {label}
-      </Say>
-      {children}
     </View>
   );
 }

@@ -1,35 +1,19 @@
-import { useMemo } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { termName, type Kind } from '@/records';
+import { termName, type Command, type Kind } from '@/records';
+import { KIND_OF } from '@/records/backup';
 import { takeDressings } from '@/records/shipped';
-import {
-  takeTable,
-  withoutSample,
-  type ArchiveRead,
-  type SheetId,
-  type SheetIn,
-  type TableLooked,
-} from '@/records/sheets';
+import { takeTable, withoutSample, type ArchiveRead, type SheetIn, type TableLooked } from '@/records/sheets';
 import { useAct, useApp, type Store } from '@/state';
 import { selectHooks } from '@/state/answering';
 import { columnsOf } from '@/core/hooks';
-import { asideAfter, ReadingReport, Unshown, useForesee, useTrial } from '@/features/reading';
+import { asideAfter, useForesee, useForeseen } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Say } from '@/ui/primitives';
-import type { DressingsAnswer } from '@/workers/read-dressings';
+import type { DressingsAnswer } from '@/workers';
 import { Problems } from './problems';
 
-const KIND: Readonly<Record<SheetId, Kind>> = {
-  samples: 'sample',
-  matches: 'match',
-  boxes: 'box',
-  flies: 'fly',
-  packets: 'packet',
-  hooks: 'model',
-  materials: 'material',
-  groups: 'group',
-};
 const SHOWN_NAMES = 3;
 const SHOWN_TERMS = 8;
 
@@ -47,16 +31,62 @@ interface TakeProps {
   onLeave: () => void;
 }
 
-/** What taking rows in would do, and the two ways on. */
-function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; good: number }) {
+/** What taking what was read would do, and the two ways on. */
+function Take<I>({
+  command,
+  input,
+  held,
+  of,
+  label,
+  taken,
+  children,
+  onTaken,
+  onLeave,
+}: TakeProps & {
+  command: Command<I, unknown>;
+  /** Null where nothing of the file is good. */
+  input: I | null;
+  /** How many records it comes to, all of one kind where `of` names it. */
+  held: number;
+  of?: Kind;
+  label: string;
+  taken: string;
+  /** What else is to be known before it is taken. */
+  children?: ReactNode;
+}) {
+  const words = useWords();
+  const act = useAct();
+  const store = useStore() as unknown as Store;
+  const { told, ready } = useForeseen(useForesee(command, input), held, { of, nothing: input === null });
+  return (
+    <>
+      {told}
+      {children}
+      <View className="flex-row flex-wrap gap-3">
+        {input ? (
+          <Button
+            kind="main"
+            label={label}
+            disabled={!ready}
+            onPress={() => {
+              act(command, input);
+              void asideAfter(store, ready);
+              onTaken(taken);
+            }}
+          />
+        ) : null}
+        <Button kind="quiet" label={words('carry.leave')} onPress={onLeave} />
+      </View>
+    </>
+  );
+}
+
+/** Rows of a table or an archive: taken, with what is to be known of them. */
+function TakeRows({ input, good, ...take }: TakeProps & { input: SheetIn; good: number }) {
   const words = useWords();
   const speech = useSpeech();
-  const act = useAct();
   const hooks = useApp(selectHooks);
   const entities = useApp((state) => state.records.entities);
-  const store = useStore() as unknown as Store;
-  const reading = useForesee(takeTable, good > 0 ? input : null);
-  const { trial, failed } = useTrial(reading);
   const homeless = withoutSample(entities, input);
   const strange = useMemo(() => {
     if (input.sheet !== 'packets') return [];
@@ -65,16 +95,15 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
   }, [hooks, input]);
   const what = words(`tables.count.${input.sheet}`, { count: good });
   return (
-    <>
-      {reading ? (
-        <ReadingReport reading={reading} held={heldIn(input)} of={KIND[input.sheet]} />
-      ) : good > 0 ? (
-        <Say size="small" tone="soft">
-          {words('tables.foreseeing')}
-        </Say>
-      ) : null}
-      {trial}
-      <Unshown failed={failed} />
+    <Take
+      command={takeTable}
+      input={good > 0 ? input : null}
+      held={heldIn(input)}
+      of={KIND_OF[input.sheet]}
+      label={words('tables.take', { what })}
+      taken={words('tables.taken', { what })}
+      {...take}
+    >
       {input.sheet === 'hooks' && input.tapings.length > 0 ? (
         <Say size="small">{words('import.tapings', { count: input.tapings.length })}</Say>
       ) : null}
@@ -91,22 +120,7 @@ function Take({ input, good, onTaken, onLeave }: TakeProps & { input: SheetIn; g
           {words('tables.without-sample', { count: homeless })}
         </Say>
       ) : null}
-      <View className="flex-row flex-wrap gap-3">
-        {good > 0 ? (
-          <Button
-            kind="main"
-            label={words('tables.take', { what })}
-            disabled={!reading || !failed}
-            onPress={() => {
-              act(takeTable, input);
-              void asideAfter(store, failed);
-              onTaken(words('tables.taken', { what }));
-            }}
-          />
-        ) : null}
-        <Button kind="quiet" label={words('carry.leave')} onPress={onLeave} />
-      </View>
-    </>
+    </Take>
   );
 }
 
@@ -130,7 +144,7 @@ export function TableReport({ answer, ...take }: TakeProps & { answer: TableLook
           {words('tables.unread', { headings: speech.list(unread) })}
         </Say>
       ) : null}
-      <Take input={read.input} good={read.good} {...take} />
+      <TakeRows input={read.input} good={read.good} {...take} />
       <Problems problems={read.problems} rows={badRows} bad={read.bad} />
     </View>
   );
@@ -169,7 +183,7 @@ export function ArchiveReport({ answer, ...take }: TakeProps & { answer: Archive
           {words('tables.not-read-rows', { what: rowType, count: rows })}
         </Say>
       ))}
-      <Take input={input} good={good} {...take} />
+      <TakeRows input={input} good={good} {...take} />
       <Problems problems={problems} rows={problems.length} bad={null} />
     </View>
   );
@@ -178,58 +192,44 @@ export function ArchiveReport({ answer, ...take }: TakeProps & { answer: Archive
 /** Dressings of a file: how many are good, what of them is faulty, and what taking them would do. */
 export function DressingsReport({
   answer: { read, faulty, looked },
-  onTaken,
-  onLeave,
+  ...take
 }: TakeProps & { answer: DressingsAnswer }) {
   const words = useWords();
   const speech = useSpeech();
-  const act = useAct();
   const { dressings, materials } = read;
   const input = useMemo(() => (dressings.length === 0 ? null : { dressings, materials }), [dressings, materials]);
-  const store = useStore() as unknown as Store;
-  const reading = useForesee(takeDressings, input);
-  const { trial, failed } = useTrial(reading);
   return (
     <View aria-live="polite" className="gap-3 rounded-control border border-edge bg-plane p-3">
       <Heading size="small">{words('dressing.file-report', { good: dressings.length, count: read.count })}</Heading>
-      {reading ? <ReadingReport reading={reading} held={dressings.length + materials.length} /> : null}
-      {trial}
-      <Unshown failed={failed} />
-      {faulty > 0 ? (
-        <Say size="small" tone="straw">
-          {words('dressing.file-faulty', { count: faulty })}
-        </Say>
-      ) : null}
-      {looked < dressings.length ? (
-        <Say size="small" tone="soft">
-          {words('tables.looked-over', { count: looked })}
-        </Say>
-      ) : null}
-      {read.problems.slice(0, SHOWN_TERMS).map((problem) => (
-        <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">
-          {speech.pair(speech.beside([problem.record, problem.path]), problem.message)}
-        </Say>
-      ))}
-      {read.problems.length > SHOWN_TERMS ? (
-        <Say size="small" tone="soft">
-          {words('import.more', { count: read.problems.length - SHOWN_TERMS })}
-        </Say>
-      ) : null}
-      <View className="flex-row flex-wrap gap-3">
-        {input ? (
-          <Button
-            kind="main"
-            label={words('dressing.take', { count: dressings.length })}
-            disabled={!reading || !failed}
-            onPress={() => {
-              act(takeDressings, input);
-              void asideAfter(store, failed);
-              onTaken(words('dressing.taken', { count: dressings.length }));
-            }}
-          />
+      <Take
+        command={takeDressings}
+        input={input}
+        held={dressings.length + materials.length}
+        label={words('dressing.take', { count: dressings.length })}
+        taken={words('dressing.taken', { count: dressings.length })}
+        {...take}
+      >
+        {faulty > 0 ? (
+          <Say size="small" tone="straw">
+            {words('dressing.file-faulty', { count: faulty })}
+          </Say>
         ) : null}
-        <Button kind="quiet" label={words('carry.leave')} onPress={onLeave} />
-      </View>
+        {looked < dressings.length ? (
+          <Say size="small" tone="soft">
+            {words('tables.looked-over', { count: looked })}
+          </Say>
+        ) : null}
+        {read.problems.slice(0, SHOWN_TERMS).map((problem) => (
+          <Say key={`${problem.record}${problem.path}${problem.message}`} size="small" tone="dawn">
+            {speech.pair(speech.beside([problem.record, problem.path]), problem.message)}
+          </Say>
+        ))}
+        {read.problems.length > SHOWN_TERMS ? (
+          <Say size="small" tone="soft">
+            {words('import.more', { count: read.problems.length - SHOWN_TERMS })}
+          </Say>
+        ) : null}
+      </Take>
     </View>
   );
 }

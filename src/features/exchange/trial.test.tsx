@@ -17,6 +17,7 @@ jest.mock('@/features/matches', () => {
     return null;
   }
   return {
+    ...jest.requireActual<object>('@/features/matches'),
     MatchRow: ({ id }: { id: string }) => (
       <shell.InList record={{ kind: 'match', id }} name="" data={id}>
         <Line id={id} />

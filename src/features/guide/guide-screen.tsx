@@ -82,7 +82,7 @@ export function GuideScreen() {
 }
 
 /** A group in a line: its names, lengths and months. */
-function GroupRow({ group, wide }: { group: NaturalGroup; wide: boolean }) {
+export function GroupRow({ group, wide }: { group: NaturalGroup; wide: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const range = lengthsOf(group);

@@ -1,2 +1,2 @@
 export { GroupScreen } from './group-screen';
-export { GuideScreen } from './guide-screen';
+export { GroupRow, GuideScreen } from './guide-screen';

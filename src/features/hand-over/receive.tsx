@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { useStore } from 'react-redux';
 import type { Backup } from '@/records/backup';
 import { linkOf, newHandOver, unseal, type HandOver } from '@/records/hand-over';
+import { AS_IT_IS } from '@/records/sheets';
 import type { Store } from '@/state';
 import { restore, RestorePreview } from '@/features/backup/screens';
 import { copyText } from '@/features/files';
@@ -40,8 +41,11 @@ export function Receive() {
       const opened = await unseal(waiting, sealed);
       if (!opened.ok) return end(words(`hand-over.${opened.why}`));
       const file = new Blob([opened.bytes]);
-      const read = await run('backup-read', { backup: file });
-      if (!read.ok) return end(words('data.file-refused', { why: speech.say(read.fault, 'fault') }));
+      const read = await run('file-read', { file, how: AS_IT_IS, catalogue: null });
+      if (read.what !== 'backup') {
+        const fault = read.what === 'refused' ? read.fault : { code: 'backup-other', params: {} };
+        return end(words('data.file-refused', { why: speech.say(fault, 'fault') }));
+      }
       if (here) setState({ at: 'read', file, backup: read.backup, taking: false });
     };
     const ask = async () => {

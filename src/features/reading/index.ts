@@ -1,3 +1,3 @@
-export { ReadingReport, useForesee } from './reading-report';
-export { Unshown } from './unshown';
-export { asideAfter, useTrial, type Undrawn } from './trial';
+export { useForesee } from './reading-report';
+export { useForeseen } from './foreseen';
+export { asideAfter, type Undrawn } from './trial';

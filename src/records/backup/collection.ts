@@ -1,4 +1,4 @@
-import { Packer } from '@/core/archive';
+import { joined, Packer } from '@/core/archive';
 import { darwinCoreFiles } from '@/core/exchange/darwin-core';
 import type { Clocks } from '../clocks';
 import { recordsFile } from '../file';
@@ -84,14 +84,4 @@ export function collectionFile(
   for (const { path, text } of darwinCoreFiles(occurrences, { title, abstract, made, language: 'en' }, { exact }))
     packer.add(path, new TextEncoder().encode(text));
   return file(occurrences.length, joined(packer.end()));
-}
-
-function joined(parts: readonly Uint8Array[]): Uint8Array<ArrayBuffer> {
-  const whole = new Uint8Array(parts.reduce((sum, part) => sum + part.length, 0));
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
 }

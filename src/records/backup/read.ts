@@ -3,6 +3,7 @@ import { bytesToHex } from '@noble/hashes/utils.js';
 import { array, boolean, mixed, number, object, string } from 'yup';
 import { isZip, openZip, ZIP_LIMITS, type ZipLimits } from '@/core/archive/zip';
 import { readJson } from '@/core/archive/read-json';
+import { textOf } from '@/core/archive/text';
 import type { Coded } from '@/core/code';
 import type { Carried } from '../carried';
 import { readRecords } from '../file';
@@ -44,14 +45,6 @@ export interface Backup {
 export type BackupRead = { ok: true; backup: Backup } | { ok: false; fault: Coded };
 
 const refused = (code: string, params: Coded['params'] = {}): BackupRead => ({ ok: false, fault: { code, params } });
-
-const textOf = (bytes: Uint8Array) => {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
-  } catch {
-    return null;
-  }
-};
 
 /**
  * Reads a backup. Refused untouched: no backup, one of a newer version or with newer records, one of which a file is missing, damaged (its checksum

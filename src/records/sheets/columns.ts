@@ -5,7 +5,7 @@ import { HOOK_MAP } from '@/core/exchange/column-map';
 import { DRAWER_MAP } from '@/core/exchange/drawer-file';
 import { GROUP_MAP } from '@/core/exchange/groups-file';
 import type { MapColumn } from '@/core/exchange/column-map';
-import { mapColumns, type CellKind, type SheetColumn } from '@/core/exchange/sheet';
+import type { CellKind, SheetColumn } from '@/core/exchange/sheet';
 import { BOX_SIDE } from '../box/schema';
 
 /** Collections that are read from a table. Dressings, ledgers and guesses come back from JSON alone (docs/formats/csv.md). */
@@ -21,6 +21,7 @@ const SHADES = Object.entries(colourWords.hues).flatMap(([hue, tones]) =>
 const [LOW, HIGH] = LENGTH_RANGE_MM;
 const TEXT: CellKind = { of: 'text' };
 const MOST_FLIES = 10_000;
+const MOST_REVISIONS = 10_000;
 const length: CellKind = { of: 'length', low: LOW, high: HIGH };
 const one = (ids: readonly string[]): CellKind => ({ of: 'one', ids });
 const side: CellKind = { of: 'whole', low: BOX_SIDE[0], high: BOX_SIDE[1] };
@@ -29,6 +30,7 @@ const column = (name: string, holds: CellKind, also: readonly string[] = []): Sh
   name,
   holds,
   also,
+  length: holds.of === 'length' || holds.of === 'lengths',
   needed: false,
 });
 const needed = (name: string, holds: CellKind, also: readonly string[] = []): SheetColumn => ({
@@ -90,7 +92,7 @@ export const COLUMNS: Readonly<Record<RowSheetId, readonly SheetColumn[]>> = {
     column('fly', TEXT, ['id', 'no']),
     column('name', TEXT, ['title', 'pattern', 'fly-name']),
     column('dressing', TEXT),
-    column('revision', { of: 'whole', low: 1, high: MOST_FLIES }),
+    column('revision', { of: 'whole', low: 1, high: MOST_REVISIONS }),
     column('hook', TEXT),
     column('stage', one(KNOWN.stages), ['imitates']),
     column('length_mm', length, ['length', 'body-length']),
@@ -109,23 +111,15 @@ export const COLUMNS: Readonly<Record<RowSheetId, readonly SheetColumn[]>> = {
   ],
 };
 
-const isRowSheet = (sheet: SheetId): sheet is RowSheetId => sheet in COLUMNS;
+const READ_ELSEWHERE = { hooks: HOOK_MAP, packets: DRAWER_MAP, groups: GROUP_MAP } as const;
+
+export const isRowSheet = (sheet: SheetId): sheet is RowSheetId => sheet in COLUMNS;
 
 /** Columns of a table as headings are matched to them. */
 export function mapOf(sheet: SheetId): readonly MapColumn[] {
-  if (isRowSheet(sheet)) return mapColumns(COLUMNS[sheet]);
-  return sheet === 'hooks' ? HOOK_MAP : sheet === 'packets' ? DRAWER_MAP : GROUP_MAP;
+  return isRowSheet(sheet) ? COLUMNS[sheet] : READ_ELSEWHERE[sheet as keyof typeof READ_ELSEWHERE];
 }
-
-const NEEDED: Readonly<Record<Exclude<SheetId, RowSheetId>, readonly string[]>> = {
-  hooks: ['maker', 'model', 'size', 'bend'],
-  packets: ['maker', 'model', 'size'],
-  groups: ['name', 'stage'],
-};
 
 /** Columns without which a table cannot be read. */
-export function neededOf(sheet: SheetId): readonly string[] {
-  return isRowSheet(sheet) ? COLUMNS[sheet].flatMap((own) => (own.needed ? [own.name] : [])) : NEEDED[sheet];
-}
-
-export { isRowSheet };
+export const neededOf = (sheet: SheetId): readonly string[] =>
+  mapOf(sheet).flatMap((own) => (own.needed ? [own.name] : []));

@@ -1,14 +1,15 @@
+import { textOf } from '@/core/archive/text';
 import { isZip, openZip } from '@/core/archive/zip';
 import type { Coded } from '@/core/code';
 import type { ColumnMap, ColumnUnit } from '@/core/exchange/column-map';
 import { readDarwinCore } from '@/core/exchange/darwin-core-read';
-import { HEAD_BYTES, headFault, tableOf } from '@/core/exchange/hooks-file';
 import { readTapings } from '@/core/exchange/model-file';
-import { readTable, type CellProblem, type Table } from '@/core/exchange/table';
+import { daysIn } from '@/core/exchange/sheet';
+import { HEAD_BYTES, headFault, readTable, tableOf, type CellProblem, type Table } from '@/core/exchange/table';
 import { dayOrderOf, hasSlashDays, type DayOrder } from '@/core/exchange/when';
 import { readAnyBackup, readBackup, type Backup } from '../backup/read';
 import { samplesOf, type OccurrencesRead } from '../sample/from-occurrence';
-import { neededOf, type SheetId } from './columns';
+import { COLUMNS, isRowSheet, neededOf, type SheetId } from './columns';
 import { guessFor, notRead, readTableOf, sheetOf, type TableRead } from './read';
 import type { SheetIn } from './take';
 
@@ -100,18 +101,10 @@ function readZip(bytes: Uint8Array): FileRead {
   return read.ok ? { what: 'backup', backup: read.backup } : { what: 'refused', fault: read.fault };
 }
 
-function bytesAsText(bytes: Uint8Array): string | null {
-  const [encoding] =
-    bytes[0] === 0xff && bytes[1] === 0xfe
-      ? ['utf-16le']
-      : bytes[0] === 0xfe && bytes[1] === 0xff
-        ? ['utf-16be']
-        : ['utf-8'];
-  try {
-    return new TextDecoder(encoding, { fatal: true }).decode(bytes);
-  } catch {
-    return null;
-  }
+/** Text of a file, in two bytes a letter where its first two say so, as some spreadsheets save it. */
+function spreadsheetText(bytes: Uint8Array): string | null {
+  const mark = (bytes[0] ?? 0) * 256 + (bytes[1] ?? 0);
+  return textOf(bytes, mark === 0xfffe ? 'utf-16le' : mark === 0xfeff ? 'utf-16be' : 'utf-8');
 }
 
 /** Rows of our own files by what their envelope calls them. */
@@ -131,10 +124,7 @@ function looked(table: Table, text: string, how: FileReading, report?: (done: nu
     return refused('too-many-rows', { count: rows.length, most });
   const sample = rows.slice(0, SHOWN_ROWS).map(({ cells }) => cells);
   const guess = sheet === null ? {} : (how.map ?? guessFor(sheet, headings));
-  const days =
-    sheet === 'samples' || sheet === 'matches'
-      ? rows.map(({ cells }) => cellOf(cells, guess[sheet === 'samples' ? 'when' : 'opened']))
-      : [];
+  const days = sheet !== null && isRowSheet(sheet) ? daysIn(table, COLUMNS[sheet], guess) : [];
   const slashDays = hasSlashDays(days);
   const dayOrder = how.dayOrder ?? dayOrderOf(days) ?? 'day';
   const ready = sheet !== null && neededOf(sheet).every((name) => guess[name]);
@@ -161,16 +151,13 @@ function looked(table: Table, text: string, how: FileReading, report?: (done: nu
   };
 }
 
-const cellOf = (cells: Readonly<Record<string, string>>, from: ColumnMap[string] | undefined) =>
-  from && 'heading' in from ? (cells[from.heading] ?? '') : '';
-
 /**
  * Reads any file that a tier may hand over: a backup, records, matches, dressings, a table of one of our collections under its own headings or another's, or a Darwin
  * Core archive. First its beginning alone, so that what is none of these is refused at once. Tells what it is and what it holds; nothing is changed.
  */
 export function readFile(bytes: Uint8Array, how: FileReading = AS_IT_IS, report?: (done: number) => void): FileRead {
   if (isZip(bytes)) return readZip(bytes);
-  const head = bytesAsText(headOf(bytes));
+  const head = spreadsheetText(headOf(bytes));
   if (head === null) return refused('file-not-text');
   const kind = /^\uFEFF?\s*\{[^{[]{0,200}?"aubade"\s*:\s*"([a-z-]+)"/.exec(head)?.[1];
   if (kind === 'records' || kind === 'bundle') {
@@ -184,14 +171,14 @@ export function readFile(bytes: Uint8Array, how: FileReading = AS_IT_IS, report?
     /^```json|^# /m.test(head);
   if (dressings) {
     if (bytes.length > FILE_LIMITS.dressings) return refused('too-large');
-    const text = bytesAsText(bytes);
+    const text = spreadsheetText(bytes);
     return text === null ? refused('file-not-text') : { what: 'dressings-text', text };
   }
   if (kind !== undefined && !(kind in ENVELOPES)) return refused('file-other', { what: kind });
   if (bytes.length > FILE_LIMITS.table) return refused('too-large');
   const fault = headFault(head);
   if (fault) return { what: 'refused', fault };
-  const text = bytesAsText(bytes);
+  const text = spreadsheetText(bytes);
   if (text === null) return refused('file-not-text');
   report?.(0.1);
   const table = json ? tableOf(text) : readTable(text);

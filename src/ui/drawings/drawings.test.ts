@@ -287,7 +287,7 @@ describe('a drawing as a file', () => {
   test('colours of the page are resolved and words are safe', () => {
     expect(svg).not.toMatch(/var\(/);
     expect(svg).toContain('#DEE9E7');
-    expect(svg).toContain('<title>a &quot;b&quot; &lt;c></title>');
+    expect(svg).toContain('<title>a &quot;b&quot; &lt;c&gt;</title>');
   });
   test('strokes of the pen keep their pixels, wire keeps its millimetres', () => {
     expect(svg).toContain('stroke-width="0.2"');

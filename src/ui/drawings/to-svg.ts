@@ -1,4 +1,5 @@
-import type { Mark } from '@/core/hooks/drawn';
+import { xmlText } from '@/core/archive/xml';
+import { svgMark, type Mark } from '@/core/hooks/drawn';
 import tokens from '../tokens/tokens.json';
 import type { ThemeName } from '../tokens';
 
@@ -22,7 +23,6 @@ export interface SvgPicture {
   more?: string;
 }
 
-const escape = (text: string) => text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/"/g, '&quot;');
 const round = (value: number) => Number(value.toFixed(3));
 
 /** Colours of the page's variables in one theme: a file has no page. */
@@ -38,17 +38,14 @@ export function svgPicture({ width, height, theme, ground = true, title, placed,
   const paths = placed
     .map(({ marks, scale, x, y }) => {
       const inner = marks
-        .map((mark) => {
-          const strokeWidth = mark.mm ? mark.width : (mark.width ?? 1) / scale;
-          return `<path d="${mark.d}" fill="${mark.fill ?? 'none'}"${mark.stroke ? ` stroke="${mark.stroke}" stroke-width="${round(strokeWidth ?? 1)}"` : ''}${mark.opacity === undefined ? '' : ` opacity="${mark.opacity}"`}${mark.dash ? ` stroke-dasharray="${mark.dash}"` : ''}/>`;
-        })
+        .map((mark) => svgMark(mark, round((mark.mm ? mark.width : (mark.width ?? 1) / scale) ?? 1)))
         .join('');
       return `<g transform="translate(${round(x)} ${round(y)}) scale(${round(scale)})" stroke-linecap="round" stroke-linejoin="round">${inner}</g>`;
     })
     .join('');
   const under = ground ? `<rect width="${width}" height="${height}" fill="var(--plane)"/>` : '';
   return inTheme(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img" aria-label="${escape(title)}"><title>${escape(title)}</title>${under}${paths}${more}</svg>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}" viewBox="0 0 ${width} ${height}" role="img" aria-label="${xmlText(title)}"><title>${xmlText(title)}</title>${under}${paths}${more}</svg>`,
     theme,
   );
 }

@@ -1,5 +1,6 @@
 export { Button, Stepper, Toggle } from './controls';
 export { Choose, type Choice } from './choose';
+export { Labelled } from './labelled';
 export { More } from './more';
 export { Entry, Field, type EntryNode } from './field';
 export { OneStop } from './one-stop';

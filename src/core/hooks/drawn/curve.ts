@@ -99,3 +99,10 @@ export interface Mark {
   opacity?: number;
   dash?: string;
 }
+
+/** A mark as an SVG path, its line so wide in the units of where it stands. */
+export function svgMark({ d, fill, stroke, opacity, dash }: Mark, width: number | undefined): string {
+  const line = stroke ? ` stroke="${stroke}" stroke-width="${width}"` : '';
+  const clear = opacity === undefined ? '' : ` opacity="${opacity}"`;
+  return `<path d="${d}" fill="${fill ?? 'none'}"${line}${clear}${dash ? ` stroke-dasharray="${dash}"` : ''}/>`;
+}

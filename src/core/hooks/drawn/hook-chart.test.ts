@@ -62,7 +62,7 @@ describe('as SVG', () => {
   });
   test('words are escaped', () =>
     expect(chartSvg(chartPages([hook(7, { lines: ['Fine & <wide>'] })], 'a4', 1), 0, 'a4', 1, WORDS)).toContain(
-      'Fine &amp; &lt;wide>',
+      'Fine &amp; &lt;wide&gt;',
     ));
 });
 

@@ -1,4 +1,5 @@
-import type { Mark } from './curve';
+import { xmlText } from '../../archive/xml';
+import { svgMark, type Mark } from './curve';
 import { hookMarks, type HookDimensions } from './hook-marks';
 
 /** Pages a chart is printed on, mm. */
@@ -91,10 +92,6 @@ export function chartPages(hooks: readonly ChartHook[], page: PrintPage, scale: 
   return pages;
 }
 
-function escape(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
-}
-
 /** The rule that says whether the printer kept the size: from its first mark to its last, `RULE` mm once the correction is in. */
 export function ruleOf(page: PrintPage, scale: number): { x: number; y: number; length: number } {
   const length = RULE * scale;
@@ -116,7 +113,7 @@ export function chartSvg(
   const scale = 1 / printed;
   const rule = ruleOf(page, scale);
   const text = (x: number, y: number, size: number, value: string, anchor = 'start') =>
-    `<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}">${escape(value)}</text>`;
+    `<text x="${x.toFixed(3)}" y="${y.toFixed(3)}" font-family="sans-serif" font-size="${size}" text-anchor="${anchor}">${xmlText(value)}</text>`;
   const tick = (x: number) =>
     `<path d="M${x.toFixed(3)} ${rule.y - 1.5}V${rule.y + 1.5}" stroke="${INK}" stroke-width="${WIRE_LINE_MM}" fill="none"/>`;
   return [
@@ -129,10 +126,7 @@ export function chartSvg(
     text(rule.x + rule.length, rule.y + 5, TEXT, words.check, 'end'),
     ...pages[index]!.hooks.flatMap((hook) => [
       `<g transform="translate(${hook.x.toFixed(3)} ${hook.y.toFixed(3)}) scale(${scale})" stroke-linecap="round" stroke-linejoin="round">`,
-      ...hook.marks.map(
-        (mark) =>
-          `<path d="${mark.d}" fill="${mark.fill ?? 'none'}"${mark.stroke ? ` stroke="${mark.stroke}" stroke-width="${mark.width}"` : ''}/>`,
-      ),
+      ...hook.marks.map((mark) => svgMark(mark, mark.width)),
       '</g>',
       ...hook.lines.map((line, at) => text(hook.textX, hook.textY + at * LINE, TEXT, line, 'middle')),
     ]),

@@ -1,3 +1,4 @@
+import { xmlText } from '../../archive/xml';
 import {
   cardShapes,
   type CardShape,
@@ -18,10 +19,6 @@ export function cornerOn(page: ImagePoint, card: ImagePoint): ImagePoint {
   return [(page[0] - card[0]) / 2, (page[1] - card[1]) / 3];
 }
 
-function escape(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
-}
-
 function svgOf(shape: CardShape): string {
   switch (shape.kind) {
     case 'rect':
@@ -31,7 +28,7 @@ function svgOf(shape: CardShape): string {
     case 'line':
       return `<path d="M${shape.from.join(' ')}L${shape.to.join(' ')}" stroke="${shape.stroke}" stroke-width="${shape.width}"/>`;
     case 'text':
-      return `<text x="${shape.at[0]}" y="${shape.at[1]}" font-family="sans-serif" font-size="${Number(shape.height.toFixed(3))}" fill="${shape.fill}">${escape(shape.text)}</text>`;
+      return `<text x="${shape.at[0]}" y="${shape.at[1]}" font-family="sans-serif" font-size="${Number(shape.height.toFixed(3))}" fill="${shape.fill}">${xmlText(shape.text)}</text>`;
   }
 }
 
