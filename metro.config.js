@@ -5,8 +5,11 @@ const config = getDefaultConfig(__dirname);
 config.transformer.babelTransformerPath = require.resolve('./tools/csv-transformer.js');
 config.resolver.sourceExts.push('csv');
 
-const SMALLER = { culori: require.resolve('./tools/web-culori.js') };
+const OURS = {
+  culori: require.resolve('./tools/web-culori.js'),
+  [config.transformer.asyncRequireModulePath]: require.resolve('./tools/web-async-require.js'),
+};
 config.resolver.resolveRequest = (context, name, platform) =>
-  context.resolveRequest(context, SMALLER[name] ?? name, platform);
+  context.resolveRequest(context, OURS[name] ?? name, platform);
 
 module.exports = withNativeWind(config, { input: './src/global.css' });

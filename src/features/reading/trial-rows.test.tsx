@@ -2,7 +2,7 @@ import { screen } from '@testing-library/react';
 import { demoEntities } from '@/records/demo-valley';
 import { openScreen } from '../__tests__/screen';
 import { LISTED } from './trial';
-import { ListRow } from './trial-rows';
+import { listRow } from './trial-rows';
 
 jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
 
@@ -13,6 +13,7 @@ test('the valley has something of four lists', () => expect(HERE).toEqual(['matc
 
 test.each(HERE)('a %s is drawn as it stands in its list', async (kind) => {
   const [id] = Object.keys(VALLEY[kind]) as [string];
+  const ListRow = await listRow();
   const { container } = await openScreen(<ListRow kind={kind} id={id} />);
   expect(container.textContent).not.toBe('');
   expect(screen.queryByRole('alert')).toBeNull();
@@ -22,6 +23,7 @@ test.each(['packet', 'fly', 'box', 'group'] as const)(
   'a %s that its row cannot draw is told by its boundary',
   async (kind) => {
     jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const ListRow = await listRow();
     await openScreen(<ListRow kind={kind} id="gone" />);
     expect(screen.getByRole('alert')).toHaveTextContent(/gone/);
   },

@@ -13,7 +13,7 @@ export interface Undrawn extends Pick<ReadRecord, 'kind' | 'id' | 'name'> {
 /** Kinds of record that stand in a list of their own. */
 export const LISTED = ['match', 'dressing', 'packet', 'fly', 'box', 'group'] as const satisfies readonly Kind[];
 export type Listed = (typeof LISTED)[number];
-type ListRow = ComponentType<{ kind: Listed; id: string }>;
+export type ListRow = ComponentType<{ kind: Listed; id: string }>;
 
 /** So many of each kind are drawn of a file, a few at a time so that the page goes on. */
 const MOST = 60;
@@ -63,8 +63,9 @@ function Trial({ foreseen, onDone }: { foreseen: Foreseen; onDone: (failed: read
     let here = true;
     // Where the lists are not on this device yet nothing is drawn: each stands behind its own boundary.
     const load = async () => {
-      const { ListRow } = await import('./trial-rows');
-      if (here) setRow({ Row: ListRow });
+      const { listRow } = await import('./trial-rows');
+      const Row = await listRow();
+      if (here) setRow({ Row });
     };
     load().catch(() => here && onDone([]));
     return () => void (here = false);

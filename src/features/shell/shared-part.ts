@@ -3,9 +3,15 @@ interface Scope {
   __loadBundleAsync?: (address: string) => Promise<unknown>;
 }
 
-/** Has what several parts share fetched before the first of them. The export leaves its address in the page: tools/write-parts.ts. */
+/** The address of what several parts share. The export leaves it in the page: tools/write-parts.ts. */
+export function sharedPart(): string | null {
+  if (typeof document === 'undefined') return null;
+  return document.querySelector('meta[name="shared-part"]')?.getAttribute('content') ?? null;
+}
+
+/** Has what several parts share fetched before the first of them. */
 export function sharedPartFirst(scope: Scope = globalThis as Scope): void {
-  const address = document.querySelector('meta[name="shared-part"]')?.getAttribute('content');
+  const address = sharedPart();
   const load = scope.__loadBundleAsync;
   if (!address || !load) return;
   scope.__loadBundleAsync = async (part) => {
