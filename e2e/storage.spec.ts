@@ -123,6 +123,24 @@ test('a deleted match is gone after a reload, and undo brings it back', async ({
   await expect(page.getByText('Pale riffle dun')).toHaveCount(0);
 });
 
+test('when the browser clears its store under the open page, the next change brings all of it back', async ({
+  page,
+}) => {
+  await page.goto('/matches');
+  await expect(page.getByText('Pale riffle dun')).toBeVisible();
+  await written(page);
+  const browser = await page.context().newCDPSession(page);
+  const { origin } = new URL(page.url());
+  await browser.send('Storage.clearDataForOrigin', { origin, storageTypes: 'indexeddb' });
+  await page.getByRole('link', { name: 'Now', exact: true }).click();
+  await page.getByRole('button', { name: /A natural in hand/ }).click();
+  await page.getByRole('radio', { name: 'Mayfly', exact: true }).click();
+  await written(page);
+  await page.goto('/matches');
+  await expect(page.getByText('Pale riffle dun')).toBeVisible();
+  await expect(page.getByText('9 matches')).toBeVisible();
+});
+
 test('a record that cannot be opened is set aside by name, the rest opens, and it can be exported', async ({
   page,
 }) => {

@@ -2,8 +2,8 @@ const asked = jest.fn();
 jest.mock('../node_modules/expo/src/async-require/asyncRequireModule', () =>
   Object.assign((...of: unknown[]) => asked(...of), { prefetch: 'prefetch' }),
 );
-const ask = require('./web-async-require') as ((id: number, paths?: object | null, name?: string) => void) & {
-  prefetch: string;
+const ask = jest.requireActual<((id: number, paths?: object | null, name?: string) => void) & {
+  prefetch: string>('./web-async-require');
 };
 
 const page = { querySelector: () => ({ getAttribute: () => '/shared.js' }) };

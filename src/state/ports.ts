@@ -1,6 +1,7 @@
 import { createAsyncStorage } from '@react-native-async-storage/async-storage';
 import { v7 as uuid } from 'uuid';
 import { STORE_NAME } from '@/records/store-names';
+import { reviving } from './storage/reviving';
 
 /** Everything the app takes from outside itself; injected, so that tests and the frozen valley clock replace it. */
 export interface Ports {
@@ -23,6 +24,8 @@ export interface KeyStore {
   setMany(entries: Record<string, string>): Promise<void>;
   removeMany(keys: string[]): Promise<void>;
   getAllKeys(): Promise<string[]>;
+  /** Whether it was found empty after it had been open, since this was asked last. */
+  wasEmptied?(): boolean;
 }
 
 /** A store that lasts as long as the page. */
@@ -98,7 +101,7 @@ export function browserPorts(): Ports {
     newId: (kind) => `${kind}_${uuid()}`,
     random: () => Math.random(),
     tab: tabOf(),
-    storage: createAsyncStorage(STORE_NAME),
+    storage: reviving(createAsyncStorage(STORE_NAME), STORE_NAME),
     locks: browserLocks(),
     channel: browserChannel('aubade'),
   };

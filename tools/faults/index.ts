@@ -1,5 +1,5 @@
 /**
- * What a dead phone, a damaged or missing store, wrong clocks and files of strangers do: `npm run faults -- [kills=200] [damage=200] [tabs=200] [edits=20] [photographs=10]
+ * What a dead phone, a damaged or missing store, wrong clocks and files of strangers do: `npm run faults -- [kills=200] [damage=200] [tabs=200] [edits=20] [photographs=10] [full-disk=6]
  * [clocks=60] [no-store=12] [files=1]`; those that are named alone, all where none is. Bounded, against a build served by itself; prints a line of the table each, and ends with 1 when one is not as it should be.
  */
 import { served } from '../served';
@@ -8,7 +8,7 @@ import { damage } from './damage';
 import { files } from './files';
 import { kills } from './kills';
 import { noStore } from './no-store';
-import { edits, photographs } from './room';
+import { edits, fullDisk, photographs } from './room';
 import { tabs } from './tabs';
 import type { Found } from './profile';
 
@@ -18,6 +18,7 @@ const RUNS: Readonly<Record<string, { usual: number; run: (origin: string, count
   tabs: { usual: 200, run: tabs },
   edits: { usual: 20, run: edits },
   photographs: { usual: 10, run: photographs },
+  'full-disk': { usual: 6, run: fullDisk },
   clocks: { usual: 60, run: clocks },
   'no-store': { usual: 12, run: noStore },
   files: { usual: 1, run: files },

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test';
 import sharp from 'sharp';
 import { fill, fillable } from '../full-store';
 import { appears, kept, newPlace, newProfile, openProfile, placeField, saysKept, type Found } from './profile';
+import { smallDisk } from './small-disk';
 
 const said = (page: Page, text: RegExp) => appears(page.getByText(text), 5_000);
 
@@ -81,5 +82,45 @@ export async function photographs(origin: string, count: number): Promise<Found>
   return {
     text: `room used up in ${count} photographs: ${silent} times it was not said, ${kept0} times a photograph without its picture was kept; with room again ${unkept} were not kept`,
     bad: silent + kept0 + unkept,
+  };
+}
+
+/** A disk that is really full while edits are made, and has room again: nothing may be said to be kept that is not, and with room the page goes on by itself. */
+export async function fullDisk(origin: string, count: number): Promise<Found> {
+  const disk = smallDisk();
+  if (!disk) return { text: 'full disk: not tried, this machine lets nobody mount one', bad: 0 };
+  const context = await openProfile(disk.folder);
+  const page = context.pages()[0] ?? (await context.newPage());
+  const address = await newPlace(page, origin);
+  let [taken, refused, wrong, unkept, others] = [0, 0, 0, 0, 0];
+  for (let round = 0; round < count; round++) {
+    const field = await placeField(page);
+    disk.fill(true);
+    let last = '';
+    for (let edit = 0; edit < 40; edit++) {
+      last = `full ${round}.${edit}`;
+      await field.fill(last);
+      await page.waitForTimeout(400);
+      if (await saysKept(page)) taken++;
+      else refused++;
+    }
+    const claimed = (await saysKept(page)) ? last : null;
+    disk.fill(false);
+    if (claimed !== null) {
+      const second = await context.newPage();
+      await second.goto(address);
+      if ((await (await placeField(second)).inputValue()) !== claimed) wrong++;
+      await second.close();
+    }
+    await field.fill(`with room ${round}`);
+    await page.waitForSelector('html[data-saved=yes]', { state: 'attached', timeout: 90_000 }).catch(() => unkept++);
+    await page.goto(address);
+    if ((await (await placeField(page)).inputValue()) !== `with room ${round}`) others++;
+  }
+  await context.close();
+  disk.end();
+  return {
+    text: `a small disk filled to its last byte in ${count} rounds of 40 edits: the browser still took ${taken}, refused ${refused}; ${wrong} times "kept" was said of what was not there; with room again ${unkept} times the page did not go on by itself, ${others} times a new start did not have it`,
+    bad: wrong + unkept + others,
   };
 }

@@ -13,9 +13,9 @@ async function open(more: Parameters<typeof memoryPorts>[0] = {}, start = 'clean
   const session = () => store.getState().session;
   const entities = () => store.getState().records.entities;
   const type = (place: string) => store.dispatch(change('title', (draft) => void (draft.sample.s1!.place = place)));
-  const make = () =>
+  const make = (id = 's1') =>
     store.dispatch(
-      change('new-match', (draft: Entities) => void (draft.sample.s1 = sampleSchema.cast({ when: WHEN }))),
+      change('new-match', (draft: Entities) => void (draft.sample[id] = sampleSchema.cast({ when: WHEN }))),
     );
   return { ports, store, persistence, session, entities, type, make, storage: ports.storage as MemoryStore };
 }
@@ -147,6 +147,14 @@ describe('storage that was emptied under the open page', () => {
     await tab.persistence.flush();
     await tab.persistence.flush();
     expect([tab.keys(), placeStored(tab.storage)]).toEqual([ALL, 'weir']);
+  });
+  test('is filled again by a record that is new, where the store says that it stood empty', async () => {
+    const tab = await emptied();
+    tab.storage.wasEmptied = () => true;
+    tab.make('s2');
+    await tab.persistence.flush();
+    await tab.persistence.flush();
+    expect(tab.keys()).toEqual([...ALL.slice(0, 2), 'sample/s2', ...ALL.slice(2)]);
   });
   test('what is written while it is looked is not taken for lost', async () => {
     const tab = await open();

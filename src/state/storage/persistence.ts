@@ -175,9 +175,9 @@ export function persist(store: Store, revisions: Map<string, number>): Persisten
           ...stored.sums.map(({ kind, owner, rev }) => ({ key: sumKey(kind, owner), rev })),
         ],
       } satisfies Told);
-      if (isEmpty(pending)) store.dispatch(saving(true));
       // Storage was emptied under the open page: what it held is written again.
-      if (emptied) await restore();
+      if (ports.storage.wasEmptied?.() || emptied) await restore();
+      if (isEmpty(pending)) store.dispatch(saving(true));
       await history.keep(store.getState().records);
     } catch (error) {
       pending = both(flying, pending);
