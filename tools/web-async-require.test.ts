@@ -2,9 +2,11 @@ const asked = jest.fn();
 jest.mock('../node_modules/expo/src/async-require/asyncRequireModule', () =>
   Object.assign((...of: unknown[]) => asked(...of), { prefetch: 'prefetch' }),
 );
-const ask = jest.requireActual<((id: number, paths?: object | null, name?: string) => void) & {
-  prefetch: string>('./web-async-require');
-};
+const ask = jest.requireActual<
+  ((id: number, paths?: object | null, name?: string) => void) & {
+    prefetch: string;
+  }
+>('./web-async-require');
 
 const page = { querySelector: () => ({ getAttribute: () => '/shared.js' }) };
 beforeAll(() => void Object.assign(globalThis, { document: page }));
