@@ -9,6 +9,7 @@ export {
   MATERIALS,
   REFERENCE_HOOKS,
   REFERENCE_ROWS,
+  SHADES,
   SHIPPED_MAKERS,
   shippedSchool,
   stageRow,

@@ -1,4 +1,4 @@
-import { DRESSINGS, GROUPS, MATERIALS, shippedIn, shippedTexts, TOOLS } from '.';
+import { DRESSINGS, GROUPS, MATERIALS, SHADES, shippedIn, shippedTexts, TOOLS } from '.';
 
 /** Latin, and what is no language. */
 const NO_WORDS = /\.(scientific|alias|url)\b/;
@@ -21,7 +21,13 @@ describe('texts of the shipped lists', () => {
   });
 
   test('without words of its own a language has the lists as they are written', () => {
-    expect(shippedIn(null)).toEqual({ dressings: DRESSINGS, materials: MATERIALS, groups: GROUPS, tools: TOOLS });
+    expect(shippedIn(null)).toEqual({
+      dressings: DRESSINGS,
+      materials: MATERIALS,
+      shades: SHADES,
+      groups: GROUPS,
+      tools: TOOLS,
+    });
     expect(shippedIn({})).toEqual(shippedIn(null));
     expect(shippedIn({ 'dressing.first-light-dun.name': 'Erstes Licht' }).dressings).toEqual(
       DRESSINGS.map((row) => (row.id === 'first-light-dun' ? { ...row, name: 'Erstes Licht' } : row)),

@@ -1,8 +1,8 @@
 import type { NaturalGroup } from '@/core/belief';
 import type { Dressing, Tool } from '@/core/dressings';
-import type { Material } from '@/core/materials';
+import type { Material, MaterialShade } from '@/core/materials';
 import { GROUPS } from './key';
-import { DRESSINGS, MATERIALS, TOOLS } from './shipped';
+import { DRESSINGS, MATERIALS, SHADES, shadesIn, TOOLS } from './shipped';
 
 /** What the shipped lists say to a reader in another language, by key: `dressing.first-light-dun.name`. What is not named stays as the list has it. */
 export type Texts = Readonly<Record<string, string>>;
@@ -11,6 +11,7 @@ export type Texts = Readonly<Record<string, string>>;
 export interface Shipped {
   dressings: readonly Dressing[];
   materials: readonly Material[];
+  shades: readonly MaterialShade[];
   groups: readonly NaturalGroup[];
   tools: readonly Tool[];
 }
@@ -50,12 +51,16 @@ const tool = (row: Tool, say: Say): Tool => ({
   without: say(`tool.${row.id}.without`, row.without),
 });
 
-const through = (say: Say): Shipped => ({
-  dressings: DRESSINGS.map((row) => dressing(row, say)),
-  materials: MATERIALS.map((row) => material(row, say)),
-  groups: GROUPS.map((row) => group(row, say)),
-  tools: TOOLS.map((row) => tool(row, say)),
-});
+const through = (say: Say): Shipped => {
+  const materials = MATERIALS.map((row) => material(row, say));
+  return {
+    dressings: DRESSINGS.map((row) => dressing(row, say)),
+    materials,
+    shades: shadesIn(materials, (shade) => say(`shade.${shade.replaceAll(' ', '-')}`, shade)),
+    groups: GROUPS.map((row) => group(row, say)),
+    tools: TOOLS.map((row) => tool(row, say)),
+  };
+};
 
 /** Every text of the shipped lists by its key, as a translator gets them. */
 export function shippedTexts(): Texts {
@@ -64,7 +69,13 @@ export function shippedTexts(): Texts {
   return texts;
 }
 
-const AS_WRITTEN: Shipped = { dressings: DRESSINGS, materials: MATERIALS, groups: GROUPS, tools: TOOLS };
+const AS_WRITTEN: Shipped = {
+  dressings: DRESSINGS,
+  materials: MATERIALS,
+  shades: SHADES,
+  groups: GROUPS,
+  tools: TOOLS,
+};
 
 /** The shipped lists in the words of a language, and as they are written for null; what it has no words for stays as written. */
 export function shippedIn(texts: Texts | null): Shipped {

@@ -310,7 +310,7 @@ describe("a dressing of one's own", () => {
     fireEvent.change(form().getByLabelText('Its colour'), { target: { value: 'pale olive' } });
     fireEvent.click(form().getByText('Change it'));
     expect(selectOwnMaterials(store.getState())[0]!.hex).toBe(hexOfLab(labOfShade('pale-olive')!));
-    choose('Of', 'Fine water-shedding fur, dyed to match');
+    choose('Of', 'Fine water-shedding fur');
     expect(now().parts.find((part) => part.id === 'abdomen')!.material).toBe('fine-fur');
   });
 
