@@ -23,7 +23,7 @@ export interface Shade {
 }
 
 /** Centres of the words in Lab; typical, ours. Black, white and cream have one tone. */
-const CENTRES: readonly { shade: Shade; lab: Lab }[] = [
+export const CENTRES: readonly { shade: Shade; lab: Lab }[] = [
   ...tones('olive', [32, -2, 22], [50, -3, 34], [68, -4, 38]),
   ...tones('brown', [28, 9, 14], [44, 12, 24], [64, 10, 24]),
   ...tones('grey', [30, -1, -1], [52, -1, -2], [74, -1, -2]),
