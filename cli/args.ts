@@ -1,3 +1,4 @@
+import type { CellProblem } from '../src/core/exchange';
 import { closest } from 'fastest-levenshtein';
 import type { Param } from '../src/core/code';
 
@@ -96,4 +97,18 @@ export function readArgs(argv: readonly string[], flags: readonly Flag[]): Args 
     args.values.set(name, [...earlier, value]);
   }
   return args;
+}
+
+/** A cell that cannot be used, as a fault of its file. */
+export function cellFault(field: string, problem: CellProblem): InputFault {
+  const accepted =
+    problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted
+      ? problem.accepted.list.map(String)
+      : null;
+  return inputFault(field, problem.code, problem.got, {
+    params: problem.params,
+    allowed: accepted,
+    line: problem.line,
+    column: problem.column,
+  });
 }

@@ -2,25 +2,11 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { catalogueOf, demoRows, hooksFromRows, KNOWN, REFERENCE_ROWS, shippedSchool } from '../src/catalogue';
 import type { Catalogue } from '../src/core/answer';
-import { readDrawerFile, readHooksFile, type CellProblem } from '../src/core/exchange';
+import { readDrawerFile, readHooksFile } from '../src/core/exchange';
 import { hookId, type HookRow, type XLabelSchool } from '../src/core/hooks';
-import { inputFault, type InputFault } from './args';
-import { ownLibrary } from './own-dressings';
+import { cellFault } from './args';
+import { withStash } from './stash';
 import type { Reader } from './read';
-
-/** A cell that cannot be used, as a fault of its file. */
-export function cellFault(field: string, problem: CellProblem): InputFault {
-  const accepted =
-    problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted
-      ? problem.accepted.list.map(String)
-      : null;
-  return inputFault(field, problem.code, problem.got, {
-    params: problem.params,
-    allowed: accepted,
-    line: problem.line,
-    column: problem.column,
-  });
-}
 
 /** Read once, however many command lines one program runs. */
 let shippedRows: readonly HookRow[] | null = null;
@@ -49,7 +35,7 @@ export function shippedAndOwn(read: Reader): HookRow[] {
 export function catalogueFor(read: Reader, school: XLabelSchool | undefined): Catalogue {
   return {
     ...catalogueOf(hooksFromRows(shippedAndOwn(read), (maker) => school ?? shippedSchool(maker))),
-    ...ownLibrary(read),
+    ...withStash(read),
   };
 }
 

@@ -8,6 +8,7 @@ import { boxCommand } from './commands/box';
 import { exportCommand } from './commands/export';
 import { cardCommand } from './commands/card';
 import { fieldCardCommand } from './commands/field-card';
+import { blendCommand, shadeCommand, stashCommand, substituteCommand } from './commands/colour';
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
@@ -26,6 +27,10 @@ export const COMMANDS: readonly Command[] = [
   boxCommand,
   measureCommand,
   fieldCardCommand,
+  blendCommand,
+  shadeCommand,
+  substituteCommand,
+  stashCommand,
   idsCommand,
   backupCommand,
   exportCommand,

@@ -1,6 +1,6 @@
 import ids from '../../src/catalogue/ids.json';
 import type { StageId, WaterId } from '../../src/catalogue/ids';
-import { CASE, COLOUR_WORDS, labOfShade, MATERIALS, STAGES } from '../../src/catalogue';
+import { CASE, COLOUR_WORDS, labOfShade, STAGES } from '../../src/catalogue';
 import { KEY } from '../../src/catalogue/key';
 import { believe } from '../../src/core/belief';
 import { carriedFly, matchBox, type BoxAnswer, type BoxWanted, type CarriedFly } from '../../src/core/box';
@@ -9,16 +9,17 @@ import { BELLY } from '../../src/core/constants';
 import { colourWord, hexOfLab } from '../../src/core/colour';
 import { readiness } from '../../src/core/dressings';
 import { readBoxFile } from '../../src/core/exchange';
+import type { Material } from '../../src/core/materials';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
-import { inputFault } from '../args';
-import { catalogueFor, cellFault } from '../catalogue';
+import { cellFault, inputFault } from '../args';
+import { catalogueFor } from '../catalogue';
 import type { Command } from '../command';
 import { worded } from '../json';
 import { DRESSINGS_FLAG } from '../own-dressings';
 import type { Reader } from '../read';
 import { whenOf } from '../sample';
-import { STASH_FLAG, stashFrom } from '../stash';
+import { STASH_FLAG, stashFrom, withStash } from '../stash';
 import { signsOf } from '../signs';
 import { columns, fold } from '../text';
 
@@ -93,9 +94,9 @@ function wantedOf(read: Reader): BoxWanted {
   });
 }
 
-function flyOut(answer: BoxAnswer, stash: ReadonlySet<string> | null, speech: Speech) {
+function flyOut(answer: BoxAnswer, stash: ReadonlySet<string> | null, materials: readonly Material[], speech: Speech) {
   // Whether another can be tied when the last is gone.
-  const again = answer.fly.dressing && readiness(answer.fly.dressing, stash, MATERIALS).reason;
+  const again = answer.fly.dressing && readiness(answer.fly.dressing, stash, materials).reason;
   return {
     fly: answer.fly.id,
     name: answer.fly.name,
@@ -145,12 +146,13 @@ export const boxCommand: Command = {
     const flies = fliesOf(read);
     const wanted = wantedOf(read);
     const stash = stashFrom(read);
+    const { materials } = withStash(read);
     const top = read.number('top', [1, 100000], true) ?? TOP;
     if (read.faults.length > 0) return null;
     const result = matchBox(flies, wanted, STAGES);
     const json = {
       belief: wanted.belief.map(({ stage, p }) => ({ order: stage.split('/')[0], stage: stage.split('/')[1], p })),
-      flies: result.flies.slice(0, top).map((answer) => flyOut(answer, stash, speech)),
+      flies: result.flies.slice(0, top).map((answer) => flyOut(answer, stash, materials, speech)),
       none_close: result.noneClose ? speech.say(result.noneClose) : null,
       next_look: result.nextLook ? { what: result.nextLook.what, could_change: result.nextLook.couldChange } : null,
     };

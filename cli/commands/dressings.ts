@@ -10,9 +10,9 @@ import type { Speech } from '../../src/speech';
 import { inputFault, type Flag } from '../args';
 import type { Answered, Command } from '../command';
 import { worded } from '../json';
-import { DRESSINGS_FLAG, ownLibrary } from '../own-dressings';
+import { DRESSINGS_FLAG } from '../own-dressings';
 import type { Reader } from '../read';
-import { STASH_FLAG, stashFrom } from '../stash';
+import { STASH_FLAG, stashFrom, withStash } from '../stash';
 import { columns, fold } from '../text';
 import { dressingPin } from './match';
 
@@ -77,7 +77,7 @@ function list(read: Reader, speech: Speech): Answered | null {
   const ride = read.flagId<string>('ride', ids.rides);
   const have = stashFrom(read);
   if (read.faults.length > 0) return null;
-  const { dressings, materials } = ownLibrary(read);
+  const { dressings, materials } = withStash(read);
   const library = dressings.filter((dressing) => ride === null || dressing.ride === ride);
   const rows = stage
     ? rankDressings(
@@ -116,7 +116,7 @@ function why(read: Reader, speech: Speech): Answered | null {
   const have = stashFrom(read);
   if (read.faults.length > 0 || id === null || stage === null) return null;
   const asked = askedFor(stage, { lengthMm: length, water, picking: { stash: have } });
-  const { dressings, materials } = ownLibrary(read);
+  const { dressings, materials } = withStash(read);
   const catalogue = withMaterials(materials);
   const ranked = rankDressings(dressings, asked, catalogue);
   const own =

@@ -26,8 +26,8 @@ import {
 } from '../../src/core/hooks';
 import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
-import { inputFault } from '../args';
-import { catalogueFor, cellFault, ownedFrom, shippedAndOwn } from '../catalogue';
+import { cellFault, inputFault } from '../args';
+import { catalogueFor, ownedFrom, shippedAndOwn } from '../catalogue';
 import type { Answered, Command } from '../command';
 import { worded } from '../json';
 import type { Reader } from '../read';

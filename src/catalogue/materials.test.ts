@@ -78,8 +78,8 @@ describe('shades', () => {
     expect(bright.every(({ shade }) => shade.startsWith('bright'))).toBe(true);
   });
   test('a shade of what is not there is refused', () => {
-    expect(() => materialsOf([{ id: 'a', of: 'b' }])).toThrow(/a is a shade of b/);
-    expect(() => materialsOf([{ id: 'a', of: 'b' }, { id: 'b', of: 'c' }, { id: 'c' }])).toThrow(/no material/);
+    expect(() => materialsOf([{ id: 'a', of: 'b' }])).toThrow('a/b');
+    expect(() => materialsOf([{ id: 'a', of: 'b' }, { id: 'b', of: 'c' }, { id: 'c' }])).toThrow('a/b');
   });
   test('its word is said in the reader’s language, its id stays', () => {
     const [first] = shadesOf(PLAIN, [{ of: 'fine-fur', shades: { 'reed olive': '#75703a' } }], () => 'Schilf');

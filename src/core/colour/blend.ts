@@ -38,6 +38,8 @@ export interface Blend {
   /** As it is seen dry and wet, over the underbody where one was given. */
   dry: `#${string}`;
   wet: `#${string}`;
+  labDry: Lab;
+  labWet: Lab;
   /** CIEDE2000 to the target, in the state that was asked for. */
   deltaE: number;
 }
@@ -100,7 +102,7 @@ export function blendsOf(shades: number, parts: 1 | 2 | 3): number {
 
 /**
  * The best blends of up to three shades, in twentieths, for a colour: every composition is looked at, and one whose lightness alone lies farther than the
- * last of the best is left without its colour being worked out, which is exact. Sorted by difference, then fewer parts, then ids. `report` hears how much is done; what it says false to ends the search.
+ * last of the best is left without its colour being worked out, which is exact. Of the same parts the best measures alone. Sorted by difference, then fewer parts, then ids. `report` hears how much is done; what it says false to ends the search.
  */
 export function solveBlend(
   shades: readonly BlendShade[],
@@ -149,6 +151,14 @@ export function solveBlend(
     const deltaE = ciede2000(target[0], target[1], target[2], L, 500 * (x - y), 200 * (y - z));
     if (deltaE > worst) return;
     const found = { at: [...at], of: [...of], deltaE };
+    // Of the same parts the best measures alone: alternatives differ in what they need.
+    const same = best.findIndex(
+      (own) => own.at.length === at.length && own.at.every((part, index) => part === at[index]),
+    );
+    if (same >= 0) {
+      if (before(found, best[same]!) >= 0) return;
+      best.splice(same, 1);
+    }
     let place = best.length;
     while (place > 0 && before(found, best[place - 1]!) < 0) place--;
     if (place >= top) return;
@@ -219,12 +229,14 @@ export function solveBlend(
     blends: best.map(({ at: places, of: twentieths }) => {
       const mix = places.map((place, index) => ({ shade: known[place]!, twentieths: twentieths[index]! }));
       const [dry, soaked] = [seenBlend(mix, under, false), seenBlend(mix, under, true)];
-      const [L, a, b] = labOfReflectance(wet ? soaked : dry);
+      const [labDry, labWet] = [labOfReflectance(dry), labOfReflectance(soaked)];
       return {
         parts: mix.map(({ shade, twentieths: part }) => ({ id: shade.id, twentieths: part })),
         dry: hexOfReflectance(dry),
         wet: hexOfReflectance(soaked),
-        deltaE: ciede2000(...target, L, a, b),
+        labDry,
+        labWet,
+        deltaE: ciede2000(...target, ...(wet ? labWet : labDry)),
       };
     }),
   };
@@ -235,3 +247,14 @@ const WHITE_Z = (1 - 0.3127 - 0.329) / 0.329;
 const E = 216 / 24389;
 const K = 24389 / 27;
 const lightOf = (t: number) => (t > E ? Math.cbrt(t) : (K * t + 16) / 116);
+
+/** Near-equal blends that differ in what they need: the best, then each that shares at most one part with those before it; where there are too few, the next best. */
+export function spread(blends: readonly Blend[], most: number): Blend[] {
+  const apart: Blend[] = [];
+  const shared = (a: Blend, b: Blend) => a.parts.filter(({ id }) => b.parts.some((own) => own.id === id)).length;
+  for (const blend of blends)
+    if (apart.length < most && apart.every((own) => shared(own, blend) < Math.max(1, Math.min(2, blend.parts.length))))
+      apart.push(blend);
+  const others = blends.filter((blend) => !apart.includes(blend));
+  return [...apart, ...others.slice(0, most - apart.length)].sort((a, b) => blends.indexOf(a) - blends.indexOf(b));
+}

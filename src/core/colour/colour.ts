@@ -77,3 +77,8 @@ export function deltaE(a: Lab, b: Lab): number {
 export function colourOf(hex: string, surface: 'dry' | 'wet', source: Source): Colour {
   return { hex: hexOf(parseHex(hex) as Rgb), lab: labOfHex(hex), surface, source };
 }
+
+/** Whether a screen, and a hex, can show a colour: within a just seen difference of what it becomes there. */
+export function isShown(lab: Lab): boolean {
+  return deltaE(lab, labOfHex(hexOfLab(lab))) <= 1;
+}

@@ -2,6 +2,7 @@ export {
   colourOf,
   deltaE,
   hexOfLab,
+  isShown,
   labOfBytes,
   labOfHex,
   parseColour,
@@ -12,3 +13,4 @@ export {
 export { stackColour, wetHex, type Film, type LayerMaterial } from './film';
 export { shadeOf, type Hue, type Shade, type Tone } from './shade';
 export { colourWord } from './colour-word';
+export { solveBlend, spread, type Blend, type BlendAsked, type BlendShade } from './blend';

@@ -16,6 +16,8 @@ export { askedFor, CRITERIA, NO_PICKING, type Asked, type Criterion, type Pickin
 export { beforeSecond, rankDressings, whyNot, type RankCatalogue, type RankedDressing } from './rank';
 export { checkDressing, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
 export { readiness } from './readiness';
+export { neededBy, standInFor, type StandIn, type Wanted } from './stand-in';
+export { doesIn, substitutesFor, type Refused, type Substitute } from './substitutes';
 export { referenceRangeOf, type RangeHook } from './hook-range';
 export {
   completeDressing,

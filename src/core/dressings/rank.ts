@@ -315,7 +315,7 @@ function judgeTier(dressing: Dressing, asked: Asked, catalogue: RankCatalogue): 
             ),
     });
   }
-  const { ready, reason: said } = readiness(dressing, stash, catalogue.materials);
+  const { ready, reason: said } = readiness(dressing, stash, catalogue.materials, asked.colours);
   if (said !== null)
     judged.push({
       criterion: 'stash',

@@ -2,27 +2,25 @@ import { reason, type Reason } from '../code';
 import type { Readiness } from '@/catalogue/ids';
 import type { Material } from '../materials';
 import type { Dressing } from './dressing';
+import { neededBy, standInFor, type Wanted } from './stand-in';
 
-/** Whether a dressing can be tied from the materials to hand; `unknown` until a stash has been begun. A substitute does the same work. */
+/** Whether a dressing can be tied from the materials to hand; `unknown` until a stash has been begun. A shade of the material is the material where it comes near the natural's colour; a substitute does the same work. */
 export function readiness(
   dressing: Dressing,
   have: ReadonlySet<string> | null,
   materials: readonly Material[],
+  wanted: Wanted = {},
 ): { ready: Readiness; reason: Reason | null } {
   if (have === null) return { ready: 'unknown', reason: null };
-  const needed = [
-    ...dressing.parts.flatMap((part) =>
-      part.material === null || part.optional || part.function === null
-        ? []
-        : [{ material: part.material, does: part.function }],
-    ),
-    ...dressing.threads.map((thread) => ({ material: thread.material, does: 'thread' as const })),
-  ];
-  const missing = needed.filter(({ material }) => !have.has(material));
-  const without = missing.filter(
-    ({ does }) => !materials.some((material) => have.has(material.id) && material.functions.includes(does)),
-  );
-  const names = (list: typeof needed) => ({
+  const missing: { material: string }[] = [];
+  const without: { material: string }[] = [];
+  for (const needed of neededBy(dressing)) {
+    const colour = needed.region === null ? null : (wanted[needed.region] ?? null);
+    const found = standInFor(dressing, needed, have, materials, colour);
+    if (found === null) without.push(needed);
+    if (found === null || found.as === 'substitute') missing.push(needed);
+  }
+  const names = (list: typeof missing) => ({
     list: [...new Set(list.map(({ material }) => materials.find((item) => item.id === material)?.name ?? material))],
   });
   if (missing.length === 0) return { ready: 'ready', reason: reason('ready-all') };

@@ -20,7 +20,8 @@ export {
 } from './column-map';
 export { readHooksFile, writeHooksFile, type HookIds, type HooksRead, type HooksReading } from './hooks-file';
 export { slug } from './slug';
-export { readTable, writeBadRows, writeTable, type CellProblem, type Table } from './table';
+export { readStash, type StashRead, type StashRow } from './stash-file';
+export { headFault, readTable, tableOf, writeBadRows, writeTable, type CellProblem, type Table } from './table';
 export { readTapings, writeModelFile, type GivenTaping } from './model-file';
 export {
   MOST_DRESSINGS,

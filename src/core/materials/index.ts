@@ -13,6 +13,9 @@ export {
   type Need,
   type Protection,
 } from './material';
-export { inShade, materialsOf, shadesOf, type WrittenMaterial, type WrittenShades } from './shades';
+export { materialsOf, shadesOf, type WrittenMaterial, type WrittenShades } from './shades';
 export { staysOff } from './stays-off';
 export { materialOf, ownMaterialSchema, type OwnMaterial } from './own-material';
+export { everyHeld, heldBy, hexHeld, idsHeld, withHeld, type Held, type Named } from './held';
+export { fleckFor, mixables, type Mixable } from './mixable';
+export { underbodies, type Underbody } from './underbody';

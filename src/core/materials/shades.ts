@@ -10,18 +10,23 @@ export interface WrittenShades {
 /** What a material is given as in the list: a shade of another has the facts of that one beside its own. */
 export type WrittenMaterial = { id: string; of?: string } & Partial<Material>;
 
-/** Every row with all its facts. Throws for a shade of what is not there: a fault of what is shipped. */
+/** Every row with all its facts. Throws, naming both, for a shade of what is no material: a fault of what is shipped. */
 export function materialsOf(rows: readonly WrittenMaterial[]): Material[] {
   const byId = new Map(rows.map((row) => [row.id, row]));
   return rows.map((row) => {
     if (row.of === undefined) return row as Material;
     const whole = byId.get(row.of);
-    if (!whole || whole.of !== undefined) throw new Error(`${row.id} is a shade of ${row.of}, which is no material`);
+    if (!whole || whole.of !== undefined) throw new Error(`${row.id}/${row.of}`);
     return { ...whole, ...row } as Material;
   });
 }
 
-const idOf = (of: string, shade: string) => `${of}-${shade.replaceAll(' ', '-')}`;
+/** Id of a shade of a material, from its word. */
+export const shadeId = (of: string, shade: string) =>
+  `${of}-${shade
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '')}`;
 
 /** All shades: those that dressings name as materials, and the others. `say` gives the word of a shade in the reader's language. */
 export function shadesOf(
@@ -35,7 +40,7 @@ export function shadesOf(
   );
   const others = written.flatMap(({ of, shades, bright = [] }) =>
     Object.entries(shades).map(([shade, hex]): MaterialShade => ({
-      id: idOf(of, shade),
+      id: shadeId(of, shade),
       of,
       shade: say(shade),
       name: `${byId.get(of)!.name}, ${say(shade)}`,

@@ -34,7 +34,10 @@ export function buildCard(input: CardInput): Card {
   const { hook, use, catalogue, natural, choices } = input;
   const without = leftOut(input.dressing, choices, natural?.stage ?? null);
   const schooled = inSchool(input.dressing, choices.schools, catalogue);
-  const { dressing, ready, reasons } = fromStash(schooled.dressing, choices.picking?.stash ?? null, catalogue);
+  const wanted = Object.fromEntries(
+    Object.entries(natural?.colours ?? {}).map(([region, colour]) => [region, colour.lab]),
+  );
+  const { dressing, ready, reasons } = fromStash(schooled.dressing, choices.picking?.stash ?? null, catalogue, wanted);
   const material: MaterialOf = (id) => catalogue.materials.find((item) => item.id === id) ?? null;
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const { lengths, beadMm, pathMm, bead, marks } = lengthsOn(hook, use, natural, stage);

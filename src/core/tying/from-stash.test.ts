@@ -24,22 +24,47 @@ test('without a stash, or with all of it there, the dressing stays as it is', ()
   ]);
 });
 
-test('what is missing is worked in the nearest in colour that does the same work, in parts, steps and layers', () => {
+test('what is missing is worked in what stands in for it best, in parts, steps and layers', () => {
   const have = needs('first-light-dun');
   have.delete('fine-fur');
-  have.add('claret-fur').add('rust-fur').add('spiky-blend');
+  have.add('claret-fur').add('spiky-blend').add('underfur');
   const { dressing: made, ready, reasons } = worked('first-light-dun', have);
   const nearest = made.parts.find((part) => part.id === 'thorax')!.material!;
   expect(ready).toBe('substitutes');
   expect(reasons.map((why) => why.code)).toEqual(['ready-substitutes', 'stash-swap']);
-  expect(have.has(nearest)).toBe(true);
+  // It floats, as what it stands in for does; the two others drink.
+  expect(nearest).toBe('underfur');
   expect(JSON.stringify([made.parts, made.steps, made.layers])).not.toContain('"fine-fur"');
-  const lab = (id: string) => labOfHex(SHIPPED.materials.find((material) => material.id === id)!.hex);
-  const furs = SHIPPED.materials
-    .filter((material) => have.has(material.id) && material.functions.includes('body.dubbed'))
-    .map((material) => deltaE(lab(material.id), lab('fine-fur')));
-  expect(furs.length).toBeGreaterThan(2);
-  expect(deltaE(lab(nearest), lab('fine-fur'))).toBe(Math.min(...furs));
+});
+
+describe('a material in the shades that are had', () => {
+  const have = needs('first-light-dun');
+  have.delete('fine-fur');
+  have.add('rust-fur').add('yellow-fur');
+  const made = (wanted: Parameters<typeof fromStash>[3]) =>
+    fromStash(dressing('first-light-dun'), have, SHIPPED, wanted);
+  const region = dressing('first-light-dun').parts.find((part) => part.id === 'abdomen')!.region!;
+  const abdomen = (of: ReturnType<typeof made>) => of.dressing.parts.find((part) => part.id === 'abdomen')!.material;
+  const rust = labOfHex(SHIPPED.materials.find((material) => material.id === 'rust-fur')!.hex);
+  test('is the material where no colour is asked for, or one that a shade comes near', () => {
+    const any = made({});
+    expect([any.ready, any.reasons.map(({ code }) => code)]).toEqual(['ready', ['ready-all', 'stash-shade']]);
+    const near = made({ [region]: rust });
+    expect([near.ready, abdomen(near)]).toEqual(['ready', 'rust-fur']);
+  });
+  test('is another where its shades are far from the natural’s colour, the nearest of them', () => {
+    const far = made({ [region]: labOfHex('#2f5f9a') });
+    expect(far.ready).toBe('substitutes');
+    expect(far.reasons.map(({ code }) => code)).toContain('stash-swap');
+    expect(['rust-fur', 'yellow-fur']).toContain(abdomen(far));
+  });
+  test('related is ten, and no further', () => {
+    const step = (by: number): [number, number, number] => [rust[0], rust[1], rust[2] - by];
+    let by = 0;
+    while (deltaE(step(by), rust) <= 10) by += 0.5;
+    expect(made({ [region]: step(by - 0.5) }).ready).toBe('ready');
+    expect(made({ [region]: step(by) }).ready).toBe('substitutes');
+  });
 });
 
 test('another thread is in the threads and in the steps it is used in', () => {
@@ -76,6 +101,20 @@ describe('what stands in', () => {
     name: id.toUpperCase(),
     hex,
     functions,
+    kind: 'fur',
+    floats: true,
+    absorbency: 0.3,
+    stiffness: 0.1,
+    sparkle: 0.1,
+    fragility: 0.1,
+    density_g_cm3: 1.3,
+    needs: [],
+    drawn: 'lock',
+    lay_mm: null,
+    usable_mm: null,
+    denier: null,
+    fibre: null,
+    caution: null,
   });
   const CATALOGUE = {
     ...SHIPPED,
@@ -117,7 +156,7 @@ describe('what stands in', () => {
     };
   };
   const one = made([part('abdomen', 'wanted', 'body.dubbed')]);
-  test('the nearest in colour that does the same work; of two as near the first by name', () => {
+  test('of what does the same work alike, the nearest in colour; of two as near the first by name', () => {
     expect(swaps(one, 'far', 'same', 'b-near', 'a-near', 'silk')).toEqual({
       parts: ['a-near'],
       thread: 'silk',

@@ -1,8 +1,6 @@
-import type { FunctionId, Readiness } from '@/catalogue/ids';
+import type { Readiness } from '@/catalogue/ids';
 import { reason, type Reason } from '../code';
-import { deltaE, labOfHex } from '../colour';
-import { readiness, setMaterial, setThread, type Dressing } from '../dressings';
-import type { Material } from '../materials';
+import { neededBy, readiness, setMaterial, setThread, standInFor, type Dressing, type Wanted } from '../dressings';
 import { reworked, type WaysCatalogue } from '../ways';
 
 export interface FromStash {
@@ -12,29 +10,37 @@ export interface FromStash {
   reasons: Reason[];
 }
 
-/** A dressing in the materials to hand: what is missing is worked in the nearest in colour that does the same work. As it was where no stash has been begun. Source: domain §7. */
-export function fromStash(dressing: Dressing, have: ReadonlySet<string> | null, catalogue: WaysCatalogue): FromStash {
-  const { ready, reason: said } = readiness(dressing, have, catalogue.materials);
+/** A dressing in the materials to hand: a material in the shade that comes nearest to the natural's colour, what is missing in what does the same work. As it was where no stash has been begun. Source: domain §7. */
+export function fromStash(
+  dressing: Dressing,
+  have: ReadonlySet<string> | null,
+  catalogue: WaysCatalogue,
+  wanted: Wanted = {},
+): FromStash {
+  const { ready, reason: said } = readiness(dressing, have, catalogue.materials, wanted);
   if (have === null || said === null) return { dressing, ready, reasons: [] };
   const own = (id: string) => catalogue.materials.find((material) => material.id === id);
   const swaps = new Map<string, string>();
-  const standIn = (id: string | null, does: FunctionId | null) => {
-    const wanted = id === null ? undefined : own(id);
-    if (id === null || does === null || !wanted || have.has(id) || swaps.has(id)) return;
-    const off = (material: Material) => deltaE(labOfHex(material.hex), labOfHex(wanted.hex));
-    const [nearest] = catalogue.materials
-      .filter((material) => have.has(material.id) && material.functions.includes(does))
-      .sort((a, b) => off(a) - off(b) || a.id.localeCompare(b.id));
-    if (nearest) swaps.set(id, nearest.id);
-  };
-  for (const part of dressing.parts) standIn(part.material, part.function);
-  for (const thread of dressing.threads) standIn(thread.material, 'thread');
-  const reasons = [
-    said,
-    ...[...swaps].map(([from, to]) => reason('stash-swap', { from: own(from)!.name, to: own(to)!.name })),
-  ];
+  const reasons = [said];
+  for (const needed of everyNeed(dressing)) {
+    if (!own(needed.material) || swaps.has(needed.material)) continue;
+    const colour = needed.region === null ? null : (wanted[needed.region] ?? null);
+    const found = standInFor(dressing, needed, have, catalogue.materials, colour);
+    if (!found || found.as === 'itself') continue;
+    swaps.set(needed.material, found.id);
+    reasons.push(
+      reason(found.as === 'shade' ? 'stash-shade' : 'stash-swap', {
+        from: own(needed.material)!.name,
+        to: own(found.id)!.name,
+      }),
+    );
+  }
   return { ready, reasons, dressing: swaps.size === 0 ? dressing : swapped(dressing, swaps, catalogue) };
 }
+
+/** What a dressing asks for, what may be left out too. */
+const everyNeed = (dressing: Dressing) =>
+  neededBy({ ...dressing, parts: dressing.parts.map((part) => ({ ...part, optional: false })) });
 
 function swapped(dressing: Dressing, swaps: ReadonlyMap<string, string>, catalogue: WaysCatalogue): Dressing {
   const swap = (id: string) => swaps.get(id) ?? id;

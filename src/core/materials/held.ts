@@ -1,0 +1,107 @@
+import type { Coded } from '../code';
+import type { Material, MaterialShade } from './material';
+import { inShade, shadeId } from './shades';
+
+/** A material that a tier has, in a shade where it is known which. */
+export interface Held {
+  material: Material;
+  shade: MaterialShade | null;
+  /** Its colour where that was measured, or is of no shipped shade; it stands before the shade's. */
+  hex: `#${string}` | null;
+}
+
+/** How materials and their shades are called. */
+export interface Named {
+  materials: readonly Material[];
+  shades: readonly MaterialShade[];
+}
+
+const said = (text: string) => text.trim().toLowerCase();
+const called = (text: string, { id, name }: { id: string; name: string }) =>
+  said(id) === said(text) || said(name) === said(text);
+
+/** A shade that nobody ships. */
+const ownShade = (material: Material, shade: string, hex: `#${string}`): MaterialShade => ({
+  id: shadeId(material.id, shade),
+  of: material.id,
+  shade,
+  name: `${material.name}, ${shade}`,
+  hex,
+  bright: false,
+});
+
+/** What a drawer holds by its name: a material, or a material in a shade, each by id or words. A fault where nobody knows it, with what it might have been. */
+export function heldBy(
+  { materials, shades }: Named,
+  given: { material: string; shade?: string | null; hex?: `#${string}` | null },
+): { ok: true; held: Held } | { ok: false; fault: Coded & { column: 'material' | 'shade'; allowed: string[] } } {
+  const whole = (id: string) => materials.find((own) => own.id === id)!;
+  const hex = given.hex ?? null;
+  const named = shades.find((own) => called(given.material, own));
+  if (named && !given.shade) return { ok: true, held: { material: whole(named.of), shade: named, hex } };
+  const found = materials.find((own) => called(given.material, own));
+  if (!found)
+    return {
+      ok: false,
+      fault: {
+        code: 'material-not-known',
+        params: { got: given.material },
+        column: 'material',
+        allowed: materials.map(({ id }) => id),
+      },
+    };
+  const material = found.of === undefined ? found : whole(found.of);
+  if (!given.shade) return { ok: true, held: { material, shade: null, hex } };
+  const own = shades.filter(({ of }) => of === material.id);
+  const shade = own.find((one) => called(given.shade!, one) || said(one.shade) === said(given.shade!)) ?? null;
+  if (shade) return { ok: true, held: { material, shade, hex } };
+  // What nobody ships has the colour that is said of it.
+  if (hex) return { ok: true, held: { material, shade: ownShade(material, given.shade.trim(), hex), hex } };
+  return {
+    ok: false,
+    fault: {
+      code: 'shade-not-known',
+      params: { got: given.shade },
+      column: 'shade',
+      allowed: own.map((one) => one.shade),
+    },
+  };
+}
+
+/** What is held as dressings take it: in its shade and its colour, under the shade's id. */
+function materialHeld(held: Held): Material {
+  const { material, shade, hex } = held;
+  if (shade) return inShade(material, { ...shade, hex: hexHeld(held) });
+  return hex ? { ...material, hex } : material;
+}
+
+/** Ids of all that is had, each in its shade. A drawer's materials are listed with them: `withHeld`. */
+export function idsHeld(held: readonly Held[]): ReadonlySet<string> {
+  return new Set(held.map((own) => materialHeld(own).id));
+}
+
+/** The materials of a list and those of a drawer, in the shades that are had; what is measured there stands before what the list says. */
+export function withHeld(materials: readonly Material[], held: readonly Held[]): Material[] {
+  const own = new Map(held.map((one) => [materialHeld(one).id, materialHeld(one)]));
+  return [
+    ...materials.map((material) => own.get(material.id) ?? material),
+    ...[...own.values()].filter(({ id }) => !materials.some((material) => material.id === id)),
+  ];
+}
+
+/** The colour of what is held: as it was measured, as its shade is, as the material usually is. */
+export const hexHeld = ({ material, shade, hex }: Held): `#${string}` => hex ?? shade?.hex ?? material.hex;
+
+/** Everything that can be had: each material in each of its shades, and as it is where it has none. */
+export function everyHeld({ materials, shades }: Named): Held[] {
+  const byOf = new Map<string, MaterialShade[]>();
+  for (const shade of shades) byOf.set(shade.of, [...(byOf.get(shade.of) ?? []), shade]);
+  return materials
+    .filter(({ of }) => of === undefined)
+    .flatMap((material): Held[] => {
+      const own = byOf.get(material.id) ?? [];
+      return own.length === 0
+        ? [{ material, shade: null, hex: null }]
+        : own.map((shade) => ({ material, shade, hex: null }));
+    });
+}
