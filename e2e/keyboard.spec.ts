@@ -70,6 +70,8 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/dressings/ellanmere-long-dun': /Make your own from this/,
   '/drawer/hooks': /group Plus and minus zoom/,
   '/drawer/packets': /Add packets/,
+  '/drawer/materials': /Blend a colour/,
+  '/drawer/blend?hex=8a7f3c': /From a natural/,
   '/drawer/convert': /Maker, model, size/,
   '/drawer/convert?hook=osmere:lark:14': /button Bessock Fine 13/,
   '/drawer/import': /Read a file/,

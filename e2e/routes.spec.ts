@@ -199,6 +199,8 @@ test('everything a finger must hit on a phone is at least 48 px high', async ({ 
     '/shelf/settings',
     '/drawer/hooks',
     '/drawer/packets',
+    '/drawer/materials',
+    '/drawer/blend?hex=8a7f3c',
     '/drawer/convert?hook=osmere:lark:14',
     '/drawer/import',
     '/drawer/hooks/bessock/fine-wet?tape=12',

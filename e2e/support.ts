@@ -37,6 +37,8 @@ export const ROUTES = [
   '/dressings/ellanmere-long-dun',
   '/drawer/hooks',
   '/drawer/packets',
+  '/drawer/materials',
+  '/drawer/blend?hex=8a7f3c',
   '/drawer/convert',
   '/drawer/convert?hook=osmere:lark:14',
   '/drawer/import',

@@ -4,7 +4,7 @@ import { buildSync } from 'esbuild';
 
 const ROOT = join(__dirname, '..');
 
-for (const name of ['photo', 'print', 'files', 'backup']) {
+for (const name of ['photo', 'print', 'files', 'backup', 'blend']) {
   buildSync({
     entryPoints: [join(ROOT, `src/workers/${name}.worker.ts`)],
     outfile: join(ROOT, `public/${name}-worker.js`),

@@ -38,6 +38,7 @@ async function demo() {
           },
         ];
         draft.packet = {};
+        draft.stash = {};
         // The demo's tier added a model of his own by hand.
         delete draft.model[OWN_MODEL];
         draft.settings = {};

@@ -60,7 +60,7 @@ describe('shades', () => {
   test('a shade of a material has what that one has, in its own colour', () => {
     const olive = MATERIALS.find(({ id }) => id === 'thread-olive-70')!;
     const nylon = MATERIALS.find(({ id }) => id === 'nylon-70')!;
-    expect(olive).toEqual({ ...nylon, id: olive.id, of: nylon.id, name: olive.name, hex: '#6f6b3a' });
+    expect(olive).toEqual({ ...nylon, id: olive.id, of: nylon.id, name: olive.name, shade: 'olive', hex: '#6f6b3a' });
   });
   test('two of one material can be told apart, and are called by different words', () => {
     for (const { id } of PLAIN) {

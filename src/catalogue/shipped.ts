@@ -10,14 +10,6 @@ import {
   type XLabelSchool,
 } from '@/core/hooks';
 import { readHooksFile } from '@/core/exchange';
-import {
-  materialsOf,
-  shadesOf,
-  type Material,
-  type MaterialShade,
-  type WrittenMaterial,
-  type WrittenShades,
-} from '@/core/materials';
 import type { Catalogue } from '@/core/answer';
 import {
   readWays,
@@ -37,12 +29,11 @@ import type { OrderId, StageId } from './ids';
 import ids from './ids.json';
 import { KNOWN } from './known-ids';
 import makers from './makers.json';
-import materials from './materials.json';
 import referenceModels from './reference-range.json';
-import shades from './shades.json';
 import tools from './tools.json';
 import ways from './ways.json';
 import { GROUPS } from './key';
+import { MATERIALS } from './materials';
 
 export interface Maker {
   id: string;
@@ -60,12 +51,7 @@ export const faceOf = (order: OrderId): StageId => ids.orders.find((row) => row.
 /** The row of a stage. */
 export const stageRow = (id: StageId): StageRow => STAGES.find((row) => row.id === id)!;
 
-export const MATERIALS: readonly Material[] = materialsOf(materials as unknown as WrittenMaterial[]);
-/** Every colour that the materials are shipped in; `say` puts the word of a shade into a language. */
-export const shadesIn = (rows: readonly Material[], say?: (shade: string) => string): MaterialShade[] =>
-  shadesOf(rows, shades as unknown as WrittenShades[], say);
-/** Every colour that a material is shipped in. */
-export const SHADES: readonly MaterialShade[] = shadesIn(MATERIALS);
+export { MATERIALS, SHADES, shadesIn } from './materials';
 
 export const TOOLS = tools as Tool[];
 

@@ -35,7 +35,12 @@ const dressing = (row: Dressing, say: Say): Dressing => {
     steps: row.steps.map((step, at) => (step.note ? { ...step, note: of(`steps.${at + 1}`, step.note) } : step)),
   };
 };
-const material = (row: Material, say: Say): Material => ({ ...row, name: say(`material.${row.id}.name`, row.name) });
+const shadeKey = (shade: string) => `shade.${shade.replaceAll(' ', '-')}`;
+const material = (row: Material, say: Say): Material => ({
+  ...row,
+  name: say(`material.${row.id}.name`, row.name),
+  ...(row.shade ? { shade: say(shadeKey(row.shade), row.shade) } : {}),
+});
 const group = (row: NaturalGroup, say: Say): NaturalGroup => ({
   ...row,
   name: say(`group.${row.id}.name`, row.name),
@@ -56,7 +61,7 @@ const through = (say: Say): Shipped => {
   return {
     dressings: DRESSINGS.map((row) => dressing(row, say)),
     materials,
-    shades: shadesIn(materials, (shade) => say(`shade.${shade.replaceAll(' ', '-')}`, shade)),
+    shades: shadesIn(materials, (shade) => say(shadeKey(shade), shade)),
     groups: GROUPS.map((row) => group(row, say)),
     tools: TOOLS.map((row) => tool(row, say)),
   };

@@ -2,6 +2,7 @@ import { demoRows, KNOWN, SHIPPED_MAKERS } from '@/catalogue';
 import hooksCsv from '@/catalogue/hooks.csv';
 import packed from '@/catalogue/demo-box.json';
 import drawer from '@/catalogue/demo-drawer.json';
+import stash from '@/catalogue/demo-stash.json';
 import valley from '@/catalogue/demo-valley.json';
 import type { MoveId, StageId } from '@/catalogue/ids';
 import type { HookRow } from '@/core/hooks';
@@ -15,6 +16,8 @@ import { matchSchema } from './match/schema';
 import { putHooks } from './model/commands';
 import { packetSchema } from './packet/schema';
 import { sampleSchema, specimen } from './sample/schema';
+import { stashKey } from './stash/commands';
+import { stashSchema } from './stash/schema';
 
 /** A made-up morning in the valley: one sample with its match. */
 interface DemoMatch {
@@ -74,6 +77,33 @@ function fillDrawer(entities: Entities, around: Pick<Around, 'enter'>): void {
   }
 }
 
+interface DemoStash {
+  material: string;
+  shade?: string;
+  amount?: number;
+  low?: number;
+  place?: string;
+  note?: string;
+}
+
+/** The valley's materials: what is had, in which shades, and what of it was counted. */
+function fillStash(entities: Entities, around: Pick<Around, 'enter'>): void {
+  for (const {
+    material: materialId,
+    shade: shadeId = null,
+    amount,
+    low = null,
+    place,
+    note,
+  } of stash.items as DemoStash[]) {
+    const owner = stashKey({ materialId, shadeId });
+    entities.stash[owner] = stashSchema.cast({ demo: true, materialId, shadeId, low, place, note });
+    if (amount === undefined) continue;
+    const event = { at: stash.bought, count: amount, why: 'got' as const };
+    enter(entities, { kind: 'stash', owner, id: 'move_demo-got', event }, around);
+  }
+}
+
 /** Everything the demo valley holds; every record is marked, and leaves with one tap unless the tier changed it. */
 export function demoEntities(): Entities {
   return demoStart().entities;
@@ -96,6 +126,7 @@ export function demoStart(): { entities: Entities; events: EventOp[] } {
   putHooks(entities, demoRows(hooksCsv), true);
   fillDrawer(entities, around);
   packBox(entities, around);
+  fillStash(entities, around);
   for (const item of valley.matches as unknown as DemoMatch[]) {
     const sampleId = `sample_demo-${item.key}`;
     entities.sample[sampleId] = sampleSchema.cast({

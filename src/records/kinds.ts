@@ -8,6 +8,7 @@ import { groupSchema, type GroupRecord } from './group/schema';
 import { makerSchema, type MakerRecord } from './maker/schema';
 import { modelSchema, type ModelRecord } from './model/schema';
 import { packetSchema, type PacketRecord } from './packet/schema';
+import { stashSchema, type StashRecord } from './stash/schema';
 import { materialSchema, type MaterialRecord } from './material/schema';
 import { dressingRecordSchema, type DressingRecord } from './dressing/schema';
 import { settingsSchema, type SettingsRecord } from './settings/schema';
@@ -33,7 +34,8 @@ export const KINDS = {
   maker: { version: 2, schema: makerSchema, shape: {} },
   model: { version: 3, schema: modelSchema, shape: modelShape },
   packet: { version: 2, schema: packetSchema, shape: {} },
-  material: { version: 1, schema: materialSchema, shape: {} },
+  material: { version: 2, schema: materialSchema, shape: {} },
+  stash: { version: 1, schema: stashSchema, shape: {} },
   dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
   settings: { version: 5, schema: settingsSchema, shape: settingsShape },
   device: { version: 5, schema: deviceSchema, shape: deviceShape },
@@ -53,6 +55,7 @@ export interface RecordTypes {
   model: ModelRecord;
   packet: PacketRecord;
   material: MaterialRecord;
+  stash: StashRecord;
   dressing: DressingRecord;
   settings: SettingsRecord;
   device: DeviceRecord;
@@ -74,6 +77,7 @@ export function noEntities(): Entities {
     model: {},
     packet: {},
     material: {},
+    stash: {},
     dressing: {},
     settings: {},
     device: {},

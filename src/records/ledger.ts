@@ -34,6 +34,7 @@ export interface Guess {
 export interface EventTypes {
   fly: Move;
   packet: PacketMove;
+  stash: PacketMove;
   model: TapingRecord;
   eye: Guess;
 }
@@ -49,6 +50,7 @@ export interface Tallies {
   /** `results` is absent where a version summed that knew of none. */
   fly: { places: PlaceTally[]; latest: Entered<Move>[]; results?: ResultTally };
   packet: { count: number; latest: Entered<PacketMove>[] };
+  stash: { count: number; latest: Entered<PacketMove>[] };
   /** A model's tapings are few, and each counts: all of them. */
   model: Record<string, TapingRecord>;
   eye: { latest: Entered<Guess>[] };
@@ -83,6 +85,15 @@ function latest<E extends { at: string }>(
         .slice(0, most);
 }
 
+/** What came and went, counted: the sum, and the latest of it. */
+const counted = {
+  none: { count: 0, latest: [] },
+  fold: (tally: Tallies['packet'], entry: Entered<PacketMove>, by: 1 | -1) => ({
+    count: tally.count + by * entry.event.count,
+    latest: latest(tally.latest, entry, by, LATEST.moves),
+  }),
+};
+
 export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies[K]> } = {
   fly: {
     schema: packetMove.concat(
@@ -102,13 +113,11 @@ export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies
         : {}),
     }),
   },
-  packet: {
-    schema: packetMove,
-    none: { count: 0, latest: [] },
-    fold: (tally, entry, by) => ({
-      count: tally.count + by * entry.event.count,
-      latest: latest(tally.latest, entry, by, LATEST.moves),
-    }),
+  packet: { schema: packetMove, ...counted },
+  // Of a spool a half is left, of hooks never.
+  stash: {
+    schema: packetMove.shape({ count: number().min(-MOST_MOVED).max(MOST_MOVED).required() }),
+    ...counted,
   },
   model: {
     schema: tapingSchema,

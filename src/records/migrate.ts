@@ -4,6 +4,7 @@ import { versions as device } from './device/versions';
 import { versions as dressing } from './dressing/versions';
 import { versions as fly } from './fly/versions';
 import { versions as maker } from './maker/versions';
+import { versions as material } from './material/versions';
 import { versions as match } from './match/versions';
 import { versions as model } from './model/versions';
 import { versions as packet } from './packet/versions';
@@ -29,6 +30,7 @@ export const VERSIONS: Readonly<Partial<Record<Kind, readonly Version[]>>> = {
   dressing,
   fly,
   maker,
+  material,
   match,
   model,
   packet,

@@ -24,7 +24,7 @@ export interface Reading {
   drops: ReadRecord[];
 }
 
-const NAMED = ['title', 'name', 'label', 'hookId', 'place'] as const;
+const NAMED = ['title', 'name', 'label', 'hookId', 'shadeId', 'materialId', 'place'] as const;
 
 /** What a record is called; empty where it has no name. */
 export function nameOf(record: object): string {

@@ -2,6 +2,7 @@
 export { selectAnswered, selectCatalogue, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName } from './box';
 export { selectOwnMaterials } from './own-materials';
+export { selectHeld, selectNamed, selectStash } from './stash';
 export { selectGroups, selectKey } from './own-groups';
 export { selectBelief } from './belief';
 export { selectLikely, type LikelyAnswer } from './likely';

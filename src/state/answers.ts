@@ -10,7 +10,7 @@ import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
-import { selectMaterials } from './own-materials';
+import { selectStash, selectWorkable } from './stash';
 import { selectResults } from './results';
 import { selectDevice, selectSettings } from './settings';
 import type { State } from './store';
@@ -25,7 +25,7 @@ let catalogueCache: { inputs: readonly unknown[]; catalogue: Catalogue } | null 
 export function selectCatalogue(state: State): Catalogue {
   const hooks = selectHooks(state);
   const dressings = selectDressings(state);
-  const materials = selectMaterials(state);
+  const materials = selectWorkable(state);
   const inputs = [hooks, dressings, materials];
   if (!catalogueCache || !inputs.every((input, index) => input === catalogueCache!.inputs[index]))
     catalogueCache = { inputs, catalogue: { ...catalogueOf(hooks), dressings, materials } };
@@ -62,10 +62,11 @@ export function answeredBy(state: State, key: string, sample: SampleRecord, reco
   const { hand } = selectDevice(state);
   const eye = sample.method === 'eye' ? selectEye(state) : null;
   const results = selectResults(state);
-  const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups, results];
+  const stash = selectStash(state);
+  const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups, results, stash];
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups, results });
+  const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups, results, stash });
   answerCache.set(key, { inputs, result });
   return result;
 }
@@ -89,12 +90,14 @@ function work(
     eye,
     groups,
     results,
+    stash,
   }: Pick<DeviceRecord, 'hand'> & {
     settings: SettingsRecord;
     eye: Eye | null;
     owned: Record<string, number>;
     groups: readonly NaturalGroup[];
     results: ReadonlyMap<string, Results>;
+    stash: ReadonlySet<string> | null;
   },
 ): Answered {
   const missing = waitsFor(sample, record.stage, CASE.growing);
@@ -120,7 +123,7 @@ function work(
         hand,
         without: record.without,
         added: record.added,
-        picking: { ...NO_PICKING, results },
+        picking: { ...NO_PICKING, results, stash },
       },
       groups,
       CASE.growing,

@@ -11,6 +11,7 @@ const WORKERS: Record<JobName, string> = {
   'chart-pdf': '/print-worker.js',
   'tying-card-pdf': '/print-worker.js',
   'file-read': '/files-worker.js',
+  blend: '/blend-worker.js',
   'backup-write': '/backup-worker.js',
   'backup-pictures': '/backup-worker.js',
 };

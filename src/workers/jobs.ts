@@ -1,4 +1,5 @@
 import type { Catalogue } from '@/core/answer';
+import type { Blend, BlendAsked, BlendShade } from '@/core/colour';
 import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
@@ -40,6 +41,8 @@ export interface Jobs {
     input: { from: Blob; wanted: { id: string; path: string; type: string }[]; store: boolean };
     output: Record<string, string>;
   };
+  /** The best blends of shades for a colour. */
+  blend: { input: { shades: BlendShade[]; asked: BlendAsked }; output: { blends: Blend[]; tried: number } };
   /** A file that a tier hands over, whatever it holds; its dressings are worked out once the catalogue is handed over too. */
   'file-read': { input: { file: Blob; how: FileReading; catalogue: Catalogue | null }; output: FileAnswer };
 }

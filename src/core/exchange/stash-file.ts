@@ -2,42 +2,16 @@ import type { FunctionId } from '@/catalogue/ids';
 import { heldBy, type Held, type Named } from '../materials';
 import { calledIn, guessColumns } from './column-map';
 import { notOneOf } from './nearest';
-import { readSheet, type SheetColumn, type SheetReading, type SheetRow } from './sheet';
+import { readSheet, type SheetReading, type SheetRow } from './sheet';
+import { stashColumns } from './stash-columns';
 import type { CellProblem, Table } from './table';
-
-const MOST = 100_000;
-
-/** What a table of a stash is read by: what is had, in which shade, and how much of it. */
-export function stashColumns(functions: readonly FunctionId[]): readonly SheetColumn[] {
-  const column = (
-    name: string,
-    holds: SheetColumn['holds'],
-    also: readonly string[] = [],
-    needed = false,
-  ): SheetColumn => ({
-    name,
-    holds,
-    also,
-    length: false,
-    needed,
-  });
-  return [
-    column('material', { of: 'text' }, ['id', 'name', 'what', 'item', 'title'], true),
-    column('shade', { of: 'text' }, ['colour-name', 'color-name', 'colour-word']),
-    column('hex', { of: 'hex' }, ['colour', 'color', 'rgb', 'measured']),
-    column('label', { of: 'text' }, ['printed', 'packet']),
-    column('functions', { of: 'several', ids: functions }, ['function', 'use']),
-    column('amount', { of: 'number', low: 0, high: MOST }, ['count', 'left', 'quantity', 'qty', 'how-many']),
-    column('low', { of: 'number', low: 0, high: MOST }, ['low-mark', 'reorder', 'minimum']),
-    column('place', { of: 'text' }, ['where', 'box', 'drawer']),
-    column('note', { of: 'text' }, ['notes', 'remark', 'comment']),
-  ];
-}
 
 /** One thing of a stash as its row says it. */
 export interface StashRow {
   line: number;
   held: Held;
+  /** Its colour as the table says it. */
+  hex: `#${string}` | null;
   label: string | null;
   amount: number | null;
   low: number | null;
@@ -103,6 +77,7 @@ export function readStash(
       {
         line: row.line,
         held,
+        hex,
         label: text(row, 'label'),
         amount: number(row, 'amount'),
         low: number(row, 'low'),

@@ -80,12 +80,18 @@ export function idsHeld(held: readonly Held[]): ReadonlySet<string> {
   return new Set(held.map((own) => materialHeld(own).id));
 }
 
-/** The materials of a list and those of a drawer, in the shades that are had; what is measured there stands before what the list says. */
+/** The materials of a list, and those of a drawer in shades that the list does not name; what was measured there stands before what the list says. */
 export function withHeld(materials: readonly Material[], held: readonly Held[]): Material[] {
-  const own = new Map(held.map((one) => [materialHeld(one).id, materialHeld(one)]));
+  const listed = new Set(materials.map(({ id }) => id));
+  const own = new Map<string, Held>();
+  for (const one of held) own.set(materialHeld(one).id, one);
+  const added = [...own].filter(([id]) => !listed.has(id)).map(([, one]) => materialHeld(one));
   return [
-    ...materials.map((material) => own.get(material.id) ?? material),
-    ...[...own.values()].filter(({ id }) => !materials.some((material) => material.id === id)),
+    ...materials.map((material) => {
+      const hex = own.get(material.id)?.hex;
+      return hex ? { ...material, hex, shades: 'one' as const } : material;
+    }),
+    ...added,
   ];
 }
 

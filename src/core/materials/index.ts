@@ -17,5 +17,6 @@ export { materialsOf, shadesOf, type WrittenMaterial, type WrittenShades } from 
 export { staysOff } from './stays-off';
 export { materialOf, ownMaterialSchema, type OwnMaterial } from './own-material';
 export { everyHeld, heldBy, hexHeld, idsHeld, withHeld, type Held, type Named } from './held';
+export { nearestShade } from './nearest';
 export { fleckFor, mixables, type Mixable } from './mixable';
 export { underbodies, type Underbody } from './underbody';

@@ -89,8 +89,9 @@ export interface Material {
   look?: Look;
   /** The shipped material that one of the tier's own behaves like. */
   like?: string;
-  /** The material that this one is a shade of; its facts are those of that one. */
+  /** The material that this one is a shade of, and the word for the shade; its facts are those of that one. */
   of?: string;
+  shade?: string;
   kind: MaterialKind;
   /** Grams in a cubic centimetre of the stuff itself, its hollows with it. Typical. */
   density_g_cm3: number;

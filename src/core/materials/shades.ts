@@ -35,8 +35,8 @@ export function shadesOf(
   say: (shade: string) => string = (shade) => shade,
 ): MaterialShade[] {
   const byId = new Map(materials.map((material) => [material.id, material]));
-  const named = materials.flatMap(({ id, of, name, hex }): MaterialShade[] =>
-    of === undefined ? [] : [{ id, of, shade: name, name, hex, bright: false }],
+  const named = materials.flatMap(({ id, of, shade, name, hex }): MaterialShade[] =>
+    of === undefined ? [] : [{ id, of, shade: shade ?? name, name, hex, bright: false }],
   );
   const others = written.flatMap(({ of, shades, bright = [] }) =>
     Object.entries(shades).map(([shade, hex]): MaterialShade => ({

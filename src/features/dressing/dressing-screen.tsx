@@ -26,6 +26,7 @@ import { Button, Facts, Heading, Pick, Say } from '@/ui/primitives';
 import { AboutSection, Ancestry, Claims, OnTheBank, Tools } from './dressing-about';
 import { useDressingFacts } from './dressing-facts';
 import { DressingPlate } from './dressing-plate';
+import { FromTheDrawer } from './ready';
 import { useDerive } from './use-derive';
 import { ForYourMatches } from './for-your-matches';
 
@@ -92,6 +93,7 @@ function Shown({ dressing }: { dressing: Dressing }) {
       <Doing dressing={dressing} />
       <About dressing={dressing} />
       {card ? <Parts card={card} /> : null}
+      <FromTheDrawer dressing={dressing} />
     </>
   );
   const steps = card ? <Steps card={card} dressing={dressing} /> : null;

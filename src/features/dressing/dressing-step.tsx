@@ -6,13 +6,14 @@ import { pickingOf, sampleOf } from '@/core/case';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
-import { libraryCard, selectCatalogue, selectDressing, selectGroups } from '@/state/answering';
+import { libraryCard, selectCatalogue, selectDressing, selectGroups, selectStash } from '@/state/answering';
 import { Term } from '@/features/glossary';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Choose, Digits, Field, Heading, InView, Say, Toggle, WordLink } from '@/ui/primitives';
 import { AnswerPlate } from './answer-plate';
 import { Compare } from './compare';
+import { ReadyWord } from './ready';
 import { Reasons } from './reasons';
 import { AtTheBench, WhatCounts } from './what-counts';
 
@@ -44,6 +45,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
   const catalogue = useApp(selectCatalogue);
   const settings = useApp(selectSettings);
   const groups = useApp(selectGroups);
+  const stash = useApp(selectStash);
   const found = useMemo(() => {
     const { stage } = record;
     const wanted = asked.trim().toLowerCase();
@@ -52,7 +54,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
       ...NO_CHOICES,
       offset: record.offset,
       dressingPin: record.dressingId ?? null,
-      picking: pickingOf(sample, settings, stage, groups, CASE.growing),
+      picking: { ...pickingOf(sample, settings, stage, groups, CASE.growing), stash },
     };
     const known = answer.dressing ? [answer.dressing, ...answer.alternatives] : answer.alternatives;
     // One of another order is not offered by itself, but answers when it is asked for.
@@ -64,7 +66,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
           known.find((other) => other.id === item.id) ??
           considered(item, sampleOf(sample, stage, CASE), choices, catalogue, answer.natural.length.meanMm),
       );
-  }, [asked, record, sample, settings, groups, catalogue, answer]);
+  }, [asked, record, sample, settings, groups, stash, catalogue, answer]);
   const pair = compared.flatMap((id) => [...all, ...found].find((item) => item.id === id) ?? []);
   const offer = (dressing: Dressed, first = false) => (
     <Offer
@@ -179,6 +181,7 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
               </Say>
             )}
             <Digits tone="soft">{speech.number(dressing.score, 2)}</Digits>
+            <ReadyWord ready={dressing.ready} />
           </View>
         </View>
       </View>

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useState } from 'react';
 import { View } from 'react-native';
 import { STYLES } from '@/catalogue';
-import type { OrderId, StageId, StyleId, WaterId } from '@/catalogue/ids';
+import type { OrderId, Readiness, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
 import type { Speech } from '@/speech';
 import { selectDevice, useApp } from '@/state';
@@ -13,6 +13,7 @@ import { FlyThumb, NaturalThumb } from '@/ui/drawings';
 import { Button, Choose, Field, Heading, InView, Pick, Say, Tile, Toggle } from '@/ui/primitives';
 import { ALL, answersFilter, dressingsByStage, type LibraryFilter } from './library-filter';
 import { DressingFiles } from './dressing-files';
+import { ReadyWord, useReadiness } from './ready';
 
 const CELL = { phone: { width: 160, height: 104 }, wide: { width: 188, height: 122 } } as const;
 const SKILLS = [1, 2, 3] as const;
@@ -39,7 +40,12 @@ export function DressingsScreen() {
   const taken = useDeferredValue(filter);
   const inUse = taken.search.trim() === '' ? taken : { ...taken, order: null, stage: null };
   const ownIds = new Set(own.map((dressing) => dressing.id));
-  const shown = dressings.filter((dressing) => answersFilter(dressing, inUse, materials, ownIds, speech));
+  const ready = useReadiness(dressings);
+  const shown = dressings.filter(
+    (dressing) =>
+      answersFilter(dressing, inUse, materials, ownIds, speech) &&
+      (!inUse.ready || ready === null || ready.get(dressing.id) !== 'short'),
+  );
   const groups = dressingsByStage(shown, inUse);
   const count = new Set(groups.flatMap((group) => group.dressings.map((dressing) => dressing.id))).size;
   const orders = ids.orders.filter((order) =>
@@ -63,7 +69,7 @@ export function DressingsScreen() {
           <Button label={words(open ? 'drawer.filters-close' : 'drawer.filters')} onPress={() => setOpen(!open)} />
           <Button kind="main" label={words('dressing.new')} onPress={() => router.navigate('/dressings/new')} />
         </View>
-        {open ? <Filters filter={filter} own={own.length} onChange={set} /> : null}
+        {open ? <Filters filter={filter} own={own.length} begun={ready !== null} onChange={set} /> : null}
       </View>
       {searching ? null : (
         <View className="max-w-[560px] flex-row gap-3 px-5">
@@ -112,7 +118,12 @@ export function DressingsScreen() {
                   name={dressing.name}
                   data={dressing}
                 >
-                  <Cell dressing={dressing} own={ownIds.has(dressing.id)} also={dressing.stages[0] !== group.stage} />
+                  <Cell
+                    dressing={dressing}
+                    own={ownIds.has(dressing.id)}
+                    also={dressing.stages[0] !== group.stage}
+                    ready={ready?.get(dressing.id) ?? 'unknown'}
+                  />
                 </InList>
               ))}
             </View>
@@ -134,10 +145,13 @@ function stageWord(speech: Speech, stage: string, order: string): string {
 function Filters({
   filter,
   own,
+  begun,
   onChange,
 }: {
   filter: LibraryFilter;
   own: number;
+  /** Whether it is known what is had to tie with. */
+  begun: boolean;
   onChange: (more: Partial<LibraryFilter>) => void;
 }) {
   const words = useWords();
@@ -182,6 +196,9 @@ function Filters({
           onChange={(style) => onChange({ style })}
         />
       </View>
+      {begun ? (
+        <Toggle label={words('ready.only')} on={filter.ready} onChange={(ready) => onChange({ ready })} />
+      ) : null}
       {own > 0 ? (
         <Toggle label={words('dressing.only-mine')} on={filter.mine} onChange={(mine) => onChange({ mine })} />
       ) : null}
@@ -189,7 +206,7 @@ function Filters({
   );
 }
 
-function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also: boolean }) {
+function Cell({ dressing, own, also, ready }: { dressing: Dressing; own: boolean; also: boolean; ready: Readiness }) {
   const words = useWords();
   const speech = useSpeech();
   const wide = useWide();
@@ -209,6 +226,7 @@ function Cell({ dressing, own, also }: { dressing: Dressing; own: boolean; also:
           <Say size="small" tone="soft">
             {speech.beside([range, words(`dressing.rides.${dressing.ride}`)])}
           </Say>
+          <ReadyWord ready={ready} />
           {own ? (
             <Say size="small" tone="dawn">
               {words('dressing.own')}

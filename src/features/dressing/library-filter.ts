@@ -15,6 +15,8 @@ export interface LibraryFilter {
   skill: 1 | 2 | 3 | null;
   /** Only the tier's own. */
   mine: boolean;
+  /** Only what can be tied from what is had, with substitutes or without. */
+  ready: boolean;
 }
 
 export const ALL: LibraryFilter = {
@@ -25,6 +27,7 @@ export const ALL: LibraryFilter = {
   water: null,
   skill: null,
   mine: false,
+  ready: false,
 };
 
 /** Words a dressing is found by: its name and id, its naturals and style, its materials. */

@@ -20,7 +20,7 @@ const SHOWN_TERMS = 8;
 /** How many records rows come to: several rows may be about one. */
 function heldIn(input: SheetIn): number {
   if (input.sheet === 'groups') return input.groups.length;
-  if (input.sheet === 'packets') return input.rows.length;
+  if (input.sheet === 'packets' || input.sheet === 'stash') return input.rows.length;
   if (input.sheet === 'hooks') return new Set(input.rows.map(({ maker, model }) => `${maker}:${model}`)).size;
   const by = input.sheet === 'matches' ? 'match' : input.sheet === 'flies' ? 'fly' : null;
   return new Set(input.rows.map(({ line, cells }) => (by && cells[by]) || line)).size;

@@ -20,6 +20,8 @@ export const KIND_OF: Readonly<Record<TableName, Kind>> = {
   'fly-moves': 'fly',
   packets: 'packet',
   'packet-moves': 'packet',
+  stash: 'stash',
+  'stash-moves': 'stash',
   hooks: 'model',
   'taped-hooks': 'model',
   materials: 'material',

@@ -9,6 +9,7 @@ import type { EventOp, EventTypes, OwnerKind } from '../ledger';
 import { rowsOf } from '../model/queries';
 import { leftInPacket } from '../packet/queries';
 import type { SampleRecord } from '../sample/schema';
+import { leftOf } from '../stash/queries';
 
 type Cell = string | number | null;
 type Row = Record<string, Cell>;
@@ -220,6 +221,30 @@ export const TABLES = {
       ['packet', 'at', 'count', 'why'],
       eventsOf(events, 'packet').map(({ owner, event }) => ({
         packet: owner,
+        at: event.at,
+        count: event.count,
+        why: event.why,
+      })),
+    ),
+  stash: ({ stash }: Entities) =>
+    table(
+      ['material', 'shade', 'hex', 'label', 'amount', 'low', 'place', 'note'],
+      Object.values(stash).map((own) => ({
+        material: own.materialId,
+        shade: own.shadeId ?? own.shade,
+        hex: own.hex,
+        label: own.label,
+        amount: leftOf(own),
+        low: own.low,
+        place: own.place,
+        note: own.note,
+      })),
+    ),
+  'stash-moves': (_: Entities, events: readonly EventOp[]) =>
+    table(
+      ['stash', 'at', 'count', 'why'],
+      eventsOf(events, 'stash').map(({ owner, event }) => ({
+        stash: owner,
         at: event.at,
         count: event.count,
         why: event.why,

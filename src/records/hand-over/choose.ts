@@ -38,12 +38,21 @@ function ofMatch({ match, sample, dressing, material, model, maker }: Entities, 
 }
 
 /** When the latest entry of a thing's ledger was made, local time; empty for none. */
-function lastEntry({ fly, packet, model, eye }: Entities, key: string): string {
+function lastEntry({ fly, packet, stash, model, eye }: Entities, key: string): string {
   const at = key.indexOf('/');
   const [kind, id] = [key.slice(0, at), key.slice(at + 1)];
   if (kind === 'model')
     return Object.values(model[id]?.tally ?? {}).reduce((last, taping) => (taping.at > last ? taping.at : last), '');
-  const owner = kind === 'fly' ? fly[id] : kind === 'packet' ? packet[id] : kind === 'eye' ? eye[id] : undefined;
+  const owner =
+    kind === 'fly'
+      ? fly[id]
+      : kind === 'packet'
+        ? packet[id]
+        : kind === 'stash'
+          ? stash[id]
+          : kind === 'eye'
+            ? eye[id]
+            : undefined;
   return owner?.tally.latest[0]?.event.at ?? '';
 }
 

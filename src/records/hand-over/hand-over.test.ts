@@ -110,7 +110,9 @@ describe('what goes', () => {
     dressing: {
       mine: { demo: false, parts: [{ material: 'own-fur' }, { material: 'thread' }] } as unknown as DressingRecord,
     },
-    material: { 'own-fur': { demo: false, base: null, name: 'Fur', functions: [], like: null, hex: '#808080' } },
+    material: {
+      'own-fur': { demo: false, base: null, name: 'Fur', functions: [], like: null, recipe: [], hex: '#808080' },
+    },
     device: { this: {} as never },
     settings: { main: {} as never },
   };

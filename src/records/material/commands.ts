@@ -1,8 +1,10 @@
 import type { Material } from '@/core/materials';
-import { command } from '../command';
+import { command, found } from '../command';
 import type { Entities } from '../kinds';
 import { ownId } from '../own-id';
-import { materialSchema } from './schema';
+import { stashKey } from '../stash/commands';
+import { stashSchema } from '../stash/schema';
+import { materialSchema, type MaterialRecord } from './schema';
 
 /** Key of the record that holds a material of the tier's own. */
 export const materialKey = (id: string) => `material_${id}`;
@@ -28,6 +30,19 @@ export const makeMaterial = command<{ material: Omit<Material, 'id'> }, string>(
   },
 );
 
+/** A blend that was weighed out: kept as a material of one's own that behaves like the most of it, with what goes in. */
+export const keepBlend = command<{ material: Omit<Material, 'id'>; recipe: MaterialRecord['recipe'] }, string>(
+  'blend',
+  (draft, { material, recipe }, { newId }) => {
+    const id = ownId('own', `own ${material.name}`, newId);
+    putMaterial(draft, { ...material, id });
+    Object.assign(draft.material[materialKey(id)]!, { recipe });
+    const item = { materialId: id, shadeId: null };
+    draft.stash[stashKey(item)] ??= stashSchema.cast(item);
+    return id;
+  },
+);
+
 export const keepMaterial = command<{ material: Material }>('material', (draft, { material }) =>
   putMaterial(draft, material),
 );
@@ -36,4 +51,11 @@ export const forgetMaterial = command<{ id: string }>(
   'forget-material',
   (draft, { id }) => void delete draft.material[materialKey(id)],
   { label: 'material' },
+);
+
+/** The colour of a material of one's own, as it was measured. */
+export const setMaterialHex = command<{ id: string; hex: string }>(
+  'material-colour',
+  (draft, { id, hex }) => void Object.assign(found(draft.material, id), { hex }),
+  { field: ({ id }) => id },
 );

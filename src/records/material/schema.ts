@@ -1,4 +1,4 @@
-import { array, object, string, type InferType } from 'yup';
+import { array, number, object, string, type InferType } from 'yup';
 import { KNOWN } from '@/catalogue/known-ids';
 import { demo, text } from '../fields';
 
@@ -12,6 +12,14 @@ export const materialSchema = object({
   hex: string()
     .matches(/^#[0-9a-f]{6}$/)
     .required(),
+  /** Of a blend: what goes in, in twentieths. Empty for what is bought as it is. */
+  recipe: array(
+    object({
+      id: string().required(),
+      name: string().required(),
+      twentieths: number().integer().min(1).max(20).required(),
+    }),
+  ).default([]),
 });
 
 export type MaterialRecord = InferType<typeof materialSchema>;

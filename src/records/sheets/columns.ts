@@ -4,12 +4,23 @@ import { LENGTH_RANGE_MM } from '@/core/constants';
 import { HOOK_MAP } from '@/core/exchange/column-map';
 import { DRAWER_MAP } from '@/core/exchange/drawer-file';
 import { GROUP_MAP } from '@/core/exchange/groups-file';
+import { stashColumns } from '@/core/exchange/stash-columns';
 import type { MapColumn } from '@/core/exchange/column-map';
 import type { CellKind, SheetColumn } from '@/core/exchange/sheet';
 import { BOX_SIDE } from '../box/schema';
 
 /** Collections that are read from a table. Dressings, ledgers and guesses come back from JSON alone (docs/formats/csv.md). */
-export const SHEET_IDS = ['samples', 'matches', 'boxes', 'flies', 'packets', 'hooks', 'materials', 'groups'] as const;
+export const SHEET_IDS = [
+  'samples',
+  'matches',
+  'boxes',
+  'flies',
+  'packets',
+  'hooks',
+  'materials',
+  'stash',
+  'groups',
+] as const;
 export type SheetId = (typeof SHEET_IDS)[number];
 /** Those whose rows are records of their own; the others have readers of their own. */
 export type RowSheetId = 'samples' | 'matches' | 'boxes' | 'flies' | 'materials';
@@ -111,13 +122,20 @@ export const COLUMNS: Readonly<Record<RowSheetId, readonly SheetColumn[]>> = {
   ],
 };
 
-const READ_ELSEWHERE = { hooks: HOOK_MAP, packets: DRAWER_MAP, groups: GROUP_MAP } as const;
+/** What a table of a stash is read by. */
+const STASH_COLUMNS = stashColumns(KNOWN.functions);
+const READ_ELSEWHERE: Readonly<Partial<Record<SheetId, readonly MapColumn[]>>> = {
+  hooks: HOOK_MAP,
+  packets: DRAWER_MAP,
+  stash: STASH_COLUMNS,
+  groups: GROUP_MAP,
+};
 
 export const isRowSheet = (sheet: SheetId): sheet is RowSheetId => sheet in COLUMNS;
 
 /** Columns of a table as headings are matched to them. */
 export function mapOf(sheet: SheetId): readonly MapColumn[] {
-  return isRowSheet(sheet) ? COLUMNS[sheet] : READ_ELSEWHERE[sheet as keyof typeof READ_ELSEWHERE];
+  return isRowSheet(sheet) ? COLUMNS[sheet] : READ_ELSEWHERE[sheet]!;
 }
 
 /** Columns without which a table cannot be read. */

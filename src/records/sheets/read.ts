@@ -1,4 +1,5 @@
 import { labOfShade } from '@/catalogue/key';
+import { MATERIALS, SHADES } from '@/catalogue/materials';
 import { KNOWN } from '@/catalogue/known-ids';
 import { guessColumns, ownHeadings, type ColumnFrom, type ColumnMap } from '@/core/exchange/column-map';
 import { readDrawer } from '@/core/exchange/drawer-file';
@@ -6,7 +7,11 @@ import { readGroups } from '@/core/exchange/groups-file';
 import { readHooks } from '@/core/exchange/hooks-file';
 import { renamed } from '@/core/exchange/renamed';
 import { readSheet, type SheetReading } from '@/core/exchange/sheet';
+import { readStash, type StashRow } from '@/core/exchange/stash-file';
 import type { CellProblem, Table } from '@/core/exchange/table';
+import type { Named } from '@/core/materials/held';
+import type { Material } from '@/core/materials/material';
+import type { StashIn } from '../stash/commands';
 import { COLUMNS, isRowSheet, mapOf, neededOf, SHEET_IDS, type SheetId } from './columns';
 import { saidOf, type OwnRow, type SheetIn } from './take';
 
@@ -79,6 +84,10 @@ export function readTableOf(sheet: SheetId, table: Table, how: SheetReading = {}
     const read = readHooks(table, KNOWN, how);
     return of(read, read.rows.length, { sheet, rows: read.rows, tapings: [] });
   }
+  if (sheet === 'stash') {
+    const read = readStash(table, { ...stashNames(table), functions: KNOWN.functions }, how);
+    return of(read, read.rows.length, { sheet, rows: read.rows.map(stashIn) });
+  }
   const own = renamed(table, mapOf(sheet), how.map ?? {}, how.unit ?? 'mm');
   if (sheet === 'packets') {
     const read = readDrawer(own);
@@ -86,6 +95,28 @@ export function readTableOf(sheet: SheetId, table: Table, how: SheetReading = {}
   }
   const read = readGroups(own, { ...KNOWN, shade: (shade) => labOfShade(shade) !== null });
   return of(read, read.groups.length, { sheet, groups: read.groups });
+}
+
+/** A material of the tier's own as a table names it: by its id, for what it is stands in another table. */
+const OWN_MATERIAL = /^own-[a-z0-9-]+$/;
+
+/** Materials a table of a stash may name: those that are shipped, and the tier's own. */
+function stashNames(table: Table): Named {
+  const cells = table.rows.flatMap(({ cells }) => Object.values(cells).filter((cell) => OWN_MATERIAL.test(cell)));
+  const own = [...new Set(cells)].map(
+    (id) => ({ ...MATERIALS[0]!, id, name: id, of: undefined }) as unknown as Material,
+  );
+  return { materials: [...own, ...MATERIALS], shades: SHADES };
+}
+
+function stashIn({ held: { material, shade }, line: _line, ...row }: StashRow): StashIn {
+  const shipped = shade !== null && SHADES.some(({ id }) => id === shade.id);
+  return {
+    ...row,
+    materialId: material.id,
+    shadeId: shipped ? shade.id : null,
+    shade: shade !== null && !shipped ? shade.shade : '',
+  };
 }
 
 /** Rows that say the very same, told apart by their number. */

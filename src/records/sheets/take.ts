@@ -17,6 +17,7 @@ import { newAnswer } from '../match/schema';
 import { takeHooks } from '../model/commands';
 import { takePackets } from '../packet/commands';
 import { specimen } from '../sample/schema';
+import { takeStash, type StashIn } from '../stash/commands';
 import type { RowSheetId } from './columns';
 
 /** A row of a table of samples, matches, boxes, flies or materials, with what an archive knows of a sample beyond its table. */
@@ -37,6 +38,7 @@ export type SheetIn =
   | { sheet: RowSheetId; rows: readonly OwnRow[] }
   | { sheet: 'hooks'; rows: readonly HookRow[]; tapings: readonly GivenTaping[] }
   | { sheet: 'packets'; rows: readonly DrawerRowRead[] }
+  | { sheet: 'stash'; rows: readonly StashIn[] }
   | { sheet: 'groups'; groups: readonly OwnGroup[] };
 
 const PLAIN_ID = /^[\w:.~-]{1,120}$/;
@@ -306,7 +308,12 @@ const TAKES: Readonly<Record<RowSheetId, (draft: Entities, rows: readonly OwnRow
 };
 
 /** What undo calls those that have a name of their own. */
-const LABELS: Readonly<Record<string, string>> = { hooks: 'hooks-in', packets: 'packets-in', groups: 'groups-in' };
+const LABELS: Readonly<Record<string, string>> = {
+  hooks: 'hooks-in',
+  packets: 'packets-in',
+  stash: 'stash',
+  groups: 'groups-in',
+};
 
 /** Takes the rows of a table in as one change: what is there is edited in what the table says, the rest is added, and read twice it changes nothing. */
 export const takeTable = command<SheetIn>(
@@ -314,6 +321,7 @@ export const takeTable = command<SheetIn>(
   (draft, input, around) => {
     if (input.sheet === 'hooks') return takeHooks.run(draft, input, around);
     if (input.sheet === 'packets') return takePackets.run(draft, input, around);
+    if (input.sheet === 'stash') return takeStash.run(draft, input, around);
     if (input.sheet === 'groups') return takeGroups.run(draft, input, around);
     TAKES[input.sheet](draft, input.rows, around);
   },

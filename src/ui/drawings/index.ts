@@ -8,3 +8,4 @@ export { NaturalThumb } from './natural-thumb';
 export { Plate } from './plate';
 export { cardInWater } from './in-water';
 export { fitInto, inTheme, svgPicture, type PlacedMarks, type SvgPicture } from './to-svg';
+export { Swatch } from './swatch';

@@ -18,19 +18,37 @@ export function TickBox({ on }: { on: boolean }) {
 }
 
 /** One of many that may be had together: a box that is ticked, and its name. */
-export function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
+export function Tick({
+  label,
+  on,
+  onChange,
+  spokenOnly = false,
+}: {
+  label: string;
+  on: boolean;
+  onChange: (on: boolean) => void;
+  /** Where its name stands beside it already. */
+  spokenOnly?: boolean;
+}) {
   return (
     <Pressable
       role="checkbox"
       aria-checked={on}
       onPress={() => onChange(!on)}
       {...spaceTakes(() => onChange(!on))}
-      className="min-h-target min-w-[150px] flex-1 basis-[45%] flex-row items-center gap-3"
+      aria-label={spokenOnly ? label : undefined}
+      className={
+        spokenOnly
+          ? 'min-h-touch min-w-12 justify-center'
+          : 'min-h-target min-w-[150px] flex-1 basis-[45%] flex-row items-center gap-3'
+      }
     >
       <TickBox on={on} />
-      <Say size="small" className="min-w-0 flex-1">
-        {label}
-      </Say>
+      {spokenOnly ? null : (
+        <Say size="small" className="min-w-0 flex-1">
+          {label}
+        </Say>
+      )}
     </Pressable>
   );
 }

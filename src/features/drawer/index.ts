@@ -1,0 +1,1 @@
+export { DrawerTabs } from './drawer-tabs';

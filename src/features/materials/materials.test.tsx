@@ -1,0 +1,214 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { SHADES } from '@/catalogue';
+import { leftOf, stashSchema, type Entities, type StashRecord } from '@/records';
+import { change } from '@/state/__tests__/change';
+import { choose, openScreen, unfold, laidOut } from '../__tests__/screen';
+import { BlendScreen } from './blend-screen';
+import { MaterialsScreen } from './materials-screen';
+
+const mockWork = { hang: false, asked: [] as unknown[] };
+jest.mock('@/workers', () => ({
+  run: (_job: string, input: { shades: never[]; asked: never }, { signal }: { signal: AbortSignal }) => {
+    mockWork.asked.push(input);
+    if (!mockWork.hang)
+      return Promise.resolve(jest.requireActual('@/core/colour').solveBlend(input.shades, input.asked));
+    return new Promise((_, reject) =>
+      signal.addEventListener('abort', () => reject(new DOMException('cancelled', 'AbortError'))),
+    );
+  },
+}));
+jest.mock('@/features/files', () => jest.requireActual('../__tests__/files'));
+
+const type = (label: string | RegExp, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const tick = (name: string | RegExp) => screen.getByRole('checkbox', { name });
+const open = async (find: string, name: string) => {
+  type('Find', find);
+  await laidOut();
+  fireEvent.click(screen.getByRole('button', { name: `${name}: shades and amounts` }));
+  await laidOut();
+};
+
+describe('materials', () => {
+  test('begun from nothing: a tap says that a material is had, another that it is not', async () => {
+    const { store } = await openScreen(<MaterialsScreen />, 'clean');
+    const stash = () => store.getState().records.entities.stash;
+    expect(screen.getByText(/Tick what you have/)).toBeInTheDocument();
+    expect(screen.queryByRole('radio', { name: 'Yours' })).toBeNull();
+    type('Find', 'kapok');
+    await laidOut();
+    fireEvent.click(tick('Have Kapok'));
+    expect(Object.values(stash())).toEqual([
+      expect.objectContaining({ materialId: 'kapok', shadeId: null, demo: false }),
+    ]);
+    expect(tick('Have Kapok')).toBeChecked();
+    expect(screen.getByText('1 material, 0 in a shade')).toBeInTheDocument();
+    fireEvent.click(tick('Have Kapok'));
+    expect(stash()).toEqual({});
+  });
+  test('shades are ticked one by one, and the material with them', async () => {
+    const { store } = await openScreen(<MaterialsScreen />, 'clean');
+    await open('rabbit', 'Soft rabbit fur');
+    const shades = SHADES.filter(({ of }) => of === 'rabbit-fur');
+    const group = screen.getByRole('group', { name: 'Shades of Soft rabbit fur' });
+    expect(within(group).getAllByRole('checkbox')).toHaveLength(shades.length);
+    fireEvent.click(within(group).getByRole('checkbox', { name: new RegExp(`^${shades[0]!.shade}, `) }));
+    await laidOut();
+    expect(Object.keys(store.getState().records.entities.stash)).toEqual([`stash_${shades[0]!.id}`]);
+    expect(tick('Have Soft rabbit fur')).toBeChecked();
+  });
+  test('amounts are a ledger: counted, low from a mark on, gone at nought; what is no number stays with its fault', async () => {
+    const { store } = await openScreen(<MaterialsScreen />, 'clean');
+    await open('kapok', 'Kapok');
+    fireEvent.click(tick('Have Kapok'));
+    await laidOut();
+    fireEvent.click(screen.getByRole('button', { name: 'Kapok: not counted' }));
+    const own = () => store.getState().records.entities.stash.stash_kapok as StashRecord;
+    expect(leftOf(own())).toBeNull();
+    type('How many packets', '3');
+    type('Low from', '3');
+    expect([leftOf(own()), own().low]).toEqual([3, 3]);
+    expect(own().tally.latest.map(({ event }) => [event.count, event.why])).toEqual([[3, 'got']]);
+    expect(screen.getByText('low')).toBeInTheDocument();
+    type('How many packets', '-2');
+    expect(screen.getByDisplayValue('-2')).toBeInTheDocument();
+    expect(screen.getByText('A number from 0 on.')).toBeInTheDocument();
+    expect(leftOf(own())).toBe(3);
+    type('How many packets', '0');
+    await laidOut();
+    expect(leftOf(own())).toBe(0);
+    expect(tick('Have Kapok')).not.toBeChecked();
+    type('Low from', '');
+    expect(own().low).toBeNull();
+  });
+  test('what it measured stands beside the shade it was sold as; what is no colour is not taken', async () => {
+    const { store } = await openScreen(<MaterialsScreen />);
+    await open('turkey biot', 'Turkey biot');
+    const [line] = screen.getAllByRole('button', { name: /^rust: / });
+    fireEvent.click(line!);
+    const record = () => store.getState().records.entities.stash['stash_biot-rust']!;
+    type('Its colour as measured', '#7a4a');
+    expect([record().hex, screen.getByText(/This is no colour/)]).toEqual([null, expect.anything()]);
+    type('Its colour as measured', '#7a4a2c');
+    expect(record()).toMatchObject({ hex: '#7a4a2c', shadeId: 'biot-rust' });
+    type('Its colour as measured', 'lab(50 100 -120)');
+    expect(record().hex).toBe('#7a4a2c');
+    type('What stands on it', 'Fox rust');
+    expect(record().label).toBe('Fox rust');
+  });
+  test('a shade of nobody’s goes in under a name and a colour; two of one name do not', async () => {
+    const { store } = await openScreen(<MaterialsScreen />, 'clean');
+    await open('rabbit', 'Soft rabbit fur');
+    unfold('Another shade');
+    const put = () => screen.getByRole('button', { name: 'Put it in' });
+    expect(put()).toHaveAttribute('aria-disabled', 'true');
+    type('What it is called', 'weir mud');
+    type('Its colour', 'lab(50 100 -120)');
+    expect(screen.getByText(/lies outside sRGB/)).toBeInTheDocument();
+    type('Its colour', '#5b5a43');
+    fireEvent.click(put());
+    await laidOut();
+    expect(store.getState().records.entities.stash['stash_rabbit-fur-weir-mud']).toMatchObject({
+      materialId: 'rabbit-fur',
+      shade: 'weir mud',
+      hex: '#5b5a43',
+    });
+    type('What it is called', 'Weir mud');
+    expect(screen.getByText('There is one by that name.')).toBeInTheDocument();
+    expect(put()).toHaveAttribute('aria-disabled', 'true');
+  });
+  test('found by words, by what it is for, by what is low; the nearest to a colour first', async () => {
+    await openScreen(<MaterialsScreen />);
+    const names = () =>
+      screen.getAllByRole('checkbox', { name: /^Have / }).map((box) => box.getAttribute('aria-label')!.slice(5));
+    choose('For', 'Beads');
+    await laidOut();
+    expect(names().every((name) => /bead/i.test(name))).toBe(true);
+    choose('For', 'everything');
+    fireEvent.click(screen.getByRole('radio', { name: /low$/ }));
+    await laidOut();
+    expect(names()).toContain('Soft hen hackle');
+    expect(screen.getAllByText('low')).toHaveLength(names().length);
+    fireEvent.click(screen.getByRole('radio', { name: 'All' }));
+    type('Find', 'nothing like it');
+    await laidOut();
+    expect(screen.getByText('Nothing is found by that.')).toBeInTheDocument();
+    type('Find', '');
+    unfold('Nearest to a colour');
+    type('Or exactly', '#5c2130');
+    await laidOut();
+    expect(screen.getAllByText(/^(same|hard to tell|close|related)\b/).length).toBeGreaterThan(2);
+    type('Or exactly', 'no colour');
+    expect(screen.getByText(/This is no colour/)).toBeInTheDocument();
+  });
+});
+
+describe('the blend desk', () => {
+  const results = () => screen.findAllByRole('listitem', {}, { timeout: 5000 });
+  beforeEach(() => {
+    mockWork.hang = false;
+    mockWork.asked.length = 0;
+  });
+  test('a colour by its word gives blends from the stash, in pinches that come to the whole', async () => {
+    await openScreen(<BlendScreen />);
+    expect(screen.getByText(/Give the colour to reach/)).toBeInTheDocument();
+    unfold('Parts, underbody, flecks');
+    choose('Most parts', '2');
+    unfold('Colour to reach');
+    type('Or exactly', '#7a6a3c');
+    const found = await results();
+    expect(found.length).toBeGreaterThan(1);
+    const pinches = [...found[0]!.textContent!.matchAll(/(\d+(?:\.\d)?)(?=[A-Z])/g)].map(([, n]) => Number(n));
+    expect(pinches.reduce((sum, n) => sum + n, 0)).toBeCloseTo(20, 6);
+    expect(mockWork.asked.at(-1)).toMatchObject({ asked: { wet: true, over: null, parts: 2 } });
+  });
+  test('one that is kept is a material of one’s own with its recipe, and what it measures corrects it', async () => {
+    const { store } = await openScreen(<BlendScreen />);
+    unfold('Parts, underbody, flecks');
+    choose('Most parts', '2');
+    unfold('Colour to reach');
+    type('Or exactly', '#7a6a3c');
+    await results();
+    fireEvent.click(screen.getAllByRole('button', { name: 'Keep this blend' })[0]!);
+    await laidOut();
+    const [[id, own] = ['', null!]] = Object.entries(store.getState().records.entities.material);
+    expect(own.recipe.reduce((sum, { twentieths }) => sum + twentieths, 0)).toBe(20);
+    expect(own.like).not.toBeNull();
+    expect(Object.values(store.getState().records.entities.stash).map(({ materialId }) => materialId)).toContain(
+      id.replace('material_', ''),
+    );
+    unfold('Blend, .*');
+    type('Its colour, as the mixed pinch measures', '#776639');
+    expect(store.getState().records.entities.material[id]!.hex).toBe('#776639');
+    type('Its colour, as the mixed pinch measures', '#77');
+    expect(store.getState().records.entities.material[id]!.hex).toBe('#776639');
+  });
+  test('a natural gives its colour and how it was seen', async () => {
+    await openScreen(<BlendScreen />);
+    const [first] = within(screen.getByLabelText('From a natural')).getAllByRole<HTMLOptionElement>('option').slice(1);
+    mockWork.hang = true;
+    fireEvent.change(screen.getByLabelText('From a natural'), { target: { value: first!.value } });
+    await waitFor(() => expect(mockWork.asked).toHaveLength(1));
+    expect(mockWork.asked[0]).toMatchObject({ asked: { top: 40, parts: 3 } });
+  });
+  test('what runs long says how far it is, stops when asked, and goes on', async () => {
+    mockWork.hang = true;
+    await openScreen(<BlendScreen />);
+    unfold('Colour to reach', 'Parts, underbody, flecks');
+    type('Or exactly', '#7a6a3c');
+    await waitFor(() => expect(screen.getByText(/Looking through all mixes of \d+ shades: 0 %/)).toBeInTheDocument());
+    fireEvent.click(screen.getByRole('button', { name: 'Stop' }));
+    expect(screen.getByText('Stopped.')).toBeInTheDocument();
+    mockWork.hang = false;
+    choose('Most parts', '1');
+    await act(async () => void fireEvent.click(screen.queryByRole('button', { name: 'Try again' }) ?? document.body));
+    expect((await results()).length).toBeGreaterThan(0);
+  });
+  test('a stash without loose dubbing says so', async () => {
+    const { store } = await openScreen(<BlendScreen />, 'clean');
+    const resin = (draft: Entities) => void (draft.stash.stash_resin = stashSchema.cast({ materialId: 'thin-resin' }));
+    await act(async () => void store.dispatch(change('stash', resin)));
+    choose('Mix from', 'What I have');
+    expect(screen.getByText(/Nothing in the stash can be blended/)).toBeInTheDocument();
+  });
+});

@@ -1,0 +1,2 @@
+export { BlendScreen } from './blend-screen';
+export { MaterialsScreen } from './materials-screen';
