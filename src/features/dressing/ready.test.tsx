@@ -1,5 +1,7 @@
-import { fireEvent, screen, within } from '@testing-library/react';
-import { choose, laidOut, openScreen } from '../__tests__/screen';
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { MatchScreen } from '@/features/match-frame/screens';
+import { change } from '@/state/__tests__/change';
+import { choose, DUN, laidOut, openScreen } from '../__tests__/screen';
 import { DressingScreen } from './dressing-screen';
 import { DressingsScreen } from './dressings-screen';
 
@@ -16,6 +18,10 @@ test('a dressing says of each material whether it is had, in which shade, or wha
 test('what is short is said, and what stands in by its name', async () => {
   await openScreen(<DressingScreen id="flat-stone-nymph" />);
   expect(within(drawer()).getByText('not there, and nothing of yours does its work')).toBeInTheDocument();
+  fireEvent.click(within(drawer()).getByRole('button', { name: /^Fine rubber legs: / }));
+  expect(within(drawer()).getByText('Of what is sold')).toBeInTheDocument();
+  expect(within(drawer()).queryByText('Of what you have')).toBeNull();
+  expect(within(drawer()).getByText(/^Barred rubber legs/)).toBeInTheDocument();
 });
 test('until a stash is begun nothing is claimed, and the way there is shown', async () => {
   await openScreen(<DressingScreen id="first-light-dun" />, 'clean');
@@ -43,4 +49,23 @@ test('without a stash the library says nothing of it', async () => {
   expect(screen.queryByText(/ready to tie|short of something/)).toBeNull();
   fireEvent.click(screen.getByText('Filter'));
   expect(screen.queryByText('Only what I can tie')).toBeNull();
+});
+
+test('a match shows each region beside what is made of it, in words, judged as the fly rides', async () => {
+  const { store } = await openScreen(<MatchScreen id={DUN} step="dressing" />);
+  await laidOut();
+  const strip = () => screen.getByRole('list', { name: 'Its colours beside yours' });
+  const rows = within(strip()).getAllByRole('listitem');
+  expect(rows.length).toBeGreaterThan(1);
+  for (const row of rows)
+    expect(row.textContent).toMatch(
+      /^[A-Za-z ]+: (same|hard to tell|close|related|off)wanted .+, made .+; CIEDE2000 \d+/,
+    );
+  expect(screen.getByText('It stands on the water: the fish sees it dry.')).toBeInTheDocument();
+  const dry = strip().textContent;
+  fireEvent.click(within(screen.getByRole('radiogroup', { name: 'Judged' })).getByRole('radio', { name: 'Wet' }));
+  expect(screen.getByText('Judged otherwise than this fly rides.')).toBeInTheDocument();
+  expect(strip().textContent).not.toBe(dry);
+  await act(async () => void store.dispatch(change('theme', (draft) => void (draft.device.this!.theme = 'red-lamp'))));
+  expect(screen.queryByRole('list', { name: 'Its colours beside yours' })).toBeNull();
 });

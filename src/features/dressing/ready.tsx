@@ -1,11 +1,20 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Readiness } from '@/catalogue/ids';
-import { neededBy, readiness, standInFor, type Dressing } from '@/core/dressings';
+import {
+  neededBy,
+  readiness,
+  standInFor,
+  substitutesFor,
+  type Dressing,
+  type Refused,
+  type Substitute,
+} from '@/core/dressings';
+import { everyHeld } from '@/core/materials';
 import { useApp } from '@/state';
-import { selectCatalogue, selectStash } from '@/state/answering';
+import { selectCatalogue, selectHeld, selectNamed, selectStash } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
-import { Say, WordLink } from '@/ui/primitives';
+import { Fold, Say, WordLink } from '@/ui/primitives';
 import { AboutSection } from './dressing-about';
 
 const TONE = { ready: 'sedge', substitutes: 'straw', short: 'dawn', unknown: 'soft' } as const;
@@ -47,7 +56,12 @@ export function FromTheDrawer({ dressing }: { dressing: Dressing }) {
       seen.add(needed.material);
       const found = standInFor(dressing, needed, stash, materials);
       return [
-        { name: nameOf(needed.material), as: found?.as ?? ('short' as const), by: found ? nameOf(found.id) : '' },
+        {
+          id: needed.material,
+          name: nameOf(needed.material),
+          as: found?.as ?? ('short' as const),
+          by: found ? nameOf(found.id) : '',
+        },
       ];
     });
   }, [dressing, stash, materials]);
@@ -61,15 +75,100 @@ export function FromTheDrawer({ dressing }: { dressing: Dressing }) {
           <WordLink to="/drawer/materials">{words('ready.begin')}</WordLink>
         </View>
       ) : (
-        lines.map(({ name, as, by }) => (
-          <View key={name} className="border-b border-line py-2">
-            <Say>{name}</Say>
-            <Say size="small" tone={as === 'short' ? 'dawn' : as === 'substitute' ? 'straw' : 'sedge'}>
-              {words(`ready.as.${as}`, { by })}
-            </Say>
-          </View>
-        ))
+        lines.map(({ id, name, as, by }) =>
+          as === 'itself' || as === 'shade' ? (
+            <View key={id} className="border-b border-line py-2">
+              <Say>{name}</Say>
+              <Say size="small" tone="sedge">
+                {words(`ready.as.${as}`, { by })}
+              </Say>
+            </View>
+          ) : (
+            <Fold
+              key={id}
+              title={name}
+              line={words(`ready.as.${as}`, { by })}
+              face={
+                <View className="min-w-0 flex-1">
+                  <Say>{name}</Say>
+                  <Say size="small" tone={as === 'short' ? 'dawn' : 'straw'}>
+                    {words(`ready.as.${as}`, { by })}
+                  </Say>
+                </View>
+              }
+            >
+              <StandIns dressing={dressing} id={id} />
+            </Fold>
+          ),
+        )
       )}
     </AboutSection>
+  );
+}
+
+const MOST = { stash: 3, sold: 3, refused: 2 } as const;
+
+/** What may stand in for a material of a dressing, from what is had and from what is sold: what changes in the tying, and what may not stand in. */
+function StandIns({ dressing, id }: { dressing: Dressing; id: string }) {
+  const words = useWords();
+  const held = useApp(selectHeld);
+  const named = useApp(selectNamed);
+  const { own, sold, refused } = useMemo(() => {
+    const wanted = named.materials.find((material) => material.id === id);
+    if (!wanted) return { own: [], sold: [], refused: [] };
+    const asked = { wanted, hex: wanted.hex, dressing };
+    const mine = substitutesFor({ ...asked, held: held ?? [] });
+    const all = substitutesFor({ ...asked, held: everyHeld(named) });
+    return {
+      own: mine.substitutes.slice(0, MOST.stash),
+      sold: all.substitutes.slice(0, MOST.sold),
+      refused: mine.refused.slice(0, MOST.refused),
+    };
+  }, [dressing, held, id, named]);
+  return (
+    <>
+      {own.length > 0 ? <Several title={words('ready.yours')} several={own} /> : null}
+      <Several title={words('ready.sold')} several={sold} />
+      {refused.map((one) => (
+        <Refusal key={one.id} refused={one} />
+      ))}
+    </>
+  );
+}
+
+function Several({ title, several }: { title: string; several: readonly Substitute[] }) {
+  const words = useWords();
+  const speech = useSpeech();
+  return (
+    <View className="gap-2">
+      <Say size="small" weight="medium" tone="soft">
+        {title}
+      </Say>
+      {several.length === 0 ? (
+        <Say size="small" tone="soft">
+          {words('ready.none')}
+        </Say>
+      ) : null}
+      {several.map((one) => (
+        <View key={one.id}>
+          <Say>{one.name}</Say>
+          <Say size="small" tone="soft">
+            {one.changes.length === 0
+              ? words('ready.no-change')
+              : speech.clauses(one.changes.map((change) => speech.say(change)))}
+          </Say>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function Refusal({ refused: { name, why } }: { refused: Refused }) {
+  const words = useWords();
+  const speech = useSpeech();
+  return (
+    <Say size="small" tone="straw">
+      {words('ready.refused', { name, why: speech.say(why) })}
+    </Say>
   );
 }

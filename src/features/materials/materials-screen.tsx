@@ -126,7 +126,7 @@ function StashList({ rows, near }: { rows: readonly StashRow[]; near: boolean })
         return (
           <View
             key={key}
-            role={'head' in line ? undefined : 'listitem'}
+            role="listitem"
             style={{ position: 'absolute', top, left: 0, right: 0 }}
             onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)}
           >
