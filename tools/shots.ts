@@ -15,7 +15,6 @@ const DUN = '/matches/match_demo-auldry-dun';
 const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; act?: (page: Page) => Promise<void> }[] =
   [
     { name: 'now-phone', path: '/', size: PHONE },
-    { name: 'now-wide', path: '/', size: WIDE },
     { name: 'natural-phone', path: `${DUN}/natural`, size: PHONE },
     {
       name: 'stage-phone',
@@ -80,6 +79,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
     { name: 'water-phone', path: `${DUN}/water`, size: PHONE },
     { name: 'box-phone', path: '/box/box_demo-valley', size: PHONE },
     { name: 'drawer-phone', path: '/drawer/packets', size: PHONE },
+    { name: 'materials-phone', path: '/drawer/materials', size: PHONE },
     { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
     { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
   ];

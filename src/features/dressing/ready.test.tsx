@@ -69,3 +69,30 @@ test('a match shows each region beside what is made of it, in words, judged as t
   await act(async () => void store.dispatch(change('theme', (draft) => void (draft.device.this!.theme = 'red-lamp'))));
   expect(screen.queryByRole('list', { name: 'Its colours beside yours' })).toBeNull();
 });
+
+test('under a thin skin the thread is named that would bring it nearer, from what is had; where none does nothing is said', async () => {
+  const { store } = await openScreen(<MatchScreen id="match_demo-auldry-spent" step="dressing" />);
+  await laidOut();
+  expect(screen.queryByText(/beneath it would read/)).toBeNull();
+  const { sampleId } = store.getState().records.entities.match['match_demo-auldry-spent']!;
+  const coloured = (hex: string) =>
+    act(
+      async () =>
+        void store.dispatch(
+          change('colour', (draft) => {
+            for (const region of Object.keys(draft.sample[sampleId]!.colours))
+              for (const region of Object.keys(draft.sample[sampleId]!.colours))
+                Object.assign(draft.sample[sampleId]!.colours, { [region]: hex });
+          }),
+        ),
+    );
+  const said: string[] = [];
+  for (const hex of ['#a4803a', '#96632e', '#7a4a26', '#84502c', '#9c8a3c', '#b08d3a', '#6f3f24']) {
+    await coloured(hex);
+    await laidOut();
+    said.push(...screen.queryAllByText(/beneath it would read/).map((line) => line.textContent!));
+  }
+  expect(said.length).toBeGreaterThan(0);
+  for (const line of said)
+    expect(line).toMatch(/^.+ beneath it would read .+ wet: (same|hard to tell|close|related)\.$/);
+});

@@ -1,11 +1,12 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { RideId } from '@/catalogue/ids';
 import { colourWord, labOfHex, shadeOf } from '@/core/colour';
+import { everyHeld, underbodies } from '@/core/materials';
 import { seenAs, stripOf, type Card, type StripRow } from '@/core/tying';
 import type { SampleRecord } from '@/records';
 import { useApp } from '@/state';
-import { selectCatalogue } from '@/state/answering';
+import { selectCatalogue, selectHeld, selectNamed } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Choose, Heading, Say, WordLink } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
@@ -44,7 +45,12 @@ export function SwatchStrip({ card, sample, ride }: { card: Card; sample: Sample
           </Say>
           <View role="list" aria-label={words('swatches.title')} className="border-t border-line">
             {rows.map((row) => (
-              <StripLine key={row.part} row={row} state={state} />
+              <StripLine
+                key={row.part}
+                row={row}
+                state={state}
+                under={card.layers.find(({ part }) => part === row.part)?.from_under ?? []}
+              />
             ))}
           </View>
         </>
@@ -53,7 +59,16 @@ export function SwatchStrip({ card, sample, ride }: { card: Card; sample: Sample
   );
 }
 
-function StripLine({ row, state }: { row: StripRow; state: 'dry' | 'wet' }) {
+function StripLine({
+  row,
+  state,
+  under,
+}: {
+  row: StripRow;
+  state: 'dry' | 'wet';
+  /** What lies over one another, from the underbody up. */
+  under: Card['layers'][number]['from_under'];
+}) {
   const words = useWords();
   const speech = useSpeech();
   const { materials } = useApp(selectCatalogue);
@@ -71,7 +86,7 @@ function StripLine({ row, state }: { row: StripRow; state: 'dry' | 'wet' }) {
         <View className="min-w-0 flex-1">
           <Say weight="medium">
             {words('swatches.says', {
-              part: speech.plain('parts', row.kind),
+              part: speech.name('parts', row.kind),
               word: speech.plain('colour-words', colourWord(apart)),
             })}
           </Say>
@@ -84,6 +99,7 @@ function StripLine({ row, state }: { row: StripRow; state: 'dry' | 'wet' }) {
           </Say>
         </View>
       </View>
+      <Beneath row={row} state={state} under={under} />
       <View className="flex-row flex-wrap items-center justify-between gap-x-3">
         <Say size="small" tone="soft" className="min-w-0 flex-1">
           {row.material?.name ?? ''}
@@ -98,5 +114,49 @@ function StripLine({ row, state }: { row: StripRow; state: 'dry' | 'wet' }) {
         ) : null}
       </View>
     </View>
+  );
+}
+
+/** Lets so much light through that what lies beneath is seen. */
+const THIN = 0.2;
+/** So much nearer (CIEDE2000) is worth another thread. */
+const WORTH = 1.5;
+/** What is farther off even so is no advice. */
+const RELATED = 10;
+
+/** The thread that would bring a thin skin nearest to the natural, where another than the one beneath does so: of what is had, else of all. */
+function Beneath({
+  row,
+  state,
+  under,
+}: {
+  row: StripRow;
+  state: 'dry' | 'wet';
+  under: Card['layers'][number]['from_under'];
+}) {
+  const words = useWords();
+  const speech = useSpeech();
+  const { materials } = useApp(selectCatalogue);
+  const held = useApp(selectHeld);
+  const named = useApp(selectNamed);
+  const apart = row.apart[state] ?? row.apart.wet;
+  const skin = materials.find(({ id }) => id === under.at(-1)?.material);
+  const target = (state === 'dry' ? row.natural.dry : null) ?? row.natural.wet;
+  const best = useMemo(() => {
+    if (!skin || under.length < 2 || skin.transmittance < THIN) return null;
+    const asked = { target: labOfHex(target), wet: state === 'wet' };
+    return underbodies(skin, held ?? everyHeld(named), asked)[0] ?? null;
+  }, [skin, under.length, target, state, held, named]);
+  if (!best || best.deltaE > Math.min(RELATED, apart - WORTH)) return null;
+  const seen = state === 'wet' ? best.wet : best.dry;
+  return (
+    <Say size="small">
+      {words('swatches.beneath', {
+        thread: best.name,
+        reads: speech.shade(shadeOf(labOfHex(seen))),
+        state: speech.plain('surfaces', state),
+        word: speech.plain('colour-words', colourWord(best.deltaE)),
+      })}
+    </Say>
   );
 }

@@ -320,7 +320,7 @@ describe('what is long is done in pieces', () => {
 });
 
 describe('the examples of docs/formats', () => {
-  const NAMES = ['samples', 'matches', 'boxes', 'flies', 'materials'] as const;
+  const NAMES = ['samples', 'matches', 'boxes', 'flies', 'materials', 'stash'] as const;
   const example = (name: string) => readFileSync(join(__dirname, `../../../docs/formats/examples/${name}.csv`), 'utf8');
   const all = NAMES.reduce((here, name) => taken(here, example(name)), cleanEntities());
   test.each(NAMES)('%s.csv is read, and written again it is the same to the byte', (name) =>
