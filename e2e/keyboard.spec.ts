@@ -72,6 +72,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/drawer/packets': /Add packets/,
   '/drawer/materials': /Blend a colour/,
   '/drawer/blend?hex=8a7f3c': /From a natural/,
+  '/drawer/shopping': /Got /,
   '/drawer/convert': /Maker, model, size/,
   '/drawer/convert?hook=osmere:lark:14': /button Bessock Fine 13/,
   '/drawer/import': /Read a file/,

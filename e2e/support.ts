@@ -39,6 +39,7 @@ export const ROUTES = [
   '/drawer/packets',
   '/drawer/materials',
   '/drawer/blend?hex=8a7f3c',
+  '/drawer/shopping',
   '/drawer/convert',
   '/drawer/convert?hook=osmere:lark:14',
   '/drawer/import',

@@ -60,3 +60,4 @@ export {
   setLayers,
   type DressingBundle,
 } from './shared-parts';
+export { shoppingList, type ShoppingLine } from './shopping';

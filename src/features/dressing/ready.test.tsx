@@ -81,8 +81,7 @@ test('under a thin skin the thread is named that would bring it nearer, from wha
         void store.dispatch(
           change('colour', (draft) => {
             for (const region of Object.keys(draft.sample[sampleId]!.colours))
-              for (const region of Object.keys(draft.sample[sampleId]!.colours))
-                Object.assign(draft.sample[sampleId]!.colours, { [region]: hex });
+              Object.assign(draft.sample[sampleId]!.colours, { [region]: hex });
           }),
         ),
     );

@@ -2,9 +2,11 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { SHADES } from '@/catalogue';
 import { leftOf, stashSchema, type Entities, type StashRecord } from '@/records';
 import { change } from '@/state/__tests__/change';
+import { saved } from '../__tests__/files';
 import { choose, openScreen, unfold, laidOut } from '../__tests__/screen';
 import { BlendScreen } from './blend-screen';
 import { MaterialsScreen } from './materials-screen';
+import { ShoppingScreen } from './shopping-screen';
 
 const mockWork = { hang: false, asked: [] as unknown[] };
 jest.mock('@/workers', () => ({
@@ -140,6 +142,29 @@ describe('materials', () => {
     expect(screen.getAllByText(/^(same|hard to tell|close|related)\b/).length).toBeGreaterThan(2);
     type('Or exactly', 'no colour');
     expect(screen.getByText(/This is no colour/)).toBeInTheDocument();
+  });
+});
+
+describe('the shopping list', () => {
+  test('what is short for the flies of the matches, and what runs low; ticked it lies in the stash and stays in sight', async () => {
+    const { store } = await openScreen(<ShoppingScreen />);
+    const got = (name: string) => screen.getByRole('checkbox', { name: `Got ${name}` });
+    const legs = got('Fine rubber legs');
+    expect(legs).toHaveTextContent('short for Flat-sided stone nymph');
+    expect(got('Head varnish')).toHaveTextContent('runs low');
+    fireEvent.click(legs);
+    expect(store.getState().records.entities.stash['stash_rubber-legs']).toMatchObject({ materialId: 'rubber-legs' });
+    expect(got('Fine rubber legs')).toBeChecked();
+    fireEvent.click(got('Fine rubber legs'));
+    expect(store.getState().records.entities.stash['stash_rubber-legs']).toBeUndefined();
+    fireEvent.click(screen.getByRole('button', { name: 'Save as CSV' }));
+    expect(saved[0]).toMatchObject({ name: 'aubade-shopping.csv' });
+    expect(saved[0]!.text).toMatch(/^material,amount,for,why\r\n/);
+    expect(saved[0]!.text).toMatch(/Fine rubber legs,one card,Legs,short for Flat-sided stone nymph/);
+  });
+  test('until a stash is begun there is none', async () => {
+    await openScreen(<ShoppingScreen />, 'clean');
+    expect(screen.getByRole('link', { name: 'Say what you have' })).toBeInTheDocument();
   });
 });
 

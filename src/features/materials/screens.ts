@@ -1,2 +1,3 @@
 export { BlendScreen } from './blend-screen';
 export { MaterialsScreen } from './materials-screen';
+export { ShoppingScreen } from './shopping-screen';
