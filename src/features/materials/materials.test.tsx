@@ -157,6 +157,12 @@ describe('the shopping list', () => {
     expect(got('Fine rubber legs')).toBeChecked();
     fireEvent.click(got('Fine rubber legs'));
     expect(store.getState().records.entities.stash['stash_rubber-legs']).toBeUndefined();
+    const varnish = () => leftOf(store.getState().records.entities.stash['stash_head-varnish']!);
+    expect(varnish()).toBe(1);
+    fireEvent.click(got('Head varnish'));
+    expect(varnish()).toBe(2);
+    fireEvent.click(got('Head varnish'));
+    expect(varnish()).toBe(1);
     fireEvent.click(screen.getByRole('button', { name: 'Save as CSV' }));
     expect(saved[0]).toMatchObject({ name: 'aubade-shopping.csv' });
     expect(saved[0]!.text).toMatch(/^material,amount,for,why\r\n/);

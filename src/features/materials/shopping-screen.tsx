@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { shoppingList, type ShoppingLine } from '@/core/dressings';
 import { writeTable } from '@/core/exchange';
-import { isStashLow, tickStash } from '@/records';
+import { countStash, isStashLow, leftOf, stashKey, tickStash } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectAnswered, selectCatalogue, selectNamed, selectStash } from '@/state/answering';
 import { saveFile } from '@/features/files';
@@ -47,10 +47,16 @@ export function ShoppingScreen() {
   const list = useList();
   const [got, setGot] = useState<ReadonlySet<string>>(new Set());
   const act = useAct();
+  const records = useApp((state) => state.records.entities.stash);
   const tick = (line: ShoppingLine) => {
     const on = !got.has(line.id);
     const { of } = line.material;
-    act(tickStash, { items: [{ materialId: of ?? line.id, shadeId: of === undefined ? null : line.id }], on });
+    const item = { materialId: of ?? line.id, shadeId: of === undefined ? null : line.id };
+    const here = records[stashKey(item)];
+    const left = here ? leftOf(here) : null;
+    // What is there already is one more, or one less; what is not counted is had or not.
+    if (left !== null) act(countStash, { id: stashKey(item), left: Math.max(0, left + (on ? 1 : -1)) });
+    else if (!line.low) act(tickStash, { items: [item], on });
     const next = new Set(got);
     if (on) next.add(line.id);
     else next.delete(line.id);
