@@ -73,6 +73,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/drawer/materials': /Blend a colour/,
   '/drawer/blend?hex=8a7f3c': /From a natural/,
   '/drawer/shopping': /Got /,
+  '/drawer/shades': /Nearest to a colour/,
   '/drawer/convert': /Maker, model, size/,
   '/drawer/convert?hook=osmere:lark:14': /button Bessock Fine 13/,
   '/drawer/import': /Read a file/,

@@ -40,6 +40,7 @@ export const ROUTES = [
   '/drawer/materials',
   '/drawer/blend?hex=8a7f3c',
   '/drawer/shopping',
+  '/drawer/shades',
   '/drawer/convert',
   '/drawer/convert?hook=osmere:lark:14',
   '/drawer/import',

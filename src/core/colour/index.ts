@@ -14,3 +14,4 @@ export { stackColour, wetHex, type Film, type LayerMaterial } from './film';
 export { shadeOf, type Hue, type Shade, type Tone } from './shade';
 export { colourWord } from './colour-word';
 export { solveBlend, spread, type Blend, type BlendAsked, type BlendShade } from './blend';
+export { onPlane } from './plane';

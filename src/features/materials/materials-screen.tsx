@@ -56,14 +56,12 @@ export function MaterialsScreen() {
       }
     >
       <DrawerTabs at="materials" />
-      {had.length === 0 ? (
-        <Say className="px-5 pt-4">{words('stash.begin')}</Say>
-      ) : (
-        <View className="flex-row flex-wrap gap-x-5 px-5 pt-3">
-          <WordLink to="/drawer/blend">{words('stash.to-blend')}</WordLink>
-          <WordLink to="/drawer/shopping">{words('shopping.title')}</WordLink>
-        </View>
-      )}
+      {had.length === 0 ? <Say className="px-5 pt-4">{words('stash.begin')}</Say> : null}
+      <View className="flex-row flex-wrap gap-x-5 px-5 pt-3">
+        <WordLink to="/drawer/blend">{words('stash.to-blend')}</WordLink>
+        <WordLink to="/drawer/shades">{words('shades.title')}</WordLink>
+        {had.length === 0 ? null : <WordLink to="/drawer/shopping">{words('shopping.title')}</WordLink>}
+      </View>
       <View className="flex-row flex-wrap items-end gap-3 px-5 py-3">
         <View className="min-w-40 flex-1">
           <Field label={words('stash.find')} value={text} onType={setText} />

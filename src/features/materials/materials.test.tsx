@@ -6,6 +6,7 @@ import { saved } from '../__tests__/files';
 import { choose, openScreen, unfold, laidOut } from '../__tests__/screen';
 import { BlendScreen } from './blend-screen';
 import { MaterialsScreen } from './materials-screen';
+import { ShadeBookScreen } from './shade-book';
 import { ShoppingScreen } from './shopping-screen';
 
 const mockWork = { hang: false, asked: [] as unknown[] };
@@ -142,6 +143,37 @@ describe('materials', () => {
     expect(screen.getAllByText(/^(same|hard to tell|close|related)\b/).length).toBeGreaterThan(2);
     type('Or exactly', 'no colour');
     expect(screen.getByText(/This is no colour/)).toBeInTheDocument();
+  });
+});
+
+describe('the shade book', () => {
+  const names = () => screen.getAllByRole('listitem').map((row) => row.textContent!);
+  test('all shades by hue, or those that are had; the nearest to a colour first, and said by the picture', async () => {
+    await openScreen(<ShadeBookScreen />);
+    const count = () => Number(/^(\d+) shades/.exec(screen.getByText(/^\d+ shades by lightness/).textContent!)![1]);
+    const all = count();
+    expect(all).toBeGreaterThan(700);
+    fireEvent.click(screen.getByRole('radio', { name: 'What I have' }));
+    expect(count()).toBeLessThan(all / 2);
+    choose('For', 'Thread');
+    unfold('Nearest to a colour');
+    type('Or exactly', '#6f6b3a');
+    await laidOut();
+    expect(names()[0]).toMatch(/^Olive nylon thread, 70 denier/);
+    expect(names()[0]).toContain('same');
+    type('Or exactly', '#6f6b3');
+    expect(screen.getByText(/This is no colour/)).toBeInTheDocument();
+  });
+  test('what is shown can be blended where it is loose', async () => {
+    await openScreen(<ShadeBookScreen />);
+    unfold('Nearest to a colour');
+    const rabbit = SHADES.find(({ of }) => of === 'rabbit-fur')!;
+    type('Or exactly', rabbit.hex);
+    await laidOut();
+    expect(screen.getByRole('link', { name: `Blend ${rabbit.name}` })).toBeInTheDocument();
+    choose('For', 'Thread');
+    await laidOut();
+    expect(screen.queryByRole('link', { name: /^Blend .*thread/ })).toBeNull();
   });
 });
 

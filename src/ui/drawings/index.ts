@@ -9,3 +9,4 @@ export { Plate } from './plate';
 export { cardInWater } from './in-water';
 export { fitInto, inTheme, svgPicture, type PlacedMarks, type SvgPicture } from './to-svg';
 export { Swatch } from './swatch';
+export { ShadePlane } from './shade-plane';
