@@ -96,3 +96,63 @@ describe('refused', () => {
     expect(why('rough-fur', 'kapok', nymph.id)).toBe('refused-would-float');
   });
 });
+
+describe('where the lines are', () => {
+  const like = (id: string, more: Partial<Material>): Material => ({
+    ...material(id),
+    id: 'other',
+    name: 'Other',
+    ...more,
+  });
+  const one = (id: string, more: Partial<Material>, dressing: string | null = null) =>
+    substitutesFor({
+      wanted: material(id),
+      hex: material(id).hex,
+      held: [{ material: like(id, more), shade: null, hex: null }],
+      dressing: dressing ? fly(dressing) : null,
+    });
+  const density = material('bead-tungsten').density_g_cm3;
+  test('six tenths of a weight are enough, seven tenths of a strength, and no less', () => {
+    expect(one('bead-tungsten', { density_g_cm3: 0.601 * density }).substitutes).toHaveLength(1);
+    expect(one('bead-tungsten', { density_g_cm3: 0.599 * density }).refused).toHaveLength(1);
+    expect(one('nylon-70', { denier: 49.5 }).substitutes).toHaveLength(1);
+    expect(one('nylon-70', { denier: 48.5 }).refused).toHaveLength(1);
+  });
+  test('below six tenths of a gram in a cubic centimetre a body lifts a fly that is to sink', () => {
+    const nymph = DRESSINGS.find(
+      ({ ride, parts }) => ride === 'sink' && parts.some((own_) => own_.material === 'rough-fur'),
+    )!;
+    expect(one('rough-fur', { floats: true, density_g_cm3: 0.61 }, nymph.id).refused).toHaveLength(0);
+    expect(one('rough-fur', { floats: true, density_g_cm3: 0.59 }, nymph.id).refused).toHaveLength(1);
+  });
+  test('a quarter more of something is said, and a tenth more turns', () => {
+    const codes = (more: Partial<Material>) => one('turkey-biot', more).substitutes[0]!.changes.map(({ code }) => code);
+    const { absorbency, stiffness, fragility, sparkle, lay_mm } = material('turkey-biot');
+    expect(
+      codes({
+        absorbency: absorbency + 0.24,
+        stiffness: stiffness + 0.24,
+        fragility: fragility + 0.24,
+        sparkle: sparkle + 0.24,
+      }),
+    ).toEqual([]);
+    expect(codes({ absorbency: absorbency + 0.26 })).toEqual(['change-soaks']);
+    expect(codes({ absorbency: absorbency - 0.26 })).toEqual(['change-sheds']);
+    expect(codes({ stiffness: stiffness + 0.26 })).toEqual(['change-stiffer']);
+    expect(codes({ stiffness: stiffness - 0.26 })).toEqual(['change-softer']);
+    expect(codes({ fragility: fragility + 0.26 })).toEqual(['change-breaks']);
+    expect(codes({ sparkle: sparkle + 0.26 })).toEqual(['change-brighter']);
+    expect(codes({ sparkle: sparkle - 0.26 })).toEqual(['change-duller']);
+    expect(codes({ lay_mm: lay_mm! / 1.09 })).toEqual([]);
+    expect(codes({ lay_mm: lay_mm! / 1.11 })).toEqual(['change-turns']);
+  });
+  test('what each tells for: function more than ride, ride more than colour, colour more than texture; the same in all is one', () => {
+    const score = (more: Partial<Material>) => one('fine-fur', more).substitutes[0]!.score;
+    expect(score({})).toBeCloseTo(1, 9);
+    expect(score({ functions: ['body.dubbed'] })).toBeCloseTo(1 - 0.55 / 2, 9);
+    expect(score({ floats: false })).toBeCloseTo(0.8, 9);
+    // As far off as can be.
+    expect(score({ hex: '#0000ff' })).toBeCloseTo(0.85, 9);
+    expect(score({ stiffness: material('fine-fur').stiffness + 0.3 })).toBeCloseTo(1 - 0.1 * 0.1, 9);
+  });
+});
