@@ -183,8 +183,8 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
               </Say>
             )}
             <Digits tone="soft">{speech.number(dressing.score, 2)}</Digits>
-            <ReadyWord ready={dressing.ready} />
           </View>
+          <ReadyWord ready={dressing.ready} />
         </View>
       </View>
       <Reasons why={dressing.why} name={dressing.name} whole={place === null} />

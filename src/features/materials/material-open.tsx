@@ -61,7 +61,7 @@ function Facts({ row: { material } }: { row: StashRow }) {
       material.usable_mm !== null && words('stash.fact.winds', { mm: speech.length(material.usable_mm) }),
     ]),
     words('stash.fact.does', {
-      what: speech.list(material.functions.map((id) => speech.plain('functions', id))),
+      what: speech.clauses(material.functions.map((id) => speech.plain('functions', id))),
       how: speech.plain('evidence', material.evidence),
     }),
   ];
