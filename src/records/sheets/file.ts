@@ -69,6 +69,8 @@ export const FILE_LIMITS = { table: 32 * 1024 * 1024, dressings: 4 * 1024 * 1024
 /** More than the hooks of all makers; of all else ten seasons are under half of it. */
 const MOST_ROWS = { hooks: 20_000, other: 5_000 } as const;
 const SHOWN_ROWS = 4;
+/** A list of names under their heading is a stash: nothing but its column has to be there. */
+const NAMES_ALONE = /^\uFEFF?"?materials?"?[ \t]*\r?\n/i;
 
 const refused = (code: string, params: Coded['params'] = {}): FileRead => ({
   what: 'refused',
@@ -177,7 +179,7 @@ export function readFile(bytes: Uint8Array, how: FileReading = AS_IT_IS, report?
   if (kind !== undefined && !(kind in ENVELOPES)) return refused('file-other', { what: kind });
   if (bytes.length > FILE_LIMITS.table) return refused('too-large');
   const fault = headFault(head);
-  if (fault) return { what: 'refused', fault };
+  if (fault && !(fault.code === 'file-not-table' && NAMES_ALONE.test(head))) return { what: 'refused', fault };
   const text = spreadsheetText(bytes);
   if (text === null) return refused('file-not-text');
   report?.(0.1);

@@ -233,6 +233,35 @@ describe('flies and boxes', () => {
   });
 });
 
+describe('a stash', () => {
+  test('a list of names alone is one, whatever case its heading has', () => {
+    const here = taken(cleanEntities(), 'Material\nKapok\nFine water-shedding fur, reed olive\nthread-olive-70\n');
+    expect(Object.keys(here.stash).sort()).toEqual([
+      'stash_fine-fur-reed-olive',
+      'stash_kapok',
+      'stash_thread-olive-70',
+    ]);
+    expect(readFile(bytes('Fish\nTrout\nPike\n'), AS_IT_IS)).toMatchObject({
+      what: 'refused',
+      fault: { code: 'file-not-table' },
+    });
+  });
+  test('what nobody knows, a shade that is none, a negative amount are named by line and column', () =>
+    expect(wrong('material,shade,amount\nNope,,1\nkapok,moonlight,1\nkapok,,-1\nkapok,,2\n')).toEqual([
+      [2, 'material', 'material-not-known'],
+      [3, 'shade', 'shade-not-known'],
+      [4, 'amount', 'cell-range'],
+    ]));
+  test('an amount is counted again, a word that nobody ships goes in with its colour, and a second reading changes nothing', () => {
+    const text = 'material,shade,hex,amount,low\nkapok,,,3,1\nfine-fur,weir mud,#5b5a43,,\n';
+    const once = taken(cleanEntities(), text);
+    expect(once.stash['stash_fine-fur-weir-mud']).toMatchObject({ shade: 'weir mud', hex: '#5b5a43' });
+    expect(once.stash.stash_kapok).toMatchObject({ low: 1, tally: { count: 3 } });
+    expect(readingOf(once, taken(once, text))).toEqual({ adds: [], changes: [], drops: [] });
+    expect(taken(once, 'material,amount\nkapok,1\n').stash.stash_kapok!.tally.count).toBe(1);
+  });
+});
+
 describe('packets', () => {
   test('two of one hook are told apart by their ids, and headings of others are matched', () => {
     const text = 'packet,maker,model,size,count\np1,osmere,lark,14,5\np2,osmere,lark,14,9\n';
