@@ -11,10 +11,20 @@ import {
   type Colour,
 } from '../../src/core/colour';
 import { doesIn, substitutesFor } from '../../src/core/dressings';
-import { everyHeld, fleckFor, heldBy, hexHeld, mixables, type Held, type Named } from '../../src/core/materials';
+import {
+  calledHeld,
+  everyHeld,
+  fleckFor,
+  heldBy,
+  hexHeld,
+  mixables,
+  type Held,
+  type Named,
+} from '../../src/core/materials';
 import type { Speech } from '../../src/speech';
 import { cellFault, inputFault, type Flag } from '../args';
 import type { Answered, Command } from '../command';
+import { checkOut } from '../check';
 import { worded } from '../json';
 import { DRESSINGS_FLAG, ownLibrary } from '../own-dressings';
 import type { Reader } from '../read';
@@ -170,8 +180,8 @@ export const shadeCommand: Command = {
         const hex = surface === 'wet' ? wetHex(hexHeld(held), held.material.absorbency) : hexHeld(held);
         const apart = deltaE(labOfHex(hex), colour.lab);
         return {
-          material: held.shade?.id ?? held.material.id,
-          name: held.shade?.name ?? held.material.name,
+          material: calledHeld(held).id,
+          name: calledHeld(held).name,
           delta_e00: apart,
           words: speech.plain('colour-words', colourWord(apart)),
         };
@@ -241,7 +251,7 @@ export const substituteCommand: Command = {
       text: [
         rows.length === 0
           ? speech.t('cli.substitute-none', { name: named.name })
-          : speech.t('cli.substitute-for', { name: own.shade?.name ?? named.name }),
+          : speech.t('cli.substitute-for', { name: calledHeld(own).name }),
         ...rows.map((row) => fold(`- ${[row.name, ...row.changes].join('; ')}`, 2)),
         ...out.map((row) => fold(`- ${speech.t('cli.substitute-refused', row)}`, 2)),
       ].join('\n'),
@@ -289,22 +299,10 @@ function checked(read: Reader, speech: Speech, path: string): Answered | null {
   if (result === null || read.faults.length > 0) return null;
   const whole = result.problems.find(({ code }) => code === 'column-missing');
   if (whole) return read.fault(cellFault('file', whole));
-  const problems = result.problems.map((problem) => ({
-    line: problem.line,
-    column: problem.column,
-    record: problem.column === 'material' ? problem.got : null,
-    rule: problem.code,
-    message: speech.say(problem, 'fault'),
-    got: problem.got,
-    accepted: cellFault('file', problem).allowed?.join(', ') ?? null,
-  }));
-  const good = result.rows.length;
-  return {
-    json: { file: path, rows: result.count, good, bad: result.count - good, problems },
-    text: [
-      `${path}: ${result.count} rows, ${good} good, ${result.count - good} bad`,
-      ...problems.map((problem) => fold(`- line ${problem.line}: ${problem.message}`, 2)),
-    ].join('\n'),
-    exit: problems.length > 0 ? 2 : 0,
-  };
+  return checkOut(
+    path,
+    { count: result.count, good: result.rows.length, problems: result.problems },
+    speech,
+    (problem) => (problem.column === 'material' ? problem.got : null),
+  );
 }

@@ -28,6 +28,7 @@ import { roundAll } from '../../src/core/units';
 import type { Speech } from '../../src/speech';
 import { cellFault, inputFault } from '../args';
 import { catalogueFor, ownedFrom, shippedAndOwn } from '../catalogue';
+import { checkOut } from '../check';
 import type { Answered, Command } from '../command';
 import { worded } from '../json';
 import type { Reader } from '../read';
@@ -193,34 +194,15 @@ function check(read: Reader, speech: Speech): Answered | null {
   written(read, 'bad', writeBadRows(result, word));
   if (read.faults.length > 0) return null;
   const lineOf = new Map(result.table!.rows.map((row) => [row.line, row.cells]));
-  const problems = result.problems.map((problem) => {
-    const cells = problem.line === null ? undefined : lineOf.get(problem.line);
-    const record = cells ? [cells.maker, cells.model, cells.size].filter(Boolean).join(' ') || null : null;
-    const accepted =
-      problem.accepted !== null && typeof problem.accepted === 'object' && 'list' in problem.accepted
-        ? problem.accepted.list.map(String).join(', ')
-        : problem.code === 'cell-range'
-          ? `${problem.params.low} to ${problem.params.high}`
-          : null;
-    return {
-      line: problem.line,
-      column: problem.column,
-      record,
-      rule: problem.code,
-      message: word(problem),
-      got: problem.got,
-      accepted,
-    };
-  });
-  const good = result.rows.length;
-  return {
-    json: { file: path, rows: result.count, good, bad: result.count - good, problems },
-    text: [
-      `${path}: ${result.count} rows, ${good} good, ${result.count - good} bad`,
-      ...problems.map((problem) => fold(`- line ${problem.line}: ${problem.message}`, 2)),
-    ].join('\n'),
-    exit: result.count > good || problems.length > 0 ? 2 : 0,
-  };
+  return checkOut(
+    path,
+    { count: result.count, good: result.rows.length, problems: result.problems },
+    speech,
+    ({ line }) => {
+      const cells = line === null ? undefined : lineOf.get(line);
+      return cells ? [cells.maker, cells.model, cells.size].filter(Boolean).join(' ') || null : null;
+    },
+  );
 }
 
 function law(read: Reader, speech: Speech): Answered | null {

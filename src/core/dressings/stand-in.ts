@@ -1,5 +1,5 @@
 import type { FunctionId, RegionId } from '@/catalogue/ids';
-import { deltaE, hexOfLab, labOfHex, type Lab } from '../colour';
+import { colourWord, deltaE, hexOfLab, labOfHex, type Lab } from '../colour';
 import type { Material } from '../materials';
 import type { Dressing } from './dressing';
 import { doesIn, substitutesFor } from './substitutes';
@@ -12,9 +12,6 @@ export interface StandIn {
   id: string;
   as: 'itself' | 'shade' | 'substitute';
 }
-
-/** Up to this (CIEDE2000, related) a shade of the material is the material; beyond it is another colour. */
-const RELATED = 10;
 
 interface Had {
   materials: readonly Material[];
@@ -72,7 +69,7 @@ function looked(dressing: Dressing, wanted: Material, had: readonly Material[], 
   const [nearest] = had
     .filter(({ of }) => of === wanted.id)
     .sort((a, b) => apart(a) - apart(b) || a.id.localeCompare(b.id));
-  if (nearest && (colour === null || apart(nearest) <= RELATED)) return { id: nearest.id, as: 'shade' };
+  if (nearest && (colour === null || colourWord(apart(nearest)) !== 'off')) return { id: nearest.id, as: 'shade' };
   const [best] = substitutesFor({
     wanted,
     hex: colour === null ? wanted.hex : hexOfLab(colour),

@@ -1,8 +1,8 @@
 import type { FunctionId } from '@/catalogue/ids';
 import { reason, type Reason } from '../code';
-import { deltaE, labOfHex } from '../colour';
+import { colourWord, deltaE, labOfHex } from '../colour';
 import { GRAMS_PER_DENIER } from '../constants';
-import { hexHeld, type Held, type Material } from '../materials';
+import { calledHeld, hexHeld, type Held, type Material } from '../materials';
 import type { Dressing } from './dressing';
 
 /** A material that may stand in for another, in the shade that comes nearest. */
@@ -50,6 +50,8 @@ const ENOUGH = { weight: 0.6, strength: 0.7 } as const;
 /** Lighter than this a body lifts a fly that is to sink, g/cm³. */
 const LIFTS = 0.6;
 const COLOURLESS = ['liquid', 'weight'];
+/** Colours that nobody tells apart at the vise. */
+const UNSEEN: readonly string[] = ['same', 'hard-to-tell'];
 /** From what on a difference is said. */
 const TOLD = { share: 0.25, turns: 0.1 } as const;
 
@@ -126,7 +128,8 @@ function changesOf(wanted: Material, own: Material, apart: number | null): Reaso
     said.push(reason(own.denier > wanted.denier ? 'change-bulk-more' : 'change-bulk-less', { denier: own.denier }));
   if (own.caution !== null && own.caution !== wanted.caution)
     said.push(reason('change-caution', { caution: { kind: 'cautions', id: own.caution } }));
-  if (apart !== null && apart > 2) said.push(reason('change-colour', { apart: Math.round(apart) }));
+  if (apart !== null && !UNSEEN.includes(colourWord(apart)))
+    said.push(reason('change-colour', { apart: Math.round(apart) }));
   return said;
 }
 
@@ -140,8 +143,7 @@ export function substitutesFor({ wanted, hex, held, dressing }: SubstitutesAsked
   const lab = labOfHex(hex);
   const nearest = new Map<string, { held: Held; apart: number }>();
   for (const own of held) {
-    if ((own.shade?.id ?? own.material.id) === wanted.id || (own.material.id === wanted.id && wanted.of === undefined))
-      continue;
+    if (calledHeld(own).id === wanted.id || (own.material.id === wanted.id && wanted.of === undefined)) continue;
     if (own.shade?.bright) continue;
     const apart = deltaE(labOfHex(hexHeld(own)), lab);
     const known = nearest.get(own.material.id);
@@ -156,7 +158,7 @@ export function substitutesFor({ wanted, hex, held, dressing }: SubstitutesAsked
     const keeps = wanted.functions.filter((id) => material.functions.includes(id));
     const kept = does.filter((id) => material.functions.includes(id));
     if (kept.length === 0 || (dressing !== null && kept.length < does.length)) continue;
-    const [id, name] = [own.shade?.id ?? material.id, own.shade?.name ?? material.name];
+    const { id, name } = calledHeld(own);
     const why = refusal(wanted, material, kept, dressing);
     if (why) {
       refused.push({ id, name, why });

@@ -95,6 +95,9 @@ export function withHeld(materials: readonly Material[], held: readonly Held[]):
   ];
 }
 
+/** Id and name of what is held: its shade's where it is known which. */
+export const calledHeld = ({ material, shade }: Held): { id: string; name: string } => shade ?? material;
+
 /** The colour of what is held: as it was measured, as its shade is, as the material usually is. */
 export const hexHeld = ({ material, shade, hex }: Held): `#${string}` => hex ?? shade?.hex ?? material.hex;
 

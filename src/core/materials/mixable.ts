@@ -1,6 +1,6 @@
 import { deltaE, labOfHex, type Lab } from '../colour';
 import type { BlendShade } from '../colour/blend';
-import { hexHeld, type Held } from './held';
+import { calledHeld, hexHeld, type Held } from './held';
 
 /** Something that may go into a blend, with what it is called. */
 export interface Mixable extends BlendShade {
@@ -15,8 +15,8 @@ const isFlash = ({ material }: Held) => material.sparkle >= FLASH;
 const isLoose = ({ material: { functions, drawn } }: Held) => drawn === 'lock' && functions.includes('body.dubbed');
 
 const mixable = (held: Held): Mixable => ({
-  id: held.shade?.id ?? held.material.id,
-  name: held.shade?.name ?? held.material.name,
+  id: calledHeld(held).id,
+  name: calledHeld(held).name,
   hex: hexHeld(held),
   absorbency: held.material.absorbency,
   transmittance: held.material.transmittance,

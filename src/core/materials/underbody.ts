@@ -1,5 +1,5 @@
 import { deltaE, labOfHex, stackColour, type Lab, type LayerMaterial } from '../colour';
-import { hexHeld, type Held } from './held';
+import { calledHeld, hexHeld, type Held } from './held';
 
 /** A thread or floss laid under a thin skin, and what is seen of the two. */
 export interface Underbody {
@@ -27,8 +27,8 @@ export function underbodies(
       const hex = hexHeld(own);
       const seen = stackColour([{ hex, transmittance: 0, absorbency: own.material.absorbency }, skin]);
       return {
-        id: own.shade?.id ?? own.material.id,
-        name: own.shade?.name ?? own.material.name,
+        id: calledHeld(own).id,
+        name: calledHeld(own).name,
         hex,
         ...seen,
         deltaE: deltaE(labOfHex(wet ? seen.wet : seen.dry), target),

@@ -14,4 +14,4 @@ export type {
 export { inSchool, placesFor, type UnusedSchool } from './in-school';
 export { countsTurns } from '../card/lay';
 export type { LaidPart, LayOut } from './lay-out';
-export { seenAs, stripOf, type StripRow } from './strip';
+export { seenAs, stripIn, stripOf, type StripRow } from './strip';

@@ -1,6 +1,6 @@
 import { labOfHex, wetHex } from '../colour';
 import type { Card } from '../card/card-shape';
-import { seenAs, stripOf } from './strip';
+import { seenAs, stripIn, stripOf } from './strip';
 
 const part = (id: string, hex: string, wet: string | null, region: string | null = 'abdomen-belly') =>
   ({
@@ -51,3 +51,12 @@ test('what stands on the water is seen dry, all else wet', () =>
     'wet',
     'wet',
   ]));
+test('in one state: a natural that was seen wet alone is judged wet, whatever is asked', () => {
+  const row = { natural: { dry: 'a', wet: 'b' }, made: { dry: 'c', wet: 'd' }, apart: { dry: 1, wet: 2 } } as never;
+  expect([stripIn(row, 'dry'), stripIn(row, 'wet')]).toEqual([
+    { natural: 'a', made: 'c', apart: 1 },
+    { natural: 'b', made: 'd', apart: 2 },
+  ]);
+  const wet = { natural: { dry: null, wet: 'b' }, made: { dry: 'c', wet: 'd' }, apart: { dry: null, wet: 2 } } as never;
+  expect(stripIn(wet, 'dry')).toEqual({ natural: 'b', made: 'd', apart: 2 });
+});

@@ -23,6 +23,16 @@ export interface StripRow {
 /** The state in which a fish sees a fly: dry what stands on the water, wet what lies in its film or under it. */
 export const seenAs = (ride: RideId): 'dry' | 'wet' => (ride === 'high' ? 'dry' : 'wet');
 
+/** A row in one state; a natural that was seen wet alone is judged wet. */
+export function stripIn(
+  { natural, made, apart }: StripRow,
+  state: 'dry' | 'wet',
+): { natural: string; made: string; apart: number } {
+  if (state === 'wet' || natural.dry === null || apart.dry === null)
+    return { natural: natural.wet, made: made.wet, apart: apart.wet };
+  return { natural: natural.dry, made: made.dry, apart: apart.dry };
+}
+
 /** Each region whose colour is known beside what the card makes of it. A natural that was seen wet has no dry colour. */
 export function stripOf(
   card: Pick<Card, 'parts' | 'layers'>,

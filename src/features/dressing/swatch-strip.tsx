@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { RideId } from '@/catalogue/ids';
 import { colourWord, labOfHex, shadeOf } from '@/core/colour';
 import { everyHeld, underbodies } from '@/core/materials';
-import { seenAs, stripOf, type Card, type StripRow } from '@/core/tying';
+import { seenAs, stripIn, stripOf, type Card, type StripRow } from '@/core/tying';
 import type { SampleRecord } from '@/records';
 import { useApp } from '@/state';
 import { selectCatalogue, selectHeld, selectNamed } from '@/state/answering';
@@ -72,9 +72,7 @@ function StripLine({
   const words = useWords();
   const speech = useSpeech();
   const { materials } = useApp(selectCatalogue);
-  const apart = row.apart[state] ?? row.apart.wet;
-  const made = state === 'dry' ? row.made.dry : row.made.wet;
-  const natural = (state === 'dry' ? row.natural.dry : null) ?? row.natural.wet;
+  const { natural, made, apart } = stripIn(row, state);
   const shape = materials.find(({ id }) => id === row.material?.id)?.drawn ?? 'lock';
   const word = (hex: string) => speech.shade(shadeOf(labOfHex(hex)));
   const target = natural.slice(1);
@@ -121,8 +119,6 @@ function StripLine({
 const THIN = 0.2;
 /** So much nearer (CIEDE2000) is worth another thread. */
 const WORTH = 1.5;
-/** What is farther off even so is no advice. */
-const RELATED = 10;
 
 /** The thread that would bring a thin skin nearest to the natural, where another than the one beneath does so: of what is had, else of all. */
 function Beneath({
@@ -139,15 +135,15 @@ function Beneath({
   const { materials } = useApp(selectCatalogue);
   const held = useApp(selectHeld);
   const named = useApp(selectNamed);
-  const apart = row.apart[state] ?? row.apart.wet;
+  const { natural: target, apart } = stripIn(row, state);
   const skin = materials.find(({ id }) => id === under.at(-1)?.material);
-  const target = (state === 'dry' ? row.natural.dry : null) ?? row.natural.wet;
   const best = useMemo(() => {
     if (!skin || under.length < 2 || skin.transmittance < THIN) return null;
     const asked = { target: labOfHex(target), wet: state === 'wet' };
     return underbodies(skin, held ?? everyHeld(named), asked)[0] ?? null;
   }, [skin, under.length, target, state, held, named]);
-  if (!best || best.deltaE > Math.min(RELATED, apart - WORTH)) return null;
+  // What is off even so is no advice.
+  if (!best || best.deltaE > apart - WORTH || colourWord(best.deltaE) === 'off') return null;
   const seen = state === 'wet' ? best.wet : best.dry;
   return (
     <Say size="small">

@@ -329,25 +329,12 @@ function Mix({
         </View>
       </View>
       <View className="gap-1">
-        {recipe.map(({ id, name, twentieths }) => (
-          <View key={id} className="flex-row items-baseline gap-3">
-            <View className="w-14 items-end">
-              <Digits>
-                {speech.number((twentieths / WHOLE) * pinches, (twentieths * pinches) % WHOLE === 0 ? 0 : 1)}
-              </Digits>
-            </View>
-            <Say className="min-w-0 flex-1">{name}</Say>
-          </View>
-        ))}
+        <Recipe recipe={recipe} pinches={pinches} />
         {flash ? (
-          <View className="flex-row items-baseline gap-3">
-            <View className="w-14 items-end">
-              <Digits>
-                {`${speech.number((FLECK[0] / 100) * pinches, 1)}–${speech.number((FLECK[1] / 100) * pinches, 1)}`}
-              </Digits>
-            </View>
-            <Say className="min-w-0 flex-1">{words('blend.fleck-of', { name: flash.name })}</Say>
-          </View>
+          <Pinches
+            count={`${speech.number((FLECK[0] / 100) * pinches, 1)}–${speech.number((FLECK[1] / 100) * pinches, 1)}`}
+            what={words('blend.fleck-of', { name: flash.name })}
+          />
         ) : null}
       </View>
       {kept ? (
@@ -359,6 +346,30 @@ function Mix({
       )}
     </View>
   );
+}
+
+/** So many pinches of one thing. */
+function Pinches({ count, what }: { count: string; what: string }) {
+  return (
+    <View className="flex-row items-baseline gap-3">
+      <View className="w-14 items-end">
+        <Digits>{count}</Digits>
+      </View>
+      <Say className="min-w-0 flex-1">{what}</Say>
+    </View>
+  );
+}
+
+/** What goes into a blend of so many pinches. */
+function Recipe({ recipe, pinches }: { recipe: MaterialRecord['recipe']; pinches: number }) {
+  const speech = useSpeech();
+  return recipe.map(({ id, name, twentieths }) => (
+    <Pinches
+      key={id}
+      count={speech.number((twentieths / WHOLE) * pinches, (twentieths * pinches) % WHOLE === 0 ? 0 : 1)}
+      what={name}
+    />
+  ));
 }
 
 /** Blends that were kept: made again in another amount, and corrected by what the mixed pinch measures. */
@@ -407,16 +418,7 @@ function KeptBlend({ id, own }: { id: string; own: MaterialRecord }) {
       }
     >
       <Stepper label={words('blend.pinches')} value={pinches} low={2} high={400} onChange={setPinches} shown />
-      {own.recipe.map(({ id: part, name, twentieths }) => (
-        <View key={part} className="flex-row items-baseline gap-3">
-          <View className="w-14 items-end">
-            <Digits>
-              {speech.number((twentieths / WHOLE) * pinches, (twentieths * pinches) % WHOLE === 0 ? 0 : 1)}
-            </Digits>
-          </View>
-          <Say className="min-w-0 flex-1">{name}</Say>
-        </View>
-      ))}
+      <Recipe recipe={own.recipe} pinches={pinches} />
       <Field
         label={words('blend.measured')}
         hint={words('blend.measured-hint')}

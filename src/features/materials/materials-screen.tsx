@@ -9,10 +9,9 @@ import { selectNamed } from '@/state/answering';
 import { DrawerTabs } from '@/features/drawer';
 import { FileReader } from '@/features/exchange/screens';
 import { InList, Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Choose, Digits, Field, Heading, Pick, Row, Say, Tick, WordLink } from '@/ui/primitives';
+import { Choose, Digits, Field, Heading, Pick, Row, Rows, Say, Tick, WordLink } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
 import { token } from '@/ui/tokens';
-import { useRowsInView } from '@/ui/primitives/use-rows-in-view';
 import { ColourAsked } from './colour-asked';
 import { colourSaid } from './colour-said';
 import { MaterialOpen } from './material-open';
@@ -116,40 +115,24 @@ function StashList({ rows, near }: { rows: readonly StashRow[]; near: boolean })
     }
     return all;
   }, [rows, near]);
-  const { list, rows: seen, height, onHeight } = useRowsInView(lines.length, ROW_PX);
   return (
-    <View ref={list} role="list" aria-label={words('stash.title')} style={{ height }} className="border-t border-line">
-      {seen.map(({ key, index, top }) => {
-        const line = lines[index];
-        if (!line) return null;
-        return (
-          <View
-            key={key}
-            role="listitem"
-            style={{ position: 'absolute', top, left: 0, right: 0 }}
-            onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)}
-          >
-            {'head' in line ? (
-              <View className="border-b border-line px-5 pb-2 pt-5">
-                <Heading size="small">{words(`stash.for.${line.head}`)}</Heading>
-              </View>
-            ) : (
-              <InList
-                record={{ kind: 'stash', id: line.row.material.id }}
-                name={line.row.material.name}
-                data={line.row}
-              >
-                <MaterialRow
-                  row={line.row}
-                  open={open === line.row.material.id}
-                  onOpen={() => setOpen(open === line.row.material.id ? null : line.row.material.id)}
-                />
-              </InList>
-            )}
+    <Rows label={words('stash.title')} rows={lines} tall={ROW_PX}>
+      {(line) =>
+        'head' in line ? (
+          <View className="border-b border-line px-5 pb-2 pt-5">
+            <Heading size="small">{words(`stash.for.${line.head}`)}</Heading>
           </View>
-        );
-      })}
-    </View>
+        ) : (
+          <InList record={{ kind: 'stash', id: line.row.material.id }} name={line.row.material.name} data={line.row}>
+            <MaterialRow
+              row={line.row}
+              open={open === line.row.material.id}
+              onOpen={() => setOpen(open === line.row.material.id ? null : line.row.material.id)}
+            />
+          </InList>
+        )
+      }
+    </Rows>
   );
 }
 

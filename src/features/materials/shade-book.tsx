@@ -1,13 +1,12 @@
 import { useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { colourWord, deltaE, isShown, labOfHex, onPlane, shadeOf, wetHex, type Lab } from '@/core/colour';
-import { everyHeld, hexHeld, type Held } from '@/core/materials';
+import { calledHeld, everyHeld, hexHeld, type Held } from '@/core/materials';
 import { useApp } from '@/state';
 import { selectHeld, selectNamed } from '@/state/answering';
 import { Page, useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
-import { Choose, Heading, Pick, Say, WordLink } from '@/ui/primitives';
+import { Choose, Heading, Pick, Rows, Say, WordLink } from '@/ui/primitives';
 import { ShadePlane, Swatch } from '@/ui/drawings';
-import { useRowsInView } from '@/ui/primitives/use-rows-in-view';
 import { ColourAsked } from './colour-asked';
 import { colourSaid } from './colour-said';
 import { chiefUse, USES } from './stash-rows';
@@ -55,8 +54,8 @@ export function ShadeBookScreen() {
         const hex = hexHeld(one);
         const own_ = labOfHex(hex);
         return {
-          id: one.shade?.id ?? one.material.id,
-          name: one.shade?.name ?? one.material.name,
+          id: calledHeld(one).id,
+          name: calledHeld(one).name,
           hex,
           lab: own_,
           held: one,
@@ -136,7 +135,6 @@ function ShadeList({ list: shades }: { list: readonly Shown[] }) {
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
-  const { list, rows, height, onHeight } = useRowsInView(shades.length, ROW_PX);
   if (shades.length === 0)
     return (
       <Say tone="soft" className="px-5 py-3">
@@ -144,45 +142,35 @@ function ShadeList({ list: shades }: { list: readonly Shown[] }) {
       </Say>
     );
   return (
-    <View ref={list} role="list" aria-label={words('shades.title')} style={{ height }} className="border-t border-line">
-      {rows.map(({ key, index, top }) => {
-        const own = shades[index];
-        if (!own) return null;
-        return (
-          <View
-            key={key}
-            role="listitem"
-            style={{ position: 'absolute', top, left: 0, right: 0 }}
-            onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)}
-            className="flex-row items-center gap-3 border-b border-line px-5 py-2"
-          >
-            <Swatch
-              shape={own.held.material.drawn}
-              dry={red ? null : own.hex}
-              wet={red ? null : wetHex(own.hex, own.held.material.absorbency)}
-              width={52}
-            />
-            <View className="min-w-0 flex-1">
-              <Say>{own.name}</Say>
-              <Say size="small" tone="soft">
-                {speech.beside([
-                  own.apart !== null && !red && speech.plain('colour-words', colourWord(own.apart)),
-                  speech.shade(shadeOf(own.lab)),
-                ])}
-              </Say>
-            </View>
-            {own.held.material.drawn === 'lock' ? (
-              <WordLink
-                small
-                spoken={words('shades.blend-of', { name: own.name })}
-                to={{ pathname: '/drawer/blend', params: { hex: own.hex.slice(1), wet: 'no' } }}
-              >
-                {words('shades.blend')}
-              </WordLink>
-            ) : null}
+    <Rows label={words('shades.title')} rows={shades} tall={ROW_PX}>
+      {(own) => (
+        <View className="flex-row items-center gap-3 border-b border-line px-5 py-2">
+          <Swatch
+            shape={own.held.material.drawn}
+            dry={red ? null : own.hex}
+            wet={red ? null : wetHex(own.hex, own.held.material.absorbency)}
+            width={52}
+          />
+          <View className="min-w-0 flex-1">
+            <Say>{own.name}</Say>
+            <Say size="small" tone="soft">
+              {speech.beside([
+                own.apart !== null && !red && speech.plain('colour-words', colourWord(own.apart)),
+                speech.shade(shadeOf(own.lab)),
+              ])}
+            </Say>
           </View>
-        );
-      })}
-    </View>
+          {own.held.material.drawn === 'lock' ? (
+            <WordLink
+              small
+              spoken={words('shades.blend-of', { name: own.name })}
+              to={{ pathname: '/drawer/blend', params: { hex: own.hex.slice(1), wet: 'no' } }}
+            >
+              {words('shades.blend')}
+            </WordLink>
+          ) : null}
+        </View>
+      )}
+    </Rows>
   );
 }
