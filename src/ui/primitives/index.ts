@@ -13,7 +13,6 @@ export { InView } from './in-view';
 export { Tick, TickBox } from './tick';
 export { When } from './when';
 export { Row } from './row';
-export { Rows } from './rows';
 export { Tile } from './tile';
 export { TabLink, WordLink } from './links';
 export { IconButton } from './icon-button';
