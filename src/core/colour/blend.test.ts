@@ -5,7 +5,9 @@ import {
   blendReflectance,
   blendsOf,
   solveBlend,
+  spread,
   TWENTIETHS,
+  type Blend,
   type BlendAsked,
   type BlendShade,
 } from './blend';
@@ -224,5 +226,18 @@ describe('the best blend for a colour', () => {
     const target = labOfHex(wetHex(hexOfLab([60, 0, 0])));
     expect(solveBlend(greys, { ...ASKED, wet: true, target, parts: 1, top: 1 }).blends[0]!.parts[0]!.id).toBe('g60');
     expect(solveBlend(greys, { ...ASKED, target, parts: 1, top: 1 }).blends[0]!.parts[0]!.id).not.toBe('g60');
+  });
+});
+
+describe('alternatives spread apart', () => {
+  const of = (ids: string, deltaE: number): Blend =>
+    ({ parts: [...ids].map((id) => ({ id, twentieths: 1 })), deltaE }) as unknown as Blend;
+  const named = (blends: readonly Blend[]) => blends.map(({ parts }) => parts.map(({ id }) => id).join(''));
+  const all = [of('abc', 0), of('abd', 1), of('ae', 2), of('fgh', 3), of('f', 4)];
+  test('the best, then those that share at most one part with those before; in their order', () =>
+    expect(named(spread(all, 3))).toEqual(['abc', 'ae', 'fgh']));
+  test('where too few are apart the next best stand in, and no more than there are', () => {
+    expect(named(spread(all, 4))).toEqual(['abc', 'abd', 'ae', 'fgh']);
+    expect(named(spread(all.slice(0, 2), 4))).toEqual(['abc', 'abd']);
   });
 });
