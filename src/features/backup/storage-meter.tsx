@@ -15,18 +15,20 @@ interface Use {
 /** From so much of the room on it is said. */
 const NEARLY_FULL = 0.8;
 
-/** What this browser has stored and may store for the app; null where it does not say. */
-function useStorageUse(changed: unknown): [Use | null, () => void] {
-  const [use, setUse] = useState<Use | null>(null);
+/** Room kept while the browser is asked, px: what stands below does not move when it answers. */
+const ASKING_PX = 164;
+
+/** What this browser has stored and may store for the app; null where it does not say, undefined while it is asked. */
+function useStorageUse(changed: unknown): [Use | null | undefined, () => void] {
+  const [use, setUse] = useState<Use | null | undefined>();
   const [asked, setAsked] = useState(0);
   useEffect(() => {
     let here = true;
     const { storage } = navigator as Partial<Navigator>;
-    if (storage?.estimate)
-      void Promise.all([storage.estimate(), storage.persisted?.() ?? false]).then(
-        ([{ usage = 0, quota = 0 }, kept]) => here && quota > 0 && setUse({ usage, quota, kept }),
-        () => undefined,
-      );
+    void Promise.all([storage?.estimate?.() ?? ({} as StorageEstimate), storage?.persisted?.() ?? false]).then(
+      ([{ usage = 0, quota = 0 }, kept]) => here && setUse(quota > 0 ? { usage, quota, kept } : null),
+      () => here && setUse(null),
+    );
     return () => void (here = false);
   }, [changed, asked]);
   return [use, () => setAsked(asked + 1)];
@@ -43,7 +45,7 @@ export function StorageMeter() {
   const pictures = Object.values(photo).reduce((sum, { bytes }) => sum + bytes, 0);
   const old = photosToThin({ photo }, nowOf(getState(), ports));
   return (
-    <View className="gap-2">
+    <View className="gap-2" style={use === undefined ? { minHeight: ASKING_PX } : null}>
       {use ? (
         <>
           <View
@@ -88,11 +90,11 @@ export function StorageMeter() {
             </View>
           )}
         </>
-      ) : (
+      ) : use === null ? (
         <Say size="small" tone="soft">
           {words('backup.no-meter')}
         </Say>
-      )}
+      ) : null}
       {old.ids.length > 0 ? (
         <View className="gap-2">
           <Say size="small">{words('backup.thin', { count: old.ids.length, size: speech.bytes(old.bytes) })}</Say>

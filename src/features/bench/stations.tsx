@@ -18,7 +18,7 @@ export function Stations({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
   const screen = useScreenSize();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const [actual, setActual] = useState(false);
   const reach = Math.max(card.hook.shank_mm, ...card.parts.map((part) => Math.max(part.from_mm ?? 0, part.to_mm ?? 0)));
   const scale = actual && screen.pxPerMm ? screen.pxPerMm : Math.max(1, (width - 2 * EDGE) / reach);
@@ -52,7 +52,7 @@ export function Stations({ card }: { card: Card }) {
         </Say>
         <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
       </View>
-      <View onLayout={onLayout}>
+      <View {...box}>
         {width > 0 ? (
           <Drawing
             label={words('bench.stations-label', {

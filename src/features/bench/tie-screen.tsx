@@ -33,7 +33,7 @@ export function TieScreen({ id }: { id: string }) {
   const answered = useApp((state) => (match ? selectAnswered(state, id, match.leading) : null));
   const [index, setIndex] = useState(0);
   const [mend, setMend] = useState(false);
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const card = answered?.status === 'answered' ? answered.answer.card : null;
   const count = card?.steps.length ?? 0;
   useTitle(words('tie.title', { dressing: card?.dressing.name ?? '' }));
@@ -87,7 +87,7 @@ export function TieScreen({ id }: { id: string }) {
       </View>
       <ScrollView className="flex-1" contentContainerClassName={beside ? 'flex-row' : ''}>
         <View className={beside ? 'w-3/5' : ''}>
-          <TapArea onTap={forward} onLayout={onLayout}>
+          <TapArea onTap={forward} {...box}>
             {width > 0 ? (
               <Plate
                 label={words('tie.fly', { fly: card.dressing.name, n: step.n })}

@@ -55,11 +55,11 @@ const MOST = 96;
 export function Compartments({ box, cells, lit, onPress }: CompartmentsProps) {
   const words = useWords();
   const red = useRedLamp();
-  const [width, onLayout] = useWidth();
+  const [width, room] = useWidth();
   const side = width === 0 ? 0 : Math.min(MOST, Math.floor((width - GAP * (box.columns - 1)) / box.columns));
   const slots = slotsOf(box);
   return (
-    <View onLayout={onLayout}>
+    <View {...room}>
       <OneStop
         role="toolbar"
         label={words('box.compartments', { name: box.name })}

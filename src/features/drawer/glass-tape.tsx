@@ -48,7 +48,7 @@ export function GlassTape({ hook, pxPerMm, times, left, onKeep }: GlassTapeProps
   });
   const [held, setHeld] = useState<Handle>('shankMm');
   const [drag, setDrag] = useState<{ at: number; mm: number } | null>(null);
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const most = Math.max(LEAST_MM, (width - 2 * EDGE) / pxPerMm);
   const set = (handle: Handle, mm: number) =>
     setReadings((now) => ({ ...now, [handle]: Math.max(LEAST_MM, Math.min(most, round(mm))) }));
@@ -85,7 +85,7 @@ export function GlassTape({ hook, pxPerMm, times, left, onKeep }: GlassTapeProps
     drag ? set(handle, drag.mm + (along(event, handle) - drag.at) / pxPerMm) : undefined;
   const against = readsAgainst(hook.size, readings.shankMm, readings.gapeMm);
   return (
-    <View className="gap-3" onLayout={onLayout}>
+    <View className="gap-3" {...box}>
       <Say size="small">{words('tape.glass-lead')}</Say>
       {width > 0 ? (
         <View style={[{ height }, left ? MIRROR : null]}>

@@ -65,7 +65,7 @@ export function HooksScreen() {
   const [making, setMaking] = useState<NewModel | null>(null);
   const drawer = useDrawer();
   const router = useRouter();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const shown = useMemo(() => shownHooks(hooks, filter, owned, onlyOwned), [hooks, filter, owned, onlyOwned]);
   const rails = useMemo(() => railsOf(shown), [shown]);
   const domain = useMemo(
@@ -118,7 +118,7 @@ export function HooksScreen() {
       ) : view === 'table' ? (
         <HooksTable hooks={shown} owned={owned} />
       ) : (
-        <View onLayout={onLayout} className="px-3">
+        <View {...box} className="px-3">
           {width > 0 ? (
             <Ladder
               label={words('ladder.label-plain', { count: rails.length })}

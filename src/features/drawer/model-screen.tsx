@@ -49,7 +49,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
   const makerRecord = useApp((state) => state.records.entities.maker[maker]);
   const habit = makerRecord?.habit;
   const [panel, setPanel] = useState<'tape' | 'fit' | 'edit' | null>(tape ? 'tape' : null);
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const first = hooks[0];
   if (!first && record && makerRecord)
     return (
@@ -135,7 +135,7 @@ export function ModelScreen({ maker, model, tape = null }: { maker: string; mode
       {panel === 'edit' && record && makerRecord ? (
         <ModelEdit modelId={modelId} model={record} maker={makerRecord} />
       ) : null}
-      <View onLayout={onLayout}>{width > 0 ? <HookFamily hooks={drawn} width={width} maxHeight={150} /> : null}</View>
+      <View {...box}>{width > 0 ? <HookFamily hooks={drawn} width={width} maxHeight={150} /> : null}</View>
       <View
         role="table"
         aria-label={words('drawer.table', { model: `${first.makerName} ${first.modelName}` })}

@@ -35,7 +35,7 @@ interface AnswerPlateProps {
 export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight }: AnswerPlateProps) {
   const words = useWords();
   const speech = useSpeech();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const [wet, setWet] = useState(false);
   const [table, setTable] = useState(false);
   const [actual, setActual] = useState(false);
@@ -87,7 +87,7 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
           </View>
         </View>
       ) : null}
-      <View onLayout={onLayout}>
+      <View {...box}>
         {width > 0 ? (
           <Plate
             label={label}

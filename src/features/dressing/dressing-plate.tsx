@@ -28,7 +28,7 @@ export function DressingPlate({ card, stage, naturalMm, maxHeight }: DressingPla
   const red = useRedLamp();
   const { theme } = useApp(selectDevice);
   const screen = useScreenSize();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const [view, setView] = useState<'side' | 'top'>('side');
   const [wet, setWet] = useState(false);
   const [actual, setActual] = useState(false);
@@ -83,7 +83,7 @@ export function DressingPlate({ card, stage, naturalMm, maxHeight }: DressingPla
         />
         <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
       </View>
-      <View onLayout={onLayout}>
+      <View {...box}>
         {width > 0 ? (
           <Plate
             label={label}

@@ -112,7 +112,7 @@ function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const typical = entry.length_mm?.[1] ?? null;
   const shade = entry.shades[0] ? labOfShade(entry.shades[0]) : null;
   const colours =
@@ -158,7 +158,7 @@ function StageOfGroup({ entry, longest }: { entry: GroupStage; longest: number }
           </Say>
         ) : null}
       </View>
-      <View onLayout={onLayout}>
+      <View {...box}>
         {width > 0 && typical ? (
           <Drawing
             label={words('plate.natural-only', {

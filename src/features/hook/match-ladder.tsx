@@ -61,7 +61,7 @@ export function MatchLadder({
   const speech = useSpeech();
   const railLabel = useMemo(() => railLabels(speech), [speech]);
   const words = useWords();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const [all, setAll] = useState(false);
   const { columns } = answer.ladder;
   const models = useMemo(() => modelsInOrder(answer.ladder.columns, answer.ladder), [answer]);
@@ -89,7 +89,7 @@ export function MatchLadder({
     [answer, columns, first],
   );
   return (
-    <View onLayout={onLayout} className="gap-2">
+    <View {...box} className="gap-2">
       {width > 0 ? (
         <Ladder
           label={words('ladder.label', {

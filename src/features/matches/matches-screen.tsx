@@ -5,6 +5,7 @@ import { useAct, useApp, writeBundle, type Store } from '@/state';
 import { saveFile } from '@/features/files';
 import { Page, QuietBar, useNewMatch, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Field, Fold, Heading, Pick, Say } from '@/ui/primitives';
+import { RowPlace } from '@/ui/primitives/rows';
 import { useRowsInView } from '@/ui/primitives/use-rows-in-view';
 import { useStore } from 'react-redux';
 import { ReadMatch } from './carry';
@@ -73,12 +74,7 @@ function AllMatches({ ids, picked, onPick }: ListProps) {
         const row = all[index];
         if (!row) return null;
         return (
-          <View
-            key={key}
-            style={{ position: 'absolute', top, left: 0, right: 0 }}
-            onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)}
-            className="flex-row"
-          >
+          <RowPlace key={key} top={top} onHeight={(tall) => onHeight(index, tall)} className="flex-row">
             {'month' in row ? (
               <View className="grow border-b border-line px-5 pb-2 pt-5">
                 <Heading size="small">{speech.month(row.month)}</Heading>
@@ -90,7 +86,7 @@ function AllMatches({ ids, picked, onPick }: ListProps) {
                 </View>
               ))
             )}
-          </View>
+          </RowPlace>
         );
       })}
     </View>

@@ -42,7 +42,7 @@ export function ShadeBookScreen() {
   const [text, setText] = useState('');
   const [from, setFrom] = useState<'stash' | 'all'>('all');
   const [use, setUse] = useState<string | null>(null);
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const target = text === '' ? null : colourSaid(text, words);
   const shown = target !== null && isShown(target);
   const asked = useDeferredValue(shown ? target.join() : '');
@@ -106,7 +106,7 @@ export function ShadeBookScreen() {
         </View>
       </View>
       {red ? null : (
-        <View onLayout={onLayout} className="border-y border-line bg-plane">
+        <View {...box} className="border-y border-line bg-plane">
           {width > 0 ? (
             <ShadePlane
               width={width}

@@ -10,11 +10,11 @@ const MOST = 520;
 /** The card as it will be printed, smaller. */
 export function CardPreview({ size }: { size: CardSize }) {
   const words = useWords();
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const [w, h] = FIELD_CARDS.cards[size].size_mm;
   const shown = Math.min(MOST, width);
   return (
-    <View onLayout={onLayout}>
+    <View {...box}>
       {shown > 0 ? (
         <View
           role="img"

@@ -77,7 +77,7 @@ export function PictureBoard({
 }: BoardProps) {
   const words = useWords();
   const ink = usePictureInk();
-  const [room, onLayout] = useWidth();
+  const [room, box] = useWidth();
   const [eye, setEye] = useState<Eye | null>(null);
   const [finger, setFinger] = useState<ImagePoint | null>(null);
   const held = useRef<Held | null>(null);
@@ -204,7 +204,7 @@ export function PictureBoard({
   );
   const loupe = finger ? back(finger) : null;
   return (
-    <View className="gap-2" onLayout={onLayout}>
+    <View className="gap-2" {...box}>
       {fit > 0 ? (
         <View
           style={[{ width, height, overflow: 'hidden', borderRadius: 6, touchAction: 'none' } as object]}

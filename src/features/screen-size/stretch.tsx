@@ -24,7 +24,7 @@ export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
   const speech = useSpeech();
   const [mm, setMm] = useState(startMm);
   const [drag, setDrag] = useState<{ x: number; mm: number } | null>(null);
-  const [width, onLayout] = useWidth();
+  const [width, box] = useWidth();
   const most = Math.max(LEAST_MM, (width - HANDLE - TAILS) / pxPerMm);
   const set = (value: number) => setMm(Math.min(most, Math.max(LEAST_MM, Math.round(value * 10) / 10)));
   const grab = (event: PointerEvent) => {
@@ -35,7 +35,7 @@ export function Stretch({ stage, pxPerMm, startMm, onLength }: StretchProps) {
   const height = Math.max(72, Math.ceil((drawing.bounds.top - drawing.bounds.bottom) * pxPerMm) + 16);
   const head = TAILS + mm * pxPerMm;
   return (
-    <View className="gap-3" onLayout={onLayout}>
+    <View className="gap-3" {...box}>
       {width > 0 ? (
         <View style={{ height }}>
           <Drawing

@@ -1,8 +1,24 @@
-import { useState } from 'react';
-import type { LayoutChangeEvent } from 'react-native';
+import { useCallback, useMemo, useState } from 'react';
+import type { LayoutChangeEvent, View } from 'react-native';
 
-/** The width a drawing has been given, px; 0 until it is laid out. */
-export function useWidth(): [number, (event: LayoutChangeEvent) => void] {
+/** What a view is given so that its width is known. */
+export interface WidthProps {
+  ref: (view: View | null) => void;
+  onLayout: (event: LayoutChangeEvent) => void;
+}
+
+/**
+ * The width of a view, px, and what that view is given: known before the first frame is painted, so that what is drawn to the
+ * width never pushes away the line a finger is on its way to.
+ */
+export function useWidth(): [number, WidthProps] {
   const [width, setWidth] = useState(0);
-  return [width, (event) => setWidth(Math.floor(event.nativeEvent.layout.width))];
+  const ref = useCallback((view: View | null) => {
+    const wide = (view as unknown as HTMLElement | null)?.offsetWidth;
+    if (wide) setWidth(wide);
+  }, []);
+  return [
+    width,
+    useMemo(() => ({ ref, onLayout: (event) => setWidth(Math.floor(event.nativeEvent.layout.width)) }), [ref]),
+  ];
 }

@@ -39,15 +39,14 @@ export function Door({ onPress, children }: { onPress: () => void; children: Rea
 /** A drawing that does by a tap what a button beside it does by name: for the hand alone, neither spoken nor a stop of the Tab key. */
 export function TapArea({
   onTap,
-  onLayout,
   children,
+  ...box
 }: {
   onTap: () => void;
-  onLayout: ComponentProps<typeof Pressable>['onLayout'];
   children: ReactNode;
-}) {
+} & Pick<ComponentProps<typeof Pressable>, 'onLayout' | 'ref'>) {
   return (
-    <Pressable aria-hidden tabIndex={-1} onPress={onTap} onLayout={onLayout}>
+    <Pressable aria-hidden tabIndex={-1} onPress={onTap} {...box}>
       {children}
     </Pressable>
   );

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useLayoutEffect, useRef, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { useRowsInView } from './use-rows-in-view';
 
@@ -20,16 +20,41 @@ export function Rows<T>({
       {seen.map(({ key, index, top }) => {
         const row = rows[index];
         return row === undefined ? null : (
-          <View
-            key={key}
-            role="listitem"
-            style={{ position: 'absolute', top, left: 0, right: 0 }}
-            onLayout={({ nativeEvent }) => onHeight(index, nativeEvent.layout.height)}
-          >
+          <RowPlace key={key} role="listitem" top={top} onHeight={(tall) => onHeight(index, tall)}>
             {children(row)}
-          </View>
+          </RowPlace>
         );
       })}
+    </View>
+  );
+}
+
+/** Where a row of a list in view lies; how tall it is, is told before it is painted, so that no row moves under a finger. */
+export function RowPlace({
+  role,
+  top,
+  onHeight,
+  className,
+  children,
+}: {
+  role?: 'listitem';
+  top: number;
+  onHeight: (tall: number) => void;
+  className?: string;
+  children: ReactNode;
+}) {
+  const place = useRef<View>(null);
+  // Only as it comes: later changes are told by its layout.
+  useLayoutEffect(() => onHeight((place.current as unknown as HTMLElement).offsetHeight), []); // eslint-disable-line react-hooks/exhaustive-deps
+  return (
+    <View
+      ref={place}
+      role={role}
+      style={{ position: 'absolute', top, left: 0, right: 0 }}
+      className={className}
+      onLayout={({ nativeEvent }) => onHeight(nativeEvent.layout.height)}
+    >
+      {children}
     </View>
   );
 }
