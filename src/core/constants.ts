@@ -108,6 +108,11 @@ export const MM_PER_INCH = 25.4;
 /** Refractive index of water and the sky-grey of trapped air: formulas §9. */
 export const WATER_INDEX = 1.33;
 export const WET_SCATTER_LOSS = 0.55;
+/** Share of what lies beneath that fur covers, dry and matted by water: formulas §9. */
+export const MATTED = { dry: 0.95, wet: 0.7 } as const;
+/** Share of a part under water that mirrors the sky while it holds air, 20–40 %, and the sky's grey: formulas §9; the grey is typical. */
+export const AIR_SHARE = 0.3;
+export const SKY_GREY = '#b7c0c8';
 /** A hackle gauge reads barb = 1.75 × reference gape; a hackle one packet under in gapes of this hook: formulas §8. */
 export const GAUGE_BARB_PER_GAPE = 1.75;
 export const GAUGE_ONE_UNDER = 1.51;

@@ -25,7 +25,7 @@ import { settingsShape } from './settings/merge';
 /** The kinds of record, their schema version, schema, and the shape by which two copies of one are merged (`mend` makes whole what two sound copies can make broken). A kind's version grows when its shape changes; see migrate.ts. */
 export const KINDS = {
   sample: { version: 5, schema: sampleSchema, shape: sampleShape },
-  match: { version: 3, schema: matchSchema, shape: matchShape, mend: mendMatch },
+  match: { version: 4, schema: matchSchema, shape: matchShape, mend: mendMatch },
   fly: { version: 3, schema: flySchema, shape: {} },
   box: { version: 1, schema: boxSchema, shape: {} },
   photo: { version: 2, schema: photoSchema, shape: {} },

@@ -1,5 +1,5 @@
 /** The second door: everything that is worked out with the catalogue, so that opening the app does not wait for it. */
-export { selectAnswered, selectCatalogue, type Answered } from './answers';
+export { selectAnswered, selectCatalogue, withSwaps, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName } from './box';
 export { selectOwnMaterials } from './own-materials';
 export { selectHeld, selectNamed, selectStash } from './stash';

@@ -4,13 +4,14 @@ import type { NaturalGroup } from '@/core/belief';
 import { choicesOf, sampleOf, waitsFor } from '@/core/case';
 import { NO_PICKING, type Results } from '@/core/dressings';
 import { columnsOf } from '@/core/hooks';
+import { withCalled, type Named } from '@/core/materials';
 import type { Eye } from '@/core/naturals';
 import type { AnswerRecord, DeviceRecord, MatchRecord, SampleRecord, SettingsRecord } from '@/records';
 import { selectDressings } from './dressings';
 import { selectEye } from './eye';
 import { selectHooks, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
-import { selectStash, selectWorkable } from './stash';
+import { selectNamed, selectStash, selectWorkable } from './stash';
 import { selectResults } from './results';
 import { selectDevice, selectSettings } from './settings';
 import type { State } from './store';
@@ -63,10 +64,19 @@ export function answeredBy(state: State, key: string, sample: SampleRecord, reco
   const eye = sample.method === 'eye' ? selectEye(state) : null;
   const results = selectResults(state);
   const stash = selectStash(state);
-  const inputs = [sample, record, catalogue, settings, hand, eye, owned, groups, results, stash];
+  const named = selectNamed(state);
+  const inputs = [sample, record, named, catalogue, settings, hand, eye, owned, groups, results, stash];
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, catalogue, { settings, owned, hand, eye, groups, results, stash });
+  const result = work(sample, record, withSwaps(catalogue, record, named), {
+    settings,
+    owned,
+    hand,
+    eye,
+    groups,
+    results,
+    stash,
+  });
   answerCache.set(key, { inputs, result });
   return result;
 }
@@ -77,6 +87,12 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
   const sample = match && state.records.entities.sample[match.sampleId];
   const record: AnswerRecord | undefined = match?.answers.find((item) => item.id === answerId);
   return match && sample && record ? answeredBy(state, `${matchId}/${answerId}`, sample, record) : null;
+}
+
+/** A catalogue with what was chosen by hand for a card, be it had or not. */
+export function withSwaps(catalogue: Catalogue, { swaps }: AnswerRecord, named: Named): Catalogue {
+  const materials = withCalled(catalogue.materials, Object.values(swaps), named);
+  return materials === catalogue.materials ? catalogue : { ...catalogue, materials };
 }
 
 function work(
@@ -123,6 +139,7 @@ function work(
         hand,
         without: record.without,
         added: record.added,
+        swaps: record.swaps,
         picking: { ...NO_PICKING, results, stash },
       },
       groups,

@@ -60,6 +60,7 @@ export const NO_CHOICES: Choices = {
   hand: 'right',
   without: [],
   added: [],
+  swaps: {},
   picking: NO_PICKING,
   tails: [],
 };

@@ -138,6 +138,13 @@ export interface RoomAfter {
   needed_mm: number;
 }
 
+/** A material as the dressing names it and the one in its place: as it is, in a shade that is had, in what stands in, as chosen by hand; `short` where nothing does its work. */
+export interface CardMaterial {
+  asked: string;
+  used: string;
+  as: 'itself' | 'shade' | 'substitute' | 'hand' | 'short';
+}
+
 export interface CardWeight {
   kind: WeightKind;
   metal: MetalId | null;
@@ -228,6 +235,8 @@ export interface Card {
   /** Whether it can be tied from the materials to hand, and what stands in for what. */
   ready: Readiness;
   stash: Reason[];
+  /** Every material the dressing names, with the one this card is tied in. */
+  materials: CardMaterial[];
 }
 
 export type { BaseId };

@@ -1,4 +1,4 @@
-import { WATER_INDEX, WET_SCATTER_LOSS } from '../constants';
+import { SKY_GREY, WATER_INDEX, WET_SCATTER_LOSS } from '../constants';
 import { hexOfReflectance, reflectanceOf, type Reflectance } from './colour';
 
 /** A film of a material, one channel: reflectance R over black, transmittance T, scattering and absorbing power. */
@@ -100,3 +100,14 @@ export function stackColour(layers: readonly LayerMaterial[]): { dry: `#${string
 export function wetHex(hex: string, absorbency = 1): `#${string}` {
   return hexOfReflectance(reflectanceOf(hex).map((pad) => wetPad(pad, absorbency)) as Reflectance);
 }
+
+const mixed = (one: string, other: string, share: number): `#${string}` => {
+  const [first, second] = [reflectanceOf(one), reflectanceOf(other)];
+  return hexOfReflectance(first.map((value, at) => share * value + (1 - share) * second[at]!) as Reflectance);
+};
+
+/** What is seen of `hex` where it covers only a share (0–1) of what lies beneath it. Source: formulas §9. */
+export const openedTo = (hex: string, under: string, cover: number): `#${string}` => mixed(hex, under, cover);
+
+/** What is seen of `hex` under water while a share (0–1) of it is air that mirrors the sky. Source: formulas §9. */
+export const airHeld = (hex: string, share: number): `#${string}` => mixed(SKY_GREY, hex, share);

@@ -10,7 +10,7 @@ export {
   type Lab,
   type Reflectance,
 } from './colour';
-export { stackColour, wetHex, type Film, type LayerMaterial } from './film';
+export { airHeld, openedTo, stackColour, wetHex, type Film, type LayerMaterial } from './film';
 export { shadeOf, type Hue, type Shade, type Tone } from './shade';
 export { colourWord } from './colour-word';
 export { solveBlend, spread, type Blend, type BlendAsked, type BlendShade } from './blend';

@@ -17,7 +17,7 @@ export { beforeSecond, rankDressings, whyNot, type RankCatalogue, type RankedDre
 export { checkDressing, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
 export { readiness } from './readiness';
 export { neededBy, standInFor, type StandIn, type Wanted } from './stand-in';
-export { doesIn, substitutesFor, type Refused, type Substitute } from './substitutes';
+export { changesBetween, doesIn, refusedIn, substitutesFor, type Refused, type Substitute } from './substitutes';
 export { referenceRangeOf, type RangeHook } from './hook-range';
 export {
   completeDressing,

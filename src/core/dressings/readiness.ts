@@ -4,19 +4,26 @@ import type { Material } from '../materials';
 import type { Dressing } from './dressing';
 import { neededBy, standInFor, type Wanted } from './stand-in';
 
-/** Whether a dressing can be tied from the materials to hand; `unknown` until a stash has been begun. A shade of the material is the material where it comes near the natural's colour; a substitute does the same work. */
+const NONE: ReadonlySet<string> = new Set();
+
+/** Whether a dressing can be tied from the materials to hand; `unknown` until a stash has been begun. A shade of the material is the material where it comes near the natural's colour; a substitute does the same work. `chosen`: materials the tier took by hand. */
 export function readiness(
   dressing: Dressing,
   have: ReadonlySet<string> | null,
   materials: readonly Material[],
   wanted: Wanted = {},
+  chosen: ReadonlySet<string> = NONE,
 ): { ready: Readiness; reason: Reason | null } {
   if (have === null) return { ready: 'unknown', reason: null };
   const missing: { material: string }[] = [];
   const without: { material: string }[] = [];
   for (const needed of neededBy(dressing)) {
     const colour = needed.region === null ? null : (wanted[needed.region] ?? null);
-    const found = standInFor(dressing, needed, have, materials, colour);
+    // What was chosen by hand is what is wanted: nothing stands in for it.
+    const found =
+      chosen.has(needed.material) && !have.has(needed.material)
+        ? null
+        : standInFor(dressing, needed, have, materials, colour);
     if (found === null) without.push(needed);
     if (found === null || found.as === 'substitute') missing.push(needed);
   }

@@ -91,6 +91,15 @@ function refusal(
   return null;
 }
 
+/** Why one material may not stand in for another in a fly; null where it may, or does not do the same work. */
+export const refusedIn = (dressing: Dressing, wanted: Material, own: Material): Reason | null =>
+  refusal(
+    wanted,
+    own,
+    doesIn(dressing, wanted).filter((id) => own.functions.includes(id)),
+    dressing,
+  );
+
 /** How unlike two lie and look on the fly, 0–1; a lay twice as wide is as unlike as can be. */
 function textureApart(one: Material, other: Material): number {
   const wide =
@@ -103,6 +112,10 @@ function textureApart(one: Material, other: Material): number {
   ];
   return apart.reduce((sum, value) => sum + value, 0) / apart.length;
 }
+
+/** What a tier does otherwise with one than with the other, their colours with it. */
+export const changesBetween = (wanted: Material, own: Material): Reason[] =>
+  changesOf(wanted, own, COLOURLESS.includes(wanted.kind) ? null : deltaE(labOfHex(wanted.hex), labOfHex(own.hex)));
 
 /** What a tier does otherwise with one than with the other. */
 function changesOf(wanted: Material, own: Material, apart: number | null): Reason[] {

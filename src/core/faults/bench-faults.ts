@@ -39,7 +39,7 @@ export function cardOnHook(
     use,
     catalogue,
     natural: { stage: stage.id, measuredMm: naturalMm, bodyWidthMm: stage.girth * naturalMm, colours: {}, tails: [] },
-    choices: { schools, hand: 'right', barbRule: 'any', ...switched },
+    choices: { schools, hand: 'right', barbRule: 'any', swaps: {}, ...switched },
     count: null,
   });
 }

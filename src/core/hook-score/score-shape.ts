@@ -13,6 +13,8 @@ export interface TyingChoices {
   without: readonly string[];
   /** Switches turned on that are off as a rule. */
   added: readonly string[];
+  /** Materials chosen by hand for the card: by `dressing/material`, the one it is tied in instead. */
+  swaps: Readonly<Record<string, string>>;
 }
 
 /** A hook against a style and a natural: the shape of docs/cli.md, codes in place of words. */

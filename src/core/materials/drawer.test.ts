@@ -1,7 +1,18 @@
 import fc from 'fast-check';
 import { MATERIALS, SHADES } from '@/catalogue';
 import { deltaE, labOfHex, stackColour } from '../colour';
-import { everyHeld, fleckFor, heldBy, hexHeld, idsHeld, mixables, underbodies, withHeld } from '.';
+import {
+  everyHeld,
+  fleckFor,
+  heldBy,
+  hexHeld,
+  idsHeld,
+  materialCalled,
+  mixables,
+  underbodies,
+  withCalled,
+  withHeld,
+} from '.';
 
 const NAMED = { materials: MATERIALS, shades: SHADES };
 const held = (material: string, shade?: string, hex?: `#${string}`) => {
@@ -96,7 +107,7 @@ describe('an underbody for a thin skin', () => {
         fc.boolean(),
         (skinHex, target, transmittance, wet) => {
           const skin = { hex: skinHex, transmittance, absorbency: 0.4 };
-          const found = underbodies(skin, threads, { target: labOfHex(target), wet });
+          const found = underbodies([skin], threads, { target: labOfHex(target), wet });
           for (const own of threads.filter(({ shade }) => !shade?.bright).slice(0, 30)) {
             const seen = stackColour([
               { hex: hexHeld(own), transmittance: 0, absorbency: own.material.absorbency },
@@ -113,16 +124,34 @@ describe('an underbody for a thin skin', () => {
   test('yellow under a thin olive skin reads a warmer olive than black does', () => {
     const skin = { hex: '#8c7a56', transmittance: 0.5, absorbency: 0.3 };
     const [yellow, black] = [held('thread-yellow-50'), held('thread-black-70')].map(
-      (own) => underbodies(skin, [own], { target: labOfHex('#8a7f3c'), wet: true })[0]!,
+      (own) => underbodies([skin], [own], { target: labOfHex('#8a7f3c'), wet: true })[0]!,
     );
     expect(labOfHex(yellow!.wet)[2]).toBeGreaterThan(labOfHex(black!.wet)[2] + 5);
     expect(yellow!.deltaE).toBeLessThan(black!.deltaE);
   });
   test('only what is wound beneath is tried', () =>
     expect(
-      underbodies({ hex: '#8c7a56', transmittance: 0.5, absorbency: 0 }, [held('peacock-herl')], {
+      underbodies([{ hex: '#8c7a56', transmittance: 0.5, absorbency: 0 }], [held('peacock-herl')], {
         target: labOfHex('#8a7f3c'),
         wet: true,
       }),
     ).toEqual([]));
+});
+
+describe('a material by its id', () => {
+  const sold = SHADES.find(({ id }) => !MATERIALS.some((own) => own.id === id))!;
+  test('may be a shade that no dressing names: the facts of the whole, its own colour', () => {
+    expect(materialCalled(NAMED, sold.id)).toMatchObject({ id: sold.id, hex: sold.hex, of: sold.of, shades: 'one' });
+    expect(materialCalled(NAMED, 'cdc')).toBe(MATERIALS.find(({ id }) => id === 'cdc'));
+    expect(materialCalled(NAMED, 'no-such')).toBeNull();
+  });
+  test('is added to a list only where it is not there', () => {
+    expect(withCalled(MATERIALS, ['cdc', 'no-such'], NAMED)).toBe(MATERIALS);
+    expect(withCalled(MATERIALS, [sold.id], NAMED)).toHaveLength(MATERIALS.length + 1);
+  });
+});
+
+test('a shade that is in the drawer comes in no other: it is no longer dyed to match', () => {
+  const shade = MATERIALS.find(({ of, shades }) => of !== undefined && shades !== 'one')!;
+  expect(withHeld(MATERIALS, [held(shade.id)]).find(({ id }) => id === shade.id)!.shades).toBe('one');
 });

@@ -68,6 +68,23 @@ export function heldBy(
   };
 }
 
+/** A material by its id, or one of the shades it comes in; null where nobody knows it. */
+export function materialCalled({ materials, shades }: Named, id: string): Material | null {
+  const own = materials.find((material) => material.id === id);
+  if (own) return own;
+  const shade = shades.find((one) => one.id === id);
+  const whole = shade && materials.find((material) => material.id === shade.of);
+  return shade && whole ? inShade(whole, shade) : null;
+}
+
+/** The materials of a list, and those of `ids` that it does not name: shades that nobody has yet. */
+export function withCalled(materials: readonly Material[], ids: readonly string[], named: Named): readonly Material[] {
+  const added = ids.flatMap((id) =>
+    materials.some((material) => material.id === id) ? [] : (materialCalled(named, id) ?? []),
+  );
+  return added.length === 0 ? materials : [...materials, ...added];
+}
+
 /** What is held as dressings take it: in its shade and its colour, under the shade's id. */
 function materialHeld(held: Held): Material {
   const { material, shade, hex } = held;
@@ -88,8 +105,9 @@ export function withHeld(materials: readonly Material[], held: readonly Held[]):
   const added = [...own].filter(([id]) => !listed.has(id)).map(([, one]) => materialHeld(one));
   return [
     ...materials.map((material) => {
-      const hex = own.get(material.id)?.hex;
-      return hex ? { ...material, hex, shades: 'one' as const } : material;
+      const mine = own.get(material.id);
+      // A shade that is in the drawer is dyed: it comes in no other.
+      return mine?.hex || mine?.shade ? { ...material, hex: hexHeld(mine), shades: 'one' as const } : material;
     }),
     ...added,
   ];

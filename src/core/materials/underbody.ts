@@ -15,9 +15,9 @@ export interface Underbody {
 const winds = ({ material: { functions } }: Held) =>
   functions.includes('body.thread') || functions.includes('thread') || functions.includes('body.floss');
 
-/** Threads and flosses to lay under a thin skin, the one that brings the colour nearest first; of equals by id. Bright dyes are left out: no reflectance stands for them. Source: formulas §9. */
+/** Threads and flosses to lay under a thin skin, or several that lie over one another, innermost first: the one that brings the colour nearest first; of equals by id. Bright dyes are left out: no reflectance stands for them. Source: formulas §9. */
 export function underbodies(
-  skin: LayerMaterial,
+  skins: readonly LayerMaterial[],
   held: readonly Held[],
   { target, wet }: { target: Lab; wet: boolean },
 ): Underbody[] {
@@ -25,7 +25,7 @@ export function underbodies(
     .filter((own) => winds(own) && !own.shade?.bright)
     .map((own): Underbody => {
       const hex = hexHeld(own);
-      const seen = stackColour([{ hex, transmittance: 0, absorbency: own.material.absorbency }, skin]);
+      const seen = stackColour([{ hex, transmittance: 0, absorbency: own.material.absorbency }, ...skins]);
       return {
         id: calledHeld(own).id,
         name: calledHeld(own).name,

@@ -37,7 +37,13 @@ export function buildCard(input: CardInput): Card {
   const wanted = Object.fromEntries(
     Object.entries(natural?.colours ?? {}).map(([region, colour]) => [region, colour.lab]),
   );
-  const { dressing, ready, reasons } = fromStash(schooled.dressing, choices.picking?.stash ?? null, catalogue, wanted);
+  const { dressing, ready, reasons, used } = fromStash(
+    schooled.dressing,
+    choices.picking?.stash ?? null,
+    catalogue,
+    wanted,
+    choices.swaps,
+  );
   const material: MaterialOf = (id) => catalogue.materials.find((item) => item.id === id) ?? null;
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const { lengths, beadMm, pathMm, bead, marks } = lengthsOn(hook, use, natural, stage);
@@ -77,6 +83,7 @@ export function buildCard(input: CardInput): Card {
     schools_unused: schooled.unused,
     ready,
     stash: reasons,
+    materials: used,
   };
   tieCard(dressing, card, catalogue).states.forEach(
     ({ parts: standing }, index) => (steps[index]!.after = afterOf(standing)),

@@ -15,6 +15,7 @@ test('without a stash, or with all of it there, the dressing stays as it is', ()
     dressing: dressing('first-light-dun'),
     ready: 'unknown',
     reasons: [],
+    used: [...needs('first-light-dun')].map((id) => ({ asked: id, used: id, as: 'itself' })),
   });
   const all = worked('first-light-dun', needs('first-light-dun'));
   expect([all.ready, all.dressing, all.reasons.map((why) => why.code)]).toEqual([
@@ -214,4 +215,52 @@ test('a coat and a tint of a material that is swapped are swapped with it, other
   expect(made('thread-olive-70', null)).toEqual([other, null]);
   expect(made(null, 'thread-olive-70')).toEqual([null, other]);
   expect(made('head-varnish', 'brown-marker')).toEqual(['head-varnish', 'brown-marker']);
+});
+
+describe('a material chosen by hand', () => {
+  const by = (have: ReadonlySet<string> | null, swaps: Record<string, string>) =>
+    fromStash(dressing('first-light-dun'), have, SHIPPED, {}, swaps);
+  const fur = 'first-light-dun/fine-fur';
+  test('is in parts, steps and layers, with or without a stash, and what changes in the tying is said', () => {
+    const { dressing: made, ready, reasons, used } = by(null, { [fur]: 'claret-fur' });
+    expect(made.parts.find(({ id }) => id === 'thorax')!.material).toBe('claret-fur');
+    expect(JSON.stringify([made.parts, made.steps, made.layers])).not.toContain('"fine-fur"');
+    expect(ready).toBe('unknown');
+    expect(reasons[0]).toMatchObject({ code: 'swap-by-hand' });
+    // It drinks, where the other sheds.
+    expect(reasons.map(({ code }) => code)).toContain('change-soaks');
+    expect(used).toContainEqual({ asked: 'fine-fur', used: 'claret-fur', as: 'hand' });
+  });
+  test('is kept though the stash has what was written, and nothing stands in for one that is not there', () => {
+    const have = needs('first-light-dun');
+    expect(by(have, { [fur]: 'claret-fur' })).toMatchObject({ ready: 'short' });
+    expect(by(have, { [fur]: 'claret-fur' }).dressing.parts.some(({ material }) => material === 'claret-fur')).toBe(
+      true,
+    );
+    expect(by(new Set([...have, 'claret-fur']), { [fur]: 'claret-fur' }).ready).toBe('ready');
+  });
+  test('may be the one that is written, which the stash then no longer changes', () => {
+    const have = needs('first-light-dun');
+    have.delete('fine-fur');
+    have.add('underfur');
+    const kept = by(have, { [fur]: 'fine-fur' });
+    expect([kept.ready, kept.dressing]).toEqual(['short', dressing('first-light-dun')]);
+    expect(kept.reasons.map(({ code }) => code)).toEqual(['kept-by-hand', 'ready-short']);
+  });
+  test('of another dressing, or one that nobody knows, changes nothing', () => {
+    for (const swaps of [{ 'other/fine-fur': 'claret-fur' }, { [fur]: 'no-such' }] as Record<string, string>[])
+      expect(by(null, swaps).dressing).toBe(dressing('first-light-dun'));
+  });
+});
+
+test('how each material is used is told: as it is, in a shade, in what stands in, or not at all', () => {
+  const have = needs('first-light-dun');
+  for (const id of ['fine-fur', 'thread-olive-70', 'hackle-grey']) have.delete(id);
+  have.add('rust-fur').add('thread-brown-70');
+  const used = worked('first-light-dun', have).used;
+  expect(used.find(({ asked }) => asked === 'fine-fur')).toMatchObject({ used: 'rust-fur', as: 'shade' });
+  expect(used.filter(({ as }) => as === 'itself').every(({ asked, used: id }) => asked === id && have.has(id))).toBe(
+    true,
+  );
+  expect(worked('first-light-dun', new Set(['lead-wire'])).used.every(({ as }) => as === 'short')).toBe(true);
 });

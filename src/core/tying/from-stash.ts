@@ -1,6 +1,17 @@
 import type { Readiness } from '@/catalogue/ids';
+import type { CardMaterial } from '../card/card-shape';
 import { reason, type Reason } from '../code';
-import { neededBy, readiness, setMaterial, setThread, standInFor, type Dressing, type Wanted } from '../dressings';
+import {
+  changesBetween,
+  neededBy,
+  readiness,
+  setMaterial,
+  setThread,
+  standInFor,
+  type Dressing,
+  type Wanted,
+} from '../dressings';
+import type { Material } from '../materials';
 import { reworked, type WaysCatalogue } from '../ways';
 
 export interface FromStash {
@@ -8,25 +19,65 @@ export interface FromStash {
   ready: Readiness;
   /** What is there, what stands in for what, and what is missing. */
   reasons: Reason[];
+  used: CardMaterial[];
 }
 
-/** A dressing in the materials to hand: a material in the shade that comes nearest to the natural's colour, what is missing in what does the same work. As it was where no stash has been begun. Source: domain §7. */
-export function fromStash(
+/** What a material of a dressing is called among those that were chosen by hand. */
+export const swapKey = (dressing: string, material: string) => `${dressing}/${material}`;
+
+/** What was chosen by hand for a dressing, of what is known: in place of which of its materials, which. */
+function byHand(
   dressing: Dressing,
+  swaps: Readonly<Record<string, string>>,
+  materials: readonly Material[],
+): ReadonlyMap<string, Material> {
+  return new Map(
+    everyNeed(dressing).flatMap(({ material }) => {
+      const other = swaps[swapKey(dressing.id, material)];
+      const own = other === undefined ? undefined : materials.find(({ id }) => id === other);
+      return own ? [[material, own] as const] : [];
+    }),
+  );
+}
+
+/** A dressing in the materials chosen by hand, and in those to hand: a material in the shade that comes nearest to the natural's colour, what is missing in what does the same work. But for what was chosen it is as it was where no stash has been begun. Source: domain §7. */
+export function fromStash(
+  asWritten: Dressing,
   have: ReadonlySet<string> | null,
   catalogue: WaysCatalogue,
   wanted: Wanted = {},
+  chosen: Readonly<Record<string, string>> = {},
 ): FromStash {
-  const { ready, reason: said } = readiness(dressing, have, catalogue.materials, wanted);
-  if (have === null || said === null) return { dressing, ready, reasons: [] };
   const own = (id: string) => catalogue.materials.find((material) => material.id === id);
+  const hand = byHand(asWritten, chosen, catalogue.materials);
+  const taken = new Set([...hand.values()].map(({ id }) => id));
+  const dressing =
+    hand.size === 0 ? asWritten : swapped(asWritten, new Map([...hand].map(([from, { id }]) => [from, id])), catalogue);
+  const reasons = [...hand].flatMap(([from, to]) => [
+    from === to.id
+      ? reason('kept-by-hand', { name: to.name })
+      : reason('swap-by-hand', { from: own(from)?.name ?? from, to: to.name }),
+    ...changesBetween(own(from) ?? to, to),
+  ]);
+  const known = new Map<string, CardMaterial>(
+    everyNeed(asWritten).map(({ material: asked }) => [
+      asked,
+      hand.has(asked) ? { asked, used: hand.get(asked)!.id, as: 'hand' } : { asked, used: asked, as: 'itself' },
+    ]),
+  );
+  const used = [...known.values()];
+  const { ready, reason: said } = readiness(dressing, have, catalogue.materials, wanted, taken);
+  if (have === null || said === null) return { dressing, ready, reasons, used };
   const swaps = new Map<string, string>();
-  const reasons = [said];
+  reasons.push(said);
   for (const needed of everyNeed(dressing)) {
-    if (!own(needed.material) || swaps.has(needed.material)) continue;
+    if (!own(needed.material) || swaps.has(needed.material) || taken.has(needed.material)) continue;
     const colour = needed.region === null ? null : (wanted[needed.region] ?? null);
     const found = standInFor(dressing, needed, have, catalogue.materials, colour);
+    const line = known.get(needed.material);
+    if (!found && line) line.as = 'short';
     if (!found || found.as === 'itself') continue;
+    if (line) Object.assign(line, { used: found.id, as: found.as });
     swaps.set(needed.material, found.id);
     reasons.push(
       reason(found.as === 'shade' ? 'stash-shade' : 'stash-swap', {
@@ -35,7 +86,7 @@ export function fromStash(
       }),
     );
   }
-  return { ready, reasons, dressing: swaps.size === 0 ? dressing : swapped(dressing, swaps, catalogue) };
+  return { ready, reasons, used, dressing: swaps.size === 0 ? dressing : swapped(dressing, swaps, catalogue) };
 }
 
 /** What a dressing asks for, what may be left out too. */

@@ -334,7 +334,7 @@ describe('the bright-ring pupa on a curved 12, worked through by hand', () => {
     use,
     catalogue: { stages: STAGES, materials: MATERIALS, ways: WAYS },
     natural: { stage: 'caddis/pupa', measuredMm: 11, bodyWidthMm: 2.42, colours: {}, tails: [] },
-    choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [] },
+    choices: { schools: {}, hand: 'right', barbRule: 'any', without: [], added: [], swaps: {} },
     count: null,
   });
   const part = (id: string) => card.parts.find((item) => item.id === id)!;

@@ -54,6 +54,7 @@ export function BenchStep({
   answer,
   natural,
   plate,
+  colours,
 }: {
   matchId: string;
   record: AnswerRecord;
@@ -61,6 +62,8 @@ export function BenchStep({
   /** What it is tied for, and when, for paper. */
   natural: readonly string[];
   plate: ReactNode;
+  /** Its colours beside the natural's and what it is tied in, each a line until it is opened. */
+  colours: ReactNode;
 }) {
   const words = useWords();
   const speech = useSpeech();
@@ -110,6 +113,7 @@ export function BenchStep({
         </View>
         <View className="-mt-6">
           <CardCautions card={card} />
+          {colours}
           <WorkFold card={card} cautionsTold />
           <RoomFold card={card} />
           <SmallPrintFold card={card} />

@@ -14,6 +14,7 @@ import { Button, Choose, Digits, Field, Heading, InView, Say, Toggle, WordLink }
 import { AnswerPlate } from './answer-plate';
 import { Compare } from './compare';
 import { ReadyWord } from './ready';
+import { MaterialsInUse } from './materials-in-use';
 import { Reasons } from './reasons';
 import { SwatchStrip } from './swatch-strip';
 import { AtTheBench, WhatCounts } from './what-counts';
@@ -84,7 +85,12 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     <View className="gap-6 py-4">
       <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} switches maxHeight={wide ? 520 : 420} />
       {answer.dressing ? offer(answer.dressing, true) : null}
-      {answer.card ? <SwatchStrip card={answer.card} sample={sample} ride={answer.style.ride} /> : null}
+      {answer.card ? (
+        <>
+          <SwatchStrip matchId={matchId} record={record} card={answer.card} sample={sample} ride={answer.style.ride} />
+          <MaterialsInUse matchId={matchId} record={record} card={answer.card} natural={answer.natural} />
+        </>
+      ) : null}
       {pair.length === 2 ? <Compare pair={[pair[0]!, pair[1]!]} onClose={() => setCompared([])} /> : null}
       <View className="gap-2 px-5">
         <Heading size="small" level={3}>

@@ -1,5 +1,6 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame/screens';
+import { undone } from '@/state';
 import { change } from '@/state/__tests__/change';
 import { choose, DUN, laidOut, openScreen } from '../__tests__/screen';
 import { DressingScreen } from './dressing-screen';
@@ -73,7 +74,6 @@ test('a match shows each region beside what is made of it, in words, judged as t
 test('under a thin skin the thread is named that would bring it nearer, from what is had; where none does nothing is said', async () => {
   const { store } = await openScreen(<MatchScreen id="match_demo-auldry-spent" step="dressing" />);
   await laidOut();
-  expect(screen.queryByText(/beneath it would read/)).toBeNull();
   const { sampleId } = store.getState().records.entities.match['match_demo-auldry-spent']!;
   const coloured = (hex: string) =>
     act(
@@ -85,13 +85,71 @@ test('under a thin skin the thread is named that would bring it nearer, from wha
           }),
         ),
     );
+  // No thread makes it blue.
+  await coloured('#1030d0');
+  await laidOut();
+  expect(screen.queryByText(/beneath it would read/)).toBeNull();
   const said: string[] = [];
+  const laid: string[] = [];
+  const swapped = () => store.getState().records.entities.match['match_demo-auldry-spent']!.answers[0]!.swaps;
   for (const hex of ['#a4803a', '#96632e', '#7a4a26', '#84502c', '#9c8a3c', '#b08d3a', '#6f3f24']) {
     await coloured(hex);
     await laidOut();
-    said.push(...screen.queryAllByText(/beneath it would read/).map((line) => line.textContent!));
+    const lines = screen.queryAllByText(/beneath it would read/);
+    said.push(...lines.map((line) => line.textContent!));
+    if (lines.length === 0) continue;
+    // One tap lays it under, and it is then no longer advised; taken back it is advised again.
+    const [button] = screen.getAllByRole('button', { name: /^Lay .+ under$/ });
+    const thread = /^Lay (.+) under$/.exec(button!.getAttribute('aria-label')!)![1]!;
+    fireEvent.click(button!);
+    await laidOut();
+    laid.push(...Object.values(swapped()));
+    expect(screen.queryByRole('button', { name: `Lay ${thread} under` })).toBeNull();
+    expect(screen.getByRole('button', { name: new RegExp(`^${thread}: .*as you chose`) })).toBeInTheDocument();
+    await act(async () => void store.dispatch(undone()));
+    expect(swapped()).toEqual({});
   }
-  expect(said.length).toBeGreaterThan(0);
+  expect(laid.length).toBeGreaterThan(0);
   for (const line of said)
     expect(line).toMatch(/^.+ beneath it would read .+ wet: (same|hard to tell|close|related)\.$/);
+});
+
+test('a material is tied in another by one tap, on the card too; what may not stand in is refused, and it is taken back', async () => {
+  const { store } = await openScreen(<MatchScreen id={DUN} step="bench" />);
+  await laidOut();
+  fireEvent.click(screen.getByRole('button', { name: /^What it is tied in: \d+ materials/ }));
+  fireEvent.click(screen.getByRole('button', { name: /^Stiff cock hackle, grey: hackle · you have it/ }));
+  expect(screen.getByText(/^Not Stiff cock fibres, grey: /)).toBeInTheDocument();
+  const [take] = screen.getAllByRole('button', { name: /^Tie it in / });
+  const other = take!.getAttribute('aria-label')!.replace('Tie it in ', '');
+  fireEvent.click(take!);
+  await laidOut();
+  const swaps = () => store.getState().records.entities.match[DUN]!.answers[0]!.swaps;
+  expect(Object.keys(swaps())).toEqual(['first-light-dun/cock-hackle-grey']);
+  expect(screen.getAllByText(new RegExp(`${other} · 1.5 × gape`)).length).toBeGreaterThan(0);
+  fireEvent.click(screen.getByRole('button', { name: /no longer chosen by hand$/ }));
+  await laidOut();
+  expect(swaps()).toEqual({});
+  expect(screen.getByText(/Stiff cock hackle, grey · 1.5 × gape/)).toBeInTheDocument();
+});
+
+test('a material of which a shade of yours was taken can be kept as it is written', async () => {
+  const { store } = await openScreen(<MatchScreen id={DUN} step="dressing" />);
+  await laidOut();
+  fireEvent.click(screen.getByRole('button', { name: /abdomen, thorax · your shade of Fine water-shedding fur$/ }));
+  fireEvent.click(screen.getByRole('button', { name: 'Tie it in Fine water-shedding fur' }));
+  await laidOut();
+  expect(store.getState().records.entities.match[DUN]!.answers[0]!.swaps).toEqual({
+    'first-light-dun/fine-fur': 'fine-fur',
+  });
+  expect(screen.getByRole('button', { name: /as it is written, as you chose$/ })).toBeInTheDocument();
+});
+
+test('on the card the colours are a line in words until they are opened', async () => {
+  await openScreen(<MatchScreen id={DUN} step="bench" />);
+  await laidOut();
+  fireEvent.click(screen.getByRole('button', { name: /^Its colours beside yours: abdomen: \w+/ }));
+  expect(
+    within(screen.getByRole('list', { name: 'Its colours beside yours' })).getAllByRole('listitem').length,
+  ).toBeGreaterThan(1);
 });

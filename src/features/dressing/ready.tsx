@@ -1,21 +1,14 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Readiness } from '@/catalogue/ids';
-import {
-  neededBy,
-  readiness,
-  standInFor,
-  substitutesFor,
-  type Dressing,
-  type Refused,
-  type Substitute,
-} from '@/core/dressings';
+import { neededBy, readiness, standInFor, substitutesFor, type Dressing } from '@/core/dressings';
 import { everyHeld } from '@/core/materials';
 import { useApp } from '@/state';
 import { selectCatalogue, selectHeld, selectNamed, selectStash } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import { Fold, Say, WordLink } from '@/ui/primitives';
 import { AboutSection } from './dressing-about';
+import { Refusal, Several } from './materials-in-use';
 
 const TONE = { ready: 'sedge', substitutes: 'straw', short: 'dawn', unknown: 'soft' } as const;
 
@@ -133,42 +126,5 @@ function StandIns({ dressing, id }: { dressing: Dressing; id: string }) {
         <Refusal key={one.id} refused={one} />
       ))}
     </>
-  );
-}
-
-function Several({ title, several }: { title: string; several: readonly Substitute[] }) {
-  const words = useWords();
-  const speech = useSpeech();
-  return (
-    <View className="gap-2">
-      <Say size="small" weight="medium" tone="soft">
-        {title}
-      </Say>
-      {several.length === 0 ? (
-        <Say size="small" tone="soft">
-          {words('ready.none')}
-        </Say>
-      ) : null}
-      {several.map((one) => (
-        <View key={one.id}>
-          <Say>{one.name}</Say>
-          <Say size="small" tone="soft">
-            {one.changes.length === 0
-              ? words('ready.no-change')
-              : speech.clauses(one.changes.map((change) => speech.say(change)))}
-          </Say>
-        </View>
-      ))}
-    </View>
-  );
-}
-
-function Refusal({ refused: { name, why } }: { refused: Refused }) {
-  const words = useWords();
-  const speech = useSpeech();
-  return (
-    <Say size="small" tone="straw">
-      {words('ready.refused', { name, why: speech.say(why) })}
-    </Say>
   );
 }

@@ -2,29 +2,43 @@ import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import type { RideId } from '@/catalogue/ids';
 import { colourWord, labOfHex, shadeOf } from '@/core/colour';
-import { everyHeld, underbodies } from '@/core/materials';
-import { seenAs, stripIn, stripOf, type Card, type StripRow } from '@/core/tying';
-import type { SampleRecord } from '@/records';
-import { useApp } from '@/state';
-import { selectCatalogue, selectHeld, selectNamed } from '@/state/answering';
+import { doesIn, refusedIn, type Dressing } from '@/core/dressings';
+import { everyHeld, materialCalled, underbodies } from '@/core/materials';
+import { effectsOf, seenAs, stripIn, stripOf, type Card, type Effect, type StripRow } from '@/core/tying';
+import { swapMaterial, type AnswerRecord, type SampleRecord } from '@/records';
+import { useAct, useApp } from '@/state';
+import { selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/state/answering';
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Choose, Heading, Say, WordLink } from '@/ui/primitives';
+import { Button, Choose, Heading, Say, WordLink } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
 
 const WIDTH = 64;
 
+interface SwatchStripProps {
+  matchId: string;
+  record: AnswerRecord;
+  card: Card;
+  sample: SampleRecord;
+  ride: RideId;
+  /** Under a heading that stands already, within the sides of what holds it. */
+  bare?: boolean;
+}
+
 /** Each region of the natural beside the material made for it, dry above and wet below, in words first; judged as the fish sees it. */
-export function SwatchStrip({ card, sample, ride }: { card: Card; sample: SampleRecord; ride: RideId }) {
+export function SwatchStrip({ matchId, record, card, sample, ride, bare = false }: SwatchStripProps) {
   const words = useWords();
   const red = useRedLamp();
   const [state, setState] = useState<'dry' | 'wet'>(sample.surface === 'wet' ? 'wet' : seenAs(ride));
+  const dressing = useApp((app) => selectDressing(app, card.dressing.id));
   const rows = stripOf(card, sample.colours, sample.surface);
-  if (rows.length === 0) return null;
+  if (rows.length === 0 || !dressing) return null;
   return (
-    <View className="gap-2 px-5">
-      <Heading size="small" level={3}>
-        {words('swatches.title')}
-      </Heading>
+    <View className={`gap-2 ${bare ? '' : 'px-5'}`}>
+      {bare ? null : (
+        <Heading size="small" level={3}>
+          {words('swatches.title')}
+        </Heading>
+      )}
       {red ? (
         <Say size="small" tone="straw">
           {words('plate.red')}
@@ -47,9 +61,12 @@ export function SwatchStrip({ card, sample, ride }: { card: Card; sample: Sample
             {rows.map((row) => (
               <StripLine
                 key={row.part}
+                matchId={matchId}
+                record={record}
+                card={card}
+                dressing={dressing}
                 row={row}
                 state={state}
-                under={card.layers.find(({ part }) => part === row.part)?.from_under ?? []}
               />
             ))}
           </View>
@@ -59,23 +76,28 @@ export function SwatchStrip({ card, sample, ride }: { card: Card; sample: Sample
   );
 }
 
-function StripLine({
-  row,
-  state,
-  under,
-}: {
+interface LineProps {
+  matchId: string;
+  record: AnswerRecord;
+  card: Card;
+  dressing: Dressing;
   row: StripRow;
   state: 'dry' | 'wet';
-  /** What lies over one another, from the underbody up. */
-  under: Card['layers'][number]['from_under'];
-}) {
+}
+
+function StripLine(props: LineProps) {
+  const { card, dressing, row, state } = props;
   const words = useWords();
   const speech = useSpeech();
+  const named = useApp(selectNamed);
   const { materials } = useApp(selectCatalogue);
   const { natural, made, apart } = stripIn(row, state);
-  const shape = materials.find(({ id }) => id === row.material?.id)?.drawn ?? 'lock';
+  const called = (id: string) => materials.find((own) => own.id === id) ?? materialCalled(named, id);
+  const shape = called(row.material?.id ?? '')?.drawn ?? 'lock';
   const word = (hex: string) => speech.shade(shadeOf(labOfHex(hex)));
   const target = natural.slice(1);
+  const told: readonly Effect['effect'][] = state === 'wet' ? ['tinted', 'matted', 'air'] : ['tinted'];
+  const effects = effectsOf(card, row.part, dressing, called).filter(({ effect }) => told.includes(effect));
   return (
     <View role="listitem" className="gap-1 border-b border-line py-3">
       <View className="flex-row items-center gap-3">
@@ -97,7 +119,12 @@ function StripLine({
           </Say>
         </View>
       </View>
-      <Beneath row={row} state={state} under={under} />
+      {effects.map(({ effect, hex, by }) => (
+        <Say key={effect} size="small" tone="soft">
+          {words(`swatches.effect.${effect}`, { by: by?.name ?? '', reads: word(hex) })}
+        </Say>
+      ))}
+      <Beneath {...props} />
       <View className="flex-row flex-wrap items-center justify-between gap-x-3">
         <Say size="small" tone="soft" className="min-w-0 flex-1">
           {row.material?.name ?? ''}
@@ -120,39 +147,61 @@ const THIN = 0.2;
 /** So much nearer (CIEDE2000) is worth another thread. */
 const WORTH = 1.5;
 
-/** The thread that would bring a thin skin nearest to the natural, where another than the one beneath does so: of what is had, else of all. */
-function Beneath({
-  row,
-  state,
-  under,
-}: {
-  row: StripRow;
-  state: 'dry' | 'wet';
-  under: Card['layers'][number]['from_under'];
-}) {
+/** The thread that would bring a thin skin nearest to the natural, where another than the one beneath does so: of what is had, else of all. One tap lays it under. */
+function Beneath({ matchId, record, card, dressing, row, state }: LineProps) {
   const words = useWords();
   const speech = useSpeech();
+  const act = useAct();
   const { materials } = useApp(selectCatalogue);
   const held = useApp(selectHeld);
   const named = useApp(selectNamed);
   const { natural: target, apart } = stripIn(row, state);
-  const skin = materials.find(({ id }) => id === under.at(-1)?.material);
-  const best = useMemo(() => {
-    if (!skin || under.length < 2 || skin.transmittance < THIN) return null;
-    const asked = { target: labOfHex(target), wet: state === 'wet' };
-    return underbodies(skin, held ?? everyHeld(named), asked)[0] ?? null;
-  }, [skin, under.length, target, state, held, named]);
+  const stack = card.layers.find(({ part }) => part === row.part)?.from_under;
+  const [best, written] = useMemo(() => {
+    const called = (id: string) => materials.find((own) => own.id === id) ?? materialCalled(named, id);
+    const skins = (stack ?? []).slice(1).flatMap(({ material }) => called(material) ?? []);
+    const under = stack?.[0]?.material;
+    const own = called(card.materials.find(({ used }) => used === under)?.asked ?? '');
+    if (!own || skins.length === 0 || skins.some(({ transmittance }) => transmittance < THIN)) return [null, null];
+    const does = doesIn(dressing, own);
+    const fits = (held ?? everyHeld(named)).filter(
+      ({ material }) =>
+        does.every((id) => material.functions.includes(id)) && refusedIn(dressing, own, material) === null,
+    );
+    return [underbodies(skins, fits, { target: labOfHex(target), wet: state === 'wet' })[0] ?? null, own];
+  }, [card.materials, dressing, held, materials, named, stack, state, target]);
   // What is off even so is no advice.
-  if (!best || best.deltaE > apart - WORTH || colourWord(best.deltaE) === 'off') return null;
+  if (!best || !written || best.deltaE > apart - WORTH || colourWord(best.deltaE) === 'off') return null;
   const seen = state === 'wet' ? best.wet : best.dry;
+  const head = dressing.parts.some(({ part, material }) => part === 'head' && material === written.id);
   return (
-    <Say size="small">
-      {words('swatches.beneath', {
-        thread: best.name,
-        reads: speech.shade(shadeOf(labOfHex(seen))),
-        state: speech.plain('surfaces', state),
-        word: speech.plain('colour-words', colourWord(best.deltaE)),
-      })}
-    </Say>
+    <View className="items-start gap-1">
+      <Say size="small">
+        {words('swatches.beneath', {
+          thread: best.name,
+          reads: speech.shade(shadeOf(labOfHex(seen))),
+          state: speech.plain('surfaces', state),
+          word: speech.plain('colour-words', colourWord(best.deltaE)),
+        })}
+      </Say>
+      {head ? (
+        <Say size="small" tone="soft">
+          {words('swatches.beneath-head')}
+        </Say>
+      ) : null}
+      <Button
+        label={words('swatches.lay')}
+        spoken={words('swatches.lay-what', { thread: best.name })}
+        onPress={() =>
+          act(swapMaterial, {
+            matchId,
+            answerId: record.id,
+            dressing: dressing.id,
+            material: written.id,
+            by: best.id,
+          })
+        }
+      />
+    </View>
   );
 }

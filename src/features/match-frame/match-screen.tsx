@@ -7,7 +7,7 @@ import { noteAnswer, useAfterwards, useApp, useAppDispatch } from '@/state';
 import { selectAnswered, type Answered } from '@/state/answering';
 import { BenchStep } from '@/features/bench';
 import { BoxAnswers, useBestFly } from '@/features/box';
-import { AnswerPlate, DressingStep } from '@/features/dressing';
+import { AnswerPlate, CardColours, DressingStep } from '@/features/dressing';
 import { HookStep, HowFar } from '@/features/hook';
 import { hookName, lengthDetail, matchTitle, offDigits, placeLine, stepLines } from '@/features/matches';
 import { NaturalStep } from '@/features/natural';
@@ -105,6 +105,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
         placeLine(sample, speech.day(sample.when, true), speech),
       ]}
       plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 250} />}
+      colours={<CardColours matchId={id} record={record} sample={sample} answer={answer} />}
     />
   );
 }

@@ -2,6 +2,7 @@ import { differenceInMinutes } from 'date-fns/differenceInMinutes';
 import equal from 'fast-deep-equal';
 import type { IntentId, RegionId, StageId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM, Z95 } from '@/core/constants';
+import { swapKey } from '@/core/tying';
 import { command, found, type Around } from '../command';
 import type { Entities } from '../kinds';
 import { sampleSchema, type SampleRecord } from '../sample/schema';
@@ -221,6 +222,17 @@ export const setCardSchools = command<OfAnswer & { schools: Record<string, strin
 export const setSwitches = command<OfAnswer & { without: string[]; added: string[] }>(
   'part',
   (draft, { without, added, ...of }) => void Object.assign(answerOf(draft, of), { without, added }),
+);
+
+/** A material of a dressing tied in another for this card; `by` null: as the dressing, or the stash, has it. */
+export const swapMaterial = command<OfAnswer & { dressing: string; material: string; by: string | null }>(
+  'swap-material',
+  (draft, { dressing, material, by, ...of }) => {
+    const { swaps } = answerOf(draft, of);
+    if (by === null) delete swaps[swapKey(dressing, material)];
+    else swaps[swapKey(dressing, material)] = by;
+  },
+  { label: ({ by }) => (by === null ? 'unswap-material' : 'swap-material') },
 );
 
 /** A match with its natural and its photographs, unless another match is of the same natural. */

@@ -2,6 +2,7 @@ import { around } from '../__tests__/around';
 import { Gone } from '../command';
 import { cleanEntities } from '../demo';
 import { demoEntities } from '../demo-valley';
+import { migrate } from '../migrate';
 import * as command from './commands';
 
 function begun() {
@@ -148,4 +149,22 @@ test('a match that was begun and left empty is taken up again as of now; one of 
   command.nameMatch.run(draft, { matchId: second.matchId, title: 'Pale one' }, later);
   expect(command.newMatch.run(draft, { own: second.matchId }, later).matchId).not.toBe(second.matchId);
   expect(Object.keys(draft.match)).toHaveLength(3);
+});
+
+test('a material is chosen by hand for one dressing, and no longer', () => {
+  const { draft, here, of, match } = begun();
+  const one = { ...of, dressing: 'first-light-dun', material: 'fine-fur' };
+  command.swapMaterial.run(draft, { ...one, by: 'claret-fur' }, here);
+  expect(match().answers[0]!.swaps).toEqual({ 'first-light-dun/fine-fur': 'claret-fur' });
+  command.swapMaterial.run(draft, { ...one, dressing: 'other', by: null }, here);
+  expect(Object.keys(match().answers[0]!.swaps)).toHaveLength(1);
+  command.swapMaterial.run(draft, { ...one, by: null }, here);
+  expect(match().answers[0]!.swaps).toEqual({});
+});
+
+test('a match of before materials could be chosen has none chosen', () => {
+  const { draft, match } = begun();
+  const [{ swaps: _, ...answer }] = match().answers as [ReturnType<typeof match>['answers'][number]];
+  const moved = migrate('match', 3, { ...draft.match[Object.keys(draft.match)[0]!], answers: [answer] });
+  expect(moved).toMatchObject({ ok: true, data: { answers: [{ id: answer.id, swaps: {} }] } });
 });

@@ -17,6 +17,8 @@ export const answerSchema = object({
   without: array(string().required()).default([]),
   /** Switches turned on that are off as a rule. */
   added: array(string().required()).default([]),
+  /** Materials chosen by hand: by `dressing/material`, the one it is tied in instead. */
+  swaps: words(),
   settled: text(),
 });
 
