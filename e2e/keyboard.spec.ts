@@ -74,6 +74,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/drawer/blend?hex=8a7f3c': /From a natural/,
   '/drawer/shopping': /Got /,
   '/drawer/shades': /Nearest to a colour/,
+  '/drawer/threads': /For which fly/,
   '/drawer/convert': /Maker, model, size/,
   '/drawer/convert?hook=osmere:lark:14': /button Bessock Fine 13/,
   '/drawer/import': /Read a file/,

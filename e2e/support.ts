@@ -41,6 +41,7 @@ export const ROUTES = [
   '/drawer/blend?hex=8a7f3c',
   '/drawer/shopping',
   '/drawer/shades',
+  '/drawer/threads',
   '/drawer/convert',
   '/drawer/convert?hook=osmere:lark:14',
   '/drawer/import',

@@ -13,6 +13,7 @@ import {
 } from '../dressings';
 import type { Material } from '../materials';
 import { reworked, type WaysCatalogue } from '../ways';
+import { finishIn } from './thread-advice';
 
 export interface FromStash {
   dressing: Dressing;
@@ -96,11 +97,18 @@ const everyNeed = (dressing: Dressing) =>
 function swapped(dressing: Dressing, swaps: ReadonlyMap<string, string>, catalogue: WaysCatalogue): Dressing {
   const swap = (id: string) => swaps.get(id) ?? id;
   const beside = (id: string | null) => (id === null ? null : swap(id));
+  const fibre = (id: string) => catalogue.materials.find((own) => own.id === id)?.fibre ?? null;
+  const finish = ({ material, finish_turns: turns }: { material: string; finish_turns: number }) =>
+    finishIn(turns, fibre(material), fibre(swap(material)));
   const remade = reworked(
     dressing,
     (record) => ({
       ...record,
-      threads: record.threads.map((thread) => ({ ...thread, material: swap(thread.material) })),
+      threads: record.threads.map((thread) => ({
+        ...thread,
+        material: swap(thread.material),
+        finish_turns: finish(thread),
+      })),
       parts: record.parts.map((part) => ({
         ...part,
         of: part.of.map(swap),
@@ -116,5 +124,16 @@ function swapped(dressing: Dressing, swaps: ReadonlyMap<string, string>, catalog
       part.material !== null && swaps.has(part.material) ? setMaterial(made, part.id, swap(part.material)) : made,
     dressing,
   );
-  return dressing.threads.reduce((made, thread, index) => setThread(made, index, swap(thread.material)), parts);
+  const made = dressing.threads.reduce((all, thread, index) => setThread(all, index, swap(thread.material)), parts);
+  const raised = new Map(dressing.threads.map((thread) => [swap(thread.material), finish(thread)]));
+  const first = dressing.threads[0] ? finish(dressing.threads[0]) : 0;
+  return {
+    ...made,
+    steps: made.steps.map((step) =>
+      step.do === 'finish' && step.turns !== null
+        ? { ...step, turns: Math.max(step.turns, raised.get(step.material ?? '') ?? first) }
+        : step,
+    ),
+    threads: made.threads.map((thread, index) => ({ ...thread, finish_turns: finish(dressing.threads[index]!) })),
+  };
 }

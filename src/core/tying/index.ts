@@ -17,4 +17,6 @@ export { swapKey } from './from-stash';
 export { inSchool, placesFor, type UnusedSchool } from './in-school';
 export { countsTurns } from '../card/lay';
 export type { LaidPart, LayOut } from './lay-out';
+export { threadOnCard, threadsThatServe, type Serves, type ThreadVerdict } from './thread-desk';
+export { aughtOf, denierOf, threadFacts, type ThreadFacts } from './thread-facts';
 export { seenAs, stripIn, stripOf, type StripRow } from './strip';

@@ -1,5 +1,6 @@
 import {
   AT_MM,
+  FINISH,
   FLARING_PULL_G,
   FLAT_WIDTHS,
   GRAMS_PER_DENIER,
@@ -31,6 +32,10 @@ export function turnsHeld(steps: readonly Pick<CardStep, 'do' | 'at' | 'turns'>[
   return held.reduce((sum, { turns }) => sum + (turns ?? HOLDING_TURNS.wound), 0);
 }
 
+/** Turns to finish with in another thread than is written: a slick one takes more, unless resin or wire holds them. Source: domain §4. */
+export const finishIn = (turns: number, written: Material['fibre'], fibre: Material['fibre']): number =>
+  fibre === 'gel-spun' && written !== fibre && turns > FINISH.covered ? Math.max(FINISH.slick, turns) : turns;
+
 /** Turns of a flattened thread that a head may take: as long as the head, no thicker than a neat one. Source: domain §4, formulas §8. */
 export function headTurnBudget(denier: number, fibre: NonNullable<Material['fibre']>, on: ThreadOnHook): number {
   const solid = threadDiameter(denier, fibre);
@@ -46,12 +51,14 @@ export function threadReasons(
   material: Material,
   on: ThreadOnHook,
   materials: readonly Material[],
+  /** The head is tied with it, whatever the dressing names for it. */
+  headOfIt = dressing.parts.some((part) => part.part === 'head' && part.material === thread.material),
 ): Reason[] {
   if (material.denier === null || material.fibre === null) return [];
   const { denier, fibre } = { denier: material.denier, fibre: material.fibre };
   const reasons: Reason[] = [];
   const atHead = thread.role === 'foundation' || thread.role === 'head';
-  if (atHead && dressing.parts.some((part) => part.part === 'head' && part.material === material.id)) {
+  if (atHead && headOfIt) {
     const [turns, budget] = [on.heldAtHead + thread.finish_turns, headTurnBudget(denier, fibre, on)];
     reasons.push(
       reason(turns > budget ? 'thread-bulk-over' : 'thread-bulk', { turns, budget, denier }, { evidence: 'theory' }),

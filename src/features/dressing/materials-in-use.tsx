@@ -9,7 +9,7 @@ import { swapMaterial, type AnswerRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Fold, Heading, Say } from '@/ui/primitives';
+import { Button, Fold, Heading, Say, WordLink } from '@/ui/primitives';
 
 interface InUseProps {
   matchId: string;
@@ -160,6 +160,9 @@ function InPlace({
       {refused.map((one) => (
         <Refusal key={one.id} refused={one} />
       ))}
+      {dressing.threads.some(({ material }) => material === line.asked) ? (
+        <WordLink to={{ pathname: '/drawer/threads', params: { match: matchId } }}>{words('threads.which')}</WordLink>
+      ) : null}
     </>
   );
 }

@@ -3,8 +3,18 @@ import { View } from 'react-native';
 import type { RideId } from '@/catalogue/ids';
 import { colourWord, labOfHex, shadeOf } from '@/core/colour';
 import { doesIn, refusedIn, type Dressing } from '@/core/dressings';
-import { everyHeld, materialCalled, underbodies } from '@/core/materials';
-import { effectsOf, seenAs, stripIn, stripOf, type Card, type Effect, type StripRow } from '@/core/tying';
+import { calledHeld, everyHeld, materialCalled, underbodies, type Held, type Material } from '@/core/materials';
+import {
+  effectsOf,
+  seenAs,
+  stripIn,
+  stripOf,
+  threadOnCard,
+  threadsThatServe,
+  type Card,
+  type Effect,
+  type StripRow,
+} from '@/core/tying';
 import { swapMaterial, type AnswerRecord, type SampleRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/state/answering';
@@ -147,6 +157,23 @@ const THIN = 0.2;
 /** So much nearer (CIEDE2000) is worth another thread. */
 const WORTH = 1.5;
 
+/** Threads that may take the place of one however they show: they hold, have room at the head and build no lump. */
+const layable = (
+  dressing: Dressing,
+  thread: Dressing['threads'][number],
+  card: Card,
+  held: readonly Held[],
+  materials: readonly Material[],
+) =>
+  threadsThatServe(dressing, thread, threadOnCard(card), held, materials)
+    .filter(
+      ({ serves, head, reasons }) =>
+        serves !== 'no' &&
+        (head === null || head.turns <= head.budget) &&
+        !reasons.some(({ code }) => code === 'thread-bulkier'),
+    )
+    .map(({ id }) => id);
+
 /** The thread that would bring a thin skin nearest to the natural, where another than the one beneath does so: of what is had, else of all. One tap lays it under. */
 function Beneath({ matchId, record, card, dressing, row, state }: LineProps) {
   const words = useWords();
@@ -163,13 +190,17 @@ function Beneath({ matchId, record, card, dressing, row, state }: LineProps) {
     const under = stack?.[0]?.material;
     const own = called(card.materials.find(({ used }) => used === under)?.asked ?? '');
     if (!own || skins.length === 0 || skins.some(({ transmittance }) => transmittance < THIN)) return [null, null];
+    const all = held ?? everyHeld(named);
+    const thread = dressing.threads.find(({ material }) => material === own.id);
     const does = doesIn(dressing, own);
-    const fits = (held ?? everyHeld(named)).filter(
-      ({ material }) =>
-        does.every((id) => material.functions.includes(id)) && refusedIn(dressing, own, material) === null,
+    const serving = thread && new Set(layable(dressing, thread, card, all, materials));
+    const fits = all.filter((one) =>
+      serving
+        ? serving.has(calledHeld(one).id)
+        : does.every((id) => one.material.functions.includes(id)) && refusedIn(dressing, own, one.material) === null,
     );
     return [underbodies(skins, fits, { target: labOfHex(target), wet: state === 'wet' })[0] ?? null, own];
-  }, [card.materials, dressing, held, materials, named, stack, state, target]);
+  }, [card, dressing, held, materials, named, stack, state, target]);
   // What is off even so is no advice.
   if (!best || !written || best.deltaE > apart - WORTH || colourWord(best.deltaE) === 'off') return null;
   const seen = state === 'wet' ? best.wet : best.dry;

@@ -60,6 +60,7 @@ export function MaterialsScreen() {
       <View className="flex-row flex-wrap gap-x-5 px-5 pt-3">
         <WordLink to="/drawer/blend">{words('stash.to-blend')}</WordLink>
         <WordLink to="/drawer/shades">{words('shades.title')}</WordLink>
+        <WordLink to="/drawer/threads">{words('threads.title')}</WordLink>
         {had.length === 0 ? null : <WordLink to="/drawer/shopping">{words('shopping.title')}</WordLink>}
       </View>
       <View className="flex-row flex-wrap items-end gap-3 px-5 py-3">

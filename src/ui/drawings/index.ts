@@ -8,5 +8,6 @@ export { NaturalThumb } from './natural-thumb';
 export { Plate } from './plate';
 export { cardInWater } from './in-water';
 export { fitInto, inTheme, svgPicture, type PlacedMarks, type SvgPicture } from './to-svg';
+export { THREAD_TIMES, ThreadEnds } from './thread-ends';
 export { Swatch } from './swatch';
 export { ShadePlane } from './shade-plane';
