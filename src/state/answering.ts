@@ -1,7 +1,8 @@
 /** The second door: everything that is worked out with the catalogue, so that opening the app does not wait for it. */
-export { selectAnswered, selectCatalogue, withSwaps, type Answered } from './answers';
+export { selectAnswered, selectCatalogue, type Answered } from './answers';
 export { selectBoxMatch, selectCarried, selectFlyName } from './box';
 export { selectOwnMaterials } from './own-materials';
+export { selectAtHand } from './at-hand';
 export { selectHeld, selectNamed, selectStash } from './stash';
 export { selectGroups, selectKey } from './own-groups';
 export { selectBelief } from './belief';

@@ -9,7 +9,7 @@ import type { Eye } from '@/core/naturals';
 import type { AnswerRecord, DeviceRecord, MatchRecord, SampleRecord, SettingsRecord } from '@/records';
 import { selectDressings } from './dressings';
 import { selectEye } from './eye';
-import { selectHooks, selectOwned } from './hooks';
+import { selectHooks, selectHooksHad, selectOwned } from './hooks';
 import { selectGroups } from './own-groups';
 import { selectNamed, selectStash, selectWorkable } from './stash';
 import { selectResults } from './results';
@@ -64,8 +64,9 @@ export function answeredBy(state: State, key: string, sample: SampleRecord, reco
   const eye = sample.method === 'eye' ? selectEye(state) : null;
   const results = selectResults(state);
   const stash = selectStash(state);
+  const hooks = selectHooksHad(state);
   const named = selectNamed(state);
-  const inputs = [sample, record, named, catalogue, settings, hand, eye, owned, groups, results, stash];
+  const inputs = [sample, record, named, catalogue, settings, hand, eye, owned, groups, results, stash, hooks];
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
   const result = work(sample, record, withSwaps(catalogue, record, named), {
@@ -76,6 +77,7 @@ export function answeredBy(state: State, key: string, sample: SampleRecord, reco
     groups,
     results,
     stash,
+    hooks,
   });
   answerCache.set(key, { inputs, result });
   return result;
@@ -90,7 +92,7 @@ export function selectAnswered(state: State, matchId: string, answerId: string):
 }
 
 /** A catalogue with what was chosen by hand for a card, be it had or not. */
-export function withSwaps(catalogue: Catalogue, { swaps }: AnswerRecord, named: Named): Catalogue {
+function withSwaps(catalogue: Catalogue, { swaps }: AnswerRecord, named: Named): Catalogue {
   const materials = withCalled(catalogue.materials, Object.values(swaps), named);
   return materials === catalogue.materials ? catalogue : { ...catalogue, materials };
 }
@@ -107,6 +109,7 @@ function work(
     groups,
     results,
     stash,
+    hooks,
   }: Pick<DeviceRecord, 'hand'> & {
     settings: SettingsRecord;
     eye: Eye | null;
@@ -114,6 +117,7 @@ function work(
     groups: readonly NaturalGroup[];
     results: ReadonlyMap<string, Results>;
     stash: ReadonlySet<string> | null;
+    hooks: ReadonlySet<string> | null;
   },
 ): Answered {
   const missing = waitsFor(sample, record.stage, CASE.growing);
@@ -140,7 +144,7 @@ function work(
         without: record.without,
         added: record.added,
         swaps: record.swaps,
-        picking: { ...NO_PICKING, results, stash },
+        picking: { ...NO_PICKING, results, stash, hooks },
       },
       groups,
       CASE.growing,

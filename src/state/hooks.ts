@@ -15,3 +15,9 @@ export const selectHooks = createSelector([selectModels, selectMakers], (models,
 
 /** Hooks owned, by hook id, over every packet. */
 export const selectOwned = createSelector([(state: State) => state.records.entities.packet], ownedIn);
+
+/** Ids of the hooks that are there; null until there was any packet. */
+export const selectHooksHad = createSelector(
+  [selectOwned, (state: State) => Object.keys(state.records.entities.packet).length > 0],
+  (owned, any): ReadonlySet<string> | null => (any ? new Set(Object.keys(owned).filter((id) => owned[id]! > 0)) : null),
+);

@@ -6,7 +6,6 @@ import {
   beforeSecond,
   NO_PICKING,
   rankDressings,
-  readiness,
   type Asked,
   type Dressing,
   type RankedDressing,
@@ -38,6 +37,7 @@ import {
 } from '../naturals';
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, LadderOf, Sample } from './answer-shape';
+import { readyAtHand } from './at-hand';
 import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
 import { isSecond } from './seconds';
 import { carryOn, placeOf, scoreHook, styleUse, type StyleInUse, type HookAnswer } from '../hook-score';
@@ -152,11 +152,7 @@ export function considered(
   meanMm: number,
 ): Dressed {
   const [ranked] = rankDressings([dressing], askedOf(sample, choices, meanMm), catalogue);
-  return dressed(
-    ranked!,
-    choices.dressingPin === dressing.id,
-    readiness(dressing, choices.picking.stash, catalogue.materials).ready,
-  );
+  return dressed(ranked!, choices.dressingPin === dressing.id, readyAtHand(dressing, choices.picking, catalogue).ready);
 }
 
 interface Chosen {
@@ -206,7 +202,7 @@ function chooseDressing(
     offered.length > 0
       ? offered
       : otherOrders(catalogue, asked).filter((item) => item.dressing.id !== first?.dressing.id);
-  const readyOf = (item: RankedDressing) => readiness(item.dressing, choices.picking.stash, catalogue.materials).ready;
+  const readyOf = (item: RankedDressing) => readyAtHand(item.dressing, choices.picking, catalogue).ready;
   return {
     first,
     ready: first ? readyOf(first) : 'unknown',

@@ -1,4 +1,5 @@
 export { answer, askedOf, considered, holdsOfHook, narrowed, nearestOfMaker, NO_CHOICES, railOf } from './answer';
+export { hookFor, readyAtHand } from './at-hand';
 export { secondsTo } from './seconds';
 export { naturalOf } from './natural-of';
 export { firmHook } from './firm-hook';

@@ -221,7 +221,9 @@ export function choicesOf(
 ): Choices {
   const picking = {
     ...pickingOf(natural, tier, stage, groups, growing),
-    ...(chosen.picking ? { stash: chosen.picking.stash, results: chosen.picking.results } : {}),
+    ...(chosen.picking
+      ? { stash: chosen.picking.stash, hooks: chosen.picking.hooks, results: chosen.picking.results }
+      : {}),
   };
   const counted = [Number(natural.signs.tails ?? NaN)].filter(Number.isInteger);
   return { ...NO_CHOICES, ...chosen, picking, tails: tailsOfNatural({ stage, counted, fits: picking.groups, groups }) };

@@ -1,6 +1,7 @@
 import { REFERENCE } from '../constants';
 import {
   hookFromRow,
+  raftLength,
   reads,
   referenceEye,
   referenceGape,
@@ -18,6 +19,15 @@ export interface RangeHook {
   naturalMm: number;
 }
 
+/** A caddis case over the body in it, where nothing was measured; typical. */
+const CASE_OVER_BODY = 1.2;
+
+/** What a style compares with the fly for a natural whose body is so long, mm. */
+export function comparedMm(style: Style, naturalMm: number): number {
+  if (style.measure === 'case') return naturalMm * CASE_OVER_BODY;
+  return style.measure === 'raft' ? raftLength(naturalMm) : naturalMm;
+}
+
 /** Reference-shaped hooks for the shortest, middle and longest natural of a dressing. */
 export function referenceRangeOf(dressing: Pick<Dressing, 'length_mm'>, style: Style): RangeHook[] {
   const [low, high] = dressing.length_mm;
@@ -25,13 +35,7 @@ export function referenceRangeOf(dressing: Pick<Dressing, 'length_mm'>, style: S
     const bend = style.bends[0]!;
     const column = bend === 'curved-shank' || bend === 'continuous-curve' ? bend : 'straight';
     const path = style.path[column] ?? style.path.straight ?? 1;
-    const wanted =
-      style.measure === 'case'
-        ? naturalMm * 1.2
-        : style.measure === 'raft'
-          ? Math.sqrt(Math.max(1, 11 / naturalMm)) * naturalMm
-          : naturalMm;
-    const shankMm = (style.share * wanted) / path;
+    const shankMm = (style.share * comparedMm(style, naturalMm)) / path;
     const n = reads(shankMm);
     const scaleLength = referenceShank(n);
     const row: HookRow = {

@@ -41,6 +41,8 @@ export interface Picking {
   minutes: number | null;
   tools: ReadonlySet<string> | null;
   stash: ReadonlySet<string> | null;
+  /** Ids of the hooks in packets; null until any was counted. */
+  hooks: ReadonlySet<string> | null;
   results: ReadonlyMap<string, Results>;
   /** Weight of each criterion: 1 as a rule, 0 leaves it out, 2 counts it twice. */
   weights: Readonly<Partial<Record<Criterion, number>>>;
@@ -54,6 +56,7 @@ export const NO_PICKING: Picking = {
   minutes: null,
   tools: null,
   stash: null,
+  hooks: null,
   results: new Map(),
   weights: {},
 };

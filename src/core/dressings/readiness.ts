@@ -2,9 +2,40 @@ import { reason, type Reason } from '../code';
 import type { Readiness } from '@/catalogue/ids';
 import type { Material } from '../materials';
 import type { Dressing } from './dressing';
+import type { Tool } from './tool';
 import { neededBy, standInFor, type Wanted } from './stand-in';
 
 const NONE: ReadonlySet<string> = new Set();
+
+/** What of the bench is known beside the materials; null is unknown and does not count. */
+export interface Bench {
+  /** Whether a hook of the tier's carries it. */
+  hook: { had: boolean; name: string | null } | null;
+  tools: ReadonlySet<string> | null;
+}
+
+/** The same with hooks and tools: without a hook it is short, without a tool it is done otherwise. Unknown stays what no stash was begun for. */
+export function readyAtBench(
+  { ready, reasons }: { ready: Readiness; reasons: readonly Reason[] },
+  dressing: Pick<Dressing, 'tools'>,
+  { hook, tools }: Bench,
+  known: readonly Tool[],
+): { ready: Readiness; reasons: Reason[] } {
+  if (ready === 'unknown') return { ready, reasons: [...reasons] };
+  const missing = tools === null ? [] : dressing.tools.filter((id) => !tools.has(id));
+  const without = missing.flatMap((id) => known.find((tool) => tool.id === id) ?? []);
+  const noHook = hook !== null && !hook.had;
+  return {
+    ready: noHook ? 'short' : ready === 'ready' && without.length > 0 ? 'substitutes' : ready,
+    reasons: [
+      ...reasons,
+      ...(noHook
+        ? [hook.name === null ? reason('ready-no-hook') : reason('ready-no-such-hook', { hook: hook.name })]
+        : []),
+      ...without.map(({ name, without: how }) => reason('ready-no-tool', { tool: name, how })),
+    ],
+  };
+}
 
 /** Whether a dressing can be tied from the materials to hand; `unknown` until a stash has been begun. A shade of the material is the material where it comes near the natural's colour; a substitute does the same work. `chosen`: materials the tier took by hand. */
 export function readiness(

@@ -43,8 +43,8 @@ export interface CardPage {
   /** The fly, colours resolved to hex; null leaves the picture out. Bounds mm, y up. */
   drawing: { marks: Mark[]; bounds: { left: number; right: number; top: number; bottom: number } } | null;
   words: {
-    /** Beside the line of 50 mm. */
-    check: string;
+    /** Beside the line of 50 mm; null where nothing is laid against the paper. */
+    check: string | null;
     /** Under the enlarged drawing; holds `{{times}}`. */
     enlarged: string;
     trueSize: string;
@@ -260,7 +260,8 @@ export async function cardPdf(card: CardPage, paper: CardPaper, faces: CardFaces
   const half = rightWide / 2;
   // Short ones stand two in a row.
   const rows: CardPage['bars'][] = [];
-  for (const bar of [...card.bars, { label: card.words.check, mm: SHEET.check }]) {
+  const check = card.words.check === null ? [] : [{ label: card.words.check, mm: SHEET.check }];
+  for (const bar of [...card.bars, ...check]) {
     const open = rows.at(-1);
     if (open?.length === 1 && [...open, bar].every(({ mm }) => mm * own < half - 3)) open.push(bar);
     else rows.push([bar]);

@@ -48,7 +48,8 @@ export function tyingCardSvg({ title, sub, natural, sections, bars, drawing, wor
     text(MARGIN_MM, down, words.trueSize);
     down += LINE_MM;
   }
-  for (const { label, mm } of [...bars, { label: words.check, mm: CHECK_MM }]) {
+  const check = words.check === null ? [] : [{ label: words.check, mm: CHECK_MM }];
+  for (const { label, mm } of [...bars, ...check]) {
     down += LINE_MM;
     parts.push(
       `<path d="M${MARGIN_MM} ${at(down - 2)}v2.4M${MARGIN_MM} ${at(down - 0.8)}h${at(mm)}M${at(MARGIN_MM + mm)} ${at(down - 2)}v2.4" fill="none" stroke="#000000" stroke-width="0.3"/>`,

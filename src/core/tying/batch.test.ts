@@ -1,4 +1,5 @@
-import { batchOf } from './batch';
+import { cardOn14 } from '../../../tools/test-catalogue';
+import { batchOf, takenBy } from './batch';
 import { figuresOf, type FiguresInput } from './figures';
 import type { Card } from '../card/card-shape';
 
@@ -203,4 +204,15 @@ describe('figures that a sentence may name', () => {
     expect(asked({ card: { mm: 3 } })).toMatchObject({ tip: { mm: 6 } });
     expect(asked({ card: { mm: 3 } })).not.toHaveProperty('over');
   });
+});
+
+test('what several flies take together: by the material as the dressing names it, what is lost with it, none by eye', () => {
+  const card = cardOn14('first-light-dun');
+  const own = batchOf(card, 6).lines.filter(({ all }) => all !== null);
+  const taken = takenBy([card, card], 6);
+  expect(own.length).toBeGreaterThan(1);
+  for (const { material, unit, all } of own)
+    expect(taken.get(material)!.find((line) => line.unit === unit)!.all).toBeCloseTo(2 * all!, 9);
+  const swapped = { ...card, materials: card.materials.map((line) => ({ ...line, asked: `written-${line.asked}` })) };
+  expect([...takenBy([swapped], 6).keys()].every((id) => id.startsWith('written-'))).toBe(true);
 });

@@ -51,3 +51,22 @@ export function batchOf(card: Card, count: number): NonNullable<Card['batch']> {
     prepare,
   };
 }
+
+/** What so many flies of each of several cards take of every material, what is lost with it: by the material as the dressing names it. What goes by eye is left out. */
+export function takenBy(
+  cards: readonly Card[],
+  each: number,
+): ReadonlyMap<string, { unit: BatchLine['unit']; all: number }[]> {
+  const taken = new Map<string, { unit: BatchLine['unit']; all: number }[]>();
+  for (const card of cards)
+    for (const { material, unit, all } of batchOf(card, each).lines) {
+      if (all === null) continue;
+      const asked = card.materials.find(({ used }) => used === material)?.asked ?? material;
+      const lines = taken.get(asked) ?? [];
+      taken.set(asked, lines);
+      const known = lines.find((line) => line.unit === unit);
+      if (known) known.all += all;
+      else lines.push({ unit, all });
+    }
+  return taken;
+}

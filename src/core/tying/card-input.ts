@@ -1,5 +1,5 @@
 import type { RegionId, StageId } from '@/catalogue/ids';
-import type { Dressing, Picking } from '../dressings';
+import type { Dressing, Picking, Tool } from '../dressings';
 import type { StageRow } from '../hooks';
 import type { HookAnswer, StyleInUse, TyingChoices } from '../hook-score';
 import type { Material } from '../materials';
@@ -20,9 +20,14 @@ export interface CardInput {
   dressing: Dressing;
   hook: HookAnswer;
   use: StyleInUse;
-  catalogue: { stages: readonly StageRow[]; materials: readonly Material[]; ways: readonly Way[] };
+  catalogue: {
+    stages: readonly StageRow[];
+    materials: readonly Material[];
+    ways: readonly Way[];
+    tools?: readonly Tool[];
+  };
   natural: CardNatural | null;
-  choices: TyingChoices & { picking?: Pick<Picking, 'stash'> };
+  choices: TyingChoices & { picking?: Pick<Picking, 'stash' | 'hooks' | 'tools'> };
   /** Flies to tie; null for a card without a batch. */
   count: number | null;
 }

@@ -3,7 +3,7 @@ import type { BenchState, PartStanding } from '../bench/bench-shape';
 import { tieCard } from '../bench/tie-card';
 import type { AfterStep, Card, CardPart, CardStep } from '../card/card-shape';
 import { layOnHook } from '../card/lay';
-import { leftOut, type Dressing, type DressingWeight } from '../dressings';
+import { leftOut, readyAtBench, type Bench, type Dressing, type DressingWeight } from '../dressings';
 import { placeOf, type HookAnswer, type StyleInUse } from '../hook-score';
 import { barbAllowed, placeReasons, xOf } from '../hooks';
 import type { Material } from '../materials';
@@ -37,13 +37,14 @@ export function buildCard(input: CardInput): Card {
   const wanted = Object.fromEntries(
     Object.entries(natural?.colours ?? {}).map(([region, colour]) => [region, colour.lab]),
   );
-  const { dressing, ready, reasons, used } = fromStash(
+  const { dressing, used, ...stash } = fromStash(
     schooled.dressing,
     choices.picking?.stash ?? null,
     catalogue,
     wanted,
     choices.swaps,
   );
+  const { ready, reasons } = readyAtBench(stash, dressing, benchOf(hook, choices.picking), catalogue.tools ?? []);
   const material: MaterialOf = (id) => catalogue.materials.find((item) => item.id === id) ?? null;
   const stage = catalogue.stages.find((row) => row.id === (natural?.stage ?? dressing.stages[0]))!;
   const { lengths, beadMm, pathMm, bead, marks } = lengthsOn(hook, use, natural, stage);
@@ -120,6 +121,14 @@ function laidOn(dressing: Dressing, { input, without, lengths, bead, pathMm, mat
 }
 
 const laidPart = (laid: LayOut, kind: CardPart['part']) => laid.parts.find((item) => item.part.part === kind);
+
+/** What of the bench is known: the card's own hook, counted only where packets are. */
+const benchOf = (hook: HookAnswer, picking: CardInput['choices']['picking']): Bench => ({
+  hook: picking?.hooks
+    ? { had: picking.hooks.has(hook.id), name: `${hook.maker_name} ${hook.model_name} ${hook.size}` }
+    : null,
+  tools: picking?.tools ?? null,
+});
 
 /** Why this hook, but for what its bend alone says. */
 function hookReasons(hook: HookAnswer, use: StyleInUse): Card['hook_reasons'] {

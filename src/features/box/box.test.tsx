@@ -271,6 +271,9 @@ describe('over all boxes', () => {
     fireEvent.click(screen.getByRole('button', { name: /^To tie/ }));
     const rows = screen.getAllByRole('link', { name: /^Tie First-light upright dun/ });
     expect(rows[0]).toHaveAttribute('href', '/dressings/first-light-dun');
+    // Whether it can be tied stands with it, from the stash, the packets and the tools.
+    expect(rows[0]).toHaveTextContent(/ready to tie/);
+    expect(rows[0]).toHaveAccessibleName(/ready to tie/);
   });
   test('at the water the same fly of two boxes stands once, with where else it lies', async () => {
     const store = await fresh({ signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });

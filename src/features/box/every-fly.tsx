@@ -3,7 +3,8 @@ import { View } from 'react-native';
 import { sameFlies, type SameFly } from '@/records';
 import { foundBy } from '@/speech/card';
 import { useApp } from '@/state';
-import { selectCatalogue, selectFlyName } from '@/state/answering';
+import { readyAtHand } from '@/core/answer';
+import { selectAtHand, selectCatalogue, selectFlyName } from '@/state/answering';
 import { InList, useSpeech, useWords } from '@/features/shell';
 import { Digits, Field, Fold, Row, Say } from '@/ui/primitives';
 import { hookLine, placeName } from './in-box';
@@ -78,6 +79,12 @@ export function EveryFly() {
 function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?: boolean }) {
   const words = useWords();
   const speech = useSpeech();
+  const hand = useApp(selectAtHand);
+  const catalogue = useApp(selectCatalogue);
+  const readyOf = (id: string | null) => {
+    const dressing = toTie && hand.stash ? catalogue.dressings.find((own) => own.id === id) : undefined;
+    return dressing ? speech.plain('readiness', readyAtHand(dressing, hand, catalogue).ready) : null;
+  };
   return (
     <View role="list" className="border-t border-line">
       {lines.map(({ fly, name, hook, places }) => (
@@ -94,12 +101,13 @@ function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?:
                 hook,
                 words('box.left-count', { count: fly.left }),
                 places,
+                readyOf(fly.fly.dressingId),
               ])}
             >
               <View className="min-w-0 flex-1">
                 <Say weight="medium">{name}</Say>
                 <Say size="small" tone="soft">
-                  {speech.beside([hook, toTie ? null : places])}
+                  {speech.beside([hook, toTie ? readyOf(fly.fly.dressingId) : places])}
                 </Say>
               </View>
               {toTie && fly.fly.dressingId ? (

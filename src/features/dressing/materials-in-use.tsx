@@ -24,6 +24,7 @@ interface InUseProps {
 export function MaterialsInUse(props: InUseProps) {
   const { card, bare = false } = props;
   const words = useWords();
+  const speech = useSpeech();
   const dressing = useApp((state) => selectDressing(state, card.dressing.id));
   if (!dressing) return null;
   return (
@@ -38,10 +39,19 @@ export function MaterialsInUse(props: InUseProps) {
           <MaterialLine key={line.asked} {...props} line={line} dressing={dressing} />
         ))}
       </View>
+      {card.stash
+        .filter(({ code }) => BENCH.includes(code))
+        .map((why) => (
+          <Say key={speech.say(why)} size="small" tone="straw" className="px-5 pt-2">
+            {speech.say(why)}
+          </Say>
+        ))}
     </View>
   );
 }
 
+/** What is said of hook and tools. */
+const BENCH: readonly string[] = ['ready-no-such-hook', 'ready-no-tool'];
 const TONE = { itself: 'soft', shade: 'soft', substitute: 'straw', hand: 'river', short: 'dawn' } as const;
 
 type LineProps = InUseProps & { line: CardMaterial; dressing: Dressing };

@@ -153,3 +153,36 @@ test('on the card the colours are a line in words until they are opened', async 
     within(screen.getByRole('list', { name: 'Its colours beside yours' })).getAllByRole('listitem').length,
   ).toBeGreaterThan(1);
 });
+
+test('hooks and tools count: which hook of the drawer carries it, and how to do without a tool that is not there', async () => {
+  const { store } = await openScreen(<DressingScreen id="first-light-dun" />);
+  expect(within(drawer()).getByText('A hook that carries it').nextSibling).toHaveTextContent(/^your \w+ .+ \d+$/);
+  expect(within(drawer()).queryByText('Whip finisher')).toBeNull();
+  await act(
+    async () =>
+      void store.dispatch(
+        change('tools', (draft) => {
+          draft.settings.main!.tools = ['bobbin', 'scissors'];
+          for (const packet of Object.values(draft.packet)) packet.tally.count = 0;
+        }),
+      ),
+  );
+  expect(within(drawer()).getByText('Fine scissors').nextSibling).toHaveTextContent('you have it');
+  expect(within(drawer()).getByText('Whip finisher').nextSibling).toHaveTextContent('not there; a pen tip; fingers');
+  expect(within(drawer()).getByText(/^none of yours is made for it/)).toBeInTheDocument();
+});
+
+test('a card without its hook is short of it, and says which', async () => {
+  const { store } = await openScreen(<MatchScreen id={DUN} step="bench" />);
+  await act(
+    async () =>
+      void store.dispatch(
+        change('packets', (draft) => {
+          for (const packet of Object.values(draft.packet)) packet.tally.count = 0;
+        }),
+      ),
+  );
+  await laidOut();
+  fireEvent.click(screen.getByRole('button', { name: /^What it is tied in: .* short of something$/ }));
+  expect(screen.getByText(/^you have no \w+ .+ \d+$/)).toBeInTheDocument();
+});

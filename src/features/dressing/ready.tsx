@@ -1,10 +1,11 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import type { Readiness } from '@/catalogue/ids';
-import { neededBy, readiness, standInFor, substitutesFor, type Dressing } from '@/core/dressings';
+import { neededBy, standInFor, substitutesFor, type Dressing } from '@/core/dressings';
+import { hookFor, readyAtHand } from '@/core/answer';
 import { everyHeld } from '@/core/materials';
 import { useApp } from '@/state';
-import { selectCatalogue, selectHeld, selectNamed, selectStash } from '@/state/answering';
+import { selectAtHand, selectCatalogue, selectHeld, selectNamed, selectStash } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import { Fold, Say, WordLink } from '@/ui/primitives';
 import { AboutSection } from './dressing-about';
@@ -25,13 +26,13 @@ export function ReadyWord({ ready }: { ready: Readiness }) {
 
 /** Which dressings of a library can be tied, by id; null until a stash has been begun. */
 export function useReadiness(dressings: readonly Dressing[]): ReadonlyMap<string, Readiness> | null {
-  const stash = useApp(selectStash);
-  const { materials } = useApp(selectCatalogue);
+  const hand = useApp(selectAtHand);
+  const catalogue = useApp(selectCatalogue);
   return useMemo(
     () =>
-      stash &&
-      new Map(dressings.map((dressing) => [dressing.id, readiness(dressing, stash, materials).ready] as const)),
-    [dressings, stash, materials],
+      hand.stash &&
+      new Map(dressings.map((dressing) => [dressing.id, readyAtHand(dressing, hand, catalogue).ready] as const)),
+    [dressings, hand, catalogue],
   );
 }
 
@@ -95,7 +96,46 @@ export function FromTheDrawer({ dressing }: { dressing: Dressing }) {
           ),
         )
       )}
+      {stash === null ? null : <HookAndTools dressing={dressing} />}
     </AboutSection>
+  );
+}
+
+/** The hook of the drawer that carries it, and the tools it needs: each where something was said of them. */
+function HookAndTools({ dressing }: { dressing: Dressing }) {
+  const words = useWords();
+  const { hooks, tools } = useApp(selectAtHand);
+  const catalogue = useApp(selectCatalogue);
+  const hook = useMemo(() => hooks && hookFor(dressing, hooks, catalogue), [dressing, hooks, catalogue]);
+  const line = (name: string, said: string, had: boolean) => (
+    <View key={name} className="border-b border-line py-2">
+      <Say>{name}</Say>
+      <Say size="small" tone={had ? 'sedge' : 'straw'}>
+        {said}
+      </Say>
+    </View>
+  );
+  return (
+    <>
+      {hooks === null
+        ? null
+        : line(
+            words('ready.hook'),
+            hook
+              ? words('ready.hook-had', { hook: `${hook.makerName} ${hook.modelName} ${hook.size}` })
+              : words('ready.hook-none'),
+            hook !== null,
+          )}
+      {tools === null
+        ? null
+        : dressing.tools.flatMap((id) => {
+            const tool = catalogue.tools.find((own) => own.id === id);
+            if (!tool) return [];
+            return tools.has(id)
+              ? [line(tool.name, words('ready.as.itself'), true)]
+              : [line(tool.name, words('ready.tool-without', { how: tool.without }), false)];
+          })}
+    </>
   );
 }
 

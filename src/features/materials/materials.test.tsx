@@ -9,10 +9,16 @@ import { MaterialsScreen } from './materials-screen';
 import { ShadeBookScreen } from './shade-book';
 import { ShoppingScreen } from './shopping-screen';
 
-const mockWork = { hang: false, asked: [] as unknown[] };
+const mockWork = { hang: false, fails: false, asked: [] as unknown[] };
 jest.mock('@/workers', () => ({
-  run: (_job: string, input: { shades: never[]; asked: never }, { signal }: { signal: AbortSignal }) => {
+  run: (
+    job: string,
+    input: { shades: never[]; asked: never },
+    { signal }: { signal: AbortSignal } = { signal: new AbortController().signal },
+  ) => {
     mockWork.asked.push(input);
+    if (job === 'tying-card-pdf')
+      return mockWork.fails ? Promise.reject(new Error('no')) : Promise.resolve(new Uint8Array([1]));
     if (!mockWork.hang)
       return Promise.resolve(jest.requireActual('@/core/colour').solveBlend(input.shades, input.asked));
     return new Promise((_, reject) =>
@@ -197,8 +203,34 @@ describe('the shopping list', () => {
     expect(varnish()).toBe(1);
     fireEvent.click(screen.getByRole('button', { name: 'Save as CSV' }));
     expect(saved[0]).toMatchObject({ name: 'aubade-shopping.csv' });
-    expect(saved[0]!.text).toMatch(/^material,amount,for,why\r\n/);
-    expect(saved[0]!.text).toMatch(/Fine rubber legs,one card,Legs,short for Flat-sided stone nymph/);
+    expect(saved[0]!.text).toMatch(/^material,amount,takes,for,why\r\n/);
+    expect(saved[0]!.text).toMatch(/Fine rubber legs,one card,takes 50,Legs,short for Flat-sided stone nymph/);
+  });
+  test('what the flies take of it with what is lost, for as many as are wanted; hooks that no packet holds', async () => {
+    await openScreen(<ShoppingScreen />);
+    const legs = () => screen.getByRole('checkbox', { name: 'Got Fine rubber legs' });
+    expect(legs()).toHaveTextContent('takes 50');
+    fireEvent.click(screen.getByRole('button', { name: 'Flies of each: 7' }));
+    expect(legs()).toHaveTextContent(/takes 5[1-9]/);
+    const hooks = within(screen.getByRole('list', { name: 'Hooks' })).getAllByRole('listitem');
+    expect(hooks.map((hook) => hook.textContent)).toContain(
+      'Tholeby Stone Long 4short for Flat-sided stone nymphCount them in',
+    );
+    expect(hooks.map((hook) => hook.textContent)).toContain('Bessock Fine 153 leftCount them in');
+  });
+  test('on paper by what it is for, each with a box to tick; where it cannot be made that is said', async () => {
+    await openScreen(<ShoppingScreen />);
+    await act(async () => void fireEvent.click(screen.getByRole('button', { name: 'Save PDF to print' })));
+    const { card } = mockWork.asked.at(-1) as { card: { sections: { title: string; lines: string[] }[] } };
+    expect(card.sections.map(({ title }) => title)).toEqual(expect.arrayContaining(['Thread', 'Legs', 'Hooks']));
+    expect(card.sections.find(({ title }) => title === 'Legs')!.lines[0]).toBe(
+      '[  ] Fine rubber legs · one card · takes 50 · short for Flat-sided stone nymph',
+    );
+    expect(saved.at(-1)).toMatchObject({ name: 'aubade-shopping.pdf', type: 'application/pdf' });
+    mockWork.fails = true;
+    await act(async () => void fireEvent.click(screen.getByRole('button', { name: 'Save PDF to print' })));
+    expect(screen.getByText(/could not be made/)).toBeInTheDocument();
+    mockWork.fails = false;
   });
   test('until a stash is begun there is none', async () => {
     await openScreen(<ShoppingScreen />, 'clean');
