@@ -1,11 +1,20 @@
-import { MATERIALS, SHADES } from '@/catalogue';
+import { GROUPS, labOfShade, MATERIALS, SHADES } from '@/catalogue';
+import { matches as VALLEY } from '@/catalogue/demo-valley.json';
 import { deltaE, labOfHex, shadeOf, type Lab } from '.';
 import { CENTRES } from './shade';
 
-const LABS: readonly (readonly [name: string, lab: Lab])[] = [...MATERIALS, ...SHADES].map(({ id, hex }) => [
-  id,
-  labOfHex(hex),
-]);
+/** Colours of naturals: as the guide says them of every group and stage, and as they were measured in the valley. */
+const SAID = [...new Set(GROUPS.flatMap(({ stages }) => stages.flatMap(({ shades }) => shades)))];
+const NATURALS: readonly (readonly [name: string, lab: Lab])[] = [
+  ...SAID.map((id) => [id, labOfShade(id)!] as const),
+  ...VALLEY.flatMap(({ key, colours }) =>
+    Object.entries(colours).map(([region, hex]) => [`${key} ${region}`, labOfHex(hex)] as const),
+  ),
+];
+const LABS: readonly (readonly [name: string, lab: Lab])[] = [
+  ...[...MATERIALS, ...SHADES].map(({ id, hex }) => [id, labOfHex(hex)] as const),
+  ...NATURALS,
+];
 /** Random numbers that are the same in every run. */
 function drawn() {
   let seed = 20_261_130;
@@ -19,6 +28,15 @@ test('no shipped colour lies far from the word it is called by', () => {
     return [id, Math.round(deltaE(lab, centre.lab))] as const;
   }).filter(([, apart]) => apart > 16);
   expect(far).toEqual([]);
+});
+
+test('a colour that the guide says of a natural is called by that word', () => {
+  expect(SAID.length).toBeGreaterThan(10);
+  expect(NATURALS.length).toBeGreaterThan(SAID.length + 10);
+  for (const id of SAID) {
+    const { tone, hue } = shadeOf(labOfShade(id)!);
+    expect(tone === null ? hue : `${tone}-${hue}`).toBe(tone === null ? id.replace(/^\w+-/, '') : id);
+  }
 });
 
 test('two colours that look the same are called the same, but at the edge of a word', () => {

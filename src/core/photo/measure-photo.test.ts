@@ -15,6 +15,8 @@ const DUN: InsectPlan = {
   thorax: '#3b352c',
   glare: 2,
 };
+/** A rolled pad of one colour, of the shape of a stout larva. */
+const PAD: InsectPlan = { ...DUN, stage: 'caddis/free-larva', bodyMm: 13, curl: 0, angle: 1.2, glare: 0 };
 const SCENE: Scene = {
   seed: 7,
   card: 'wallet',
@@ -67,6 +69,20 @@ const CASES: Record<string, { more: Partial<Scene>; asked?: Partial<PhotoAsked> 
       height: 1275,
     },
   },
+  'pads of three furs': {
+    more: {
+      insects: [
+        { ...PAD, at: [24, 22], abdomen: '#c9b48c', thorax: '#c9b48c' },
+        { ...PAD, at: [44, 30], abdomen: '#3b352c', thorax: '#3b352c', bodyMm: 10 },
+        { ...PAD, at: [62, 24], abdomen: '#7f7238', thorax: '#7f7238', bodyMm: 7 },
+      ],
+      kelvin: 3200,
+      width: 1700,
+      height: 1275,
+    },
+    asked: { pads: true },
+  },
+  'no pad': { more: { insects: [] }, asked: { pads: true } },
   'photo-no-card': { more: { card: null, insects: [] } },
   'photo-nothing': { more: { insects: [] } },
   'photo-touches-edge': { more: { insects: [{ ...DUN, at: [14.5, 27], angle: 0 }] } },
@@ -126,6 +142,14 @@ describe('a photograph on the field card', () => {
     expect(deltaE(of('in lamp light').insects[0]!.regions['abdomen-belly']!.lab, labOfHex(DUN.abdomen))).toBeLessThan(
       2.5,
     );
+  });
+  test('gives the colours of pads of material, the largest first, under any light; no insects', () => {
+    const { pads, insects, refused } = of('pads of three furs');
+    expect([refused, insects, pads.length]).toEqual([null, [], 3]);
+    const truth = ['#c9b48c', '#3b352c', '#7f7238'];
+    pads.forEach(({ lab }, at) => expect(deltaE(lab, labOfHex(truth[at]!))).toBeLessThan(4));
+    expect(of('plain').pads).toEqual([]);
+    expect(of('no pad').refused).toMatchObject({ code: 'photo-nothing' });
   });
   test('names regions by the view', () =>
     expect(Object.keys(of('from the back').insects[0]!.regions)).toEqual(

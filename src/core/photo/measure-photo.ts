@@ -25,6 +25,8 @@ export interface PhotoAsked {
   stretch?: number;
   /** Whether it may have wings, where its stage is known: without, all that is thick is body. */
   winged?: boolean;
+  /** Pads of material in place of insects: their colours alone. */
+  pads?: boolean;
   /** True length over printed length of the card's check line. */
   printedScale: number;
 }
@@ -48,6 +50,8 @@ export interface PhotoMeasure {
   card: { size: CardSize; residualMm: number; tiltDeg: number; printedScale: number; pxPerMm: number } | null;
   light: { white: readonly [number, number, number]; unevenness: number } | null;
   insects: PhotoInsect[];
+  /** Colours of the pads that lie whole on the card, the largest first; none where insects were asked for. */
+  pads: RegionColour[];
 }
 
 /** Called with the share that is done, 0–1; may throw to stop the work. */
@@ -83,9 +87,11 @@ const HEAD_SURE = 0.12;
 const LEAST_CONFIDENCE = 0.3;
 /** What is rounder than this is a drop or a crumb. */
 const LEAST_SLENDER = 1.2;
+/** Of the largest pad's area: what is smaller fell off it. */
+const CRUMB = 0.1;
 
 function refused(code: string, card: PhotoMeasure['card'], light: PhotoMeasure['light']): PhotoMeasure {
-  return { refused: { code, params: {} }, card, light, insects: [] };
+  return { refused: { code, params: {} }, card, light, insects: [], pads: [] };
 }
 
 /** Median chroma of an insect's trunk. */
@@ -241,6 +247,21 @@ function measureOn(
   const whole = cuts.filter(({ cut }) => !cut.touchesEdge);
   if (cuts.length === 0) return refused('photo-nothing', card, said);
   if (whole.length === 0) return refused('photo-touches-edge', card, said);
+  if (asked.pads) {
+    const area = ({ cut: { depth } }: (typeof whole)[number]) => depth.reduce((sum, at) => sum + Number(at > 0), 0);
+    const largest = Math.max(...whole.map((one) => area(one) / one.window.scale ** 2));
+    const pads = whole
+      .map((one) => ({ ...one, mm2: area(one) / one.window.scale ** 2 }))
+      .filter(({ mm2 }) => mm2 > CRUMB * largest)
+      .sort((a, b) => b.mm2 - a.mm2)
+      .flatMap(
+        ({ cut, window, tones }) =>
+          caseColour(cut, tones, (found.edgePx / found.pxPerMm) * window.scale).told.case ?? [],
+      );
+    return pads.length === 0
+      ? refused('photo-nothing', card, said)
+      : { refused: null, card, light: said, insects: [], pads };
+  }
   const insects: PhotoInsect[] = [];
   let small = 0;
   let ragged = 0;
@@ -317,5 +338,5 @@ function measureOn(
     .map((insect, index) => ({ ...insect, n: index + 1 }));
   if (kept.length === 0)
     return refused(ragged > 0 ? 'photo-overlap' : small > 0 ? 'photo-small' : 'photo-nothing', card, said);
-  return { refused: null, card, light: said, insects: kept };
+  return { refused: null, card, light: said, insects: kept, pads: [] };
 }

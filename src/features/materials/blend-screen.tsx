@@ -24,6 +24,7 @@ import { Button, Choose, Digits, Field, Fold, Heading, Pick, Say, Stepper, Toggl
 import { Swatch } from '@/ui/drawings';
 import { ColourAsked } from './colour-asked';
 import { colourSaid } from './colour-said';
+import { ShadeFromPhoto } from './shade-from-photo';
 
 const SHOWN = 4;
 const LOOKED_AT = 40;
@@ -425,6 +426,15 @@ function KeptBlend({ id, own }: { id: string; own: MaterialRecord }) {
         value={typed ?? own.hex}
         onType={type}
         error={typed !== null && typed.trim() !== '' ? words('stash.near-wrong') : null}
+      />
+      <ShadeFromPhoto
+        name={own.name}
+        drawn="lock"
+        absorbency={0.5}
+        onTake={(hex) => {
+          setTyped(null);
+          act(setMaterialHex, { id, hex });
+        }}
       />
     </Fold>
   );

@@ -8,6 +8,7 @@ import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Field, Fold, Say, Tile, TickBox } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
 import { colourSaid } from './colour-said';
+import { ShadeFromPhoto } from './shade-from-photo';
 import { hexOf, type StashRow } from './stash-rows';
 
 /** A material opened: what it does, its shades to be ticked, and what is known of those that are had. */
@@ -159,6 +160,12 @@ function Had({ row: { material, shades }, own }: { row: StashRow; own: StashReco
       <Field label={words('stash.note')} value={own.note} onType={(note) => act(setStash, { id: own.id, note })} />
       <Field label={words('stash.label')} value={own.label} onType={(label) => act(setStash, { id: own.id, label })} />
       <Measured own={own} hex={hex} />
+      <ShadeFromPhoto
+        name={name}
+        drawn={material.drawn}
+        absorbency={material.absorbency}
+        onTake={(measured) => act(setStash, { id: own.id, hex: measured })}
+      />
       <Button
         kind="quiet"
         className="-ml-4 self-start"
@@ -280,6 +287,12 @@ function OwnShade({ row: { material, shades, had } }: { row: StashRow }) {
         value={colour}
         onType={setColour}
         error={colour.trim() === '' || shown ? null : words(lab === null ? 'stash.near-wrong' : 'stash.not-shown')}
+      />
+      <ShadeFromPhoto
+        name={name === '' ? material.name : name}
+        drawn={material.drawn}
+        absorbency={material.absorbency}
+        onTake={setColour}
       />
       <Button label={words('stash.own-put')} disabled={name === '' || taken || !shown} onPress={put} />
       {name === '' || !shown ? (
