@@ -27,12 +27,22 @@ interface AnswerPlateProps {
   stage: StageId | null;
   sample: SampleRecord | null;
   answer: Answer | null;
+  /** With everything that can be asked of it. */
   switches?: boolean;
+  /** Dry or wet can be asked. */
+  states?: boolean;
   maxHeight?: number;
 }
 
 /** The natural above its fly, at one scale, in the colours measured; dry or wet. */
-export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight }: AnswerPlateProps) {
+export function AnswerPlate({
+  stage,
+  sample,
+  answer,
+  switches = false,
+  states = switches,
+  maxHeight,
+}: AnswerPlateProps) {
   const words = useWords();
   const speech = useSpeech();
   const [width, box] = useWidth();
@@ -61,9 +71,9 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
       : words('plate.natural-only', { natural: name, length: answer ? speech.length(mean) : '' });
   return (
     <View>
-      {switches ? (
+      {states ? (
         <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
-          {answer && card ? (
+          {switches && answer && card ? (
             <Button
               kind="quiet"
               className="-ml-4"
@@ -74,7 +84,7 @@ export function AnswerPlate({ stage, sample, answer, switches = false, maxHeight
             <View />
           )}
           <View className="flex-row flex-wrap gap-2">
-            <Toggle label={words('screen.actual')} on={actual} onChange={setActual} />
+            {switches ? <Toggle label={words('screen.actual')} on={actual} onChange={setActual} /> : null}
             <Choose
               label={words('natural.surface')}
               choices={[

@@ -104,7 +104,9 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
         speech.list([matchTitle(match, speech, words), lengthDetail(answer, speech, words)]),
         placeLine(sample, speech.day(sample.when, true), speech),
       ]}
-      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 250} />}
+      plate={
+        <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} states maxHeight={wide ? 460 : 250} />
+      }
       colours={<CardColours matchId={id} record={record} sample={sample} answer={answer} />}
     />
   );
