@@ -38,6 +38,16 @@ describe('a hook of the drawer that carries a dressing', () => {
   });
 });
 
+test('a hook that was measured anew is asked anew', () => {
+  const drawer = hooks('bessock:fine:13');
+  const at = { stash, hooks: drawer, tools: null };
+  expect(readyAtHand(dun, at, SHIPPED).ready).toBe('ready');
+  const longer = SHIPPED.hooks.map((hook) =>
+    hook.id === 'bessock:fine:13' ? { ...hook, shank: { ...hook.shank, value: 4 * hook.shank.value } } : hook,
+  );
+  expect(readyAtHand(dun, at, { ...SHIPPED, hooks: longer }).ready).toBe('short');
+});
+
 describe('what is at hand', () => {
   const known = { stash, hooks: hooks('bessock:fine:13'), tools: every(dun) };
   const codes = (at: Parameters<typeof readyAtHand>[1]) => {
