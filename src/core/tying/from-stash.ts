@@ -13,6 +13,7 @@ import {
 } from '../dressings';
 import type { Material } from '../materials';
 import { reworked, type WaysCatalogue } from '../ways';
+import { swapKey } from './swap-key';
 import { finishIn } from './thread-advice';
 
 export interface FromStash {
@@ -22,9 +23,6 @@ export interface FromStash {
   reasons: Reason[];
   used: CardMaterial[];
 }
-
-/** What a material of a dressing is called among those that were chosen by hand. */
-export const swapKey = (dressing: string, material: string) => `${dressing}/${material}`;
 
 /** What was chosen by hand for a dressing, of what is known: in place of which of its materials, which. */
 function byHand(

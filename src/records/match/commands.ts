@@ -2,7 +2,7 @@ import { differenceInMinutes } from 'date-fns/differenceInMinutes';
 import equal from 'fast-deep-equal';
 import type { IntentId, RegionId, StageId } from '@/catalogue/ids';
 import { LENGTH_RANGE_MM, Z95 } from '@/core/constants';
-import { swapKey } from '@/core/tying';
+import { swapKey } from '@/core/tying/swap-key';
 import { command, found, type Around } from '../command';
 import type { Entities } from '../kinds';
 import { sampleSchema, type SampleRecord } from '../sample/schema';
