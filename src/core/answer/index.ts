@@ -1,5 +1,6 @@
 export { answer, askedOf, considered, holdsOfHook, narrowed, nearestOfMaker, NO_CHOICES, railOf } from './answer';
 export { hookFor, readyAtHand } from './at-hand';
+export { swapRefusals } from './swap-holds';
 export { secondsTo } from './seconds';
 export { naturalOf } from './natural-of';
 export { firmHook } from './firm-hook';

@@ -104,7 +104,11 @@ export const refusedIn = (dressing: Dressing, wanted: Material, own: Material): 
 function textureApart(one: Material, other: Material): number {
   const wide =
     one.lay_mm === null || other.lay_mm === null ? [] : [Math.min(1, Math.abs(Math.log2(one.lay_mm / other.lay_mm)))];
+  // A thread twice as heavy is as unlike as can be.
+  const thick =
+    one.denier === null || other.denier === null ? [] : [Math.min(1, Math.abs(Math.log2(one.denier / other.denier)))];
   const apart = [
+    ...thick,
     Math.abs(one.stiffness - other.stiffness),
     Math.abs(one.sparkle - other.sparkle),
     Math.abs(one.absorbency - other.absorbency),

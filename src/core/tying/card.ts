@@ -1,5 +1,6 @@
 import type { LandmarkId } from '@/catalogue/ids';
 import type { BenchState, PartStanding } from '../bench/bench-shape';
+import { swapFaults } from '../bench/swap-faults';
 import { tieCard } from '../bench/tie-card';
 import type { AfterStep, Card, CardPart, CardStep } from '../card/card-shape';
 import { layOnHook } from '../card/lay';
@@ -89,6 +90,13 @@ export function buildCard(input: CardInput): Card {
   tieCard(dressing, card, catalogue).states.forEach(
     ({ parts: standing }, index) => (steps[index]!.after = afterOf(standing)),
   );
+  const taken = new Set(used.flatMap(({ as, used: id }) => (as === 'substitute' || as === 'hand' ? [id] : [])));
+  const wrong =
+    taken.size === 0
+      ? []
+      : swapFaults({ dressing, card, style: use.style, stages: [stage], materials: catalogue.materials }, taken);
+  if (wrong.length > 0)
+    Object.assign(card, { ready: ready === 'unknown' ? ready : 'short', stash: [...reasons, ...wrong] });
   if (input.count !== null) card.batch = batchOf(card, input.count);
   return choices.hand === 'left' ? mirrorCard(card) : card;
 }

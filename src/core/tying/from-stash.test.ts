@@ -1,6 +1,14 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
+import { SHADES } from '@/catalogue';
+import { cardFor, NO_CHOICES, swapRefusals } from '../answer';
+import { laws } from '../bench/laws';
+import { tieCard } from '../bench/tie-card';
+import type { Card } from '../card/card-shape';
 import { deltaE, labOfHex } from '../colour';
+import { neededBy, substitutesFor, type Dressing } from '../dressings';
+import { everyHeld, withCalled, type Material } from '../materials';
 import { fromStash } from './from-stash';
+import { swapKey } from './swap-key';
 
 const dressing = (id: string) => SHIPPED.dressings.find((item) => item.id === id)!;
 const needs = (id: string) =>
@@ -263,4 +271,94 @@ test('how each material is used is told: as it is, in a shade, in what stands in
     true,
   );
   expect(worked('first-light-dun', new Set(['lead-wire'])).used.every(({ as }) => as === 'short')).toBe(true);
+});
+
+describe('a card tied in what was chosen by hand', () => {
+  const sold = everyHeld({ materials: SHIPPED.materials, shades: SHADES });
+  const hook = SHIPPED.hooks.find(({ id }) => id === 'reference:standard-dry:14')!;
+  const large = SHIPPED.hooks.find(({ id }) => id === 'reference:standard-dry:6')!;
+  const card = (own: Dressing, swaps: Record<string, string>, materials = SHIPPED.materials, on = hook) =>
+    cardFor({
+      dressing: own,
+      hook: on,
+      sample: null,
+      choices: { ...NO_CHOICES, swaps },
+      catalogue: { ...SHIPPED, materials },
+      count: null,
+    });
+  const refusals = (made: Dressing, of: Card, materials: readonly Material[]) =>
+    [
+      ...tieCard(made, of, { materials }).refusals,
+      ...laws({
+        dressing: made,
+        card: of,
+        style: SHIPPED.styles.find(({ id }) => id === made.style)!,
+        materials,
+        naturalMm: 8,
+        stages: [],
+        tails: [],
+      }),
+    ]
+      // How many turns of a thread have room the card says by itself.
+      .filter(({ rule }) => rule !== 'T8')
+      .map(({ rule, part }) => `${rule} ${part}`);
+  test('ties like the one that is written, or says why it does not, whatever stands in', () => {
+    let [tried, told] = [0, 0];
+    for (const own of SHIPPED.dressings.filter((_, at) => at % 5 === 0)) {
+      const before = [hook, large].map(
+        (on) => new Set(refusals(own, card(own, {}, SHIPPED.materials, on), SHIPPED.materials)),
+      );
+      for (const { material } of neededBy(own)) {
+        const wanted = SHIPPED.materials.find(({ id }) => id === material)!;
+        const [best] = substitutesFor({ wanted, hex: wanted.hex, held: sold, dressing: own }).substitutes;
+        if (!best) continue;
+        const materials = withCalled(SHIPPED.materials, [best.id], { materials: SHIPPED.materials, shades: SHADES });
+        const swaps = { [swapKey(own.id, material)]: best.id };
+        const { dressing: made, used } = fromStash(own, null, { ...SHIPPED, materials }, {}, swaps);
+        expect(used).toContainEqual({ asked: material, used: best.id, as: 'hand' });
+        expect([...made.parts, ...made.threads, ...made.steps].map((one) => one.material)).not.toContain(material);
+        [hook, large].forEach((on, at) => {
+          const tied = card(own, swaps, [...materials], on);
+          const said = tied.stash.filter(({ code }) => code.startsWith('swap-too-'));
+          const fresh = refusals(made, tied, materials).filter((one) => !before[at]!.has(one));
+          expect([own.id, best.id, material, on.id, ...fresh]).toEqual(
+            said.length > 0
+              ? expect.arrayContaining([own.id, expect.stringMatching(/^(E9|P6) /)])
+              : [own.id, best.id, material, on.id],
+          );
+          tried++;
+          told += Number(said.length > 0);
+        });
+      }
+    }
+    expect(tried).toBeGreaterThan(100);
+    expect(told).toBeGreaterThan(0);
+  });
+  test('one that is too short on the hook is said with its pieces, and leaves the fly short', () => {
+    const own = dressing('foot-up-snail');
+    const swaps = { [swapKey(own.id, 'peacock-herl')]: 'peacock-sword' };
+    const tied = card(own, swaps, SHIPPED.materials, large);
+    expect(tied.stash.find(({ code }) => code === 'swap-too-short')).toMatchObject({
+      params: { to: SHIPPED.materials.find(({ id }) => id === 'peacock-sword')!.name, need: expect.any(Number) },
+    });
+    expect(swapRefusals(tied, own, swaps, SHIPPED).map(({ code }) => code)).toContain('swap-too-short');
+    expect(swapRefusals(tied, own, {}, SHIPPED)).toEqual([]);
+    const all = new Set([...neededBy(own).map(({ material }) => material), 'peacock-sword']);
+    const choices = { ...NO_CHOICES, swaps, picking: { ...NO_CHOICES.picking, stash: all } };
+    expect(cardFor({ dressing: own, hook: large, sample: null, choices, catalogue: SHIPPED, count: null }).ready).toBe(
+      'short',
+    );
+  });
+  test('takes other amounts, thread and finish', () => {
+    const snail = dressing('foot-up-snail');
+    const pieces = (of: Card) => of.parts.find(({ id }) => id === 'abdomen')!.amount.pieces;
+    expect(pieces(card(snail, { 'foot-up-snail/peacock-herl': 'peacock-sword' }))).not.toBe(pieces(card(snail, {})));
+    const fly = dressing('first-light-dun');
+    const plain = card(fly, {});
+    const thin = card(fly, { 'first-light-dun/thread-olive-70': 'gel-spun-olive-50' });
+    expect(thin.threads[0]).toMatchObject({ denier: 50, finish_turns: 7 });
+    expect(thin.threads[0]!.diameter_mm).toBeLessThan(plain.threads[0]!.diameter_mm);
+    expect(thin.steps.filter(({ do: verb }) => verb === 'finish').map(({ turns }) => turns)).toEqual([7]);
+    expect(thin.stash.map(({ code }) => code)).toContain('swap-by-hand');
+  });
 });

@@ -14,6 +14,7 @@ export type {
   NamedColour,
 } from '../card/card-shape';
 export { effectsOf, type Effect } from './effects';
+export { swapKey } from './swap-key';
 export { inSchool, placesFor, type UnusedSchool } from './in-school';
 export { countsTurns } from '../card/lay';
 export type { LaidPart, LayOut } from './lay-out';

@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { View } from 'react-native';
-import type { Answer } from '@/core/answer';
+import { swapRefusals, type Answer } from '@/core/answer';
 import { hexOfLab } from '@/core/colour';
 import { substitutesFor, type Dressing, type Refused, type Substitute } from '@/core/dressings';
-import { everyHeld, materialCalled } from '@/core/materials';
-import type { Card, CardMaterial } from '@/core/tying';
+import { everyHeld, materialCalled, withCalled } from '@/core/materials';
+import { swapKey, type Card, type CardMaterial } from '@/core/tying';
 import { swapMaterial, type AnswerRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/state/answering';
@@ -39,6 +39,13 @@ export function MaterialsInUse(props: InUseProps) {
           <MaterialLine key={line.asked} {...props} line={line} dressing={dressing} />
         ))}
       </View>
+      {card.materials.some(({ as }) => as === 'short' || as === 'substitute') ? (
+        <View className="px-5 pt-2">
+          <WordLink to={{ pathname: '/drawer/shopping', params: { dressing: card.dressing.id } }}>
+            {words('ready.shop')}
+          </WordLink>
+        </View>
+      ) : null}
       {card.stash
         .filter(({ code }) => BENCH.includes(code))
         .map((why) => (
@@ -50,8 +57,8 @@ export function MaterialsInUse(props: InUseProps) {
   );
 }
 
-/** What is said of hook and tools. */
-const BENCH: readonly string[] = ['ready-no-such-hook', 'ready-no-tool'];
+/** What is said of hook and tools, and of what does not tie on the hook. */
+const BENCH: readonly string[] = ['ready-no-such-hook', 'ready-no-tool', 'swap-too-short', 'swap-too-thick'];
 const TONE = { itself: 'soft', shade: 'soft', substitute: 'straw', hand: 'river', short: 'dawn' } as const;
 
 type LineProps = InUseProps & { line: CardMaterial; dressing: Dressing };
@@ -119,6 +126,7 @@ const MOST = { stash: 4, sold: 3, refused: 3 } as const;
 function InPlace({
   matchId,
   record,
+  card,
   line,
   dressing,
   natural,
@@ -130,6 +138,7 @@ function InPlace({
   const held = useApp(selectHeld);
   const named = useApp(selectNamed);
   const lab = region ? (natural.colours[region]?.lab ?? null) : null;
+  const catalogue = useApp(selectCatalogue);
   const { own, sold, refused } = useMemo(() => {
     const wanted = named.materials.find(({ id }) => id === line.asked);
     if (!wanted) return { own: [], sold: [], refused: [] };
@@ -137,13 +146,34 @@ function InPlace({
     const other = ({ id }: Substitute) => id !== line.used;
     const mine = substitutesFor({ ...asking, held: held ?? [] });
     const all = substitutesFor({ ...asking, held: everyHeld(named) });
-    const had = mine.substitutes.filter(other).slice(0, MOST.stash);
+    const onHook: Refused[] = [];
+    // What does not tie on this hook is told with why, not offered.
+    const ties = ({ id, name }: Substitute) => {
+      const materials = withCalled(catalogue.materials, [id], named);
+      const [why] = swapRefusals(
+        card,
+        dressing,
+        { [swapKey(dressing.id, line.asked)]: id },
+        { ...catalogue, materials },
+      );
+      if (why) onHook.push({ id, name, why });
+      return why === undefined;
+    };
+    const had = mine.substitutes
+      .filter(other)
+      .slice(0, MOST.stash + MOST.refused)
+      .filter(ties)
+      .slice(0, MOST.stash);
+    const fresh = all.substitutes.filter((one) => other(one) && !mine.substitutes.some(({ id }) => id === one.id));
     return {
       own: had,
-      sold: all.substitutes.filter((one) => other(one) && !had.some(({ id }) => id === one.id)).slice(0, MOST.sold),
-      refused: (held === null ? all : mine).refused.slice(0, MOST.refused),
+      sold: fresh
+        .slice(0, MOST.sold + MOST.refused)
+        .filter(ties)
+        .slice(0, MOST.sold),
+      refused: [...onHook, ...(held === null ? all : mine).refused].slice(0, MOST.refused),
     };
-  }, [dressing, held, lab, line.asked, line.used, named]);
+  }, [card, catalogue, dressing, held, lab, line.asked, line.used, named]);
   const take = (by: string | null) =>
     act(swapMaterial, { matchId, answerId: record.id, dressing: dressing.id, material: line.asked, by });
   const asked = called(line.asked)?.name ?? line.asked;

@@ -96,7 +96,23 @@ export function FromTheDrawer({ dressing }: { dressing: Dressing }) {
           ),
         )
       )}
-      {stash === null ? null : <HookAndTools dressing={dressing} />}
+      {stash === null ? null : (
+        <>
+          <HookAndTools dressing={dressing} />
+          <View className="flex-row flex-wrap gap-x-5 pt-2">
+            {dressing.threads.length > 0 ? (
+              <WordLink to={{ pathname: '/drawer/threads', params: { dressing: dressing.id } }}>
+                {words('threads.which')}
+              </WordLink>
+            ) : null}
+            {lines.some(({ as }) => as === 'short' || as === 'substitute') ? (
+              <WordLink to={{ pathname: '/drawer/shopping', params: { dressing: dressing.id } }}>
+                {words('ready.shop')}
+              </WordLink>
+            ) : null}
+          </View>
+        </>
+      )}
     </AboutSection>
   );
 }

@@ -162,7 +162,18 @@ export function BlendScreen() {
             setNatural(null);
           }}
           fault={text === '' || shown ? null : words(target === null ? 'stash.near-wrong' : 'stash.not-shown')}
-        />
+        >
+          <ShadeFromPhoto
+            name={words('blend.target')}
+            drawn="lock"
+            absorbency={0.5}
+            onTake={(hex) => {
+              setText(hex);
+              setNatural(null);
+              setWet(false);
+            }}
+          />
+        </ColourAsked>
         <Choose
           label={words('blend.seen')}
           choices={[

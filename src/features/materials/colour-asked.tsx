@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { useRedLamp, useWords } from '@/features/shell';
 import { ALL_HUES, shadeSaid, ShadeWords, shadeWord } from '@/features/colour-words';
 import { Field, Fold, Say } from '@/ui/primitives';
@@ -9,6 +10,7 @@ export function ColourAsked({
   text,
   onType,
   fault,
+  children,
 }: {
   title: string;
   /** What its line says while no colour is given. */
@@ -17,6 +19,8 @@ export function ColourAsked({
   onType: (text: string) => void;
   /** What is wrong with the text; null for nothing. */
   fault: string | null;
+  /** Further ways to say it. */
+  children?: ReactNode;
 }) {
   const words = useWords();
   const red = useRedLamp();
@@ -42,6 +46,7 @@ export function ColourAsked({
         onType={onType}
         error={fault}
       />
+      {children}
     </Fold>
   );
 }

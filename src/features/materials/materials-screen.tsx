@@ -8,8 +8,9 @@ import { useAct, useApp } from '@/state';
 import { selectNamed } from '@/state/answering';
 import { DrawerTabs } from '@/features/drawer';
 import { FileReader } from '@/features/exchange/screens';
+import { OwnMaterial } from '@/features/own-material';
 import { InList, Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Choose, Digits, Field, Heading, Pick, Row, Say, Tick, WordLink } from '@/ui/primitives';
+import { Choose, Digits, Field, Fold, Heading, Pick, Row, Say, Tick, WordLink } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
 import { Rows } from '@/ui/primitives/rows';
 import { token } from '@/ui/tokens';
@@ -95,10 +96,33 @@ export function MaterialsScreen() {
         </Say>
       ) : null}
       <StashList rows={rows} near={colour !== null} />
+      <View className="px-5 pt-3">
+        <Fold title={words('edit-dressing.own-material')} line={words('stash.own-line')}>
+          <NewMaterial />
+        </Fold>
+      </View>
       <View className="px-5 py-3">
         <FileReader kind="quiet" label={words('stash.read-file')} prefer="stash" />
       </View>
     </Page>
+  );
+}
+
+/** One that nobody lists: made, and had. */
+function NewMaterial() {
+  const act = useAct();
+  const { materials } = useApp(selectNamed);
+  const [made, setMade] = useState(0);
+  return (
+    <OwnMaterial
+      key={made}
+      was={null}
+      fitting={materials.filter(({ like, of }) => like === undefined && of === undefined)}
+      onPut={(materialId) => {
+        act(tickStash, { items: [{ materialId, shadeId: null }], on: true });
+        setMade(made + 1);
+      }}
+    />
   );
 }
 

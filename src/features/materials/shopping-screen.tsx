@@ -1,3 +1,4 @@
+import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
@@ -36,7 +37,7 @@ interface Shopping {
   hooks: readonly { name: string; flies: string[]; left: number | null }[];
 }
 
-/** The flies that are tied next: of the newest matches, and those that have run out of the box. */
+/** The flies that are tied next: the one it was opened from, those of the newest matches, and those that have run out of the box. */
 function useNext(): readonly Card[] {
   const ids = useApp(selectMatchIds);
   const flies = useApp((state) => state.records.entities.fly);
@@ -50,12 +51,16 @@ function useNext(): readonly Card[] {
       }),
     sameItems,
   );
+  const { dressing: asked } = useLocalSearchParams<{ dressing?: string }>();
   return useMemo(() => {
+    const also = cardOf(asked);
     const gone = sameFlies(Object.entries(flies)).flatMap(({ fly, left }) =>
       left === 0 ? (cardOf(fly.dressingId) ?? []) : [],
     );
-    return [...new Map([...gone, ...answers].map((card) => [card.dressing.id, card])).values()];
-  }, [answers, cardOf, flies]);
+    return [
+      ...new Map([...(also ? [also] : []), ...gone, ...answers].map((card) => [card.dressing.id, card])).values(),
+    ];
+  }, [answers, asked, cardOf, flies]);
 }
 
 /** What the next flies lack, and what runs low: as it stood when the page was opened, so that what is ticked stays in sight. */

@@ -16,12 +16,21 @@ import {
 } from '@/core/tying';
 import { swapMaterial, type AnswerRecord } from '@/records';
 import { useAct, useApp } from '@/state';
-import { selectAnswered, selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/state/answering';
+import {
+  selectAnswered,
+  selectCardOf,
+  selectCatalogue,
+  selectDressing,
+  selectHeld,
+  selectNamed,
+} from '@/state/answering';
 import { matchTitle, selectMatchIds } from '@/features/matches';
 import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Field, Fold, Heading, Pick, Say } from '@/ui/primitives';
 import { THREAD_TIMES, ThreadEnds } from '@/ui/drawings';
 
+/** The choice of the dressing that the page was opened from. */
+const OF_DRESSING = 'dressing';
 /** So many of the newest matches are offered. */
 const MATCHES = 30;
 const SOLD = 6;
@@ -53,12 +62,15 @@ function useFlies(): { id: string; label: string }[] {
 /** Which thread: what a fly asks of its thread and which of yours serve; every thread in figures that can be compared; what a label means. */
 export function ThreadsScreen() {
   const words = useWords();
-  const { match: asked } = useLocalSearchParams<{ match?: string }>();
+  const { match: asked, dressing: written } = useLocalSearchParams<{ match?: string; dressing?: string }>();
+  const own = useApp((state) => selectDressing(state, written));
   const held = useApp(selectHeld);
   const named = useApp(selectNamed);
   const flies = useFlies();
   const [picked, setPicked] = useState<string | null | undefined>(undefined);
-  const matchId = picked === undefined ? ((flies.find(({ id }) => id === asked) ?? flies[0])?.id ?? null) : picked;
+  const first = own ? OF_DRESSING : ((flies.find(({ id }) => id === asked) ?? flies[0])?.id ?? null);
+  const chosen = picked === undefined ? first : picked;
+  const choices = own ? [{ id: OF_DRESSING, label: own.name }, ...flies] : flies;
   const all = useMemo(() => everyHeld(named).filter(isThread), [named]);
   const mine = useMemo(() => held?.filter(isThread) ?? null, [held]);
   return (
@@ -69,11 +81,11 @@ export function ThreadsScreen() {
       lead={mine ? words('threads.lead', { count: mine.length }) : words('threads.lead-none')}
     >
       <View className="gap-3 px-5 pt-4">
-        {flies.length > 0 ? (
+        {choices.length > 0 ? (
           <Pick
             label={words('threads.for')}
-            choices={flies}
-            value={matchId}
+            choices={choices}
+            value={chosen}
             none={words('threads.no-fly')}
             onChange={setPicked}
           />
@@ -81,7 +93,11 @@ export function ThreadsScreen() {
           <Say tone="soft">{words('threads.no-match')}</Say>
         )}
       </View>
-      {matchId ? <ForFly matchId={matchId} mine={mine} all={all} /> : null}
+      {chosen === OF_DRESSING && own ? (
+        <ForDressing dressing={own} mine={mine} all={all} />
+      ) : chosen ? (
+        <ForMatch matchId={chosen} mine={mine} all={all} />
+      ) : null}
       <View className="gap-1 pt-6">
         <Heading className="px-5">{words(mine && mine.length > 0 ? 'threads.yours' : 'threads.all')}</Heading>
         <Say size="small" tone="soft" className="px-5 pb-2">
@@ -143,15 +159,38 @@ function ThreadList({ held }: { held: readonly Held[] }) {
   );
 }
 
-/** What a fly on its hook asks of each of its threads, and which serve. */
-function ForFly({ matchId, mine, all }: { matchId: string; mine: readonly Held[] | null; all: readonly Held[] }) {
+interface Threads {
+  mine: readonly Held[] | null;
+  all: readonly Held[];
+}
+
+/** Of a match's fly on its hook. */
+function ForMatch({ matchId, ...threads }: Threads & { matchId: string }) {
   const match = useApp((state) => state.records.entities.match[matchId]);
   const answered = useApp((state) => (match ? selectAnswered(state, matchId, match.leading) : null));
-  const answer = answered?.status === 'answered' ? answered.answer : null;
-  const dressing = useApp((state) => selectDressing(state, answer?.card?.dressing.id));
+  const card = answered?.status === 'answered' ? answered.answer.card : null;
+  const dressing = useApp((state) => selectDressing(state, card?.dressing.id));
   const record = match?.answers.find(({ id }) => id === match.leading);
+  return card && dressing && record ? <ForFly {...threads} {...{ dressing, card }} of={{ matchId, record }} /> : null;
+}
+
+/** Of a dressing on a maker-less hook for the middle of its range. */
+function ForDressing({ dressing, ...threads }: Threads & { dressing: Dressing }) {
+  const card = useApp(selectCardOf)(dressing.id);
+  return card ? <ForFly {...threads} {...{ dressing, card }} of={null} /> : null;
+}
+
+interface FlyProps extends Threads {
+  dressing: Dressing;
+  card: Card;
+  /** The match whose card can be tied in another; null for a dressing alone. */
+  of: { matchId: string; record: AnswerRecord } | null;
+}
+
+/** What a fly on its hook asks of each of its threads, and which serve. */
+function ForFly(props: FlyProps) {
+  const { dressing } = props;
   const words = useWords();
-  if (!answer?.card || !dressing || !record) return null;
   if (dressing.threads.length === 0) return <Say className="px-5 py-4">{words('threads.wire')}</Say>;
   return (
     <>
@@ -161,27 +200,13 @@ function ForFly({ matchId, mine, all }: { matchId: string; mine: readonly Held[]
         </Say>
       ) : null}
       {dressing.threads.map((thread) => (
-        <OneThread
-          key={`${thread.role} ${thread.material}`}
-          {...{ matchId, record, dressing, thread, mine, all }}
-          card={answer.card!}
-        />
+        <OneThread key={`${thread.role} ${thread.material}`} {...props} thread={thread} />
       ))}
     </>
   );
 }
 
-interface OneThreadProps {
-  matchId: string;
-  record: AnswerRecord;
-  dressing: Dressing;
-  thread: Dressing['threads'][number];
-  card: Card;
-  mine: readonly Held[] | null;
-  all: readonly Held[];
-}
-
-function OneThread({ matchId, record, dressing, thread, card, mine, all }: OneThreadProps) {
+function OneThread({ of, dressing, thread, card, mine, all }: FlyProps & { thread: Dressing['threads'][number] }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
@@ -201,15 +226,21 @@ function OneThread({ matchId, record, dressing, thread, card, mine, all }: OneTh
   const line = card.materials.find(({ asked }) => asked === thread.material);
   const name = materials.find(({ id }) => id === thread.material)?.name ?? thread.material;
   const take = (by: string) =>
+    of &&
     act(swapMaterial, {
-      matchId,
-      answerId: record.id,
+      matchId: of.matchId,
+      answerId: of.record.id,
       dressing: dressing.id,
       material: thread.material,
       by: by === thread.material && line?.as !== 'shade' && line?.as !== 'substitute' ? null : by,
     });
   const row = (verdict: ThreadVerdict) => (
-    <Verdict key={verdict.id} verdict={verdict} used={line?.used === verdict.id} onTake={() => take(verdict.id)} />
+    <Verdict
+      key={verdict.id}
+      verdict={verdict}
+      used={of !== null && line?.used === verdict.id}
+      onTake={of && (() => take(verdict.id))}
+    />
   );
   const head = judged.written?.head ?? null;
   return (
@@ -251,7 +282,7 @@ function OneThread({ matchId, record, dressing, thread, card, mine, all }: OneTh
   );
 }
 
-function Verdict({ verdict, used, onTake }: { verdict: ThreadVerdict; used: boolean; onTake: () => void }) {
+function Verdict({ verdict, used, onTake }: { verdict: ThreadVerdict; used: boolean; onTake: (() => void) | null }) {
   const words = useWords();
   const speech = useSpeech();
   const red = useRedLamp();
@@ -278,7 +309,7 @@ function Verdict({ verdict, used, onTake }: { verdict: ThreadVerdict; used: bool
         {figures(facts)}
       </Say>
       {reasons.length > 0 ? <Say size="small">{speech.clauses(reasons.map((why) => speech.say(why)))}</Say> : null}
-      {serves === 'no' ? null : used ? (
+      {serves === 'no' || (!used && !onTake) ? null : used ? (
         <Say size="small" tone="river" weight="medium">
           {words('threads.in-use')}
         </Say>
@@ -286,7 +317,7 @@ function Verdict({ verdict, used, onTake }: { verdict: ThreadVerdict; used: bool
         <Button
           label={words('in-use.take')}
           spoken={words('in-use.take-what', { name })}
-          onPress={onTake}
+          onPress={onTake!}
           className="self-start"
         />
       )}

@@ -1,0 +1,1 @@
+export { OwnMaterial } from './own-material';
