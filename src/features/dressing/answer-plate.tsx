@@ -72,7 +72,7 @@ export function AnswerPlate({
   return (
     <View>
       {states ? (
-        <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
+        <View className="flex-row flex-wrap items-center justify-between gap-2 px-5 pt-2">
           {switches && answer && card ? (
             <Button
               kind="quiet"

@@ -1,7 +1,7 @@
 import { CASE } from '@/catalogue';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import type { IntentId } from '@/catalogue/ids';
+import type { IntentId, Readiness } from '@/catalogue/ids';
 import { pickingOf, sampleOf } from '@/core/case';
 import { considered, NO_CHOICES, secondsTo, type Answer, type Dressed } from '@/core/answer';
 import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/records';
@@ -74,6 +74,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     <Offer
       key={dressing.id}
       dressing={dressing}
+      ready={(dressing.id === answer.card?.dressing.id && answer.card?.ready) || dressing.ready}
       first={first}
       place={all.indexOf(dressing) < 0 ? null : all.indexOf(dressing) + 1}
       compared={compared.includes(dressing.id)}
@@ -157,6 +158,8 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
 
 interface OfferProps {
   dressing: Dressed;
+  /** Of the one the card is of: with the hook it is on. */
+  ready: Readiness;
   first?: boolean;
   /** Its place among those offered; null for one that is only asked about. */
   place: number | null;
@@ -165,7 +168,7 @@ interface OfferProps {
   onPin: (id: string | null) => void;
 }
 
-function Offer({ dressing, first = false, place, compared, onCompare, onPin }: OfferProps) {
+function Offer({ dressing, ready, first = false, place, compared, onCompare, onPin }: OfferProps) {
   const words = useWords();
   const speech = useSpeech();
   return (
@@ -190,7 +193,7 @@ function Offer({ dressing, first = false, place, compared, onCompare, onPin }: O
             )}
             <Digits tone="soft">{speech.number(dressing.score, 2)}</Digits>
           </View>
-          <ReadyWord ready={dressing.ready} />
+          <ReadyWord ready={ready} />
         </View>
       </View>
       <Reasons why={dressing.why} name={dressing.name} whole={place === null} />

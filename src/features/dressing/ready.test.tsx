@@ -186,3 +186,11 @@ test('a card without its hook is short of it, and says which', async () => {
   fireEvent.click(screen.getByRole('button', { name: /^What it is tied in: .* short of something$/ }));
   expect(screen.getByText(/^you have no \w+ .+ \d+$/)).toBeInTheDocument();
 });
+
+test('the dressing that the card is of says what the card says', async () => {
+  await openScreen(<MatchScreen id="match_demo-staith-case" step="dressing" />);
+  await laidOut();
+  expect(screen.getAllByText(/^(ready to tie|short of something|ready with substitutes)$/)[0]).toHaveTextContent(
+    'short of something',
+  );
+});

@@ -213,6 +213,7 @@ function OneThread({ of, dressing, thread, card, mine, all }: FlyProps & { threa
   const { materials } = useApp(selectCatalogue);
   const judged = useMemo(() => {
     const on = threadOnCard(card);
+    const own = materials.find(({ id }) => id === thread.material);
     const judge = (held: readonly Held[]) => threadsThatServe(dressing, thread, on, held, materials);
     const had = new Set((mine ?? []).map((own) => calledHeld(own).id));
     const yours = judge(mine ?? []);
@@ -220,7 +221,7 @@ function OneThread({ of, dressing, thread, card, mine, all }: FlyProps & { threa
       serve: yours.filter(({ serves }) => serves !== 'no'),
       not: yours.filter(({ serves }) => serves === 'no'),
       sold: judge(all.filter((own) => !had.has(calledHeld(own).id))).slice(0, SOLD),
-      written: judge(all.concat(mine ?? [])).find(({ id }) => id === thread.material) ?? null,
+      written: own ? (judge([{ material: own, shade: null, hex: null }])[0] ?? null) : null,
     };
   }, [all, card, dressing, materials, mine, thread]);
   const line = card.materials.find(({ asked }) => asked === thread.material);

@@ -2,7 +2,7 @@ import { fireEvent, screen, within } from '@testing-library/react';
 import { choose, DUN, laidOut, openScreen, unfold } from '../__tests__/screen';
 import { ThreadsScreen } from './threads-screen';
 
-const mockParams: { match?: string } = {};
+const mockParams: { match?: string; dressing?: string } = {};
 jest.mock('expo-router', () => ({
   ...jest.requireActual<object>('expo-router'),
   useLocalSearchParams: () => mockParams,
@@ -44,6 +44,14 @@ describe('the thread desk', () => {
     await laidOut();
     expect(screen.queryByText(/come together at the head/)).toBeNull();
     expect(list('Threads').length).toBeGreaterThan(2);
+  });
+  test('of a dressing alone on a maker-less hook: judged, and nothing to tie it in', async () => {
+    mockParams.dressing = 'slipper-pupa';
+    await openScreen(<ThreadsScreen />);
+    await laidOut();
+    delete mockParams.dressing;
+    expect(screen.getByText(/^from start to finish · \d+ turns come together at the head/)).toBeVisible();
+    expect(screen.queryByRole('button', { name: /^Tie it in/ })).toBeNull();
   });
   test('from what is sold too, where nothing that is had is named', async () => {
     await openScreen(<ThreadsScreen />);
