@@ -226,7 +226,7 @@ function PhoneFrame(props: FrameProps) {
             stage={record.stage}
             sample={plate.sample}
             answer={plate.answer}
-            states
+            states={step === 'natural'}
             maxHeight={step === 'natural' ? 190 : 150}
           />
         ) : null}
