@@ -12,6 +12,7 @@ import { blendCommand, shadeCommand, stashCommand, substituteCommand } from './c
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
+import { sessionCommand } from './commands/session';
 import { stageCommand } from './commands/stage';
 import { matchCommand } from './commands/match';
 import { measureCommand } from './commands/measure';
@@ -31,6 +32,7 @@ export const COMMANDS: readonly Command[] = [
   shadeCommand,
   substituteCommand,
   stashCommand,
+  sessionCommand,
   idsCommand,
   backupCommand,
   exportCommand,

@@ -1,30 +1,53 @@
 import { MATERIALS } from '../src/catalogue';
 import type { Answer, Dressed } from '../src/core/answer';
 import { reason, type Reason } from '../src/core/code';
-import type { Card } from '../src/core/tying';
+import type { BatchLine, Card } from '../src/core/tying';
 import type { Speech } from '../src/speech';
 import { worded } from './json';
 
 const significant = (value: number) => String(Number(value.toPrecision(4)));
 
+/** An amount of a batch in words; of beads their size and hole with it. */
+function amountOut({ unit, bead }: Pick<BatchLine, 'unit' | 'bead'>, value: number | null, speech: Speech): string {
+  if (value === null) return speech.t('batch.by-eye');
+  if (unit === 'mg') return `${significant(value)} mg`;
+  if (unit === 'mm') return speech.length(value);
+  return bead === null
+    ? significant(value)
+    : speech
+        .t('cli.session-bead', {
+          count: Number(significant(value)),
+          mm: speech.length(bead.mm),
+          kind: bead.kind ? speech.plain('bead-kinds', bead.kind) : '',
+        })
+        .trim();
+}
+
+/** Lines of one batch, or of several together: what each takes, once where they take alike. */
+export function linesOut(batches: readonly (readonly BatchLine[])[], speech: Speech) {
+  const known = new Map<string, BatchLine[]>();
+  for (const line of batches.flat()) {
+    const key = JSON.stringify([line.material, line.unit, line.bead]);
+    known.set(key, [...(known.get(key) ?? []), line]);
+  }
+  return [...known.values()].map((lines) => {
+    const [first] = lines as [BatchLine];
+    const sum = (of: (line: BatchLine) => number) => lines.reduce((all, line) => all + of(line), 0);
+    const total = first.all === null ? null : sum(({ all }) => all!);
+    return {
+      material: first.material,
+      per_fly: speech.list([...new Set(lines.map((line) => amountOut(line, line.each, speech)))]),
+      total: amountOut(first, total, speech),
+      waste: total ? sum(({ all, waste }) => all! * waste) / total : 0,
+    };
+  });
+}
+
 function batchOut(card: Card, speech: Speech) {
   if (card.batch === null) return null;
-  const amount = (unit: string, value: number | null) =>
-    value === null
-      ? speech.t('batch.by-eye')
-      : unit === 'count'
-        ? significant(value)
-        : unit === 'mg'
-          ? `${significant(value)} mg`
-          : speech.length(value);
   return {
     count: card.batch.count,
-    lines: card.batch.lines.map((line) => ({
-      material: line.material,
-      per_fly: amount(line.unit, line.each),
-      total: amount(line.unit, line.all),
-      waste: line.waste,
-    })),
+    lines: linesOut([card.batch.lines], speech),
     minutes: card.batch.minutes,
     prepare: card.batch.prepare.map((reason) => speech.say(reason)),
   };

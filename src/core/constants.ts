@@ -1,3 +1,4 @@
+import type { VerbId } from '@/catalogue/ids';
 /**
  * Every constant of docs/formulas.md, in one place. Lengths mm, masses mg, densities mg/mm³ unless said.
  * Source: formulas §1–§8. "~" values are typical and may be changed by a tier's own data later.
@@ -211,3 +212,30 @@ export const BELIEF = {
 
 /** The region that a tier matches and names. */
 export const BELLY = 'abdomen-belly';
+
+/** Minutes a fly takes until the tier's own record says (few, ordinary and many materials), and how the hand learns: domain §9, the middles of its ranges. */
+export const LEARNING = {
+  few: 3,
+  ordinary: 6,
+  minutes: { few: 5, ordinary: 8.5, many: 16 },
+  first: { flies: 6, factor: 1.5 },
+  after: { flies: 24, factor: 0.8 },
+} as const;
+/** At the vise, typical: a fly taken out and another put in, s; reaching for a material, s, and its share of a step at most; quick and slow hands beside the usual. */
+export const SESSION = { viseS: 15, reachS: 8, reachShare: 0.25, quick: 0.8, slow: 1.25 } as const;
+/** How long one act takes beside another: typical. What is not named takes one. */
+export const VERB_SHARE: Readonly<Partial<Record<VerbId, number>>> = {
+  wind: 3,
+  dub: 4,
+  loop: 4,
+  post: 3,
+  divide: 3,
+  bind: 2,
+  'catch-in': 2,
+  fold: 2,
+  finish: 2,
+  'lay-weight': 2,
+  'seat-bead': 1.5,
+  coat: 1.5,
+  check: 0.5,
+};

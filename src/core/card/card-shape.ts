@@ -178,8 +178,12 @@ export interface BatchLine {
   material: string;
   unit: 'count' | 'mm' | 'mg' | 'by-eye';
   each: number | null;
+  /** For the whole batch, with what is spare or lost. */
   all: number | null;
+  /** Share of `all` that is spare or lost. */
   waste: number;
+  /** Of beads: how large, and of which hole. */
+  bead: { mm: number; kind: BeadKindId | null } | null;
 }
 
 /** The shape of docs/cli.md `Card`, with codes in place of words. Millimetres, milligrams, seconds. */
@@ -220,6 +224,8 @@ export interface Card {
     dry: NamedColour;
     wet: NamedColour;
   }[];
+  /** Parts that one bunch makes together, and how much of it is taken; null where its parts say so. */
+  bundles: { parts: string[]; amount: number | null }[];
   assemblies: { id: string; name: string; part: string; count: number; spare: number; steps: CardStep[] }[];
   steps: CardStep[];
   cautions: { id: CautionId; step: number | null }[];

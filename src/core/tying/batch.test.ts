@@ -26,6 +26,9 @@ const card = (more: Partial<Card> = {}): Card =>
     weights: [],
     steps: [],
     assemblies: [],
+    threads: [],
+    bundles: [],
+    hook: { wire_mm: 0.5, shank_mm: 7 },
     minutes: 10,
     ...more,
   }) as unknown as Card;
@@ -42,18 +45,20 @@ const lines = (of: Card, count: number) =>
 const prepared = (of: Card, count: number) => batchOf(of, count).prepare.map(({ code, params }) => ({ code, params }));
 
 describe('what a batch needs', () => {
-  test('counted fibres with 15 % lost, cut lengths with a tenth, dubbing with a fifth', () => {
+  test('counted fibres with their spare or 15 % lost, cut lengths with a tenth, dubbing as it is lost already', () => {
     const own = card({
       parts: [
         part('tail', 'fibres', { amount: { need: 5, take: 6 } }),
+        part('legs', 'barbs', { amount: { need: 6, take: 6 } }),
         part('body', 'thread', { cut_mm: 90 }),
         part('thorax', 'fur', { amount: { dubbingMg: 2 } }),
       ],
     });
     expect(lines(own, 10)).toEqual({
-      'fibres count': [6, 71, 0.15],
-      'thread mm': [90, 1000, 0.1],
-      'fur mg': [2, 25, 0.2],
+      'fibres count': [6, 60, 1 / 6],
+      'barbs count': [6, 71, 11 / 71],
+      'thread mm': [90, 1000, expect.closeTo(0.1, 9)],
+      'fur mg': [2, 20, expect.closeTo(0.3 / 1.3, 9)],
     });
   });
   test('what has no measure is by eye, also where none is needed or it is pressed hair', () => {
@@ -66,7 +71,7 @@ describe('what a batch needs', () => {
     });
     expect(lines(own, 4)).toEqual({
       'plume by-eye': [null, null, 0],
-      'hair mm': [30, expect.closeTo(400 / 3, 9), 0.1],
+      'hair mm': [30, expect.closeTo(400 / 3, 9), expect.closeTo(0.1, 9)],
       'floss by-eye': [null, null, 0],
     });
   });
@@ -81,8 +86,8 @@ describe('what a batch needs', () => {
       ],
     });
     expect(lines(own, 2)).toEqual({
-      'herl count': [5, 5 + 8, 0.15],
-      'herl mm': [9, expect.closeTo(20, 9), 0.1],
+      'herl count': [5, 5 + 8, expect.closeTo(3 / 13, 9)],
+      'herl mm': [9, expect.closeTo(20, 9), expect.closeTo(0.1, 9)],
       'plume by-eye': [null, null, 0],
     });
     expect(batchOf(own, 2).lines).toHaveLength(3);
@@ -100,10 +105,64 @@ describe('what a batch needs', () => {
       ],
     });
     expect(lines(own, 2)).toEqual({
-      'gold-wire mm': [45, 100, 0.1],
-      'cock mm': [18, 40, 0.1],
-      'bead-tungsten count': [1, 3, 0.15],
+      'gold-wire mm': [45, 100, expect.closeTo(0.1, 9)],
+      'cock mm': [18, 40, expect.closeTo(0.1, 9)],
+      'bead-tungsten count': [1, 3, expect.closeTo(1 / 3, 9)],
     });
+  });
+  test('beads by metal, size and hole, one over in a dozen; wound wire and strips in millimetres', () => {
+    const weights = [
+      {
+        kind: 'bead',
+        metal: 'tungsten',
+        diameter_mm: 2.4,
+        bead_kind: 'slotted',
+        turns: null,
+        wire_mm: null,
+        length_mm: 2.4,
+      },
+      { kind: 'wound', metal: 'lead', diameter_mm: null, bead_kind: null, turns: 7, wire_mm: 0.4, length_mm: 2.8 },
+    ] as unknown as Card['weights'];
+    const own = card({ weights });
+    expect(batchOf(own, 24).lines.find(({ unit }) => unit === 'count')).toEqual({
+      material: 'bead-tungsten',
+      unit: 'count',
+      each: 1,
+      all: 26,
+      waste: 2 / 26,
+      bead: { mm: 2.4, kind: 'slotted' },
+    });
+    expect(lines(own, 1)['wire-lead mm']![0]).toBeCloseTo(7 * Math.PI * 0.9 + 20, 9);
+    const sides = card({ weights: [{ ...weights[1]!, kind: 'sides', turns: null }] });
+    expect(lines(sides, 1)['wire-lead mm']![0]).toBeCloseTo(5.6, 9);
+  });
+  test('a bunch that makes two parts is taken once, as much as the part that needs most, or as it says', () => {
+    const parts = [
+      part('tail', 'flank', { amount: { need: 8, take: 8 } }),
+      part('beard', 'flank', { amount: { need: 10, take: 10 } }),
+    ];
+    const of = (amount: number | null) =>
+      lines(card({ parts, bundles: [{ parts: ['tail', 'beard'], amount }] }), 10)['flank count']![0];
+    expect([of(null), of(14), lines(card({ parts }), 10)['flank count']![0]]).toEqual([10, 14, 18]);
+  });
+  test('thread by the millimetre: along the shank, at what it holds, in loops and under fur', () => {
+    const thread = {
+      material: 'thread',
+      role: 'foundation',
+      diameter_mm: 0.1,
+      finish_turns: 5,
+    } as unknown as Card['threads'][number];
+    const step = (verb: string, turns: number | null = null) =>
+      ({ do: verb, part: null, turns }) as unknown as Card['steps'][number];
+    const mm = (more: Partial<Card>) => lines(card({ threads: [thread], ...more }), 1)['thread mm']![0] as number;
+    const bare = mm({});
+    expect(bare).toBeCloseTo((7 / 0.4) * Math.PI * 0.5 + 120, 6);
+    expect(mm({ steps: [step('bind'), step('tie-off', 4), step('wind', 9)] }) - bare).toBeCloseTo(9 * Math.PI, 6);
+    expect(mm({ steps: [step('finish')] }) - bare).toBeCloseTo(5 * Math.PI, 6);
+    const spun = { amount: { loop: { threadMm: 200 }, noodleMm: 30 } } as unknown as Card['parts'][number];
+    expect(mm({ parts: [{ ...part('a', null), ...spun }] }) - bare).toBeCloseTo(230, 6);
+    const head = lines(card({ threads: [{ ...thread, role: 'head' }] as never }), 1)['thread mm']![0];
+    expect(head).toBeCloseTo(5 * Math.PI + 120, 6);
   });
 });
 
@@ -129,8 +188,8 @@ describe('what is prepared before the first hook', () => {
   });
 });
 
-test('the first six flies take half as long again, the others what is said; without minutes none are said', () => {
-  expect([1, 6, 8].map((count) => batchOf(card(), count).minutes)).toEqual([15, 90, 110]);
+test('the first six flies take half as long again, the others what is said, less after two dozen; without minutes none are said', () => {
+  expect([1, 6, 8, 26].map((count) => batchOf(card(), count).minutes)).toEqual([15, 90, 110, 286]);
   expect(batchOf(card({ minutes: null }), 3)).toMatchObject({ count: 3, minutes: null });
 });
 

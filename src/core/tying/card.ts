@@ -74,6 +74,10 @@ export function buildCard(input: CardInput): Card {
     ribs: laid.parts.flatMap((item) => ribOf(item, laid) ?? []),
     hackles: laid.parts.flatMap((item) => hackleOf(item, hook, choices.schools['hackle-trim'])),
     layers: layersOf(dressing, parts, material, natural),
+    bundles: dressing.bundles.map(({ parts: of, amount }) => ({
+      parts: of.filter((id) => !without.includes(id)),
+      amount,
+    })),
     assemblies: madeBefore(dressing, without, stepOf),
     steps,
     cautions: cautionsOf(dressing, steps, hook),

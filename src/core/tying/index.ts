@@ -1,5 +1,5 @@
 export { threadDiameter, woundCut, type Fibre } from './amounts';
-export { takenBy } from './batch';
+export { batchOf, takenBy } from './batch';
 export { buildCard, mirrorCard } from './card';
 export type { CardInput, CardNatural } from './card-input';
 export type {

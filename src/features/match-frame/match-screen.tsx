@@ -226,7 +226,6 @@ function PhoneFrame(props: FrameProps) {
             stage={record.stage}
             sample={plate.sample}
             answer={plate.answer}
-            states={step === 'natural'}
             maxHeight={step === 'natural' ? 190 : 150}
           />
         ) : null}
@@ -318,7 +317,7 @@ function WideFrame(props: FrameProps) {
         </OneStop>
         <ChangeNotice matchKey={`${id}/${match.leading}`} />
         {step === 'natural' && record.stage ? (
-          <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} states maxHeight={420} />
+          <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} />
         ) : null}
         <AfterHead key={step}>
           <StepBody {...props} />

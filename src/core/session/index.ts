@@ -1,0 +1,10 @@
+export { learnt } from './learnt';
+export { readCard } from './read-card';
+export {
+  guessedMinutes,
+  planSession,
+  type SessionCard,
+  type SessionMode,
+  type SessionPart,
+  type SessionPlan,
+} from './session';
