@@ -81,9 +81,12 @@ describe('session', () => {
     expect(value.minutes.mean).toBeGreaterThan(15);
   });
   test.each([
-    [['--card', dun], /count: give one --count for each --card: 1 cards, 0 counts/],
+    [['--card', dun], /count: give one --count for each --card: of cards 1, of counts 0/],
     [['--card', dun, '--count', '0'], /count: .*1.*1000/],
-    [['--card', dun, '--count', '600', '--card', dun, '--count', '600'], /at most 1000 flies/],
+    [
+      ['--card', dun, '--count', '600', '--card', dun, '--count', '600'],
+      /more flies than one session takes, 1000 at most/,
+    ],
     [['--card', file('no.json', 'no'), '--count', '1'], /card: it is no JSON/],
     [
       ['--card', file('other.json', '{"dressing":{"id":"a"}}'), '--count', '1'],
