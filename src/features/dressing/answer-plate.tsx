@@ -29,8 +29,8 @@ interface AnswerPlateProps {
   answer: Answer | null;
   /** With everything that can be asked of it. */
   switches?: boolean;
-  /** Dry or wet can be asked. */
-  states?: boolean;
+  /** Where dry or wet is asked: above it, or in its corner where room is short. */
+  states?: 'above' | 'corner';
   maxHeight?: number;
 }
 
@@ -40,7 +40,7 @@ export function AnswerPlate({
   sample,
   answer,
   switches = false,
-  states = switches,
+  states = 'above',
   maxHeight,
 }: AnswerPlateProps) {
   const words = useWords();
@@ -71,7 +71,7 @@ export function AnswerPlate({
       : words('plate.natural-only', { natural: name, length: answer ? speech.length(mean) : '' });
   return (
     <View>
-      {states ? (
+      {states === 'above' ? (
         <View className="flex-row flex-wrap items-center justify-between gap-2 px-5 pt-2">
           {switches && answer && card ? (
             <Button
@@ -110,6 +110,11 @@ export function AnswerPlate({
             maxHeight={maxHeight}
             pxPerMm={actual ? screen.pxPerMm : null}
           />
+        ) : null}
+        {states === 'corner' ? (
+          <View className="absolute right-3 top-1">
+            <Toggle label={words('plate.wet')} spoken={words('plate.wet-spoken')} on={wet} onChange={setWet} />
+          </View>
         ) : null}
       </View>
       {actual && screen.why ? (

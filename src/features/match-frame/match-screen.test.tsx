@@ -99,3 +99,15 @@ test('an answer in inches keeps no millimetre on the page', async () => {
   expect(document.body.textContent).not.toMatch(/\d\s?mm/);
   expect(document.body.textContent).toMatch(/\d\/32|\d\/16|\d\/8|\d\/4/);
 });
+
+test('the picture of the natural is seen wet too, by a switch in its corner that asks nothing of the natural', async () => {
+  const { store } = await openScreen(<MatchScreen id={DUN} step="natural" />);
+  const picture = () => screen.getByRole('img', { name: /^Mayfly dun/ }).outerHTML;
+  const dry = picture();
+  fireEvent.click(screen.getByRole('button', { name: 'Picture wet' }));
+  expect(picture()).not.toBe(dry);
+  const { sampleId } = store.getState().records.entities.match[DUN]!;
+  expect(store.getState().records.entities.sample[sampleId]!.surface).toBe('dry');
+  fireEvent.click(screen.getByRole('button', { name: 'Picture wet' }));
+  expect(picture()).toBe(dry);
+});

@@ -104,9 +104,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
         speech.list([matchTitle(match, speech, words), lengthDetail(answer, speech, words)]),
         placeLine(sample, speech.day(sample.when, true), speech),
       ]}
-      plate={
-        <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} states maxHeight={wide ? 460 : 250} />
-      }
+      plate={<AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} maxHeight={wide ? 460 : 250} />}
       colours={<CardColours matchId={id} record={record} sample={sample} answer={answer} />}
     />
   );
@@ -226,6 +224,7 @@ function PhoneFrame(props: FrameProps) {
             stage={record.stage}
             sample={plate.sample}
             answer={plate.answer}
+            states="corner"
             maxHeight={step === 'natural' ? 190 : 150}
           />
         ) : null}
@@ -317,7 +316,13 @@ function WideFrame(props: FrameProps) {
         </OneStop>
         <ChangeNotice matchKey={`${id}/${match.leading}`} />
         {step === 'natural' && record.stage ? (
-          <AnswerPlate stage={record.stage} sample={plate.sample} answer={plate.answer} maxHeight={420} />
+          <AnswerPlate
+            stage={record.stage}
+            sample={plate.sample}
+            answer={plate.answer}
+            states="corner"
+            maxHeight={420}
+          />
         ) : null}
         <AfterHead key={step}>
           <StepBody {...props} />
