@@ -7,7 +7,7 @@ import { createI18n } from '@/speech';
 import { undone } from '@/state';
 import { change } from '@/state/__tests__/change';
 import { opened, saved } from '../__tests__/files';
-import { choose, openScreen, pressReady } from '../__tests__/screen';
+import { choose, openScreen, pressReady, unfold } from '../__tests__/screen';
 import { OWN_COLUMNS } from './mapper';
 import { FileReader, WriteOut } from './screens';
 
@@ -146,4 +146,23 @@ test('every collection and every column of one has a name', () => {
   expect([...SHEET_IDS, ...TABLE_NAMES].filter((id) => !has(`name.${id}`))).toEqual([]);
   const shown = SHEET_IDS.flatMap((sheet) => mapOf(sheet).map(({ name }) => name));
   expect([...new Set(shown)].filter((name) => !has(`column.${name}`) && !OWN_COLUMNS.has(name))).toEqual([]);
+});
+
+test('a table that is pasted is read like a file: told of first, and what cannot be read stays to be mended', async () => {
+  const { store } = await openScreen(<FileReader label="Read it" prefer="stash" pastes />, 'clean');
+  unfold('Paste a table');
+  const paste = async (text: string) => {
+    fireEvent.change(screen.getByLabelText('The table as text'), { target: { value: text } });
+    const buttons = screen.getAllByRole('button', { name: 'Read it' });
+    await act(async () => void fireEvent.click(buttons.at(-1)!));
+  };
+  await paste('[[[[');
+  expect(await screen.findByText(/^Not taken: /)).toBeInTheDocument();
+  unfold('Paste a table');
+  expect(screen.getByLabelText('The table as text')).toHaveValue('[[[[');
+  await paste('material\tamount\nPeacock herl\t20\nCDC plume\t\n');
+  const [take] = await screen.findAllByRole('button', { name: /^Take/ });
+  await pressReady(take!.textContent!);
+  expect(Object.keys(store.getState().records.entities.stash).length).toBeGreaterThan(0);
+  expect(store.getState().records.past).toHaveLength(1);
 });

@@ -10,7 +10,7 @@ import { restore, RestorePreview } from '@/features/backup/screens';
 import { chooseFile } from '@/features/files';
 import type { Undrawn } from '@/features/reading';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Say } from '@/ui/primitives';
+import { Button, Entry, Fold, Say } from '@/ui/primitives';
 import { run, type FileAnswer } from '@/workers';
 import { Mapper } from './mapper';
 import { ArchiveReport, DressingsReport, TableReport } from './reports';
@@ -36,16 +36,19 @@ interface FileReaderProps {
   kind?: 'main' | 'plain' | 'quiet';
   /** What is most likely to be read here, where the headings would do for several. */
   prefer?: SheetId;
+  /** A table can be put in as text too. */
+  pastes?: boolean;
   /** Hears whether something is looked at. */
   onOpen?: (open: boolean) => void;
 }
 
 /** One door for every file: chosen, read in the background, told of before anything is done with it, and taken or left. */
-export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReaderProps) {
+export function FileReader({ label, kind = 'plain', prefer, pastes = false, onOpen }: FileReaderProps) {
   const words = useWords();
   const speech = useSpeech();
   const store = useStore() as unknown as Store;
   const [state, setState] = useState<State>({ at: 'rest' });
+  const [pasted, setPasted] = useState('');
   const stop = useRef<AbortController | null>(null);
   const looking = state.at === 'read';
   useEffect(() => onOpen?.(looking), [looking, onOpen]);
@@ -79,6 +82,8 @@ export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReader
     const file = await chooseFile(ANY);
     if (file) await read(file, { ...AS_IT_IS, prefer: prefer ?? null });
   };
+  const readPasted = () =>
+    read(new File([pasted], words('import.pasted-name')), { ...AS_IT_IS, prefer: prefer ?? null });
   const take = async (undrawn: readonly Undrawn[]) => {
     if (state.at !== 'read' || state.answer.what !== 'backup') return;
     setState({ ...state, taking: true });
@@ -118,6 +123,25 @@ export function FileReader({ label, kind = 'plain', prefer, onOpen }: FileReader
     return (
       <View className="gap-3">
         {button}
+        {pastes ? (
+          <Fold title={words('import.paste')} line={words('import.paste-line')}>
+            <View className="flex-row">
+              <Entry
+                label={words('import.paste-text')}
+                value={pasted}
+                onChangeText={setPasted}
+                multiline
+                numberOfLines={5}
+              />
+            </View>
+            <Button
+              label={words('import.paste-read')}
+              disabled={pasted.trim() === ''}
+              onPress={() => void readPasted()}
+              className="self-start"
+            />
+          </Fold>
+        ) : null}
         {state.at === 'said' ? (
           <Say live size="small" tone={state.good ? 'sedge' : 'dawn'}>
             {state.text}

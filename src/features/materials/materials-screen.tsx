@@ -102,7 +102,7 @@ export function MaterialsScreen() {
         </Fold>
       </View>
       <View className="px-5 py-3">
-        <FileReader kind="quiet" label={words('stash.read-file')} prefer="stash" />
+        <FileReader kind="quiet" label={words('stash.read-file')} prefer="stash" pastes />
       </View>
     </Page>
   );

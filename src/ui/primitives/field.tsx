@@ -9,6 +9,8 @@ interface EntryProps extends Pick<
   TextInputProps,
   | 'value'
   | 'inputMode'
+  | 'multiline'
+  | 'numberOfLines'
   | 'autoFocus'
   | 'autoCapitalize'
   | 'blurOnSubmit'
