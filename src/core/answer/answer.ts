@@ -37,7 +37,7 @@ import {
 } from '../naturals';
 import { buildCard } from '../tying';
 import type { Answer, Catalogue, Choices, Dressed, Holds, LadderOf, Sample } from './answer-shape';
-import { readyAtHand } from './at-hand';
+import { hasHookFor, readyAtHand } from './at-hand';
 import { keeps, rankHooks, type HookKinds, type HooksAsked } from './rank-hooks';
 import { isSecond } from './seconds';
 import { carryOn, placeOf, scoreHook, styleUse, type StyleInUse, type HookAnswer } from '../hook-score';
@@ -129,7 +129,12 @@ function dressed(ranked: RankedDressing, pinned: boolean, ready: Dressed['ready'
 }
 
 /** What the dressings are asked for: the natural, the water, the intent and the tier. */
-export function askedOf(sample: Sample, choices: Pick<Choices, 'offset' | 'picking'>, meanMm: number): Asked {
+export function askedOf(
+  sample: Sample,
+  choices: Pick<Choices, 'offset' | 'picking'>,
+  meanMm: number,
+  catalogue: Pick<Catalogue, 'hooks' | 'styles'> | null = null,
+): Asked {
   const colours = Object.fromEntries(
     Object.entries(sample.colours).map(([region, colour]) => [region, colour.lab ?? labOfHex(colour.hex)]),
   );
@@ -140,6 +145,8 @@ export function askedOf(sample: Sample, choices: Pick<Choices, 'offset' | 'picki
     surface: sample.surface,
     intent: choices.offset.intent,
     picking: choices.picking,
+    carried:
+      catalogue && choices.picking.hooks ? (dressing) => hasHookFor(dressing, choices.picking.hooks!, catalogue) : null,
   });
 }
 
@@ -151,7 +158,7 @@ export function considered(
   catalogue: Catalogue,
   meanMm: number,
 ): Dressed {
-  const [ranked] = rankDressings([dressing], askedOf(sample, choices, meanMm), catalogue);
+  const [ranked] = rankDressings([dressing], askedOf(sample, choices, meanMm, catalogue), catalogue);
   return dressed(ranked!, choices.dressingPin === dressing.id, readyAtHand(dressing, choices.picking, catalogue).ready);
 }
 
@@ -173,7 +180,7 @@ function chooseDressing(
   stats: LengthStats,
   caseMm: number,
 ): Chosen {
-  const asked = askedOf(sample, choices, stats.meanMm);
+  const asked = askedOf(sample, choices, stats.meanMm, catalogue);
   const ranked = rankDressings(catalogue.dressings, asked, catalogue);
   const warnings: Reason[] = [];
   let kept = ranked;

@@ -1,5 +1,5 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
-import { neededBy, readyAtBench } from '../dressings';
+import { askedFor, neededBy, rankDressings, readyAtBench } from '../dressings';
 import { hookFor, readyAtHand } from '.';
 
 const dressing = (id: string) => SHIPPED.dressings.find((own) => own.id === id)!;
@@ -79,4 +79,14 @@ describe('what is at hand', () => {
         [],
       ).reasons,
     ).toMatchObject([{ code: 'ready-no-such-hook', params: { hook: 'Osmere Lark 14' } }]));
+});
+
+test('in the choice a dressing that no hook of the drawer carries counts as short, with why', () => {
+  const asked = (carried: (() => boolean) | null) =>
+    rankDressings([dun], askedFor('mayfly/dun', { carried, picking: { stash } }), SHIPPED)[0]!;
+  const [any, none, unknown] = [asked(() => true), asked(() => false), asked(null)];
+  expect(any.score).toBe(unknown.score);
+  expect(none.score).toBeLessThan(any.score);
+  expect(none.why.map(({ code }) => code)).toContain('ready-no-hook');
+  expect(any.why.map(({ code }) => code)).not.toContain('ready-no-hook');
 });

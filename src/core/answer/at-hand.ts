@@ -45,7 +45,8 @@ function remembered<K extends object, V>(map: WeakMap<K, V>, key: K, make: () =>
   return known;
 }
 
-function hasHookFor(dressing: Dressing, hooks: ReadonlySet<string>, catalogue: Hooks): boolean {
+/** Whether a hook of the drawer carries a dressing. */
+export function hasHookFor(dressing: Dressing, hooks: ReadonlySet<string>, catalogue: Hooks): boolean {
   const drawers = remembered(carried, catalogue.hooks, () => new WeakMap());
   const by = remembered(drawers, hooks, () => new WeakMap());
   const known = by.get(dressing);

@@ -1,5 +1,6 @@
 import type { IntentId, LevelId, RegionId, StageId, WaterId } from '@/catalogue/ids';
 import type { Lab } from '../colour';
+import type { Dressing } from './dressing';
 
 /** What a dressing is scored by. */
 export const CRITERIA = [
@@ -72,6 +73,8 @@ export interface Asked {
   surface: 'dry' | 'wet';
   intent: IntentId;
   picking: Picking;
+  /** Whether a hook of the tier's carries a dressing; null where no packets are counted. */
+  carried: ((dressing: Dressing) => boolean) | null;
 }
 
 /** Only a stage, and what else is given. */
@@ -87,5 +90,6 @@ export function askedFor(
     surface: more.surface ?? 'dry',
     intent: more.intent ?? 'exact',
     picking: { ...NO_PICKING, ...more.picking },
+    carried: more.carried ?? null,
   };
 }

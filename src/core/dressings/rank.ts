@@ -316,12 +316,14 @@ function judgeTier(dressing: Dressing, asked: Asked, catalogue: RankCatalogue): 
     });
   }
   const { ready, reason: said } = readiness(dressing, stash, catalogue.materials, asked.colours);
-  if (said !== null)
+  if (said !== null) {
+    const noHook = asked.carried !== null && !asked.carried(dressing);
     judged.push({
       criterion: 'stash',
-      fit: ready === 'ready' ? 1 : ready === 'substitutes' ? FIT.substitutes : FIT.short,
-      why: said,
+      fit: noHook ? FIT.short : ready === 'ready' ? 1 : ready === 'substitutes' ? FIT.substitutes : FIT.short,
+      why: noHook && ready !== 'short' ? reason('ready-no-hook') : said,
     });
+  }
   const own = results.get(dressing.id);
   if (own && own.took + own.refused > 0) {
     const share = (own.took + PRIOR_FISH / 2) / (own.took + own.refused + PRIOR_FISH);
