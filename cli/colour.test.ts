@@ -1,21 +1,8 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { MATERIALS, SHADES } from '../src/catalogue';
 import { ciede2000 } from '../src/core/colour/ciede2000';
-import { run as runNowOrLater, type Outcome } from './run';
+import { file, folder, json, runNow as run } from './__tests__/files';
 
-const folder = mkdtempSync(join(tmpdir(), 'aubade-'));
-const file = (name: string, text: string) => {
-  const path = join(folder, name);
-  writeFileSync(path, text);
-  return path;
-};
-const run = (...argv: string[]) => runNowOrLater(argv) as Outcome;
-const json = (...argv: string[]) => {
-  const { stdout, exit } = run(...argv, '--json');
-  return { exit, value: JSON.parse(stdout) };
-};
 type Lab = [number, number, number];
 const STASH = file(
   'stash.csv',

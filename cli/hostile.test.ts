@@ -9,6 +9,7 @@ const at = (name: string) => join(folder, name);
 const OUT = at('out');
 /** Every command that reads a file, with what else it asks for. */
 const COMMANDS: readonly (readonly [name: string, args: (file: string) => string[]])[] = [
+  ['session', (file) => ['session', '--card', file, '--count', '2']],
   ['backup check', (file) => ['backup', 'check', file]],
   ['backup show', (file) => ['backup', 'show', file]],
   ['export', (file) => ['export', '--from', file, '--what', 'samples', '--as', 'csv', '--out', OUT]],

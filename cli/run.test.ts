@@ -1,21 +1,11 @@
-import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import sharp from 'sharp';
+import { file, folder, json, runNow } from './__tests__/files';
 import { COMMANDS, run as runNowOrLater, type Outcome } from './run';
 
-const folder = mkdtempSync(join(tmpdir(), 'aubade-'));
-const file = (name: string, text: string) => {
-  const path = join(folder, name);
-  writeFileSync(path, text);
-  return path;
-};
 /** Every command but those of pictures and PDF answers at once. */
-const run = (argv: readonly string[]) => runNowOrLater(argv) as Outcome;
-const json = (...argv: string[]) => {
-  const outcome = run([...argv, '--json']);
-  return { exit: outcome.exit, value: JSON.parse(outcome.stdout) };
-};
+const run = (argv: readonly string[]) => runNow(...argv);
 const DUN = ['match', '--order', 'mayfly', '--stage', 'dun'];
 
 describe('match', () => {

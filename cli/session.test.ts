@@ -1,21 +1,9 @@
-import { mkdtempSync, writeFileSync } from 'node:fs';
-import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { run as runNowOrLater, type Outcome } from './run';
+import { file, folder, json, runNow as run } from './__tests__/files';
 
-const folder = mkdtempSync(join(tmpdir(), 'aubade-'));
-const file = (name: string, text: string) => {
-  const path = join(folder, name);
-  writeFileSync(path, text);
-  return path;
-};
-const run = (...argv: string[]) => runNowOrLater(argv) as Outcome;
 const cardFile = (dressing: string, hook = 'reference:standard-dry:14') =>
   file(`${dressing}.json`, run('card', '--dressing', dressing, '--hook', hook, '--json').stdout);
-const session = (...argv: string[]) => {
-  const { exit, stdout } = run('session', ...argv, '--json');
-  return { exit, value: JSON.parse(stdout) };
-};
+const session = (...argv: string[]) => json('session', ...argv);
 const dun = cardFile('first-light-dun');
 const nymph = cardFile('herl-bead-nymph');
 

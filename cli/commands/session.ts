@@ -80,7 +80,7 @@ export const sessionCommand: Command = {
     const mode = read.flagId<SessionMode>('mode', MODES) ?? 'fly';
     const parts = cardsFrom(read);
     if (parts === null) return null;
-    const { proven: _proven, ...plan } = planSession(parts, mode);
+    const plan = planSession(parts, mode);
     const batches = parts.map(({ card, count }) => batchOf(card, count));
     const prepare = [...new Set(batches.flatMap((batch) => batch.prepare.map((why) => speech.say(why))))];
     const lines = linesOut(
@@ -91,8 +91,7 @@ export const sessionCommand: Command = {
     const { flies, minutes, ends, order, one_by_one_minutes } = plan;
     return {
       json: roundAll({ flies, minutes, ends, prepare, lines, order, one_by_one_minutes }),
-      text: () =>
-        text({ ...plan, proven: _proven }, { mode: other, plan: planSession(parts, other) }, prepare, lines, speech),
+      text: () => text(plan, { mode: other, plan: planSession(parts, other) }, prepare, lines, speech),
       exit: 0,
     };
   },

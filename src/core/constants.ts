@@ -93,26 +93,19 @@ export const NOODLE = { leastMm: 0.4, spareMm: 10 } as const;
 /** Grams that a denier of thread holds. Source: domain §5, the lower figures. */
 export const GRAMS_PER_DENIER = { nylon: 5, polyester: 5, 'gel-spun': 28, silk: 3.5 } as const;
 export const GRAMS_PER_DENIER_AT_MOST = { nylon: 6.5, polyester: 6.5, 'gel-spun': 35, silk: 4.5 } as const;
+type Labels = readonly (readonly [label: number, denier: number])[];
+const SPUN_LABELS: Labels = [
+  [6, 135],
+  [8, 70],
+  [10, 60],
+  [12, 50],
+  [14, 45],
+  [16, 40],
+];
 /** Labels of spools by fibre, thick to fine, with their denier: about, for they differ by maker. Source: domain §5. */
-export const AUGHT: Readonly<
-  Record<keyof typeof FIBRE_DENSITY, readonly (readonly [label: number, denier: number])[]>
-> = {
-  nylon: [
-    [6, 135],
-    [8, 70],
-    [10, 60],
-    [12, 50],
-    [14, 45],
-    [16, 40],
-  ],
-  polyester: [
-    [6, 135],
-    [8, 70],
-    [10, 60],
-    [12, 50],
-    [14, 45],
-    [16, 40],
-  ],
+export const AUGHT: Readonly<Record<keyof typeof FIBRE_DENSITY, Labels>> = {
+  nylon: SPUN_LABELS,
+  polyester: SPUN_LABELS,
   'gel-spun': [
     [6, 100],
     [12, 50],

@@ -57,28 +57,21 @@ const answerCache = new Map<string, { inputs: readonly unknown[]; result: Answer
 /** The answer to a sample by one record of what is asked, remembered under `key` until one of its inputs changes. */
 export function answeredBy(state: State, key: string, sample: SampleRecord, record: AnswerRecord): Answered {
   const catalogue = selectCatalogue(state);
-  const settings = selectSettings(state);
-  const groups = selectGroups(state);
-  const owned = selectOwned(state);
-  const { hand } = selectDevice(state);
-  const eye = sample.method === 'eye' ? selectEye(state) : null;
-  const results = selectResults(state);
-  const stash = selectStash(state);
-  const hooks = selectHooksHad(state);
   const named = selectNamed(state);
-  const inputs = [sample, record, named, catalogue, settings, hand, eye, owned, groups, results, stash, hooks];
+  const tier = {
+    settings: selectSettings(state),
+    groups: selectGroups(state),
+    owned: selectOwned(state),
+    hand: selectDevice(state).hand,
+    eye: sample.method === 'eye' ? selectEye(state) : null,
+    results: selectResults(state),
+    stash: selectStash(state),
+    hooks: selectHooksHad(state),
+  };
+  const inputs = [sample, record, named, catalogue, ...Object.values(tier)];
   const cached = answerCache.get(key);
   if (cached && cached.inputs.every((input, index) => input === inputs[index])) return cached.result;
-  const result = work(sample, record, withSwaps(catalogue, record, named), {
-    settings,
-    owned,
-    hand,
-    eye,
-    groups,
-    results,
-    stash,
-    hooks,
-  });
+  const result = work(sample, record, withSwaps(catalogue, record, named), tier);
   answerCache.set(key, { inputs, result });
   return result;
 }
@@ -97,28 +90,22 @@ function withSwaps(catalogue: Catalogue, { swaps }: AnswerRecord, named: Named):
   return materials === catalogue.materials ? catalogue : { ...catalogue, materials };
 }
 
+/** What is known of the tier beside what is asked. */
+interface Tier extends Pick<DeviceRecord, 'hand'> {
+  settings: SettingsRecord;
+  eye: Eye | null;
+  owned: Record<string, number>;
+  groups: readonly NaturalGroup[];
+  results: ReadonlyMap<string, Results>;
+  stash: ReadonlySet<string> | null;
+  hooks: ReadonlySet<string> | null;
+}
+
 function work(
   sample: SampleRecord,
   record: AnswerRecord,
   catalogue: Catalogue,
-  {
-    settings,
-    owned,
-    hand,
-    eye,
-    groups,
-    results,
-    stash,
-    hooks,
-  }: Pick<DeviceRecord, 'hand'> & {
-    settings: SettingsRecord;
-    eye: Eye | null;
-    owned: Record<string, number>;
-    groups: readonly NaturalGroup[];
-    results: ReadonlyMap<string, Results>;
-    stash: ReadonlySet<string> | null;
-    hooks: ReadonlySet<string> | null;
-  },
+  { settings, owned, hand, eye, groups, results, stash, hooks }: Tier,
 ): Answered {
   const missing = waitsFor(sample, record.stage, CASE.growing);
   if (missing !== null || !record.stage) return { status: 'waiting', missing: missing ?? 'stage' };

@@ -1,3 +1,4 @@
+import { isSwapFault } from '../bench/swap-faults';
 import type { Reason } from '../code';
 import type { Dressing } from '../dressings';
 import type { Card } from '../tying';
@@ -15,5 +16,5 @@ export function swapRefusals(
   const hook = catalogue.hooks.find(({ id }) => id === card.hook.id);
   if (!hook) return [];
   const made = cardFor({ dressing, hook, sample: null, choices: { ...NO_CHOICES, swaps }, catalogue, count: null });
-  return made.stash.filter(({ code }) => code === 'swap-too-short' || code === 'swap-too-thick');
+  return made.stash.filter(isSwapFault);
 }

@@ -5,10 +5,12 @@ import type { Material } from '../materials';
 import type { Card } from '../card/card-shape';
 import type { RuleId } from './bench-shape';
 import { laws } from './laws';
-import { tieCard } from './tie-card';
 
 /** What another material may run into on a hook: pieces that are too short, a part that has no room for so thick a turn. What a thread takes at the head the card says by itself. */
 const WHY: Readonly<Partial<Record<RuleId, string>>> = { E9: 'swap-too-short', P6: 'swap-too-thick' };
+
+/** Whether a reason of a card says that what stands in does not tie on its hook. */
+export const isSwapFault = ({ code }: Reason): boolean => Object.values(WHY).includes(code);
 
 interface SwapInput {
   dressing: Dressing;
@@ -27,11 +29,8 @@ export function swapFaults(
     materials.find(
       (own) => own.id === dressing.parts.find((part) => part.id === id && used.has(part.material ?? ''))?.material,
     );
-  const refusals = [
-    ...tieCard(dressing, card, { materials }).refusals,
-    ...laws({ dressing, card, style, materials, naturalMm: card.hook.shank_mm, stages, tails: [] }),
-  ];
-  return refusals.flatMap(({ rule, part, params }) => {
+  const broken = laws({ dressing, card, style, materials, naturalMm: card.hook.shank_mm, stages, tails: [] });
+  return broken.flatMap(({ rule, part, params }) => {
     const [code, own] = [WHY[rule], swapped(part)];
     return code && own ? [reason(code, { ...params, to: own.name })] : [];
   });

@@ -15,7 +15,7 @@ export {
 export { askedFor, CRITERIA, NO_PICKING, type Asked, type Criterion, type Picking, type Results } from './picking';
 export { beforeSecond, rankDressings, whyNot, type RankCatalogue, type RankedDressing } from './rank';
 export { checkDressing, type CheckCatalogue, type DressingFault, type LaysOut } from './check';
-export { readiness, readyAtBench, type Bench } from './readiness';
+export { isBenchLack, readiness, readyAtBench, type Bench } from './readiness';
 export { neededBy, standInFor, type StandIn, type Wanted } from './stand-in';
 export { changesBetween, doesIn, refusedIn, substitutesFor, type Refused, type Substitute } from './substitutes';
 export { comparedMm, referenceRangeOf, type RangeHook } from './hook-range';

@@ -14,6 +14,10 @@ export interface Bench {
   tools: ReadonlySet<string> | null;
 }
 
+/** Whether a reason is about a hook or a tool that is not there. */
+export const isBenchLack = ({ code }: Reason): boolean =>
+  code === 'ready-no-hook' || code === 'ready-no-such-hook' || code === 'ready-no-tool';
+
 /** The same with hooks and tools: without a hook it is short, without a tool it is done otherwise. Unknown stays what no stash was begun for. */
 export function readyAtBench(
   { ready, reasons }: { ready: Readiness; reasons: readonly Reason[] },

@@ -87,3 +87,29 @@ test('flies of several cards are numbered one after the other; none take no time
   expect(plan.ends.map(({ fly }) => fly)).toEqual([1, 2, 3]);
   expect(planSession([], 'fly')).toMatchObject({ flies: 0, order: [], minutes: { mean: 0 }, one_by_one_minutes: 0 });
 });
+
+test.each([
+  ['wind', 3],
+  ['dub', 4],
+  ['loop', 4],
+  ['post', 3],
+  ['divide', 3],
+  ['bind', 2],
+  ['catch-in', 2],
+  ['fold', 2],
+  ['finish', 2],
+  ['lay-weight', 2],
+  ['seat-bead', 1.5],
+  ['coat', 1.5],
+  ['check', 0.5],
+  ['cut', 1],
+])('%s takes %f times what any other act takes', (verb, times) => {
+  const { order } = planSession([{ card: simple(10, step(1, null, verb), step(2)), count: 1, made: 6 }], 'fly');
+  const first = order[1]!.at_min - order[0]!.at_min;
+  expect(first / (10 - first)).toBeCloseTo(times, 9);
+});
+
+test('quick hands take four fifths, slow ones five quarters; waits stay', () => {
+  const { low, high } = planSession([{ card: simple(10, step(1, 600), step(2)), count: 1, made: 6 }], 'fly').minutes;
+  expect([low, high]).toEqual([expect.closeTo(0.25 + 8 + 10, 9), expect.closeTo(0.25 + 12.5 + 10, 9)]);
+});

@@ -275,3 +275,25 @@ test('what several flies take together: by the material as the dressing names it
   const swapped = { ...card, materials: card.materials.map((line) => ({ ...line, asked: `written-${line.asked}` })) };
   expect([...takenBy([swapped], 6).keys()].every((id) => id.startsWith('written-'))).toBe(true);
 });
+
+test.each([
+  ['bind', 5],
+  ['catch-in', 4],
+  ['fold', 4],
+  ['tie-off', 3],
+  ['divide', 6],
+  ['post', 8],
+  ['cut', 0],
+])('%s takes %i turns of thread where its step counts none', (verb, turns) => {
+  const thread = { material: 'thread', role: 'foundation', diameter_mm: 0.1, finish_turns: 5 } as never;
+  const mm = (steps: object[]) =>
+    lines(card({ threads: [thread], steps: steps as Card['steps'] }), 1)['thread mm']![0] as number;
+  expect(mm([{ do: verb, part: null, turns: null }]) - mm([])).toBeCloseTo(turns * Math.PI, 6);
+});
+
+test('what is coated is listed by eye, and a head of the thread itself not again', () => {
+  const thread = { material: 'thread', role: 'foundation', diameter_mm: 0.1, finish_turns: 5 } as never;
+  const steps = [{ do: 'coat', part: 'head', turns: null, material: { id: 'varnish' } }] as unknown as Card['steps'];
+  const own = lines(card({ threads: [thread], steps, parts: [part('head', 'thread')] }), 2);
+  expect(Object.keys(own)).toEqual(['thread mm', 'varnish by-eye']);
+});

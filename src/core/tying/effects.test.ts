@@ -1,5 +1,5 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
-import { labOfHex, wetHex } from '../colour';
+import { airHeld, labOfHex, openedTo, wetHex } from '../colour';
 import type { Card } from '../card/card-shape';
 import { effectsOf, matCover } from './effects';
 
@@ -56,3 +56,8 @@ test('a marker is a film over what it tints: it darkens, and takes the colour wi
 
 test('a difference that nobody sees is not told', () =>
   expect(effects('claret-fur', 'body.dubbed', 'thread-olive-70').every(({ hex }) => hex !== wetHex(OLIVE))).toBe(true));
+
+test('three tenths of what holds air mirror a sky of grey', () => {
+  expect(airHeld('#000000', 0.3)).toBe(openedTo('#b7c0c8', '#000000', 0.3));
+  expect(effects('cdc', 'hackle.cdc-loop', 'thread-olive-70')[0]!.hex).toBe(openedTo('#b7c0c8', wetHex(OLIVE), 0.3));
+});

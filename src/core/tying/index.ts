@@ -1,4 +1,5 @@
 export { threadDiameter, woundCut, type Fibre } from './amounts';
+export { isSwapFault } from '../bench/swap-faults';
 export { batchOf, takenBy } from './batch';
 export { buildCard, mirrorCard } from './card';
 export type { CardInput, CardNatural } from './card-input';

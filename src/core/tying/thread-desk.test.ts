@@ -1,6 +1,7 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { MATERIALS, SHADES } from '@/catalogue';
-import { everyHeld, heldBy, type Held } from '../materials';
+import { deltaE, hexOfLab, labOfHex } from '../colour';
+import { everyHeld, heldBy, hexHeld, type Held } from '../materials';
 import { headTurnBudget, type ThreadOnHook } from './thread-advice';
 import { threadsThatServe } from './thread-desk';
 import { aughtOf, denierOf, threadFacts } from './thread-facts';
@@ -110,6 +111,27 @@ describe('which threads serve', () => {
     expect(threadsThatServe(covered, fly.threads[0]!, ON, [held('thread-red-70')], SHIPPED.materials)[0]).toMatchObject(
       { shows: null, serves: 'serves' },
     );
+  });
+  test('a fifth thicker is a lump, less is not; further off than related is another colour', () => {
+    const olive = held('thread-olive-70');
+    const made = (denier: number, hex = hexHeld(olive)): Held => ({
+      material: { ...olive.material, denier },
+      shade: null,
+      hex,
+    });
+    const codes = (own: Held) =>
+      threadsThatServe(fly, fly.threads[0]!, ON, [own], SHIPPED.materials)[0]!.reasons.map(({ code }) => code);
+    // Thickness goes with the root of the denier: 70 × 1.2² = 100.8.
+    expect([made(100), made(102)].map((own) => codes(own).includes('thread-bulkier'))).toEqual([false, true]);
+    const away = (by: number) => {
+      const [L, a, b] = labOfHex(hexHeld(olive));
+      return made(70, hexOfLab([L + by, a, b]));
+    };
+    const near = Array.from({ length: 60 }, (_, at) => away(at / 2)).filter(
+      (own) => deltaE(labOfHex(hexHeld(olive)), labOfHex(hexHeld(own))) <= 10,
+    );
+    const [last, next] = [near.at(-1)!, away(near.length / 2)];
+    expect([last, next].map((own) => codes(own).includes('thread-other-colour'))).toEqual([false, true]);
   });
   test('only threads are asked', () => expect(judge('peacock-herl')).toEqual([]));
 });

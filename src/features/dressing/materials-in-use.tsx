@@ -2,14 +2,15 @@ import { useMemo } from 'react';
 import { View } from 'react-native';
 import { swapRefusals, type Answer } from '@/core/answer';
 import { hexOfLab } from '@/core/colour';
-import { substitutesFor, type Dressing, type Refused, type Substitute } from '@/core/dressings';
-import { everyHeld, materialCalled, withCalled } from '@/core/materials';
-import { swapKey, type Card, type CardMaterial } from '@/core/tying';
+import { isBenchLack, substitutesFor, type Dressing, type Refused, type Substitute } from '@/core/dressings';
+import { everyHeld, withCalled } from '@/core/materials';
+import { isSwapFault, swapKey, type Card, type CardMaterial } from '@/core/tying';
 import { swapMaterial, type AnswerRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say, WordLink } from '@/ui/primitives';
+import { useCalled } from './use-called';
 
 interface InUseProps {
   matchId: string;
@@ -47,7 +48,7 @@ export function MaterialsInUse(props: InUseProps) {
         </View>
       ) : null}
       {card.stash
-        .filter(({ code }) => BENCH.includes(code))
+        .filter((why) => isSwapFault(why) || isBenchLack(why))
         .map((why) => (
           <Say key={speech.say(why)} size="small" tone="straw" className="px-5 pt-2">
             {speech.say(why)}
@@ -57,17 +58,9 @@ export function MaterialsInUse(props: InUseProps) {
   );
 }
 
-/** What is said of hook and tools, and of what does not tie on the hook. */
-const BENCH: readonly string[] = ['ready-no-such-hook', 'ready-no-tool', 'swap-too-short', 'swap-too-thick'];
 const TONE = { itself: 'soft', shade: 'soft', substitute: 'straw', hand: 'river', short: 'dawn' } as const;
 
 type LineProps = InUseProps & { line: CardMaterial; dressing: Dressing };
-
-function useCalled() {
-  const named = useApp(selectNamed);
-  const { materials } = useApp(selectCatalogue);
-  return (id: string) => materials.find((own) => own.id === id) ?? materialCalled(named, id);
-}
 
 function MaterialLine(props: LineProps) {
   const { line, dressing, natural } = props;

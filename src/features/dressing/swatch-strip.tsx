@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import type { RideId } from '@/catalogue/ids';
 import { colourWord, labOfHex, shadeOf } from '@/core/colour';
 import { doesIn, refusedIn, type Dressing } from '@/core/dressings';
-import { calledHeld, everyHeld, materialCalled, underbodies, type Held, type Material } from '@/core/materials';
+import { calledHeld, everyHeld, underbodies, type Held, type Material } from '@/core/materials';
 import {
   effectsOf,
   seenAs,
@@ -21,6 +21,7 @@ import { selectCatalogue, selectDressing, selectHeld, selectNamed } from '@/stat
 import { useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Heading, Say, WordLink } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
+import { useCalled } from './use-called';
 
 const WIDTH = 64;
 
@@ -99,10 +100,8 @@ function StripLine(props: LineProps) {
   const { card, dressing, row, state } = props;
   const words = useWords();
   const speech = useSpeech();
-  const named = useApp(selectNamed);
-  const { materials } = useApp(selectCatalogue);
+  const called = useCalled();
   const { natural, made, apart } = stripIn(row, state);
-  const called = (id: string) => materials.find((own) => own.id === id) ?? materialCalled(named, id);
   const shape = called(row.material?.id ?? '')?.drawn ?? 'lock';
   const word = (hex: string) => speech.shade(shadeOf(labOfHex(hex)));
   const target = natural.slice(1);
@@ -179,13 +178,13 @@ function Beneath({ matchId, record, card, dressing, row, state }: LineProps) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
+  const called = useCalled();
   const { materials } = useApp(selectCatalogue);
   const held = useApp(selectHeld);
   const named = useApp(selectNamed);
   const { natural: target, apart } = stripIn(row, state);
   const stack = card.layers.find(({ part }) => part === row.part)?.from_under;
   const [best, written] = useMemo(() => {
-    const called = (id: string) => materials.find((own) => own.id === id) ?? materialCalled(named, id);
     const skins = (stack ?? []).slice(1).flatMap(({ material }) => called(material) ?? []);
     const under = stack?.[0]?.material;
     const own = called(card.materials.find(({ used }) => used === under)?.asked ?? '');
@@ -200,7 +199,7 @@ function Beneath({ matchId, record, card, dressing, row, state }: LineProps) {
         : does.every((id) => one.material.functions.includes(id)) && refusedIn(dressing, own, one.material) === null,
     );
     return [underbodies(skins, fits, { target: labOfHex(target), wet: state === 'wet' })[0] ?? null, own];
-  }, [card, dressing, held, materials, named, stack, state, target]);
+  }, [called, card, dressing, held, materials, named, stack, state, target]);
   // What is off even so is no advice.
   if (!best || !written || best.deltaE > apart - WORTH || colourWord(best.deltaE) === 'off') return null;
   const seen = state === 'wet' ? best.wet : best.dry;

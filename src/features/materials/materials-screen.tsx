@@ -10,14 +10,15 @@ import { DrawerTabs } from '@/features/drawer';
 import { FileReader } from '@/features/exchange/screens';
 import { OwnMaterial } from '@/features/own-material';
 import { InList, Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
-import { Choose, Digits, Field, Fold, Heading, Pick, Row, Say, Tick, WordLink } from '@/ui/primitives';
+import { Choose, Digits, Field, Fold, Heading, Row, Say, Tick, WordLink } from '@/ui/primitives';
 import { Swatch } from '@/ui/drawings';
 import { Rows } from '@/ui/primitives/rows';
 import { token } from '@/ui/tokens';
 import { ColourAsked } from './colour-asked';
 import { colourSaid } from './colour-said';
 import { MaterialOpen } from './material-open';
-import { chiefUse, stashRows, USES, type StashFilter, type StashRow, type Which } from './stash-rows';
+import { chiefUse, stashRows, type StashFilter, type StashRow, type Which } from './stash-rows';
+import { UsePick } from './use-pick';
 
 const ROW_PX = 73;
 
@@ -68,15 +69,7 @@ export function MaterialsScreen() {
         <View className="min-w-40 flex-1">
           <Field label={words('stash.find')} value={text} onType={setText} />
         </View>
-        <View className="min-w-36 flex-1">
-          <Pick
-            label={words('stash.use')}
-            choices={USES.map((id) => ({ id: id as string, label: words(`stash.for.${id}`) }))}
-            value={use}
-            none={words('stash.every-use')}
-            onChange={setUse}
-          />
-        </View>
+        <UsePick use={use} onUse={setUse} />
       </View>
       <View className="gap-3 px-5 pb-3">
         {had.length > 0 || which !== 'all' ? (

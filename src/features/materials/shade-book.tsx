@@ -5,12 +5,13 @@ import { calledHeld, everyHeld, hexHeld, type Held } from '@/core/materials';
 import { useApp } from '@/state';
 import { selectHeld, selectNamed } from '@/state/answering';
 import { Page, useRedLamp, useSpeech, useWidth, useWords } from '@/features/shell';
-import { Choose, Heading, Pick, Say, WordLink } from '@/ui/primitives';
+import { Choose, Heading, Say, WordLink } from '@/ui/primitives';
 import { ShadePlane, Swatch } from '@/ui/drawings';
 import { Rows } from '@/ui/primitives/rows';
 import { ColourAsked } from './colour-asked';
 import { colourSaid } from './colour-said';
-import { chiefUse, USES } from './stash-rows';
+import { chiefUse } from './stash-rows';
+import { UsePick } from './use-pick';
 
 const MARKED = 5;
 const ROW_PX = 65;
@@ -94,15 +95,7 @@ export function ShadeBookScreen() {
               onChange={setFrom}
             />
           ) : null}
-          <View className="min-w-36 flex-1">
-            <Pick
-              label={words('stash.use')}
-              choices={USES.map((id) => ({ id: id as string, label: words(`stash.for.${id}`) }))}
-              value={use}
-              none={words('stash.every-use')}
-              onChange={setUse}
-            />
-          </View>
+          <UsePick use={use} onUse={setUse} />
         </View>
       </View>
       {red ? null : (

@@ -8,23 +8,15 @@ import { writeTable } from '@/core/exchange';
 import { takenBy, type Card } from '@/core/tying';
 import { countStash, isLow, isStashLow, leftInPacket, leftOf, sameFlies, stashKey, tickStash } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
-import {
-  selectAnswered,
-  selectCardOf,
-  selectCatalogue,
-  selectNamed,
-  selectOwned,
-  selectStash,
-} from '@/state/answering';
+import { selectCardOf, selectCatalogue, selectNamed, selectOwned, selectStash } from '@/state/answering';
 import { saveFile } from '@/features/files';
-import { hookName, selectMatchIds } from '@/features/matches';
+import { hookName } from '@/features/matches';
 import { Page, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Row, Say, Stepper, TickBox, WordLink } from '@/ui/primitives';
 import { run } from '@/workers';
+import { useNewestCards } from './newest-cards';
 import { chiefUse, USES } from './stash-rows';
 
-/** So many of the newest matches are looked at: what is tied next. */
-const MATCHES = 30;
 /** So many of each as a rule: an evening's. */
 const USUAL = 6;
 const MAKERLESS = REFERENCE_HOOKS[0]!.maker;
@@ -39,28 +31,18 @@ interface Shopping {
 
 /** The flies that are tied next: the one it was opened from, those of the newest matches, and those that have run out of the box. */
 function useNext(): readonly Card[] {
-  const ids = useApp(selectMatchIds);
+  const { dressing: asked } = useLocalSearchParams<{ dressing?: string }>();
   const flies = useApp((state) => state.records.entities.fly);
   const cardOf = useApp(selectCardOf);
-  const answers = useApp(
-    (state) =>
-      ids.slice(0, MATCHES).flatMap((id) => {
-        const match = state.records.entities.match[id];
-        const answered = match && selectAnswered(state, id, match.leading);
-        return answered?.status === 'answered' && answered.answer.card ? [answered.answer.card] : [];
-      }),
-    sameItems,
-  );
-  const { dressing: asked } = useLocalSearchParams<{ dressing?: string }>();
+  const { cards } = useNewestCards();
   return useMemo(() => {
-    const also = cardOf(asked);
-    const gone = sameFlies(Object.entries(flies)).flatMap(({ fly, left }) =>
-      left === 0 ? (cardOf(fly.dressingId) ?? []) : [],
-    );
+    const gone = sameFlies(Object.entries(flies)).filter(({ left }) => left === 0);
+    const all = [asked, ...gone.map(({ fly }) => fly.dressingId)].map((id) => cardOf(id));
+    // Of one dressing the card of its match stands, for it has the hook.
     return [
-      ...new Map([...(also ? [also] : []), ...gone, ...answers].map((card) => [card.dressing.id, card])).values(),
+      ...new Map([...all, ...cards].flatMap((card) => (card ? [[card.dressing.id, card] as const] : []))).values(),
     ];
-  }, [answers, asked, cardOf, flies]);
+  }, [asked, cardOf, cards, flies]);
 }
 
 /** What the next flies lack, and what runs low: as it stood when the page was opened, so that what is ticked stays in sight. */
@@ -103,9 +85,6 @@ function useList(): Shopping | null {
     };
   }, [opened, cards, dressings, hooks, materials, owned, packets]);
 }
-
-const sameItems = <T,>(one: readonly T[], other: readonly T[]) =>
-  one.length === other.length && one.every((item, index) => item === other[index]);
 
 /** What to buy, by what it is for; ticked in the shop it lies in the stash. */
 export function ShoppingScreen() {

@@ -24,15 +24,14 @@ import {
   selectHeld,
   selectNamed,
 } from '@/state/answering';
-import { matchTitle, selectMatchIds } from '@/features/matches';
+import { matchTitle } from '@/features/matches';
 import { Page, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Field, Fold, Heading, Pick, Say } from '@/ui/primitives';
 import { THREAD_TIMES, ThreadEnds } from '@/ui/drawings';
+import { useNewestCards } from './newest-cards';
 
 /** The choice of the dressing that the page was opened from. */
 const OF_DRESSING = 'dressing';
-/** So many of the newest matches are offered. */
-const MATCHES = 30;
 const SOLD = 6;
 const ENDS = { width: 96, height: 24 } as const;
 const TONE = { serves: 'sedge', care: 'straw', no: 'dawn' } as const;
@@ -44,19 +43,12 @@ const isThread = ({ material }: Held) => material.functions.includes('thread') &
 function useFlies(): { id: string; label: string }[] {
   const words = useWords();
   const speech = useSpeech();
-  const ids = useApp(selectMatchIds);
-  const told = useApp((state) =>
-    JSON.stringify(
-      ids.slice(0, MATCHES).flatMap((id) => {
-        const match = state.records.entities.match[id];
-        const answered = match && selectAnswered(state, id, match.leading);
-        if (answered?.status !== 'answered' || !answered.answer.card) return [];
-        const { card } = answered.answer;
-        return [{ id, label: speech.beside([card.dressing.name, matchTitle(match!, speech, words)]) }];
-      }),
-    ),
-  );
-  return useMemo(() => JSON.parse(told) as { id: string; label: string }[], [told]);
+  const matches = useApp((state) => state.records.entities.match);
+  const { ids, cards } = useNewestCards();
+  return ids.flatMap((id, at) => {
+    const card = cards[at];
+    return card ? [{ id, label: speech.beside([card.dressing.name, matchTitle(matches[id]!, speech, words)]) }] : [];
+  });
 }
 
 /** Which thread: what a fly asks of its thread and which of yours serve; every thread in figures that can be compared; what a label means. */
@@ -124,9 +116,13 @@ function useFigures() {
     ]);
 }
 
+function Ends({ facts: { roundMm, flat }, hex }: { facts: ThreadFacts; hex: string }) {
+  const red = useRedLamp();
+  return <ThreadEnds roundMm={roundMm} {...flat} colour={red ? null : hex} {...ENDS} />;
+}
+
 function ThreadList({ held }: { held: readonly Held[] }) {
   const words = useWords();
-  const red = useRedLamp();
   const figures = useFigures();
   // One of each: its shades differ in nothing but colour.
   const kinds = [...new Map(held.map((own) => [own.material.id, own])).values()]
@@ -146,13 +142,7 @@ function ThreadList({ held }: { held: readonly Held[] }) {
               {figures(facts)}
             </Say>
           </View>
-          <ThreadEnds
-            roundMm={facts.roundMm}
-            wideMm={facts.flat.wideMm}
-            thickMm={facts.flat.thickMm}
-            colour={red ? null : hexHeld(own)}
-            {...ENDS}
-          />
+          <Ends facts={facts} hex={hexHeld(own)} />
         </View>
       ))}
     </View>
@@ -286,7 +276,6 @@ function OneThread({ of, dressing, thread, card, mine, all }: FlyProps & { threa
 function Verdict({ verdict, used, onTake }: { verdict: ThreadVerdict; used: boolean; onTake: (() => void) | null }) {
   const words = useWords();
   const speech = useSpeech();
-  const red = useRedLamp();
   const figures = useFigures();
   const { name, facts, serves, reasons } = verdict;
   return (
@@ -298,13 +287,7 @@ function Verdict({ verdict, used, onTake }: { verdict: ThreadVerdict; used: bool
             {words(`threads.serves.${serves}`)}
           </Say>
         </View>
-        <ThreadEnds
-          roundMm={facts.roundMm}
-          wideMm={facts.flat.wideMm}
-          thickMm={facts.flat.thickMm}
-          colour={red ? null : verdict.hex}
-          {...ENDS}
-        />
+        <Ends facts={facts} hex={verdict.hex} />
       </View>
       <Say size="small" tone="soft">
         {figures(facts)}

@@ -1,21 +1,10 @@
-import { array, mixed, number, object, string } from 'yup';
+import { array, string } from 'yup';
+import { answerV1 } from './v1';
 import { matchV2 } from './v2';
 
 /** Frozen: matches before a material could be chosen by hand. Read by the migration `materials-by-hand` only. */
 export const matchV3 = matchV2.shape({
-  answers: array(
-    object({
-      id: string().required(),
-      stage: string().nullable().defined().default(null),
-      offset: object({ sizes: number().default(0), intent: string().default('exact') }),
-      hookId: string().nullable().defined().default(null),
-      dressingId: string().nullable().defined().default(null),
-      schools: mixed().default({}),
-      without: array(string().required()).default([]),
-      added: array(string().required()).default([]),
-      settled: string().nullable().defined().default(null),
-    }),
-  )
+  answers: array(answerV1.shape({ added: array(string().required()).default([]) }))
     .min(1)
     .max(4)
     .required(),
