@@ -113,7 +113,12 @@ export function AnswerPlate({
         ) : null}
         {states === 'corner' ? (
           <View className="absolute right-3 top-1">
-            <Toggle label={words('plate.wet')} spoken={words('plate.wet-spoken')} on={wet} onChange={setWet} />
+            <Toggle
+              label={words('plate.in-water')}
+              spoken={words('plate.in-water-spoken')}
+              on={wet}
+              onChange={setWet}
+            />
           </View>
         ) : null}
       </View>

@@ -104,10 +104,10 @@ test('the picture of the natural is seen wet too, by a switch in its corner that
   const { store } = await openScreen(<MatchScreen id={DUN} step="natural" />);
   const picture = () => screen.getByRole('img', { name: /^Mayfly dun/ }).outerHTML;
   const dry = picture();
-  fireEvent.click(screen.getByRole('button', { name: 'Picture wet' }));
+  fireEvent.click(screen.getByRole('button', { name: 'The picture: in water' }));
   expect(picture()).not.toBe(dry);
   const { sampleId } = store.getState().records.entities.match[DUN]!;
   expect(store.getState().records.entities.sample[sampleId]!.surface).toBe('dry');
-  fireEvent.click(screen.getByRole('button', { name: 'Picture wet' }));
+  fireEvent.click(screen.getByRole('button', { name: 'The picture: in water' }));
   expect(picture()).toBe(dry);
 });
