@@ -92,6 +92,13 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/shelf/hand-over': /Copy the link/,
   '/shelf/cautions': /link ← Shelf/,
   '/shelf/words': /Search a word/,
+  '/vise': /New session/,
+  '/vise/hands': /Cards say what to aim at/,
+  '/vise/batch_demo-tonight': /Go on tying/,
+  '/vise/batch_demo-may-1': /First-light upright dun/,
+  '/vise/batch_demo-tonight/tie': /button Next: /,
+  '/vise/batch_demo-april/inspect': /Which fly/,
+  '/vise/batch_demo-tonight/end': /First-light upright dun: into/,
   '/matches/none/natural': /See the list/,
 };
 

@@ -59,6 +59,13 @@ export const ROUTES = [
   '/shelf/hand-over',
   '/shelf/cautions',
   '/shelf/words',
+  '/vise',
+  '/vise/hands',
+  '/vise/batch_demo-tonight',
+  '/vise/batch_demo-may-1',
+  '/vise/batch_demo-tonight/tie',
+  '/vise/batch_demo-april/inspect',
+  '/vise/batch_demo-tonight/end',
   '/matches/none/natural',
 ];
 

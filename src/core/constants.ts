@@ -216,6 +216,28 @@ export const LEARNING = {
 } as const;
 /** At the vise, typical: a fly taken out and another put in, s; reaching for a material, s, and its share of a step at most; quick and slow hands beside the usual. */
 export const SESSION = { viseS: 15, reachS: 8, reachShare: 0.25, quick: 0.8, slow: 1.25 } as const;
+/** The pace of a session is that of its own steps and of so many usual minutes beside them, and never beyond these; a step that took so many times the usual, and longer than `awayS`, was left alone for a while, and one that took under `tappedShare` of it was tapped on: both count as usual. A fly is timed where so much of its usual time was. Typical. */
+export const PACE = {
+  priorMin: 8,
+  least: 0.4,
+  most: 3,
+  awayTimes: 5,
+  awayS: 240,
+  tappedShare: 0.1,
+  timedShare: 0.5,
+} as const;
+/** Flies spoiled of those that are tied, where the tier's own record is short: so many of so many, weighed with it. Typical. */
+export const SPOILAGE = { spoiled: 1, of: 12 } as const;
+/** A habit of the hands is told from `least` flies on, a drift from `leastDrift`, minutes of one's own from `leastMinutes`; it is certain where chance makes it once in twenty and it is off by `matters`. Quick and slow hold four of five flies (1.28 standard deviations), and no fly takes less than `quickest` of the usual. Typical. */
+export const HANDS = {
+  least: 5,
+  leastDrift: 6,
+  leastMinutes: 3,
+  chance: 0.05,
+  matters: 0.03,
+  reach: 1.28,
+  quickest: 0.4,
+} as const;
 /** How long one act takes beside another: typical. What is not named takes one. */
 export const VERB_SHARE: Readonly<Partial<Record<VerbId, number>>> = {
   wind: 3,

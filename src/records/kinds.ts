@@ -11,10 +11,12 @@ import { packetSchema, type PacketRecord } from './packet/schema';
 import { stashSchema, type StashRecord } from './stash/schema';
 import { materialSchema, type MaterialRecord } from './material/schema';
 import { dressingRecordSchema, type DressingRecord } from './dressing/schema';
+import { batchSchema, type BatchRecord } from './batch/schema';
 import { settingsSchema, type SettingsRecord } from './settings/schema';
 import { deviceSchema, type DeviceRecord } from './device/schema';
 import type { Schema } from 'yup';
 import type { Shape } from './atoms';
+import { batchShape } from './batch/merge';
 import { deviceShape } from './device/merge';
 import { groupShape, mendGroup } from './group/merge';
 import { matchShape, mendMatch } from './match/merge';
@@ -37,8 +39,9 @@ export const KINDS = {
   material: { version: 2, schema: materialSchema, shape: {} },
   stash: { version: 1, schema: stashSchema, shape: {} },
   dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
-  settings: { version: 5, schema: settingsSchema, shape: settingsShape },
-  device: { version: 5, schema: deviceSchema, shape: deviceShape },
+  batch: { version: 1, schema: batchSchema, shape: batchShape },
+  settings: { version: 6, schema: settingsSchema, shape: settingsShape },
+  device: { version: 6, schema: deviceSchema, shape: deviceShape },
 } satisfies Record<string, { version: number; schema: Schema; shape: Shape; mend?: (data: never) => object }>;
 
 export type Kind = keyof typeof KINDS;
@@ -57,6 +60,7 @@ export interface RecordTypes {
   material: MaterialRecord;
   stash: StashRecord;
   dressing: DressingRecord;
+  batch: BatchRecord;
   settings: SettingsRecord;
   device: DeviceRecord;
 }
@@ -79,6 +83,7 @@ export function noEntities(): Entities {
     material: {},
     stash: {},
     dressing: {},
+    batch: {},
     settings: {},
     device: {},
   };

@@ -100,7 +100,8 @@ export function act<I, R>(command: Command<I, R>, input: I): Thunk<R | null> {
       dispatch(refused({ name: command.name, detail: fault }));
       return null;
     }
-    const own = madeOwn(entities, patches);
+    // What is not for undo is no edit: looking on makes nothing the tier's.
+    const own = command.here ? [] : madeOwn(entities, patches);
     const made = draftOf(next);
     for (const { kind, id } of own) if (made.draft[kind][id]) (made.draft[kind][id] as { demo: boolean }).demo = false;
     const last = made.finish();

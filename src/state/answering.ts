@@ -12,3 +12,5 @@ export { selectEye } from './eye';
 export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings, selectTools } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
+export { runningOf, selectBiases, selectOwnMinutes } from './sessions';
+export { cardForSession } from './session-cards';

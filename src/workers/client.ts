@@ -10,6 +10,7 @@ const WORKERS: Record<JobName, string> = {
   'field-card-pdf': '/print-worker.js',
   'chart-pdf': '/print-worker.js',
   'tying-card-pdf': '/print-worker.js',
+  'cards-pdf': '/print-worker.js',
   'file-read': '/files-worker.js',
   blend: '/blend-worker.js',
   'backup-write': '/backup-worker.js',

@@ -1,6 +1,7 @@
 import type { Catalogue } from '@/core/answer';
 import type { Blend, BlendAsked, BlendShade } from '@/core/colour';
 import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
+import type { PocketPaper } from '@/core/exchange/many-cards-pdf';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
 import type { PhotoAsked, PhotoMeasure } from '@/core/photo';
@@ -31,6 +32,13 @@ export interface Jobs {
   };
   /** A card to tie from as PDF; `printed` is what a millimetre of the printer really is. */
   'tying-card-pdf': { input: { card: CardPage; page: CardPaper; printed: number }; output: Uint8Array };
+  /** Several cards to tie from as one PDF, each on its own page, or up to four on a sheet that is folded; how many of those did not go on whole. */
+  'cards-pdf': {
+    input:
+      | { cards: CardPage[]; pocket: false; page: CardPaper; printed: number }
+      | { cards: CardPage[]; pocket: true; page: PocketPaper; printed: number };
+    output: { bytes: Uint8Array; cut: number };
+  };
   /** A backup packed; `pictures` are by photo, where they do not lie in the store of this app. */
   'backup-write': {
     input: { plan: BackupPlan; pictures: Record<string, string> | null };

@@ -2,6 +2,7 @@ import strong from '@expo-google-fonts/instrument-sans/600SemiBold/InstrumentSan
 import text from '@expo-google-fonts/instrument-sans/400Regular/InstrumentSans_400Regular.ttf';
 import { FIELD_CARDS } from '@/catalogue/field-cards';
 import { chartPages } from '@/core/hooks/drawn';
+import { cardsPdf, pocketPdf } from '@/core/exchange/many-cards-pdf';
 import { cardPdf } from '@/core/exchange/tying-card-pdf';
 import { chartPdf } from '@/core/hooks/drawn/hook-chart-pdf';
 import { fieldCardPdf } from '@/core/photo/card';
@@ -9,7 +10,11 @@ import type { FromWorker, Jobs, ToWorker } from './jobs';
 
 interface WorkerScope {
   onmessage:
-    | ((event: MessageEvent<ToWorker<'field-card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'tying-card-pdf'>>) => void)
+    | ((
+        event: MessageEvent<
+          ToWorker<'field-card-pdf'> | ToWorker<'chart-pdf'> | ToWorker<'tying-card-pdf'> | ToWorker<'cards-pdf'>
+        >,
+      ) => void)
     | null;
   postMessage(message: FromWorker): void;
 }
@@ -24,15 +29,24 @@ function chart({ hooks, page, printed, words }: Jobs['chart-pdf']['input']): Pro
   return chartPdf(chartPages(hooks, page, 1 / printed), page, printed, paged);
 }
 
+async function cards(input: Jobs['cards-pdf']['input']): Promise<Jobs['cards-pdf']['output']> {
+  const faces = { text, strong };
+  return input.pocket
+    ? pocketPdf(input.cards, input.page, faces, input.printed)
+    : { bytes: await cardsPdf(input.cards, input.page, faces, input.printed), cut: 0 };
+}
+
 scope.onmessage = ({ data }) => {
   if ('warm' in data) return;
   const { id, input } = data;
-  const made =
-    'card' in input
-      ? cardPdf(input.card, input.page, { text, strong }, input.printed)
-      : 'hooks' in input
-        ? chart(input)
-        : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
+  const made: Promise<Jobs['chart-pdf' | 'cards-pdf']['output']> =
+    'cards' in input
+      ? cards(input)
+      : 'card' in input
+        ? cardPdf(input.card, input.page, { text, strong }, input.printed)
+        : 'hooks' in input
+          ? chart(input)
+          : fieldCardPdf(FIELD_CARDS, input.size, input.page, input.words);
   made.then(
     (output) => scope.postMessage({ id, output }),
     (error: unknown) => scope.postMessage({ id, failed: String(error) }),

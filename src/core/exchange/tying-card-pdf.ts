@@ -9,6 +9,14 @@ const PT_PER_MM = 72 / 25.4;
 export const CARD_PAPERS = { ...PRINT_PAGES, a5: [148, 210] } as const;
 export type CardPaper = keyof typeof CARD_PAPERS;
 
+/** Panels of a sheet that is folded twice, mm. */
+const QUARTERS = {
+  'a4-quarter': PRINT_PAGES.a4.map((mm) => mm / 2) as [number, number],
+  'letter-quarter': PRINT_PAGES.letter.map((mm) => mm / 2) as [number, number],
+} as const;
+export type QuarterPaper = keyof typeof QUARTERS;
+const SIZES = { ...CARD_PAPERS, ...QUARTERS };
+
 /** Millimetres on paper. Text shrinks from `most` until the card is one page, never below the paper's `least`: smaller is not read at a vise. */
 const SHEET = {
   columns: 2,
@@ -22,11 +30,17 @@ const SHEET = {
   noteLine: 7,
 } as const;
 const TEXT = { most: 3.2, step: 0.1, label: 2.4 } as const;
-/** The small paper goes into a pocket: it has less room for notes, a smaller picture, and smaller text. */
-const PAPER: Record<CardPaper, { margin: number; gutter: number; notes: number; picture: number; least: number }> = {
+/** Small papers go into a pocket: they have less room for notes, a smaller picture, and smaller text. */
+const POCKET = { margin: 5, gutter: 3, notes: 0, picture: 14, least: 1.7 } as const;
+const PAPER: Record<
+  CardPaper | QuarterPaper,
+  { margin: number; gutter: number; notes: number; picture: number; least: number }
+> = {
   a4: { margin: 10, gutter: 6, notes: 3, picture: 34, least: 2 },
   letter: { margin: 10, gutter: 6, notes: 3, picture: 34, least: 2 },
   a5: { margin: 7, gutter: 4, notes: 1, picture: 22, least: 1.7 },
+  'a4-quarter': POCKET,
+  'letter-quarter': POCKET,
 };
 const INK = rgb(0.08, 0.13, 0.15);
 const SOFT = rgb(0.4, 0.45, 0.47);
@@ -215,8 +229,13 @@ function drawMarks(sheet: PDFPage, marks: readonly Mark[], scale: number, x: num
  * them, the natural, parts, steps, cautions, and room for notes. A card that is not read on one page goes on to the next. `printed` is what a millimetre of
  * this printer really is, over 1 mm: what is drawn at 1:1 is made larger by as much as the printer makes it smaller.
  */
-export async function cardPdf(card: CardPage, paper: CardPaper, faces: CardFaces, printed = 1): Promise<Uint8Array> {
-  const [widthMm, heightMm] = CARD_PAPERS[paper];
+export async function cardPdf(
+  card: CardPage,
+  paper: CardPaper | QuarterPaper,
+  faces: CardFaces,
+  printed = 1,
+): Promise<Uint8Array> {
+  const [widthMm, heightMm] = SIZES[paper];
   const { margin, gutter, notes: noteLines, picture } = PAPER[paper];
   const document = await PDFDocument.create();
   document.registerFontkit(fontkit);
@@ -279,12 +298,12 @@ export async function cardPdf(card: CardPage, paper: CardPaper, faces: CardFaces
     ) + SHEET.gap;
 
   // As much room as the steps leave: first lines are run together, then the picture and the notes give way.
-  const noteRoom = (lines: number) => lines * SHEET.noteLine + SHEET.sub * 2;
+  const noteRoom = (lines: number) => (lines === 0 ? 0 : lines * SHEET.noteLine + SHEET.sub * 2);
   const close = card.sections.map(run);
   const ways = [
     { sections: card.sections, picture, notes: noteLines },
     { sections: close, picture, notes: noteLines },
-    { sections: close, picture: picture * 0.6, notes: 1 },
+    { sections: close, picture: picture * 0.6, notes: Math.min(1, noteLines) },
   ].map((way) => ({
     ...way,
     columns: {
@@ -336,7 +355,8 @@ export async function cardPdf(card: CardPage, paper: CardPaper, faces: CardFaces
   while (sheets.length < laid.pages) sheets.push(document.addPage([widthMm * PT_PER_MM, heightMm * PT_PER_MM]));
   for (const item of laid.placed) put(sheets[item.page]!, item);
   const notesTop = heightMm - margin - noteRoom(way.notes) + SHEET.sub * 1.5;
-  put(first, { x: margin, y: notesTop, text: strong.plain(card.words.notes), face: strong, size: SHEET.sub });
+  if (way.notes > 0)
+    put(first, { x: margin, y: notesTop, text: strong.plain(card.words.notes), face: strong, size: SHEET.sub });
   for (let n = 1; n <= way.notes; n++) {
     const y = notesTop + n * SHEET.noteLine - 1;
     line(first, [margin, y], [widthMm - margin, y], 0.15);

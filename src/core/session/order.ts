@@ -4,11 +4,19 @@ export interface Block {
   waitS: number;
 }
 
-/** One fly: its blocks in their order. Flies of the same `kind` are alike. */
+/** One fly: its blocks in their order. Flies of the same `kind` are alike. One that lies drying may be touched again after `readyS`. */
 export interface Job {
   kind: number;
   blocks: readonly Block[];
+  readyS?: number;
 }
+
+/** Which fly is in the vise at the start; one that is `held`, in the middle of its block, is gone on with first. */
+export interface InVise {
+  job: number;
+  held: boolean;
+}
+const EMPTY: InVise = { job: -1, held: false };
 
 /** One block of one fly, begun at a time. Seconds from the start of the session. */
 export interface Placed {
@@ -29,11 +37,16 @@ export interface Ordered {
 const MOST_LOOKED = 720_000;
 
 /** Works through blocks in a given order: each begins when the hands are free, the fly has lain long enough and is in the vise. One pair of hands does one thing at a time. */
-export function inOrder(jobs: readonly Job[], order: readonly number[], changeS: number): Ordered {
+export function inOrder(
+  jobs: readonly Job[],
+  order: readonly number[],
+  changeS: number,
+  { job: first }: InVise = EMPTY,
+): Ordered {
   const next = jobs.map(() => 0);
-  const ready = jobs.map(() => 0);
+  const ready = jobs.map(({ readyS = 0 }) => readyS);
   const placed: Placed[] = [];
-  let [free, inVise] = [0, -1];
+  let [free, inVise] = [0, first];
   for (const job of order) {
     const block = jobs[job]!.blocks[next[job]!]!;
     const atS = Math.max(free + (job === inVise ? 0 : changeS), ready[job]!);
@@ -47,7 +60,11 @@ export function inOrder(jobs: readonly Job[], order: readonly number[], changeS:
 }
 
 /** The order in which the last fly is done soonest: branch and bound over which fly is taken up next. Alike flies at the same point are one choice. `proven` says that no order is quicker; where too many would have to be looked at it is the best found. */
-export function soonest(jobs: readonly Job[], changeS: number): { order: number[]; proven: boolean } {
+export function soonest(
+  jobs: readonly Job[],
+  changeS: number,
+  start: InVise = EMPTY,
+): { order: number[]; proven: boolean } {
   const left = jobs.map(({ blocks }) => {
     // What a fly still takes from each of its blocks on: hands alone, and the whole way to its end.
     const tails = [{ hands: 0, way: 0 }];
@@ -58,12 +75,12 @@ export function soonest(jobs: readonly Job[], changeS: number): { order: number[
   const total = jobs.reduce((sum, { blocks }) => sum + blocks.length, 0);
   let best: { order: number[]; lastS: number } = { order: [], lastS: Infinity };
   for (const rule of [longestWay, firstReady, oneAfterTheOther]) {
-    const order = dispatched(jobs, left, changeS, rule);
-    const { lastS } = inOrder(jobs, order, changeS);
+    const order = dispatched(jobs, left, changeS, start, rule);
+    const { lastS } = inOrder(jobs, order, changeS, start);
     if (lastS < best.lastS) best = { order, lastS };
   }
   const next = jobs.map(() => 0);
-  const ready = jobs.map(() => 0);
+  const ready = jobs.map(({ readyS = 0 }) => readyS);
   const taken: number[] = [];
   const most = MOST_LOOKED / Math.max(1, jobs.length);
   let nodes = 0;
@@ -95,6 +112,7 @@ export function soonest(jobs: readonly Job[], changeS: number): { order: number[
       .map(({ at, block }) => ({ at, block: block!, from: Math.max(free + (at === inVise ? 0 : changeS), ready[at]!) }))
       .sort((a, b) => a.from - b.from || left[b.at]![next[b.at]!]!.way - left[a.at]![next[a.at]!]!.way || a.at - b.at);
     for (const { at, block, from } of choices) {
+      if (taken.length === 0 && start.held && at !== start.job) continue;
       const before = ready[at]!;
       taken.push(at);
       next[at]!++;
@@ -106,7 +124,7 @@ export function soonest(jobs: readonly Job[], changeS: number): { order: number[
       taken.pop();
     }
   };
-  look(0, -1, 0);
+  look(0, start.job, Math.max(0, ...jobs.map(({ blocks, readyS = 0 }) => (blocks.length === 0 ? readyS : 0))));
   return { order: best.order, proven: nodes <= most };
 }
 
@@ -120,16 +138,17 @@ function dispatched(
   jobs: readonly Job[],
   left: readonly (readonly { way: number }[])[],
   changeS: number,
+  start: InVise,
   rule: Rule,
 ): number[] {
   const next = jobs.map(() => 0);
-  const ready = jobs.map(() => 0);
+  const ready = jobs.map(({ readyS = 0 }) => readyS);
   const order: number[] = [];
-  let [free, last] = [0, -1];
+  let [free, last] = [0, start.job];
   const total = jobs.reduce((sum, { blocks }) => sum + blocks.length, 0);
   while (order.length < total) {
     const choices = jobs.flatMap(({ blocks }, at) => {
-      if (next[at]! >= blocks.length) return [];
+      if (next[at]! >= blocks.length || (order.length === 0 && start.held && at !== start.job)) return [];
       const from = Math.max(free + (at === last ? 0 : changeS), ready[at]!);
       return [{ at, from, rank: rule({ from, way: left[at]![next[at]!]!.way, at, inVise: at === last }) }];
     });

@@ -7,6 +7,7 @@ const router = {
   navigate: (to: unknown) => void went.to.push(to),
   push: (to: unknown) => void went.to.push(to),
   back: () => void went.to.push('back'),
+  setParams: (params: unknown) => void went.to.push({ params }),
 };
 
 export const useRouter = () => router;

@@ -15,6 +15,7 @@ import { RoomFold, SmallPrintFold, WorkFold } from './card-folds';
 import { CardCautions, CardParts } from './card-view';
 import { KeepCard } from './keep-card';
 import { SchoolsPanel } from './schools-panel';
+import { fromMatch, useStartSession } from './start-session';
 import { SwitchRow } from './switch-row';
 import { TiedRow } from './tied-row';
 
@@ -69,6 +70,7 @@ export function BenchStep({
   const speech = useSpeech();
   const router = useRouter();
   const act = useAct();
+  const start = useStartSession();
   const { card } = answer;
   const dressing = useApp((state) => selectDressing(state, card?.dressing.id));
   if (!card) return <Say className="px-5 py-4">{words('dressing.none')}</Say>;
@@ -89,12 +91,14 @@ export function BenchStep({
                   words('bench.drop', { parts: speech.list(card.over!.drop.map(partName)) }),
               ])}
         </Say>
-        <Button
-          kind="main"
-          label={words('bench.start')}
-          onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })}
-          className="self-start"
-        />
+        <View className="flex-row flex-wrap gap-3">
+          <Button
+            kind="main"
+            label={words('bench.start')}
+            onPress={() => router.navigate({ pathname: '/matches/[id]/tie', params: { id: matchId } })}
+          />
+          <Button label={words('vise.several')} onPress={() => start((state) => fromMatch(state, matchId))} />
+        </View>
         {dressing ? (
           <SwitchRow
             dressing={dressing}

@@ -2,53 +2,20 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { writeDressings } from '@/core/exchange';
 import { tyingCardSvg } from '@/core/exchange/tying-card-svg';
-import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
+import type { CardPaper } from '@/core/exchange/tying-card-pdf';
 import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
 import { selectDevice, useApp } from '@/state';
 import { selectCatalogue } from '@/state/answering';
-import { headlineParts, type Speech } from '@/speech';
-import { cardMarkdown, cardSheet, partNamed, sheetText } from '@/speech/card';
+import { cardMarkdown, cardSheet, sheetText } from '@/speech/card';
 import { canShare, copyText, saveFile, shareFile } from '@/features/files';
 import { useSpeech, useWords } from '@/features/shell';
-import { flyMarks, inTheme } from '@/ui/drawings';
 import { Button, Pick, Say } from '@/ui/primitives';
 import { run } from '@/workers';
+import { cardPage } from './card-page';
 
 const PAPERS: readonly CardPaper[] = ['a4', 'letter', 'a5'];
 const PDF = 'application/pdf';
-
-/** The card as it is printed: the sheet, the fly, and its lengths as bars. */
-function pageOf(card: Card, natural: readonly string[], speech: Speech, words: ReturnType<typeof useWords>): CardPage {
-  const { marks, bounds } = flyMarks(card);
-  const bar = (label: string, mm: number) => ({
-    label: words('paper.bar', { what: label, mm: speech.length(mm) }),
-    mm,
-  });
-  const { notes, ...sheet } = cardSheet(card, speech);
-  return {
-    ...sheet,
-    natural: [...notes, ...natural],
-    bars: [
-      bar(words('hook.shank'), card.hook.shank_mm),
-      ...headlineParts(card).map(({ id, mm }) => bar(partNamed(card, id, speech), mm)),
-    ],
-    drawing: {
-      marks: marks.map((mark) => ({
-        ...mark,
-        fill: mark.fill && inTheme(mark.fill, 'morning'),
-        stroke: mark.stroke && inTheme(mark.stroke, 'morning'),
-      })),
-      bounds,
-    },
-    words: {
-      check: words('paper.check'),
-      enlarged: words('paper.enlarged', { times: '{{times}}' }),
-      trueSize: words('paper.true-size'),
-      notes: words('paper.notes'),
-    },
-  };
-}
 
 /** A card on paper and as files: one page to print, text to paste, and what reads back. `natural` is what it is tied for, and when. */
 export function KeepCard({ card, dressing, natural }: { card: Card; dressing: Dressing; natural: readonly string[] }) {
@@ -62,7 +29,7 @@ export function KeepCard({ card, dressing, natural }: { card: Card; dressing: Dr
   const name = `aubade-${dressing.id}`;
   const json = () => writeDressings([dressing], catalogue);
   const pdf = (hand: (bytes: Uint8Array<ArrayBuffer>) => void | Promise<void>) =>
-    run('tying-card-pdf', { card: pageOf(card, natural, speech, words), page: paper, printed: printedScale })
+    run('tying-card-pdf', { card: cardPage(card, natural, speech, words), page: paper, printed: printedScale })
       .then((bytes) => hand(bytes as Uint8Array<ArrayBuffer>))
       .then(
         () => setSaid(null),
@@ -110,7 +77,7 @@ export function KeepCard({ card, dressing, natural }: { card: Card; dressing: Dr
         <Button
           kind="quiet"
           label={words('dressing.as-svg')}
-          onPress={() => saveFile(`${name}.svg`, tyingCardSvg(pageOf(card, natural, speech, words)), 'image/svg+xml')}
+          onPress={() => saveFile(`${name}.svg`, tyingCardSvg(cardPage(card, natural, speech, words)), 'image/svg+xml')}
         />
         <Button kind="quiet" label={words('dressing.as-json')} onPress={() => saveFile(`${name}.json`, json())} />
       </View>

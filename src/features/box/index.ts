@@ -1,3 +1,4 @@
 export { BoxAnswers, useBestFly } from './box-answers';
 export { useLedger } from './use-ledger';
 export { resultLine } from './results';
+export { PickDressing } from './pick-dressing';

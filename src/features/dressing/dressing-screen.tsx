@@ -15,11 +15,13 @@ import {
   CardAssemblies,
   CardParts,
   CardSteps,
+  fromDressing,
   KeepCard,
   RoomFold,
   SchoolsPanel,
   SmallPrintFold,
   SwitchRow,
+  useStartSession,
   WorkFold,
 } from '@/features/bench';
 import { Button, Facts, Heading, Pick, Say } from '@/ui/primitives';
@@ -175,6 +177,7 @@ function Doing({ dressing }: { dressing: Dressing }) {
   const words = useWords();
   const router = useRouter();
   const derive = useDerive();
+  const start = useStartSession();
   const own = useApp((state) => selectIsOwn(state, dressing.id));
   return (
     <View className="flex-row flex-wrap gap-3 px-5 pb-4">
@@ -186,6 +189,7 @@ function Doing({ dressing }: { dressing: Dressing }) {
         />
       ) : null}
       <Button kind={own ? 'plain' : 'main'} label={words('dressing.derive')} onPress={() => derive(dressing)} />
+      <Button label={words('vise.tie-some')} onPress={() => start((state) => fromDressing(state, dressing.id))} />
     </View>
   );
 }

@@ -1,8 +1,9 @@
 import { View } from 'react-native';
-import { isLow } from '@/records';
+import { tallyOf } from '@/core/session/running';
+import { isLow, openBatch } from '@/records';
 import { useApp } from '@/state';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
-import { useWide, useWords } from '@/features/shell';
+import { useSpeech, useWide, useWords } from '@/features/shell';
 import { Heading, Row, Say } from '@/ui/primitives';
 
 const RECENT = 6;
@@ -19,7 +20,8 @@ export function WhatIsHere() {
   const open = new Set(waiting);
   const recent = ids.filter((id) => !open.has(id)).slice(0, RECENT);
   return (
-    <View className={`gap-8 ${wide ? '' : 'pt-8'}`}>
+    <View className={`gap-8 ${wide ? '' : 'pt-6'}`}>
+      <AtTheVise />
       {waiting.length > 0 || low > 0 ? (
         <View>
           <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
@@ -50,6 +52,44 @@ export function WhatIsHere() {
           <MatchList ids={recent} narrow />
         )}
       </View>
+    </View>
+  );
+}
+
+/** The session that is open: where it stands, straight to the vise. Without one, where one is made. */
+function AtTheVise() {
+  const words = useWords();
+  const speech = useSpeech();
+  const batches = useApp((state) => state.records.entities.batch);
+  const id = openBatch(batches);
+  const batch = id === null ? null : batches[id]!;
+  const tallies = batch?.items.map((item) => tallyOf(batch, item)) ?? [];
+  const sum = (of: 'made' | 'wanted') => tallies.reduce((all, tally) => all + tally[of], 0);
+  const begun = batch !== null && Object.keys(batch.flies).length > 0;
+  return (
+    <View className="border-t border-line">
+      <Row
+        tall
+        to={
+          id === null
+            ? '/vise'
+            : { pathname: begun && sum('made') < sum('wanted') ? '/vise/[id]/tie' : '/vise/[id]', params: { id } }
+        }
+      >
+        <View className="min-w-0 flex-1">
+          <Say weight="strong" size="lead">
+            {words('vise.now')}
+          </Say>
+          <Say size="small" tone="soft">
+            {batch && batch.items.length > 0
+              ? speech.beside([
+                  speech.list([...new Set(batch.items.map(({ card }) => card.dressing.name))]),
+                  words('vise.made-of', { made: sum('made'), count: sum('wanted') }),
+                ])
+              : words('vise.now-hint')}
+          </Say>
+        </View>
+      </Row>
     </View>
   );
 }

@@ -246,6 +246,10 @@ export function Shell() {
         <TabTrigger name="shelf" href="/shelf" asChild>
           <Place label={words('place.shelf')} wide={wide} hidden={!wide} />
         </TabTrigger>
+        {/* No place of its own in the bar: come to from Now, a match, a dressing and the box. */}
+        <TabTrigger name="vise" href="/vise" asChild>
+          <Place label={words('place.vise')} wide={wide} hidden />
+        </TabTrigger>
       </View>
     </TabList>
   );

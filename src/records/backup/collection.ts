@@ -22,6 +22,8 @@ export const KIND_OF: Readonly<Record<TableName, Kind>> = {
   'packet-moves': 'packet',
   stash: 'stash',
   'stash-moves': 'stash',
+  sessions: 'batch',
+  inspections: 'batch',
   hooks: 'model',
   'taped-hooks': 'model',
   materials: 'material',

@@ -2,6 +2,7 @@ import { HOOK_COLUMNS } from '@/core/exchange/column-map';
 import { groupsTable } from '@/core/exchange/groups-file';
 import { hooksTable } from '@/core/exchange/hooks-file';
 import { writeTable } from '@/core/exchange/table';
+import { secondsOn } from '../batch/queries';
 import { heldOf } from '../fly/queries';
 import { ownGroups } from '../group/queries';
 import type { Entities } from '../kinds';
@@ -249,6 +250,45 @@ export const TABLES = {
         count: event.count,
         why: event.why,
       })),
+    ),
+  sessions: ({ batch }: Entities) =>
+    table(
+      ['session', 'opened', 'ended', 'for', 'water', 'dressing', 'hook', 'wanted', 'made', 'spoiled', 'minutes', 'why'],
+      Object.entries(batch).flatMap(([id, own]) =>
+        own.items.map((item) => {
+          const flies = Object.values(own.flies).filter((fly) => fly.item === item.id);
+          const spoiled = flies.filter(({ state }) => state === 'spoiled');
+          return {
+            session: id,
+            opened: own.opened,
+            ended: own.ended,
+            for: own.forName,
+            water: own.forWater,
+            dressing: item.card.dressing.id,
+            hook: item.card.hook.id,
+            wanted: item.count,
+            made: flies.filter(({ state }) => state === 'made').length,
+            spoiled: spoiled.length,
+            minutes: rounded(flies.reduce((sum, fly) => sum + secondsOn(item, fly).seconds, 0) / 60),
+            why: spoiled.map(({ why }) => why).join(BETWEEN),
+          };
+        }),
+      ),
+    ),
+  inspections: ({ batch }: Entities) =>
+    table(
+      ['session', 'dressing', 'fly', 'part', 'mm', 'card_mm', 'how'],
+      Object.entries(batch).flatMap(([id, own]) =>
+        Object.values(own.measured).map(({ item, n, kind, mm, targetMm, how }) => ({
+          session: id,
+          dressing: own.items.find((one) => one.id === item)?.card.dressing.id ?? null,
+          fly: n,
+          part: kind,
+          mm: rounded(mm),
+          card_mm: rounded(targetMm),
+          how,
+        })),
+      ),
     ),
   hooks: ({ model, maker }: Entities) =>
     table(HOOK_COLUMNS, hooksTable(Object.values(model).flatMap((own) => rowsOf(own, maker[own.makerId]))).rows),

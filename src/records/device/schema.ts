@@ -19,6 +19,10 @@ export const deviceSchema = object({
   backedUp: text(),
   /** When something was last handed to another device from here, ms since 1970; null for never. */
   handedOver: number().nullable().defined().default(null),
+  /** At the vise: a sound when a wait is over, steps read aloud, and the screen kept awake. */
+  sound: boolean().default(false),
+  voice: boolean().default(false),
+  awake: boolean().default(true),
   lastRoute: text(),
   /** CSS pixels of a millimetre, for the screen it was measured on. */
   screen: object({ key: string().required(), pxPerMm: number().min(1).max(40).required() })

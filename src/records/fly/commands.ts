@@ -74,7 +74,7 @@ export const shiftFly = command<{ flyId: string; boxId: string; from: string | n
 
 /** A box that is there, or one made on the spot. */
 export type Into = string | { newBox: string };
-const boxIn = (draft: Entities, into: Into, around: Around) =>
+export const boxIn = (draft: Entities, into: Into, around: Around) =>
   typeof into === 'string' ? into : makeBox(draft, into.newBox, around);
 
 /** Flies into a box, each kind with its count. */
@@ -90,13 +90,18 @@ export const putIn = command<{
 });
 
 /** Flies off the vise: into a box that is there, into one made for them, or into none; and as many hooks out of their packets as are there. */
-export const noteTied = command<{ kind: FlyKind; into: Into | null; count: number }>(
-  'tied',
-  (draft, { kind, into, count }, around) => {
-    const boxId = into === null ? null : boxIn(draft, into, around);
-    if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied' }, around);
-    if (kind.hookId) takeFromPackets(draft, { hookId: kind.hookId, count }, around);
-  },
+export function putTied(
+  draft: Entities,
+  { kind, into, count, hooks }: { kind: FlyKind; into: Into | null; count: number; hooks: number },
+  around: Around,
+): void {
+  const boxId = into === null ? null : boxIn(draft, into, around);
+  if (boxId !== null) putFly(draft, { kind, boxId, slot: slotFor(draft, boxId, kind), count, why: 'tied' }, around);
+  if (kind.hookId && hooks > 0) takeFromPackets(draft, { hookId: kind.hookId, count: hooks }, around);
+}
+
+export const noteTied = command<{ kind: FlyKind; into: Into | null; count: number }>('tied', (draft, tied, around) =>
+  putTied(draft, { ...tied, hooks: tied.count }, around),
 );
 
 /** A fly taken out of every box, with its ledger. */

@@ -23,6 +23,7 @@ const CALLED: Readonly<Record<keyof SettingsRecord, string>> = {
   skill: 'bench',
   minutes: 'bench',
   tools: 'bench',
+  aims: 'aims',
   dressingSchools: 'schools',
   pickWeights: 'weights',
 };

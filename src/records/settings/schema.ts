@@ -21,6 +21,8 @@ export const settingsSchema = object({
   onlyOwned: boolean().default(false),
   /** What counts most when a hook is looked for in another maker. */
   convertBy: string<ConvertBy>().oneOf(['length', 'gape', 'ride']).default('length'),
+  /** Where the hands are surely off with a part, a card says what to aim at. */
+  aims: boolean().default(true),
   /** Smallest reading worth tying, as a size number; null for any. */
   smallest: number().integer().min(0).max(32).nullable().defined().default(null),
   /** How practised the tier is, 1 to 3, and the most minutes one fly may take; null for any. */

@@ -3,6 +3,7 @@ import { settingsV1 } from './v1';
 import { settingsV2 } from './v2';
 import { settingsV3 } from './v3';
 import { settingsV4 } from './v4';
+import { settingsV5 } from './v5';
 
 /** How a stored settings of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
@@ -29,4 +30,5 @@ export const versions: readonly Version[] = [
     }),
   },
   { from: 4, name: 'backups', up: (data) => ({ ...settingsV4.validateSync(data), backupDays: 30 }) },
+  { from: 5, name: 'what-the-hands-do', up: (data) => ({ ...settingsV5.validateSync(data), aims: true }) },
 ];

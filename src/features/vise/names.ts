@@ -1,0 +1,15 @@
+import type { Running } from '@/core/session';
+import type { Card } from '@/core/tying';
+import type { Speech } from '@/speech';
+
+/** A fly of a session by name: its dressing, and its number where more than one is tied. */
+export function flyName({ items }: Pick<Running<Card>, 'items'>, item: string, n: number, speech: Speech): string {
+  const own = items.find(({ id }) => id === item);
+  return own ? speech.t('ui.vise.fly', { name: own.card.dressing.name, n }) : '';
+}
+
+/** A wait as it counts down: minutes and seconds. */
+export function countdown(ms: number): string {
+  const seconds = Math.max(0, Math.ceil(ms / 1000));
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}

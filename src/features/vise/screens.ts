@@ -1,0 +1,6 @@
+export { EndScreen } from './end-screen';
+export { HandsScreen } from './hands-screen';
+export { InspectScreen } from './inspect-screen';
+export { SessionScreen } from './session-screen';
+export { TieSession } from './tie-session';
+export { ViseScreen } from './vise-screen';
