@@ -1,4 +1,4 @@
-import { flyKey } from '@/core/session';
+import { flyKey, restOf } from '@/core/session';
 import {
   addToBatch,
   countItem,
@@ -116,6 +116,17 @@ test('what is waited for is no work: the time of a step begins when the fly is d
   expect(batchOf(store, id).flies['i1-1']!.wetUntil).toBe(now + 1000 * wait);
   next(1, wait + 12);
   expect(batchOf(store, id).flies['i1-1']).toMatchObject({ state: 'made', spent: { [card.steps[coat + 1]!.n]: 12 } });
+});
+
+test('what was soaked with the lay-out holds up no fly: another is not kept waiting for it', async () => {
+  const store = await opened();
+  const card = cardForSession(store.getState(), 'auldry-low-emerger')!;
+  expect(card.steps[0]).toMatchObject({ do: 'check', wait_s: 1200 });
+  const id = does(store, newBatch, { items: [{ card, matchId: null, count: 2 }] })!;
+  does(store, stepDone, { batchId: id, item: 'i1', n: 1, step: card.steps[0]!.n });
+  expect(batchOf(store, id).flies['i1-1']!.wetUntil).toBeNull();
+  const running = runningOf(batchOf(store, id), selectOwnMinutes(store.getState()));
+  expect(restOf(running, now).next).toMatchObject({ n: 1, step: card.steps[1]!.n, waitS: 0 });
 });
 
 test('dry sooner, timers, ticks, counts, whom it is for: each is kept and taken back', async () => {

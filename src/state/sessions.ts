@@ -1,7 +1,7 @@
 import { createSelector } from '@reduxjs/toolkit';
 import { biasesOf, ownMinutes } from '@/core/session/hands';
 import { flyKey, type Running } from '@/core/session/running';
-import { soakedBefore } from '@/core/session/lay-out';
+import { soakedBefore } from '@/core/session/soak';
 import { measuredIn, minutesOf, type BatchRecord } from '@/records';
 import type { Card } from '@/core/tying';
 import type { State } from './store';

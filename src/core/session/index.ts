@@ -30,7 +30,7 @@ export {
   type SpoilId,
 } from './running';
 export { hooksFor, sessionNeeds, spoiledShare, type HookNeed, type SessionNeeds, type Spoiled } from './needs';
-export { LAY_ACTS, layOutOf, soakedBefore, type LayAct, type LayLine } from './lay-out';
+export { LAY_ACTS, layOutOf, type LayAct, type LayLine } from './lay-out';
 export {
   checklistOf,
   judged,
@@ -43,3 +43,4 @@ export {
 } from './inspect';
 export { aimFor, biasesOf, ownMinutes, type Bias, type FlyMinutes, type Measured } from './hands';
 export { spentOf, type Spent } from './spent';
+export { soakedBefore } from './soak';

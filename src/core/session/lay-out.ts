@@ -2,6 +2,7 @@ import type { BeadKindId } from '@/catalogue/ids';
 import type { Card } from '../card/card-shape';
 import type { Material } from '../materials';
 import { batchOf } from '../tying/batch';
+import { soakSteps } from './soak';
 
 /** What is done before the first hook goes into the vise, in this order. */
 export const LAY_ACTS = [
@@ -44,17 +45,6 @@ export interface LayLine {
 }
 
 const NOTHING = { strands: false, count: null, mm: null, mg: null, bead: null, barb: null, seconds: null } as const;
-
-/** Steps that only wait until what was laid in water is supple: done once for all flies, while the rest is laid out. */
-const soakSteps = ({ steps }: Card) => steps.filter(({ do: verb, wait_s: wait }) => verb === 'check' && wait !== null);
-
-/** A card of a session whose soaking was done with the lay-out: no fly waits for its own. */
-export function soakedBefore(card: Card): Card {
-  const soaks = soakSteps(card);
-  return soaks.length === 0
-    ? card
-    : { ...card, steps: card.steps.map((step) => (soaks.includes(step) ? { ...step, wait_s: null } : step)) };
-}
 
 type Line = Omit<LayLine, 'id' | 'flies'>;
 

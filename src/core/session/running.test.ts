@@ -81,6 +81,12 @@ test('a fly that was left in the middle is gone on with first; one taken up by c
   }
 });
 
+test('a fly that was left in the middle and is wet, whatever it waits for, keeps no other waiting', () => {
+  const of = card(10, null, null, null);
+  const wet = fly({ n: 1, done: 1, wetUntil: NOW + 600_000 });
+  expect(restOf(session(2, of, [wet], { at: 'i1-1' }), NOW).next).toMatchObject({ n: 2, waitS: 0 });
+});
+
 test('step by step the next step is the first that any fly has open', () => {
   const of = card(10, null, null);
   const running = session(3, of, [fly({ n: 1, done: 1 }), fly({ n: 2, done: 1 })], { mode: 'step', at: 'i1-2' });

@@ -189,7 +189,7 @@ function startOf(
   if (!fly) return { job: -1, held: false };
   const steps = stepsOf(inVise!);
   const amid = fly.done > 0 && fly.done < steps.length && !steps[fly.done - 1]!.wait_s;
-  const held = mode === 'fly' && (amid || chosen);
+  const held = mode === 'fly' && fly.wetS === 0 && (amid || chosen);
   return { job: inVise!, held };
 }
 

@@ -60,7 +60,7 @@ export function Waits({ batchId, waits, now }: { batchId: string; waits: readonl
                 </Digits>
               )}
             </View>
-            <Say className="min-w-0 flex-1">{name}</Say>
+            <Say className="min-w-[40%] flex-1">{name}</Say>
             {fly && !over ? (
               <Button
                 kind="quiet"

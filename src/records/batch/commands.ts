@@ -1,5 +1,6 @@
 import type { Card } from '@/core/card/card-shape';
 import { flyKey, freshFly, withoutStep, withStep, type RunningFly, type SpoilId } from '@/core/session/running';
+import { soakedBefore } from '@/core/session/soak';
 import { command, enter, found } from '../command';
 import { boxIn, putTied, type Into } from '../fly/commands';
 import { tiedKind } from '../fly/queries';
@@ -132,7 +133,7 @@ export const stepDone = command<Fly & { step: number }>(
     const fly = flyOf(batch, { item, n });
     // A tap that came twice, or another tab that was quicker: the step is done already.
     if (!card || card.steps[fly.done]?.n !== step) return;
-    batch.flies[flyKey(item, n)] = withStep(fly, card, { now, tookS: tookS(batch.at, fly, now) });
+    batch.flies[flyKey(item, n)] = withStep(fly, soakedBefore(card), { now, tookS: tookS(batch.at, fly, now) });
     const chosen = batch.at?.item === item && batch.at.n === n && batch.at.chosen;
     batch.at = { item, n, since: now, beforeS: 0, chosen };
   },
