@@ -340,3 +340,63 @@ test('the light, the unit and the hand are set with the keyboard alone, one stop
   await expect(page.getByRole('radio', { name: /Inches, decimal/ })).toBeChecked();
   await expect(page.getByRole('radio', { name: /Dusk/ })).toBeChecked();
 });
+
+test('flies of a match are tied in one sitting, one is spoiled, one is inspected, and all is counted, with the keyboard alone', async ({
+  page,
+}) => {
+  test.setTimeout(90_000);
+  await enter(page, `${DUN}/bench`);
+  await reach(page, /button Tie several/);
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/vise\/batch_/);
+  await drawn(page);
+  await reach(page, /How many of First-light upright dun: 5$/);
+  for (let n = 5; n >= 2; n--) {
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(new RegExp(`^${n} flies to go`))).toBeVisible();
+  }
+  await reach(page, /button Lay out: /);
+  await page.keyboard.press('Enter');
+  await reach(page, /checkbox Flex one/);
+  await page.keyboard.press(' ');
+  await expect(page.getByRole('button', { name: /^Lay out: 1 of/ })).toBeVisible();
+  await reach(page, /button Begin tying/, 60, 'Shift+Tab');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/tie$/);
+  await expect(page.getByText(/^Step 1 of \d+/)).toBeVisible();
+  // A pedal: the first fly to its end.
+  const steps = Number(/of (\d+)/.exec((await page.getByText(/^Step 1 of \d+/).textContent())!)![1]);
+  for (let n = 2; n < steps; n++) {
+    await page.keyboard.press('PageDown');
+    await expect(page.getByText(new RegExp(`^Step ${n} of ${steps}`))).toBeVisible();
+  }
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('list', { name: 'What is waited for' })).toContainText('First-light upright dun 1');
+  await expect(page.getByText('First-light upright dun 2')).toBeVisible();
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await reach(page, /Spoiled/);
+  await page.keyboard.press('Enter');
+  await reach(page, /radio thread broke/);
+  await page.keyboard.press(' ');
+  await expect(page.getByText('First-light upright dun 3')).toBeVisible();
+  await reach(page, /First-light upright dun 1 is dry already/);
+  await page.keyboard.press('Enter');
+  await reach(page, /^button Leave the bench/, 60, 'Shift+Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('0 of 2 made · 1 spoiled')).toBeVisible();
+  await drawn(page);
+  await reach(page, /button End and count/, 60);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1 spoiled')).toBeVisible();
+  await reach(page, /button End the session/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/ended: flies and hooks are counted/)).toBeVisible();
+  await reach(page, /Take it back/, 80);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Go on tying' })).toBeVisible();
+  // A finished fly beside its card.
+  await enter(page, '/vise/batch_demo-april/inspect');
+  await reach(page, /Length of Thorax/, 60);
+  await page.keyboard.type('1.2');
+  await expect(page.getByText(/^0\.\d+ mm too short, \d+ %\.$/)).toBeVisible();
+});

@@ -44,8 +44,7 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
     },
     { name: 'plate-wide', path: `${DUN}/dressing`, size: WIDE },
     { name: 'card-phone', path: `${DUN}/bench`, size: PHONE },
-    { name: 'data-phone', path: '/shelf/data', size: PHONE },
-    { name: 'hand-over-phone', path: '/shelf/hand-over', size: PHONE },
+    { name: 'hands-phone', path: '/vise/hands', size: PHONE },
     {
       name: 'bench-wide',
       path: `${DUN}/tie`,
@@ -81,7 +80,16 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
     { name: 'drawer-phone', path: '/drawer/packets', size: PHONE },
     { name: 'materials-phone', path: '/drawer/materials', size: PHONE },
     { name: 'ladder-wide', path: '/drawer/hooks', size: WIDE },
-    { name: 'shelf-phone', path: '/shelf/settings', size: PHONE },
+    {
+      name: 'session-phone',
+      path: '/vise/batch_demo-tonight',
+      size: PHONE,
+      act: async (page) => {
+        await page.getByRole('button', { name: /^Order of work/ }).click();
+        await page.getByRole('img', { name: /^When each of/ }).scrollIntoViewIfNeeded();
+      },
+    },
+    { name: 'inspect-phone', path: '/vise/batch_demo-april/inspect?fly=i1-1', size: PHONE },
   ];
 
 async function main(only: readonly string[], out: string) {

@@ -20,11 +20,10 @@ test('of every dressing: targets within their range, hidden parts left out, look
     const { measures, looks } = checklistOf(card);
     expect([id, measures.length > 0]).toEqual([id, true]);
     expect([id, looks.length > 0]).toEqual([id, true]);
-    for (const { kind, targetMm, rangeMm, steps } of measures) {
+    for (const { kind, targetMm, rangeMm } of measures) {
       expect(['weight', 'underbody', 'bead', 'rib', 'back', 'coat']).not.toContain(kind);
       expect(rangeMm[0]).toBeLessThanOrEqual(targetMm + 1e-9);
       expect(rangeMm[1]).toBeGreaterThanOrEqual(targetMm - 1e-9);
-      for (const n of steps) expect(card.steps.find((step) => step.n === n)!.mend.length).toBeGreaterThan(0);
     }
     expect(looks.map(({ view }) => VIEWS.indexOf(view))).toEqual(
       looks.map(({ view }) => VIEWS.indexOf(view)).sort((a, b) => a - b),

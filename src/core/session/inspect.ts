@@ -17,8 +17,6 @@ export interface ToMeasure {
   taken: Taken;
   /** Why it may be out, as codes, longer and shorter. */
   causes: { long: string; short: string };
-  /** Steps that set it: they say what mends it. */
-  steps: number[];
 }
 
 /** One thing to look at, in the words of the step that made it. */
@@ -88,7 +86,6 @@ export function checklistOf(card: Card): { measures: ToMeasure[]; looks: ToLook[
   const measures = card.parts.flatMap((part): ToMeasure[] => {
     if (part.mm === null || part.range_mm === null || HIDDEN.has(part.part)) return [];
     const taken = takenOf(part);
-    const steps = card.steps.filter((step) => step.part === part.id && step.mend.length > 0).map(({ n }) => n);
     return [
       {
         part: part.id,
@@ -97,7 +94,6 @@ export function checklistOf(card: Card): { measures: ToMeasure[]; looks: ToLook[
         rangeMm: part.range_mm,
         taken,
         causes: causesOf(part, taken),
-        steps,
       },
     ];
   });

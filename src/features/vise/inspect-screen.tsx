@@ -2,7 +2,6 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { checklistOf, judged, VIEWS, type ToMeasure } from '@/core/session';
-import type { Card } from '@/core/tying';
 import { inspectKey, noteLook, noteMeasure, type BatchItem, type BatchRecord, type InspectHow } from '@/records';
 import { useAct, useApp } from '@/state';
 import { partNamed } from '@/speech/card';
@@ -166,12 +165,6 @@ interface OfFly {
   n: number;
 }
 
-/** What mends a part, by the steps that set it. */
-function mendsOf(card: Card, steps: readonly number[], speech: ReturnType<typeof useSpeech>): string {
-  const said = card.steps.filter(({ n }) => steps.includes(n)).flatMap((step) => speech.stepMends(step));
-  return speech.clauses([...new Set(said)]);
-}
-
 /** One length: what the card says, what the fly has, and where it is out why that is and what mends it. */
 function MeasureRow({ id, batch, item, n, measure, how }: OfFly & { measure: ToMeasure; how: InspectHow }) {
   const words = useWords();
@@ -246,11 +239,9 @@ function MeasureRow({ id, batch, item, n, measure, how }: OfFly & { measure: ToM
             })}
           </Say>
           <Say size="small">{words(`vise.cause.${measure.causes[is.is]}`)}</Say>
-          {measure.steps.length > 0 ? (
-            <Say size="small" tone="soft">
-              {mendsOf(item.card, measure.steps, speech)}
-            </Say>
-          ) : null}
+          <Say size="small" tone="soft">
+            {words(`vise.cause-mend.${measure.causes[is.is]}`)}
+          </Say>
         </View>
       ) : is ? (
         <Say size="small" tone="sedge">

@@ -117,7 +117,12 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
           )}
         </View>
       )}
-      <Waits batchId={id} waits={waits.filter(({ id: own }) => !wet || own !== next?.key)} now={now} />
+      <Waits
+        batchId={id}
+        waits={waits.filter(({ id: own }) => !wet || own !== next?.key)}
+        now={now}
+        onOver={toHeading}
+      />
       <TieBar
         back={back ? backward : null}
         forward={next ? forward : leave}
@@ -133,6 +138,11 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
       />
     </View>
   );
+}
+
+/** What had the focus is gone with what it did: the step that comes next has it. */
+function toHeading(): void {
+  setTimeout(() => document.querySelector<HTMLElement>('[role=main] [role=heading], [role=main] h1')?.focus());
 }
 
 const lowered = (text: string) => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
@@ -174,6 +184,7 @@ function Beside({
               onChange={(why) => {
                 setSpoiling(false);
                 act(spoilFly, { batchId: id, item: next.item, n: next.n, why });
+                toHeading();
               }}
             />
             <Button

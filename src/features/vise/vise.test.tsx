@@ -263,10 +263,14 @@ describe('a fly beside its card', () => {
     expect(screen.getByText('4 of 6 lengths measured · 1 thing to mend')).toBeInTheDocument();
     expect(screen.getByText('1.2 mm too long, 15 %.')).toBeInTheDocument();
     expect(screen.getByText(/drawn, or cut, too little/)).toBeInTheDocument();
+    expect(screen.getByText(/^Draw it further/)).toBeInTheDocument();
     const tail = screen.getByLabelText('Length of Tail');
     fireEvent.focus(tail);
     fireEvent.change(tail, { target: { value: '6' } });
     expect(screen.getByText('2.2 mm too short, 26 %.')).toBeInTheDocument();
+    // What mends a part that is long does not mend one that is short.
+    expect(screen.getByText(/^Slacken the turns/)).toBeInTheDocument();
+    expect(screen.queryByText(/^Draw it further/)).toBeNull();
     fireEvent.change(tail, { target: { value: 'long' } });
     expect(tail).toHaveAttribute('aria-invalid', 'true');
     expect(tail).toHaveValue('long');

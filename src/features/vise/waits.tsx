@@ -33,7 +33,18 @@ export function waitsOf(batch: BatchRecord, running: Running<Card>, speech: Retu
 }
 
 /** Waits as they run down, seen from a bench away; one that is over says so for a while. */
-export function Waits({ batchId, waits, now }: { batchId: string; waits: readonly Wait[]; now: number }) {
+export function Waits({
+  batchId,
+  waits,
+  now,
+  onOver,
+}: {
+  batchId: string;
+  waits: readonly Wait[];
+  now: number;
+  /** A wait was ended by its button, which is gone with it. */
+  onOver: () => void;
+}) {
   const words = useWords();
   const act = useAct();
   const all = waits.filter(({ ends, fly }) => ends > now || (fly === null ? true : now - ends < OVER_MS));
@@ -66,7 +77,10 @@ export function Waits({ batchId, waits, now }: { batchId: string; waits: readonl
                 kind="quiet"
                 label={words('vise.is-dry')}
                 spoken={words('vise.is-dry-spoken', { fly: name })}
-                onPress={() => act(dryNow, { batchId, ...fly })}
+                onPress={() => {
+                  act(dryNow, { batchId, ...fly });
+                  onOver();
+                }}
               />
             ) : null}
             {fly === null ? (
@@ -74,7 +88,10 @@ export function Waits({ batchId, waits, now }: { batchId: string; waits: readonl
                 kind="quiet"
                 label={words('vise.timer-off')}
                 spoken={words('vise.timer-off-spoken', { name })}
-                onPress={() => act(stopTimer, { batchId, id })}
+                onPress={() => {
+                  act(stopTimer, { batchId, id });
+                  onOver();
+                }}
               />
             ) : null}
           </View>
