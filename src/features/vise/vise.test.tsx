@@ -353,8 +353,6 @@ describe('what the hands do', () => {
 });
 
 test('several flies of a match are a session of its card', async () => {
-  const { MatchScreen } =
-    jest.requireActual<typeof import('../match-frame/match-screen')>('../match-frame/match-screen');
   const shown = await openScreen(<MatchScreen id={DUN} step="bench" />);
   fireEvent.click(screen.getByRole('button', { name: 'Tie several' }));
   const { id } = (went.to.at(-1) as { params: { id: string } }).params;
