@@ -103,7 +103,7 @@ const FIRST: Readonly<Record<string, RegExp>> = {
 };
 
 test('past header and places the first action of every page is a few stops away', async ({ page }) => {
-  test.setTimeout(120_000);
+  test.setTimeout(240_000);
   expect(Object.keys(FIRST)).toEqual(ROUTES);
   for (const [route, first] of Object.entries(FIRST)) {
     await enter(page, route);

@@ -1,7 +1,9 @@
 /** Takes the demo's sample photographs with the simulated camera, to public/demo, where the export finds them; kept until their scenes change. */
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import type { InsectPlan } from '../src/standins/camera';
+import cards from '../src/catalogue/demo-cards.json';
+import type { Card } from '../src/core/tying';
+import { anyFly, type InsectPlan } from '../src/standins/camera';
 import { writePhoto } from './write-photo';
 
 const OUT = join(__dirname, '../public/demo');
@@ -36,13 +38,24 @@ const SCENES = {
   },
 } as const;
 
+/** A fly of the valley's sessions, tied by unsteady hands. */
+const FLY = { of: 'first-light-dun', seed: 12, at: [45, 27], angle: 0.2 } as const;
+
 async function main(): Promise<void> {
   const made = join(OUT, '.scenes.json');
-  const wanted = JSON.stringify(SCENES);
+  const { scene } = anyFly(FLY.seed, cards[FLY.of] as unknown as Card);
+  const fly = {
+    ...scene,
+    width: 2000,
+    height: 1500,
+    flies: scene.flies?.map((own) => ({ ...own, at: FLY.at, angle: FLY.angle })),
+  };
+  const wanted = JSON.stringify([SCENES, fly]);
   if (existsSync(made) && readFileSync(made, 'utf8') === wanted) return;
   mkdirSync(OUT, { recursive: true });
   for (const [name, { more, insect }] of Object.entries(SCENES))
     await writePhoto(join(OUT, `${name}.jpg`), more as object, insect as object | null);
+  await writePhoto(join(OUT, 'fly.jpg'), fly, null);
   writeFileSync(made, wanted);
 }
 

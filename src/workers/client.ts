@@ -7,6 +7,7 @@ export interface RunOptions {
 
 const WORKERS: Record<JobName, string> = {
   photo: '/photo-worker.js',
+  'fly-photo': '/photo-worker.js',
   'field-card-pdf': '/print-worker.js',
   'chart-pdf': '/print-worker.js',
   'tying-card-pdf': '/print-worker.js',

@@ -4,6 +4,7 @@ import type { CardPage, CardPaper } from '@/core/exchange/tying-card-pdf';
 import type { PocketPaper } from '@/core/exchange/many-cards-pdf';
 import type { ChartHook, PrintPage } from '@/core/hooks/drawn';
 import type { CardSize, CardWords, PageSize } from '@/core/photo/card';
+import type { FlyMeasure, FlySought } from '@/core/photo/fly/measure-fly';
 import type { PhotoAsked, PhotoMeasure } from '@/core/photo';
 import type { BackupPlan } from '@/records/backup';
 import type { FileReading } from '@/records/sheets';
@@ -18,6 +19,11 @@ export interface PhotoAnswer {
 /** What runs in a worker, by name: what goes in and what comes out. */
 export interface Jobs {
   photo: { input: { file: Blob; asked: PhotoAsked }; output: PhotoAnswer };
+  /** A tied fly on a field card, with a picture of what was measured. */
+  'fly-photo': {
+    input: { file: Blob; sought: FlySought; printedScale: number };
+    output: { measure: FlyMeasure; crop: PhotoAnswer['crop'] };
+  };
   /** A field card as PDF. */
   'field-card-pdf': { input: { size: CardSize; page: PageSize; words: CardWords }; output: Uint8Array };
   /** A chart of hooks as PDF; `printed` is what a millimetre of the printer really is, `page` in the words holds {{page}} and {{of}}. */

@@ -1,5 +1,6 @@
 import { FIELD_CARDS } from '@/catalogue/field-cards';
-import { cardShapes } from '@/core/photo/card';
+import { cardShapes, type ImagePoint } from '@/core/photo/card';
+import { measureFly } from '@/core/photo/fly/measure-fly';
 import { measurePhoto, type PhotoAsked, type Crop, type Grey, type CropReader, type Photograph } from '@/core/photo';
 import type { FromWorker, Jobs, ToWorker } from './jobs';
 
@@ -8,9 +9,11 @@ const MOST_PIXELS = 16e6;
 const CROP_PX = 720;
 const CROP_BYTES = 40_000;
 const MARGIN_MM = 2;
+/** About a fly: its bend and its barbs lie beside what is measured. */
+const FLY_MARGIN_MM = 4;
 
 interface WorkerScope {
-  onmessage: ((event: MessageEvent<ToWorker<'photo'>>) => void) | null;
+  onmessage: ((event: MessageEvent<ToWorker<'photo'> | ToWorker<'fly-photo'>>) => void) | null;
   postMessage(message: FromWorker): void;
 }
 
@@ -106,14 +109,21 @@ async function measure(
     },
   );
   const spots = result.insects.flatMap((insect) => insect.midlineMm);
-  const cut = look as CropReader | null;
-  if (!cut || spots.length === 0) {
-    photo.close();
-    return { measure: result, crop: null };
-  }
+  const margin = MARGIN_MM + 0.35 * Math.max(0, ...result.insects.map((insect) => insect.bodyMm));
+  const crop = await cropAbout(spots, margin, look);
+  photo.close();
+  return { measure: result, crop };
+}
+
+/** The picture about some places of the card; null where there are none. */
+async function cropAbout(
+  spots: readonly ImagePoint[],
+  margin: number,
+  cut: CropReader | null,
+): Promise<Jobs['photo']['output']['crop']> {
+  if (!cut || spots.length === 0) return null;
   const xs = spots.map((spot) => spot[0]);
   const ys = spots.map((spot) => spot[1]);
-  const margin = MARGIN_MM + 0.35 * Math.max(...result.insects.map((insect) => insect.bodyMm));
   const crop = cut(
     {
       left: Math.min(...xs) - margin,
@@ -123,17 +133,35 @@ async function measure(
     },
     CROP_PX,
   );
-  photo.close();
   return {
-    measure: result,
-    crop: {
-      url: await pictureOf(crop),
-      leftMm: crop.leftMm,
-      topMm: crop.topMm,
-      widthMm: crop.widthMm,
-      heightMm: crop.heightMm,
-    },
+    url: await pictureOf(crop),
+    leftMm: crop.leftMm,
+    topMm: crop.topMm,
+    widthMm: crop.widthMm,
+    heightMm: crop.heightMm,
   };
+}
+
+async function measureTied(
+  photo: Decoded,
+  { sought, printedScale }: Jobs['fly-photo']['input'],
+  progress: (done: number) => void,
+): Promise<Jobs['fly-photo']['output']> {
+  let look: CropReader | null = null;
+  const measure = measureFly(
+    photo,
+    sought,
+    printedScale,
+    FIELD_CARDS,
+    (done) => progress(0.2 + 0.75 * done),
+    (given) => {
+      look = given;
+    },
+  );
+  const spots = [...(measure.axis ?? []), ...measure.parts.flatMap(({ from, to }) => [from, to])];
+  const crop = await cropAbout(spots, FLY_MARGIN_MM, look);
+  photo.close();
+  return { measure, crop };
 }
 
 /** A drawn card with a body on it, so that the code is warm before the first photograph comes. */
@@ -177,7 +205,7 @@ scope.onmessage = ({ data }) => {
   const work = async () => {
     const photo = await decode(input.file);
     progress(0.2);
-    return measure(photo, input.asked, progress);
+    return 'sought' in input ? measureTied(photo, input, progress) : measure(photo, input.asked, progress);
   };
   work().then(
     (output) => scope.postMessage({ id, output }),

@@ -6,10 +6,10 @@ import { measureBody, type BodyMeasure } from './body/measure-body';
 import { caseColour, regionColours, withoutContested, type RegionColour } from './body/region-colours';
 import { cutsOf, notPaper, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
-import { cameraOver } from './find/camera';
+import { cameraOver, type Camera } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
-import { lightOf, lightWithin, near, refineLight } from './field/light';
-import { fieldBounds, readField, rectify, type Bounds } from './field/rectify';
+import { lightOf, lightWithin, near, refineLight, type Light } from './field/light';
+import { fieldBounds, readField, rectify, type Bounds, type CardField } from './field/rectify';
 import { tonesOf, type Tones } from './field/tones';
 import type { Photograph } from './picture';
 
@@ -177,25 +177,33 @@ export function measureByScale(
   return { ...measureOn(photo, plane, asked, report), card: null };
 }
 
-function measureOn(
+/** The clear field of a photographed card under its own light, and a closer look at any piece of it. */
+export interface LitField {
+  camera: Camera;
+  card: NonNullable<PhotoMeasure['card']>;
+  field: CardField;
+  light: Light;
+  said: NonNullable<PhotoMeasure['light']>;
+  /** A piece of it at so many pixels of a millimetre at most, with its light. */
+  windowAt(at: Bounds, most: number): { window: CardField; light: Light };
+}
+
+/** Looks at the clear field from above and takes its light off; null where it is too blurred to be read. */
+export function litField(
   photo: Photograph,
   found: FoundCard,
-  asked: PhotoAsked,
+  printedScale: number,
   report: Report,
-  seen: OnCrop = () => undefined,
-): PhotoMeasure {
-  // A case is all there is of it: what sticks out of it are neither wings nor tails.
-  const tailed = asked.what !== 'case';
-  const winged = tailed && asked.winged !== false;
+): { ok: true; lit: LitField } | { ok: false; card: NonNullable<PhotoMeasure['card']> } {
   const camera = cameraOver(found.toPicture, photo.width, photo.height);
   const card = {
     size: found.size,
     residualMm: found.residualMm,
     tiltDeg: camera.tiltDeg,
-    printedScale: asked.printedScale,
+    printedScale,
     pxPerMm: found.pxPerMm,
   };
-  if (found.edgePx / found.pxPerMm > BLURRED_MM) return refused('photo-blurred', card, null);
+  if (found.edgePx / found.pxPerMm > BLURRED_MM) return { ok: false, card };
   const bounds = fieldBounds(found);
   const picture = readField(photo, found);
   const area = (bounds.right - bounds.left) * (bounds.bottom - bounds.top);
@@ -219,13 +227,31 @@ function measureOn(
     );
     return { window, light: lightWithin(light, field, window) };
   };
+  return {
+    ok: true,
+    lit: { camera, card, field, light, said: { white: first.white, unevenness: first.unevenness }, windowAt },
+  };
+}
+
+function measureOn(
+  photo: Photograph,
+  found: FoundCard,
+  asked: PhotoAsked,
+  report: Report,
+  seen: OnCrop = () => undefined,
+): PhotoMeasure {
+  // A case is all there is of it: what sticks out of it are neither wings nor tails.
+  const tailed = asked.what !== 'case';
+  const winged = tailed && asked.winged !== false;
+  const opened = litField(photo, found, asked.printedScale, report);
+  if (!opened.ok) return refused('photo-blurred', opened.card, null);
+  const { camera, card, field, light, said, windowAt } = opened.lit;
   seen((at, most) => {
     const { window, light: lit } = windowAt(at, most / Math.max(at.right - at.left, at.bottom - at.top));
     return balancedCrop(window, lit);
   });
   report(0.65);
-  const said = { white: first.white, unevenness: first.unevenness };
-  if (first.white[1] < DARK) return refused('photo-dark', card, said);
+  if (said.white[1] < DARK) return refused('photo-dark', card, said);
   const pieces = piecesOf(field, tonesOf(field, light));
   const cuts = pieces.blobs.flatMap((blob) => {
     const mm = (px: number, from: number) => from + px / field.scale;

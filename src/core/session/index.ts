@@ -34,6 +34,7 @@ export { LAY_ACTS, layOutOf, type LayAct, type LayLine } from './lay-out';
 export {
   checklistOf,
   judged,
+  soughtOf,
   VIEWS,
   type Judged,
   type Taken,

@@ -1,5 +1,6 @@
 import type { PartId } from '@/catalogue/ids';
 import type { Card, CardPart, CardStep } from '../card/card-shape';
+import type { FlySought } from '../photo/fly/measure-fly';
 
 /** From where a finished fly is looked at. */
 export const VIEWS = ['side', 'front', 'above', 'below', 'behind'] as const;
@@ -119,4 +120,36 @@ export function judged({ targetMm, rangeMm }: Pick<ToMeasure, 'targetMm' | 'rang
   // A range ends where it is printed to end: a reading that equals its printed end is within.
   const [low, high] = rangeMm;
   return { is: mm > high + 0.005 ? 'long' : mm < low - 0.005 ? 'short' : 'good', off: mm / targetMm - 1 };
+}
+
+/** What a photograph of a card's fly is asked: its hook, and every length that is measured. */
+export function soughtOf(card: Card): FlySought {
+  const { hook } = card;
+  return {
+    style: card.style,
+    hook: {
+      bend: hook.bend,
+      eye: hook.eye,
+      barb: hook.barb,
+      shankMm: hook.shank_mm,
+      gapeMm: hook.gape_mm,
+      biteMm: hook.bite_mm ?? hook.gape_mm,
+      wireMm: hook.wire_mm,
+      eyeMm: hook.eye_mm,
+    },
+    hookKnown: !hook.estimated.includes('shank_mm'),
+    parts: checklistOf(card).measures.map(({ part: id, kind, targetMm, taken }) => {
+      const own = card.parts.find((part) => part.id === id)!;
+      return {
+        id,
+        kind,
+        taken,
+        mm: targetMm,
+        fromMm: own.from_mm ?? 0,
+        toMm: own.to_mm,
+        thickMm: own.thick_mm ?? 3 * hook.wire_mm,
+        hex: own.colour?.hex ?? null,
+      };
+    }),
+  };
 }

@@ -1,2 +1,2 @@
 export { DemoCalliper } from './demo-calliper';
-export { SAMPLE_PHOTOS, SamplePhotos } from './sample-photos';
+export { SAMPLE_PHOTOS, SampleFly, SamplePhotos } from './sample-photos';

@@ -5,8 +5,18 @@ import { Button, More, Say } from '@/ui/primitives';
 /** The simulated camera's photographs that ship for the demo; tools/write-demo-photos.ts makes them. */
 export const SAMPLE_PHOTOS = ['dun', 'larva', 'nymphs'] as const;
 
+/** A photograph of a tied fly, to try the inspection with. */
+export function SampleFly({ onChoose }: { onChoose: (picture: Blob) => void }) {
+  return <Samples ids={SAMPLE_FLIES} hint="demo.fly-hint" onChoose={onChoose} />;
+}
+const SAMPLE_FLIES = ['fly'] as const;
+
 /** Photographs to try the measuring with, where none can be taken. */
 export function SamplePhotos({ onChoose }: { onChoose: (picture: Blob) => void }) {
+  return <Samples ids={SAMPLE_PHOTOS} hint="demo.photos-hint" onChoose={onChoose} />;
+}
+
+function Samples({ ids, hint, onChoose }: { ids: readonly string[]; hint: string; onChoose: (picture: Blob) => void }) {
   const words = useWords();
   const [wrong, setWrong] = useState(false);
   const choose = async (id: string) => {
@@ -22,9 +32,9 @@ export function SamplePhotos({ onChoose }: { onChoose: (picture: Blob) => void }
   return (
     <More label={words('demo.photos')}>
       <Say size="small" tone="soft" className="w-full">
-        {words('demo.photos-hint')}
+        {words(hint)}
       </Say>
-      {SAMPLE_PHOTOS.map((id) => (
+      {ids.map((id) => (
         <Button key={id} label={words(`demo.photo.${id}`)} onPress={() => void choose(id)} />
       ))}
       {wrong ? (

@@ -4,12 +4,12 @@ import { View } from 'react-native';
 import { checklistOf, judged, VIEWS, type ToMeasure } from '@/core/session';
 import { inspectKey, noteLook, noteMeasure, type BatchItem, type BatchRecord, type InspectHow } from '@/records';
 import { useAct, useApp } from '@/state';
-import { partNamed } from '@/speech/card';
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useRedLamp, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Choose, Heading, Pick, Say } from '@/ui/primitives';
-import { flyName } from './names';
+import { FlyPhoto, type PhotoLength } from './fly-photo';
+import { flyName, partTitle } from './names';
 
 /** A finished fly beside its card: every length against its range, and what is looked at from each side. */
 export function InspectScreen({ id }: { id: string }) {
@@ -64,6 +64,10 @@ function Inspect({
   const out = measured.filter(({ is }) => is !== 'good').length;
   const bad = list.looks.filter(({ step }) => batch.looked[inspectKey(item.id, n, step)] === false).length;
   const [how, setHow] = useState<InspectHow>('calliper');
+  const note = useNote({ id, item, n });
+  const take = (lengths: readonly PhotoLength[]) => {
+    for (const { measure, mm } of lengths) note(measure, mm, 'photo');
+  };
   const plate = (
     <View {...box}>
       {width > 0 ? (
@@ -86,11 +90,15 @@ function Inspect({
         <Heading>{words('vise.lengths')}</Heading>
         <Choose
           label={words('vise.how')}
-          choices={(['calliper', 'eye'] as const).map((own) => ({ id: own, label: words(`vise.hows.${own}`) }))}
-          value={how === 'photo' ? 'calliper' : how}
+          choices={(['calliper', 'photo', 'eye'] as const).map((own) => ({
+            id: own,
+            label: words(`vise.hows.${own}`),
+          }))}
+          value={how}
           onChange={setHow}
         />
       </View>
+      {how === 'photo' ? <FlyPhoto card={card} onTake={take} /> : null}
       <View className="border-t border-line">
         {list.measures.map((measure) => (
           <MeasureRow key={measure.part} {...{ id, batch, item, n, measure, how }} />
@@ -165,26 +173,22 @@ interface OfFly {
   n: number;
 }
 
+/** Notes a length of a fly, or takes it back. */
+function useNote({ id, item, n }: Omit<OfFly, 'batch'>) {
+  const act = useAct();
+  return ({ part, kind, targetMm }: ToMeasure, mm: number | null, how: InspectHow) =>
+    act(noteMeasure, { batchId: id, item: item.id, n, part, kind, mm, targetMm, how });
+}
+
 /** One length: what the card says, what the fly has, and where it is out why that is and what mends it. */
 function MeasureRow({ id, batch, item, n, measure, how }: OfFly & { measure: ToMeasure; how: InspectHow }) {
   const words = useWords();
   const speech = useSpeech();
-  const act = useAct();
   const known = batch.measured[inspectKey(item.id, n, measure.part)];
   const is = known ? judged(measure, known.mm) : null;
-  const plain = partNamed(item.card, measure.part, speech);
-  const name = `${plain.charAt(0).toUpperCase()}${plain.slice(1)}`;
-  const note = (mm: number | null, by: InspectHow) =>
-    act(noteMeasure, {
-      batchId: id,
-      item: item.id,
-      n,
-      part: measure.part,
-      kind: measure.kind,
-      mm,
-      targetMm: measure.targetMm,
-      how: by,
-    });
+  const name = partTitle(item.card, measure.part, speech);
+  const noteIt = useNote({ id, item, n });
+  const note = (mm: number | null, by: InspectHow) => noteIt(measure, mm, by);
   const [low, high] = measure.rangeMm;
   return (
     <View className="gap-2 border-b border-line px-5 py-3">
@@ -202,7 +206,7 @@ function MeasureRow({ id, batch, item, n, measure, how }: OfFly & { measure: ToM
             ])}
           </Say>
         </View>
-        {how === 'calliper' ? (
+        {how !== 'eye' ? (
           <View className="w-36 flex-row">
             <LengthField
               hideLabel

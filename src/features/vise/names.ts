@@ -1,6 +1,7 @@
 import type { Running } from '@/core/session';
 import type { Card } from '@/core/tying';
 import type { Speech } from '@/speech';
+import { partNamed } from '@/speech/card';
 
 /** A fly of a session by name: its dressing, and its number where more than one is tied. */
 export function flyName({ items }: Pick<Running<Card>, 'items'>, item: string, n: number, speech: Speech): string {
@@ -12,4 +13,10 @@ export function flyName({ items }: Pick<Running<Card>, 'items'>, item: string, n
 export function countdown(ms: number): string {
   const seconds = Math.max(0, Math.ceil(ms / 1000));
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
+}
+
+/** A part of a card as it begins a line. */
+export function partTitle(card: Card, part: string, speech: Speech): string {
+  const plain = partNamed(card, part, speech);
+  return `${plain.charAt(0).toUpperCase()}${plain.slice(1)}`;
 }

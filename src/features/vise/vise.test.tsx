@@ -364,3 +364,62 @@ test('several flies of a match are a session of its card', async () => {
     }),
   ]);
 });
+
+describe('a fly in a photograph', () => {
+  const part = (id: string, kind: string, sure: boolean, to: [number, number]) => ({
+    id,
+    kind,
+    sure,
+    from: [40, 20],
+    to,
+    lessMm: 0,
+  });
+  const answer = (more: object = {}) => ({
+    measure: {
+      refused: null,
+      card: null,
+      axis: [
+        [48, 20],
+        [40, 20],
+      ],
+      scale: { times: 1, sd: 0.01 },
+      parts: [part('tail', 'tail', true, [30, 20]), part('wing', 'wing', false, [40, 12])],
+      ...more,
+    },
+    crop: { url: 'data:image/jpeg;base64,AAAA', leftMm: 25, topMm: 5, widthMm: 30, heightMm: 30 },
+  });
+  async function photographed(more: object = {}) {
+    went.params = { fly: 'i1-2' };
+    jest.mocked(run).mockResolvedValue(answer(more) as never);
+    globalThis.fetch = jest.fn(async () => ({ ok: true, blob: async () => new Blob() }) as Response);
+    const shown = await openScreen(<InspectScreen id={APRIL} />);
+    choose('How you measure', 'Photograph');
+    fireEvent.click(screen.getByRole('button', { name: 'Sample photographs' }));
+    await act(async () => void fireEvent.click(screen.getByRole('button', { name: 'A tied fly' })));
+    await laidOut();
+    return shown;
+  }
+  afterEach(() => {
+    went.params = {};
+    jest.restoreAllMocks();
+  });
+
+  test('what was found stands beside the card, what is not plain is moved by hand, and what is known is taken', async () => {
+    const shown = await photographed();
+    expect(screen.getByText(/^10\.0 mm, 8\.2 mm on the card · 2\d % long$/)).toBeInTheDocument();
+    expect(screen.getByText('not plain in the picture: move its ends')).toBeInTheDocument();
+    expect(screen.getByText(/^1 part is not plain/)).toBeInTheDocument();
+    choose('Move the ends of', 'Wing');
+    fireEvent.keyDown(screen.getByRole('button', { name: 'Tip of Wing' }), { key: 'ArrowUp' });
+    expect(screen.queryByText('not plain in the picture: move its ends')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Take 2 lengths' }));
+    expect(batchOf(shown, APRIL).measured['i1-2-tail']).toMatchObject({ mm: 10, how: 'photo' });
+    expect(batchOf(shown, APRIL).measured['i1-2-wing']).toMatchObject({ mm: expect.closeTo(8.05, 6), how: 'photo' });
+    expect(screen.getByText('Taken. The picture is not kept.')).toBeInTheDocument();
+  });
+  test('a refusal says what to do, and another photograph is taken', async () => {
+    await photographed({ refused: { code: 'photo-no-hook', params: {} } });
+    expect(screen.getByText(/^The hook was not made out/)).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'Another photograph' })).toBeInTheDocument();
+  });
+});

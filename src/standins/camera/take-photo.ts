@@ -1,5 +1,6 @@
 import type { CardSize, FieldCards } from '@/core/photo/card';
 import { chance, type Chance } from './chance';
+import { drawFly, type FlyPlan, type FlyTruth } from './fly';
 import { drawInsect, linear, type InsectPlan, type InsectTruth } from './insect';
 import type { Layer, Point, Rgb } from './layer';
 
@@ -14,6 +15,8 @@ export interface Scene {
   seed: number;
   card: CardSize | null;
   insects: readonly InsectPlan[];
+  /** Tied flies that lie on the card beside them. */
+  flies?: readonly FlyPlan[];
   width: number;
   height: number;
   /** Degrees away from straight above, and the way it leans. */
@@ -39,6 +42,7 @@ export interface Scene {
 export interface Taken {
   photo: Photo;
   truths: InsectTruth[];
+  flyTruths: FlyTruth[];
   /** Where the card's corners are in the picture, px, clockwise from the upper left. */
   corners: Point[];
 }
@@ -223,9 +227,11 @@ export function takePhoto(scene: Scene, cards: FieldCards): Taken {
   const middle: Point = [card.size_mm[0] / 2, card.size_mm[1] / 2];
   // Camera centre in card coordinates: card z points at the camera.
   const eye = camera.toCard([0, 0, -distance]);
-  const drawn = scene.insects.map((plan) =>
+  const insects = scene.insects.map((plan) =>
     drawInsect(plan, dice, Math.min(INSECT_SCALE, 1700 / (3 * plan.bodyMm + 8))),
   );
+  const flies = (scene.flies ?? []).map((plan) => drawFly(plan, dice, INSECT_SCALE));
+  const drawn = [...insects, ...flies];
   const shadows = drawn.map(({ sheet }) => shadowOf(sheet, Math.max(0.05, scene.shadow.soft)));
   const light = lightOf(scene.kelvin);
   const ground = linear(scene.background);
@@ -313,7 +319,8 @@ export function takePhoto(scene: Scene, cards: FieldCards): Taken {
   const [w, h] = card.size_mm;
   return {
     photo: { width, height, rgba },
-    truths: drawn.map(({ truth }) => truth),
+    truths: insects.map(({ truth }) => truth),
+    flyTruths: flies.map(({ truth }) => truth),
     corners: [corner(0, 0), corner(w, 0), corner(w, h), corner(0, h)],
   };
 }
