@@ -65,3 +65,23 @@ test('lists, cards and a pocket card are saved to be printed, faces and all', as
     expect(file.suggestedFilename()).toBe(name);
   }
 });
+
+test('a tied fly in a photograph is measured, what is not plain is moved by hand, and its lengths are taken', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.goto('/vise/batch_demo-april/inspect?fly=i1-5');
+  await page.getByRole('radio', { name: 'Photograph' }).click();
+  await page.getByRole('button', { name: 'Sample photographs' }).click();
+  await page.getByRole('button', { name: 'A tied fly' }).click();
+  const take = page.getByRole('button', { name: /^Take \d lengths?$/ });
+  await expect(take).toBeVisible({ timeout: 90_000 });
+  const found = Number(/\d/.exec((await take.textContent())!)![0]);
+  await page.getByRole('radiogroup', { name: 'Move the ends of' }).getByRole('radio', { name: 'Thorax' }).click();
+  await page.getByRole('button', { name: 'Tip of Thorax' }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: `Take ${found + 1} lengths` })).toBeVisible();
+  await page.getByRole('button', { name: `Take ${found + 1} lengths` }).click();
+  await expect(page.getByText('Taken. The picture is not kept.')).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Length of Thorax' })).toHaveValue(/^\d/);
+});

@@ -1,2 +1,4 @@
 export { FieldCardScreen } from './field-card-screen';
 export { KeptPhotos } from './kept-photos';
+export { PictureBoard } from './picture-board';
+export { usePictureInk } from './picture-ink';

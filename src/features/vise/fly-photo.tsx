@@ -9,7 +9,7 @@ import { hasDemo } from '@/records';
 import { selectDevice, useApp } from '@/state';
 import { SampleFly } from '@/features/demo';
 import { chooseFile } from '@/features/files';
-import { PictureBoard, usePictureInk } from '@/features/photo';
+import { PictureBoard, usePictureInk } from '@/features/photo/screens';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Say, WordLink } from '@/ui/primitives';
 import { run, type Jobs } from '@/workers';
