@@ -2,7 +2,6 @@
  * Photographs drawn by other means than the simulated camera: insects of plain SVG by two hands, on the printed card's own SVG, photographed by the browser and saved as
  * JPEG. `npm run bench:drawn [COUNT] [FOLDER]`: with a folder the pictures are kept there, and taken from there the next time.
  */
-import { spawn } from 'node:child_process';
 import { existsSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -11,6 +10,7 @@ import type { ImagePoint } from '../src/core/photo/card';
 import { homography, project } from '../src/core/photo/find/homography';
 import { CHROMIUM } from '../tools/browser';
 import { CORNERS, sceneOf } from './drawings';
+import { byTool } from './in-processes';
 import type { Read } from './read-drawn';
 
 const COUNT = Number(process.argv[2] ?? 400);
@@ -49,18 +49,8 @@ async function drawAll(folder: string): Promise<void> {
   await browser.close();
 }
 
-function readAll(folder: string, seeds: readonly number[]): Promise<Read[]> {
-  return new Promise((done, failed) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, 'read-drawn.ts'), folder], {
-      stdio: ['pipe', 'pipe', 'inherit'],
-    });
-    const out: Buffer[] = [];
-    child.stdout.on('data', (part: Buffer) => out.push(part));
-    child.on('error', failed);
-    child.on('close', () => done(JSON.parse(Buffer.concat(out).toString()) as Read[]));
-    child.stdin.end(JSON.stringify(seeds));
-  });
-}
+const readAll = (folder: string, seeds: readonly number[]): Promise<Read[]> =>
+  byTool('benchmarks/read-drawn.ts', seeds, folder);
 
 function at(values: readonly number[], share: number): number {
   const sorted = [...values].sort((a, b) => a - b);

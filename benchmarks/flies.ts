@@ -1,7 +1,6 @@
 /** How well tied flies are measured in photographs: dressings of every style, each part off its card by chance, drawn by the simulated camera. `npm run bench:flies [COUNT] [FIRST]` prints the table, docs/accuracy.md keeps it. */
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
 import { DRESSINGS } from '../src/catalogue';
+import { byTool } from './in-processes';
 import type { FlyAsked, FlyFound } from '../tools/measure-flies';
 
 const COUNT = Number(process.argv[2] ?? 141);
@@ -12,18 +11,7 @@ const PROCESSES = 2;
 const MEDIAN = { share: 0.03, mm: 0.15 } as const;
 const WRONG = { share: 0.1, mm: 0.5 } as const;
 
-function measured(flies: readonly FlyAsked[]): Promise<FlyFound[]> {
-  return new Promise((done, failed) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, '../tools/measure-flies.ts')], {
-      stdio: ['pipe', 'pipe', 'inherit'],
-    });
-    const out: Buffer[] = [];
-    child.stdout.on('data', (part: Buffer) => out.push(part));
-    child.on('error', failed);
-    child.on('close', () => done(JSON.parse(Buffer.concat(out).toString()) as FlyFound[]));
-    child.stdin.end(JSON.stringify(flies));
-  });
-}
+const measured = (flies: readonly FlyAsked[]): Promise<FlyFound[]> => byTool('tools/measure-flies.ts', flies);
 
 const middle = (values: readonly number[]) => [...values].sort((a, b) => a - b)[values.length >> 1] ?? NaN;
 

@@ -1,10 +1,9 @@
 /** How well photographs are measured, the stage told as the app tells it: simulated ones over the whole range of light, slant, blur and size. `npm run bench:photos [COUNT]` prints the table, docs/accuracy.md keeps it. */
-import { spawn } from 'node:child_process';
-import { join } from 'node:path';
 import { deltaE, labOfHex } from '../src/core/colour';
 import { stageRow } from '../src/catalogue';
 import { anyScene, type Scene } from '../src/standins/camera';
 import type { Measured } from '../tools/measure-scenes';
+import { byTool } from './in-processes';
 
 const COUNT = Number(process.argv[2] ?? 300);
 const WIDEST = Number(process.argv[3] ?? 4000);
@@ -13,25 +12,14 @@ const PROCESSES = 2;
 const Z95 = 1.96;
 const Z99 = 2.576;
 
-function measured(scenes: readonly Scene[]): Promise<Measured[]> {
-  return new Promise((done, failed) => {
-    const child = spawn(process.execPath, ['--import', 'tsx', join(__dirname, '../tools/measure-scenes.ts')], {
-      stdio: ['pipe', 'pipe', 'inherit'],
-    });
-    const out: Buffer[] = [];
-    child.stdout.on('data', (part: Buffer) => out.push(part));
-    child.on('error', failed);
-    child.on('close', () => done(JSON.parse(Buffer.concat(out).toString()) as Measured[]));
-    child.stdin.end(
-      JSON.stringify(
-        scenes.map((scene) => ({
-          scene,
-          asked: { winged: stageRow(scene.insects[0]!.stage).traits.includes('winged') },
-        })),
-      ),
-    );
-  });
-}
+const measured = (scenes: readonly Scene[]): Promise<Measured[]> =>
+  byTool(
+    'tools/measure-scenes.ts',
+    scenes.map((scene) => ({
+      scene,
+      asked: { winged: stageRow(scene.insects[0]!.stage).traits.includes('winged') },
+    })),
+  );
 
 interface Row {
   seed: number;

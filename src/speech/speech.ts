@@ -15,6 +15,7 @@ import NAMED from './en-names.json';
 import ui from './en-ui.json';
 import says from './en-say.json';
 import { formatsOf } from './formats';
+import { lowered } from './letters';
 
 type Kinds = typeof ids;
 export type IdKind = keyof Kinds;
@@ -134,18 +135,13 @@ export function textsOf(instance: i18n): Texts | null {
 /** Verbs at which a tier measures the part they make. */
 const MEASURES: ReadonlySet<string> = new Set(['bind', 'wind', 'dub', 'clip', 'tease', 'post']);
 
-/** A name with its first letter small, unless it begins with an abbreviation. */
-function small(text: string): string {
-  return /^\p{Lu}\p{Lu}/u.test(text) ? text : `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
-}
-
 const PROPER: ReadonlySet<string> = new Set(['makers']);
 
 /** A way of speaking: one language, one unit. */
 export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
   const { t } = instance;
-  /** A name inside a sentence: some languages write it small there, others as it is. */
-  const inSentence = t('list.names-inside') === 'small' ? small : (text: string) => text;
+  /** A name inside a sentence: some languages write it lowered there, others as it is. */
+  const inSentence = t('list.names-inside') === 'small' ? lowered : (text: string) => text;
   const name = (kind: IdKind, id: string): string => {
     const found = instance.getResource(instance.language, 'id', `${kind}`) as Record<string, string> | undefined;
     return (

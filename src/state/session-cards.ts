@@ -1,4 +1,4 @@
-import { answer, firmHook, naturalOf, NO_CHOICES, type Schools } from '@/core/answer';
+import { answer, answerFirm, naturalOf, NO_CHOICES, type Schools } from '@/core/answer';
 import { NO_PICKING } from '@/core/dressings';
 import type { Card } from '@/core/tying';
 import { selectCatalogue } from './answers';
@@ -32,10 +32,7 @@ export function cardForSession(state: State, dressingId: string, hookId: string 
   // Of the drawer first, by the same rule that ranks all.
   const ways = Object.keys(owned).length > 0 ? [{ ...choices, owned, onlyOwned: true }, choices] : [choices];
   for (const way of ways) {
-    const first = answer(sample, way, catalogue);
-    const firm = firmHook(first);
-    const { card } =
-      firm === null || firm === first.hooks[0]?.id ? first : answer(sample, { ...way, hookPin: firm }, catalogue);
+    const { card } = answerFirm(sample, way, catalogue);
     if (card && (way === choices || owned[card.hook.id])) return card;
   }
   return null;

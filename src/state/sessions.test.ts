@@ -15,8 +15,8 @@ import {
   measuredIn,
   minutesOf,
   newBatch,
+  noteLengths,
   noteLook,
-  noteMeasure,
   openBatch,
   setBatch,
   setTimer,
@@ -198,14 +198,27 @@ test('minutes are of flies that were timed: steps that were tapped on, or left a
 
 test('lengths told by eye are looked at and never reckoned with; each can be taken back', async () => {
   const { store, id } = await begun();
-  const of = { batchId: id, item: 'i1', n: 1, part: 'tail', kind: 'tail' as const, targetMm: 8 };
-  does(store, noteMeasure, { ...of, mm: 8.8, how: 'calliper' });
-  does(store, noteMeasure, { ...of, part: 'wing', kind: 'wing', mm: 9, how: 'eye' });
+  const of = { batchId: id, item: 'i1', n: 1 };
+  const tail = { part: 'tail', kind: 'tail' as const, targetMm: 8 };
+  const wing = { part: 'wing', kind: 'wing' as const, targetMm: 8 };
+  // Several of a photograph are one step back.
+  does(store, noteLengths, {
+    ...of,
+    how: 'photo',
+    lengths: [
+      { ...tail, mm: 8.2 },
+      { ...wing, mm: 8.4 },
+    ],
+  });
+  store.dispatch(undone());
+  expect(batchOf(store, id).measured).toEqual({});
+  does(store, noteLengths, { ...of, how: 'calliper', lengths: [{ ...tail, mm: 8.8 }] });
+  does(store, noteLengths, { ...of, how: 'eye', lengths: [{ ...wing, mm: 9 }] });
   does(store, noteLook, { batchId: id, item: 'i1', n: 1, step: 4, good: false });
   const own = () => batchOf(store, id);
   expect(measuredIn({ [id]: own() })).toEqual([{ kind: 'tail', nth: 1, off: expect.closeTo(0.1, 9) }]);
   expect(own().looked).toEqual({ 'i1-1-4': false });
-  does(store, noteMeasure, { ...of, mm: null, how: 'calliper' });
+  does(store, noteLengths, { ...of, how: 'calliper', lengths: [{ ...tail, mm: null }] });
   does(store, noteLook, { batchId: id, item: 'i1', n: 1, step: 4, good: null });
   expect(Object.keys(own().measured)).toEqual(['i1-1-wing']);
   expect(own().looked).toEqual({});

@@ -1,6 +1,7 @@
 import { SHIPPED } from '../../../tools/test-catalogue';
 import { SUIT } from '../constants';
-import { answer, firmHook, naturalOf, NO_CHOICES } from './index';
+import { firmHook } from './firm-hook';
+import { answer, naturalOf, NO_CHOICES } from './index';
 
 const shown = (id: string, catalogue = SHIPPED) => {
   const dressing = SHIPPED.dressings.find((item) => item.id === id)!;

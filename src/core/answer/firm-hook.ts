@@ -1,4 +1,5 @@
 import { SUIT } from '../constants';
+import { answer } from './answer';
 import type { Answer } from './answer-shape';
 
 /**
@@ -15,4 +16,17 @@ export function firmHook({ hooks, ladder: { columns } }: Pick<Answer, 'hooks' | 
     );
   });
   return firm?.id ?? null;
+}
+
+/** An answer on the hook that is surest, where no match asks for one. */
+export function answerFirm(
+  sample: Parameters<typeof answer>[0],
+  choices: Parameters<typeof answer>[1],
+  catalogue: Parameters<typeof answer>[2],
+): Answer {
+  const first = answer(sample, choices, catalogue);
+  const hookPin = firmHook(first);
+  return hookPin === null || hookPin === first.hooks[0]?.id
+    ? first
+    : answer(sample, { ...choices, hookPin }, catalogue);
 }

@@ -3,7 +3,7 @@ export { hookFor, readyAtHand } from './at-hand';
 export { swapRefusals } from './swap-holds';
 export { secondsTo } from './seconds';
 export { naturalOf } from './natural-of';
-export { firmHook } from './firm-hook';
+export { answerFirm } from './firm-hook';
 export { endOf, lookAgain } from './look-again';
 export { cardFor, type CardRequest } from './card-for';
 export type { Answer, Catalogue, Choices, Dressed, Holds, LadderOf, Sample } from './answer-shape';

@@ -1,15 +1,14 @@
 import type { RegionId } from '@/catalogue/ids';
 import { reason, type Coded, type Reason } from '../code';
-import type { CardSize, FieldCards } from './card';
+import type { FieldCards } from './card';
 import { CARD_SPAN_MM, confidenceOf, holdingRivals, likelyRivals, sdOfError, unsureOf } from './body/length-error';
 import { measureBody, type BodyMeasure } from './body/measure-body';
 import { caseColour, regionColours, withoutContested, type RegionColour } from './body/region-colours';
-import { cutsOf, notPaper, piecesOf, type Cut } from './body/separate';
+import { cutsOf, piecesOf, type Cut } from './body/separate';
 import { balancedCrop, type Crop } from './field/balanced';
-import { cameraOver, type Camera } from './find/camera';
 import { findCard, type FoundCard } from './find/find-card';
-import { lightOf, lightWithin, near, refineLight, type Light } from './field/light';
-import { fieldBounds, readField, rectify, type Bounds, type CardField } from './field/rectify';
+import { litField, type FieldCardSeen, type FieldLightSeen } from './field/lit-field';
+import type { Bounds } from './field/rectify';
 import { tonesOf, type Tones } from './field/tones';
 import type { Photograph } from './picture';
 
@@ -47,8 +46,8 @@ export interface PhotoInsect extends BodyMeasure {
 export interface PhotoMeasure {
   /** Why nothing is said, and what to do; null when something was measured. */
   refused: Coded | null;
-  card: { size: CardSize; residualMm: number; tiltDeg: number; printedScale: number; pxPerMm: number } | null;
-  light: { white: readonly [number, number, number]; unevenness: number } | null;
+  card: FieldCardSeen | null;
+  light: FieldLightSeen | null;
   insects: PhotoInsect[];
   /** Colours of the pads that lie whole on the card, the largest first; none where insects were asked for. */
   pads: RegionColour[];
@@ -64,15 +63,7 @@ export type CropReader = (bounds: Bounds, most: number) => Crop;
 export type OnCrop = (look: CropReader) => void;
 
 const DARK = 0.045;
-const BLURRED_MM = 0.62;
 const LEAST_BODY_PX = 40;
-const REACH_MM = 2.2;
-/** Over the whole field, where light and insects are looked for: pixels, and at least so many of a millimetre. */
-const COARSE_PX = 90_000;
-const COARSE_LEAST = 6;
-/** About one insect: pixels of a millimetre at most. */
-const FINE = 24;
-const LEAST_SCALE = 8;
 /** Pixels of a window about one insect, at most. */
 const WINDOW_PX = 100_000;
 const WINDOW_MARGIN_MM = 0.7;
@@ -175,62 +166,6 @@ export function measureByScale(
     edgePx: 2,
   };
   return { ...measureOn(photo, plane, asked, report), card: null };
-}
-
-/** The clear field of a photographed card under its own light, and a closer look at any piece of it. */
-export interface LitField {
-  camera: Camera;
-  card: NonNullable<PhotoMeasure['card']>;
-  field: CardField;
-  light: Light;
-  said: NonNullable<PhotoMeasure['light']>;
-  /** A piece of it at so many pixels of a millimetre at most, with its light. */
-  windowAt(at: Bounds, most: number): { window: CardField; light: Light };
-}
-
-/** Looks at the clear field from above and takes its light off; null where it is too blurred to be read. */
-export function litField(
-  photo: Photograph,
-  found: FoundCard,
-  printedScale: number,
-  report: Report,
-): { ok: true; lit: LitField } | { ok: false; card: NonNullable<PhotoMeasure['card']> } {
-  const camera = cameraOver(found.toPicture, photo.width, photo.height);
-  const card = {
-    size: found.size,
-    residualMm: found.residualMm,
-    tiltDeg: camera.tiltDeg,
-    printedScale,
-    pxPerMm: found.pxPerMm,
-  };
-  if (found.edgePx / found.pxPerMm > BLURRED_MM) return { ok: false, card };
-  const bounds = fieldBounds(found);
-  const picture = readField(photo, found);
-  const area = (bounds.right - bounds.left) * (bounds.bottom - bounds.top);
-  const field = rectify(picture, found, bounds, Math.max(COARSE_LEAST, Math.sqrt(COARSE_PX / area)));
-  report(0.5);
-  const first = lightOf(field);
-  const rough = notPaper(field, tonesOf(field, first));
-  const light = refineLight(field, first, near(rough.mask, field, 0.5), REACH_MM);
-  const windowAt = (at: Bounds, most: number) => {
-    const inside = {
-      left: Math.max(bounds.left, at.left),
-      top: Math.max(bounds.top, at.top),
-      right: Math.min(bounds.right, at.right),
-      bottom: Math.min(bounds.bottom, at.bottom),
-    };
-    const window = rectify(
-      picture,
-      found,
-      inside,
-      Math.min(most, Math.max(LEAST_SCALE, Math.min(FINE, found.pxPerMm))),
-    );
-    return { window, light: lightWithin(light, field, window) };
-  };
-  return {
-    ok: true,
-    lit: { camera, card, field, light, said: { white: first.white, unevenness: first.unevenness }, windowAt },
-  };
 }
 
 function measureOn(

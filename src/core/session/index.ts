@@ -20,6 +20,7 @@ export {
   restOf,
   SPOILS,
   tallyOf,
+  totalOf,
   withoutStep,
   withStep,
   type ItemTally,

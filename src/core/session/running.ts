@@ -81,6 +81,19 @@ export function tallyOf(
   return { wanted: count, made, begun, spoiled: of('spoiled'), open: Math.max(0, count - made - begun) };
 }
 
+/** The same over all cards of a session. */
+export function totalOf(running: {
+  flies: Running['flies'];
+  items: readonly Pick<RunningItem, 'id' | 'count'>[];
+}): ItemTally {
+  const sum: ItemTally = { wanted: 0, made: 0, begun: 0, spoiled: 0, open: 0 };
+  for (const item of running.items) {
+    const own = tallyOf(running, item);
+    for (const of of Object.keys(sum) as (keyof ItemTally)[]) sum[of] += own[of];
+  }
+  return sum;
+}
+
 /** Whether the time of a step is that of hands: not of one that was left alone for long, nor of one that was tapped on. */
 export function isTimed(tookS: number, usualS: number): boolean {
   return tookS <= Math.max(PACE.awayS, PACE.awayTimes * usualS) && tookS >= PACE.tappedShare * usualS;

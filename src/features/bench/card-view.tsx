@@ -5,6 +5,7 @@ import type { Quantity } from '@/core/quantity';
 import { Measured, useRedLamp, useSpeech, useWords } from '@/features/shell';
 import { amountLines, cardFacts, partColourLine, partCount } from '@/speech/card';
 import { Digits, Fold, Heading, Say } from '@/ui/primitives';
+import { AimLine } from './aim-line';
 
 /** A part's length as a quantity: as sure as the hook it is a share of. */
 export function partQuantity(card: Card, mm: number): Quantity {
@@ -78,6 +79,7 @@ export function CardParts({ card }: { card: Card }) {
                 {line}
               </Say>
             ))}
+            {part.mm === null ? null : <AimLine kind={part.part} mm={part.mm} />}
           </View>
           <View role="cell" className="items-end">
             {part.mm === null ? (

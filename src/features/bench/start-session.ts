@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import { newBatch, sameFlies, type BatchIn } from '@/records';
+import { newBatch, ranOut, type BatchIn } from '@/records';
 import { useAct, type State, type Store } from '@/state';
 import { cardForSession, selectAnswered } from '@/state/answering';
 
@@ -22,11 +22,8 @@ export function fromDressing(state: State, dressingId: string, hookId: string | 
 }
 
 /** What ran out of the boxes, each as often as an evening allows. */
-export function fromBox(state: State): BatchIn[] {
-  return sameFlies(Object.entries(state.records.entities.fly)).flatMap(({ fly, left }) =>
-    left === 0 && fly.dressingId ? fromDressing(state, fly.dressingId, fly.hookId) : [],
-  );
-}
+export const fromBox = (state: State): BatchIn[] =>
+  ranOut(state.records.entities.fly).flatMap(({ dressingId, hookId }) => fromDressing(state, dressingId, hookId));
 
 /** Makes a session of what is given and opens it. */
 export function useStartSession(): (of: (state: State) => BatchIn[]) => void {

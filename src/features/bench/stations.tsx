@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { G, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { G, Line, Rect } from 'react-native-svg';
 import type { Card } from '@/core/tying';
 import { formatLength } from '@/core/units';
 import { useScreenSize } from '@/features/screen-size';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
-import { Drawing } from '@/ui/drawings';
+import { ChartText, Drawing } from '@/ui/drawings';
 import { Say, Toggle } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 
@@ -81,16 +81,9 @@ export function Stations({ card }: { card: Card }) {
                   strokeWidth={1}
                 />
                 {x(part.to_mm!) - x(part.from_mm!) > 8 * speech.plain('parts', part.part).length ? (
-                  <SvgText
-                    x={(x(part.from_mm!) + x(part.to_mm!)) / 2}
-                    y={18}
-                    fontFamily="InstrumentSans_400Regular"
-                    fontSize={15}
-                    fill={token('ink')}
-                    textAnchor="middle"
-                  >
+                  <ChartText x={(x(part.from_mm!) + x(part.to_mm!)) / 2} y={18} kind="name">
                     {speech.plain('parts', part.part)}
-                  </SvgText>
+                  </ChartText>
                 ) : null}
               </G>
             ))}
@@ -112,14 +105,11 @@ export function Stations({ card }: { card: Card }) {
               return (
                 <G key={part.id}>
                   <Line x1={at} x2={at} y1={BAR} y2={y} stroke={token('dawn')} strokeWidth={1.2} />
-                  <SvgText
+                  <ChartText
                     x={Math.min(width - EDGE - 30, Math.max(EDGE + 30, at))}
                     y={y + 15}
-                    fontFamily="InstrumentSans_400Regular"
-                    fontSize={15}
-                    fill={token('ink')}
-                    textAnchor="middle"
-                  >{`${speech.plain('parts', part.part)} ${digits(part.from_mm!)}`}</SvgText>
+                    kind="name"
+                  >{`${speech.plain('parts', part.part)} ${digits(part.from_mm!)}`}</ChartText>
                 </G>
               );
             })}

@@ -1,14 +1,11 @@
 import { useState, type ReactNode } from 'react';
 import { ScrollView, useWindowDimensions, View } from 'react-native';
-import type { PartId } from '@/catalogue/ids';
-import { aimFor } from '@/core/session';
 import type { Card, CardStep } from '@/core/tying';
 import { formatLength } from '@/core/units';
-import { selectSettings, useApp } from '@/state';
-import { selectBiases } from '@/state/answering';
 import { PageHeading, useKeyDown, useRedLamp, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
 import { Button, Digits, Say, TapArea } from '@/ui/primitives';
+import { AimLine } from './aim-line';
 import { StepCaution, StepCheck } from './card-view';
 
 /** Steps by space bar, pedal or arrows; what has the focus answers its own keys. */
@@ -26,14 +23,6 @@ export function useStepKeys(go: (by: 1 | -1) => void): void {
     event.preventDefault();
     go(by);
   });
-}
-
-/** What to aim at with a part that these hands are surely off with; null where they are not, or nobody wants to know. */
-function useAim(kind: PartId | null, mm: number | null): { mean: number; mm: number } | null {
-  const { aims } = useApp(selectSettings);
-  const biases = useApp(selectBiases);
-  const bias = aims && mm !== null ? biases.find((own) => own.kind === kind && own.certain) : undefined;
-  return bias ? { mean: bias.mean, mm: aimFor(mm!, bias) } : null;
 }
 
 /** How far a fly is, a stroke a step. */
@@ -73,7 +62,6 @@ export function StepView({
   const part = card.parts.find((item) => item.id === step.part);
   const big = step.mm !== null && !['cut', 'free-eye', 'coat', 'tie-off', 'check'].includes(step.do) ? step.mm : null;
   const text = big === null ? null : formatLength(big, speech.unit);
-  const aim = useAim(part?.part ?? null, big !== null && part?.mm !== null && big === part?.mm ? big : null);
   return (
     <ScrollView className="flex-1" contentContainerClassName={beside ? 'flex-row' : ''}>
       <View className={beside ? 'w-3/5' : ''}>
@@ -124,15 +112,7 @@ export function StepView({
               </View>
             </View>
           ) : null}
-          {aim ? (
-            <Say tone="straw" weight="medium">
-              {words(aim.mean > 0 ? 'tie.aim-long' : 'tie.aim-short', {
-                part: speech.plain('parts', part!.part),
-                percent: Math.round(Math.abs(100 * aim.mean)),
-                mm: speech.length(aim.mm),
-              })}
-            </Say>
-          ) : null}
+          {big !== null && big === part?.mm ? <AimLine kind={part.part} mm={big} /> : null}
           {speech.stepDetail(step).map((line) => (
             <Say key={line} size="lead">
               {line}

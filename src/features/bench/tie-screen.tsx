@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useApp } from '@/state';
 import { selectAnswered } from '@/state/answering';
+import { lowered } from '@/speech';
 import { Missing, useSpeech, useTitle, useWords } from '@/features/shell';
 import { BarButton, Button, Heading, Say } from '@/ui/primitives';
 import { StepBar, StepView, useStepKeys } from './step-view';
@@ -48,7 +49,7 @@ export function TieScreen({ id }: { id: string }) {
         label={
           next
             ? words('tie.next-what', {
-                what: `${speech.stepTitle(next).charAt(0).toLowerCase()}${speech.stepTitle(next).slice(1)}`,
+                what: lowered(speech.stepTitle(next)),
               })
             : words('tie.done')
         }

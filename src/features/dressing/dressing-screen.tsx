@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { answer, firmHook, naturalOf, NO_CHOICES, type Schools } from '@/core/answer';
+import { answerFirm, naturalOf, NO_CHOICES, type Schools } from '@/core/answer';
 import type { Dressing } from '@/core/dressings';
 import type { Card } from '@/core/tying';
 import { setDressingSchools } from '@/records';
@@ -66,10 +66,7 @@ function useShownCard(dressing: Dressing, size: Size, switched: Switched) {
       ...switched,
     };
     const sample = sampleOf(dressing, size);
-    const first = answer(sample, choices, catalogue);
-    const hookPin = firmHook(first);
-    const answered =
-      hookPin === null || hookPin === first.hooks[0]?.id ? first : answer(sample, { ...choices, hookPin }, catalogue);
+    const answered = answerFirm(sample, choices, catalogue);
     return { card: answered.card, measured: answered.natural.length.meanMm };
   }, [dressing, size, hand, schools, dressingSchools, switched, catalogue]);
 }

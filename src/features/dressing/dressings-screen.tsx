@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { STYLES } from '@/catalogue';
 import type { OrderId, Readiness, StageId, StyleId, WaterId } from '@/catalogue/ids';
 import type { Dressing } from '@/core/dressings';
-import type { Speech } from '@/speech';
+import { raised, type Speech } from '@/speech';
 import { selectDevice, useApp } from '@/state';
 import { libraryCard, selectCatalogue, selectDressings, selectOwnDressings } from '@/state/answering';
 import { InList, AfterHead, Page, QuietBar, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
@@ -139,7 +139,7 @@ export function DressingsScreen() {
 /** A stage without the name of its order, which stands above it. */
 function stageWord(speech: Speech, stage: string, order: string): string {
   const word = speech.name('stages', stage).replace(new RegExp(`^${speech.name('orders', order)} `), '');
-  return `${word.charAt(0).toUpperCase()}${word.slice(1)}`;
+  return raised(word);
 }
 
 function Filters({

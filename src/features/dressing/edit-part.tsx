@@ -10,7 +10,7 @@ import { useApp } from '@/state';
 import { selectCatalogue } from '@/state/answering';
 import { amountLines } from '@/speech/card';
 import { useSpeech, useWords } from '@/features/shell';
-import type { Speech } from '@/speech';
+import { raised, type Speech } from '@/speech';
 import { Button, Digits, Pick, Row, Say, Toggle } from '@/ui/primitives';
 import { CheckLines } from './check-lines';
 import { MaterialPick } from './edit-material';
@@ -50,7 +50,7 @@ export function EditPart({ dressing, part, card, faults, onChange, onTakeOut }: 
         line={false}
         open={open}
         spoken={words('edit-dressing.part-row', {
-          part: `${spoken[0]!.toUpperCase()}${spoken.slice(1)}`,
+          part: raised(spoken),
           material: material?.name ?? words('edit-dressing.no-material'),
           count: own.length,
         })}

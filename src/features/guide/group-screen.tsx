@@ -13,7 +13,7 @@ import { Pictogram } from '@/features/key';
 import { Drawing, hookMarks, Marks, naturalMarks } from '@/ui/drawings';
 import { Button, Facts, Heading, Say } from '@/ui/primitives';
 import { GroupForm } from './group-form';
-import { named } from './named';
+import { raised } from '@/speech';
 import { SeasonBar } from './season-bar';
 
 const SIGNS_SHOWN = 5;
@@ -56,7 +56,7 @@ export function GroupScreen({ id }: { id: string }) {
     [words('dressing.evidence'), speech.plain('evidence', group.evidence)],
   ];
   return (
-    <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={named(group.name)}>
+    <Page back={{ href: '/shelf/naturals', label: words('shelf.naturals') }} title={raised(group.name)}>
       {own ? <GroupForm id={id} group={own} /> : null}
       <View className="gap-4 px-5 pb-6">
         <SeasonBar months={group.months} />

@@ -7,7 +7,7 @@ import { selectGroups } from '@/state/answering';
 import { InList, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Choose, Field, Heading, Row, Say } from '@/ui/primitives';
 import { OwnGroups } from './own-groups';
-import { named } from './named';
+import { raised } from '@/speech';
 import { SeasonBar, seasonOf } from './season-bar';
 
 /** Lengths over all stages of a group, mm. */
@@ -96,11 +96,11 @@ export function GroupRow({ group, wide }: { group: NaturalGroup; wide: boolean }
       <Row
         tall
         to={{ pathname: '/shelf/naturals/[id]', params: { id: group.id } }}
-        spoken={speech.sentences([named(group.name), about, seasonOf(group.months, words, speech)])}
+        spoken={speech.sentences([raised(group.name), about, seasonOf(group.months, words, speech)])}
       >
         <View className="min-w-0 flex-1 gap-1">
           <Say weight="serif" size="lead">
-            {named(group.name)}
+            {raised(group.name)}
           </Say>
           <Say size="small" tone="soft">
             {about}

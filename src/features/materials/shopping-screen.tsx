@@ -6,7 +6,7 @@ import { REFERENCE_HOOKS } from '@/catalogue';
 import { shoppingList, type ShoppingLine } from '@/core/dressings';
 import { writeTable } from '@/core/exchange';
 import { takenBy, type Card } from '@/core/tying';
-import { countStash, isLow, isStashLow, leftInPacket, leftOf, sameFlies, stashKey, tickStash } from '@/records';
+import { countStash, isLow, isStashLow, leftInPacket, leftOf, ranOut, stashKey, tickStash } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
 import { selectCardOf, selectCatalogue, selectNamed, selectOwned, selectStash } from '@/state/answering';
 import { saveFile } from '@/features/files';
@@ -36,8 +36,7 @@ function useNext(): readonly Card[] {
   const cardOf = useApp(selectCardOf);
   const { cards } = useNewestCards();
   return useMemo(() => {
-    const gone = sameFlies(Object.entries(flies)).filter(({ left }) => left === 0);
-    const all = [asked, ...gone.map(({ fly }) => fly.dressingId)].map((id) => cardOf(id));
+    const all = [asked, ...ranOut(flies).map(({ dressingId }) => dressingId)].map((id) => cardOf(id));
     // Of one dressing the card of its match stands, for it has the hook.
     return [
       ...new Map([...all, ...cards].flatMap((card) => (card ? [[card.dressing.id, card] as const] : []))).values(),

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { tallyOf } from '@/core/session/running';
+import { totalOf } from '@/core/session/running';
 import { isLow, openBatch } from '@/records';
 import { useApp } from '@/state';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
@@ -56,6 +56,8 @@ export function WhatIsHere() {
   );
 }
 
+const NONE = { items: [], flies: {} };
+
 /** The session that is open: where it stands, straight to the vise. Without one, where one is made. */
 function AtTheVise() {
   const words = useWords();
@@ -63,17 +65,14 @@ function AtTheVise() {
   const batches = useApp((state) => state.records.entities.batch);
   const id = openBatch(batches);
   const batch = id === null ? null : batches[id]!;
-  const tallies = batch?.items.map((item) => tallyOf(batch, item)) ?? [];
-  const sum = (of: 'made' | 'wanted') => tallies.reduce((all, tally) => all + tally[of], 0);
+  const { made, wanted } = totalOf(batch ?? NONE);
   const begun = batch !== null && Object.keys(batch.flies).length > 0;
   return (
     <View className="border-t border-line">
       <Row
         tall
         to={
-          id === null
-            ? '/vise'
-            : { pathname: begun && sum('made') < sum('wanted') ? '/vise/[id]/tie' : '/vise/[id]', params: { id } }
+          id === null ? '/vise' : { pathname: begun && made < wanted ? '/vise/[id]/tie' : '/vise/[id]', params: { id } }
         }
       >
         <View className="min-w-0 flex-1">
@@ -84,7 +83,7 @@ function AtTheVise() {
             {batch && batch.items.length > 0
               ? speech.beside([
                   speech.list([...new Set(batch.items.map(({ card }) => card.dressing.name))]),
-                  words('vise.made-of', { made: sum('made'), count: sum('wanted') }),
+                  words('vise.made-of', { made, count: wanted }),
                 ])
               : words('vise.now-hint')}
           </Say>

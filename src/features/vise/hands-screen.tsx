@@ -1,13 +1,13 @@
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { Circle, G, Line, Polyline, Text as SvgText } from 'react-native-svg';
+import { Circle, G, Line, Polyline } from 'react-native-svg';
 import { guessedMinutes, learnt, type Bias, type FlyMinutes } from '@/core/session';
 import { measuredIn, minutesOf, setSettings, spoiledAt, spoiledOf } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
 import { selectBiases, selectOwnMinutes } from '@/state/answering';
 import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
-import { Drawing } from '@/ui/drawings';
+import { ChartText, Drawing } from '@/ui/drawings';
 import { Heading, Pick, Say, Toggle } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 
@@ -111,16 +111,9 @@ function Biases({ biases }: { biases: readonly Bias[] }) {
                   stroke={token(at === 0 ? 'ink' : 'line')}
                   strokeWidth={1}
                 />
-                <SvgText
-                  x={x(at)}
-                  y={height - 6}
-                  fontFamily="InstrumentSans_400Regular"
-                  fontSize={13}
-                  fill={token('soft')}
-                  textAnchor="middle"
-                >
+                <ChartText x={x(at)} y={height - 6}>
                   {at === 0 ? words('hands.as-card') : `${at > 0 ? '+' : '−'}${percent(Math.abs(at))} %`}
-                </SvgText>
+                </ChartText>
               </G>
             ))}
             {biases.map(({ kind, mean, half, certain }, row) => {
@@ -128,9 +121,9 @@ function Biases({ biases }: { biases: readonly Bias[] }) {
               const tone = token(certain ? 'dawn' : 'soft');
               return (
                 <G key={kind}>
-                  <SvgText x={EDGE} y={y + 5} fontFamily="InstrumentSans_400Regular" fontSize={15} fill={token('ink')}>
+                  <ChartText x={EDGE} y={y + 5} kind="name" anchor="start">
                     {speech.name('parts', kind)}
-                  </SvgText>
+                  </ChartText>
                   <Line x1={x(mean - half)} x2={x(mean + half)} y1={y} y2={y} stroke={tone} strokeWidth={3} />
                   <Circle cx={x(mean)} cy={y} r={5.5} fill={tone} />
                 </G>
@@ -227,33 +220,18 @@ function Curve({ flies, usual, name }: { flies: readonly FlyMinutes[]; usual: nu
           {y.ticks(4).map((at) => (
             <G key={at}>
               <Line x1={LEFT} x2={width - EDGE} y1={y(at)} y2={y(at)} stroke={token('line')} strokeWidth={1} />
-              <SvgText
-                x={LEFT - 6}
-                y={y(at) + 4}
-                fontFamily="InstrumentSans_400Regular"
-                fontSize={13}
-                fill={token('soft')}
-                textAnchor="end"
-              >
+              <ChartText x={LEFT - 6} y={y(at) + 4} anchor="end">
                 {at === 0 ? words('hands.min') : String(at)}
-              </SvgText>
+              </ChartText>
             </G>
           ))}
           {x
             .ticks(Math.min(last, 6))
             .filter((at) => Number.isInteger(at) && at > 0)
             .map((at) => (
-              <SvgText
-                key={at}
-                x={x(at)}
-                y={TALL - 6}
-                fontFamily="InstrumentSans_400Regular"
-                fontSize={13}
-                fill={token('soft')}
-                textAnchor="middle"
-              >
+              <ChartText key={at} x={x(at)} y={TALL - 6}>
                 {words('hands.nth', { n: at })}
-              </SvgText>
+              </ChartText>
             ))}
           <Polyline
             points={steps.join(' ')}

@@ -2,7 +2,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { checklistOf, judged, VIEWS, type ToMeasure } from '@/core/session';
-import { inspectKey, noteLook, noteMeasure, type BatchItem, type BatchRecord, type InspectHow } from '@/records';
+import { inspectKey, noteLengths, noteLook, type BatchItem, type BatchRecord, type InspectHow } from '@/records';
 import { useAct, useApp } from '@/state';
 import { LengthField } from '@/features/length-field';
 import { Missing, Page, useRedLamp, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
@@ -65,9 +65,7 @@ function Inspect({
   const bad = list.looks.filter(({ step }) => batch.looked[inspectKey(item.id, n, step)] === false).length;
   const [how, setHow] = useState<InspectHow>('calliper');
   const note = useNote({ id, item, n });
-  const take = (lengths: readonly PhotoLength[]) => {
-    for (const { measure, mm } of lengths) note(measure, mm, 'photo');
-  };
+  const take = (lengths: readonly PhotoLength[]) => void note(lengths, 'photo');
   const plate = (
     <View {...box}>
       {width > 0 ? (
@@ -173,11 +171,17 @@ interface OfFly {
   n: number;
 }
 
-/** Notes a length of a fly, or takes it back. */
+/** Notes lengths of a fly in one step, or takes one back. */
 function useNote({ id, item, n }: Omit<OfFly, 'batch'>) {
   const act = useAct();
-  return ({ part, kind, targetMm }: ToMeasure, mm: number | null, how: InspectHow) =>
-    act(noteMeasure, { batchId: id, item: item.id, n, part, kind, mm, targetMm, how });
+  return (lengths: readonly (Omit<PhotoLength, 'mm'> & { mm: number | null })[], how: InspectHow) =>
+    act(noteLengths, {
+      batchId: id,
+      item: item.id,
+      n,
+      how,
+      lengths: lengths.map(({ measure: { part, kind, targetMm }, mm }) => ({ part, kind, targetMm, mm })),
+    });
 }
 
 /** One length: what the card says, what the fly has, and where it is out why that is and what mends it. */
@@ -188,7 +192,7 @@ function MeasureRow({ id, batch, item, n, measure, how }: OfFly & { measure: ToM
   const is = known ? judged(measure, known.mm) : null;
   const name = partTitle(item.card, measure.part, speech);
   const noteIt = useNote({ id, item, n });
-  const note = (mm: number | null, by: InspectHow) => noteIt(measure, mm, by);
+  const note = (mm: number | null, by: InspectHow) => noteIt([{ measure, mm }], by);
   const [low, high] = measure.rangeMm;
   return (
     <View className="gap-2 border-b border-line px-5 py-3">

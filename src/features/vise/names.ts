@@ -1,6 +1,6 @@
 import type { Running } from '@/core/session';
 import type { Card } from '@/core/tying';
-import type { Speech } from '@/speech';
+import { raised, type Speech } from '@/speech';
 import { partNamed } from '@/speech/card';
 
 /** A fly of a session by name: its dressing, and its number where more than one is tied. */
@@ -16,7 +16,4 @@ export function countdown(ms: number): string {
 }
 
 /** A part of a card as it begins a line. */
-export function partTitle(card: Card, part: string, speech: Speech): string {
-  const plain = partNamed(card, part, speech);
-  return `${plain.charAt(0).toUpperCase()}${plain.slice(1)}`;
-}
+export const partTitle = (card: Card, part: string, speech: Speech): string => raised(partNamed(card, part, speech));

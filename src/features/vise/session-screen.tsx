@@ -1,31 +1,18 @@
 import { useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { planRest, tallyOf, type Rest, type Running } from '@/core/session';
-import type { Card } from '@/core/tying';
-import {
-  addToBatch,
-  countItem,
-  deleteBatch,
-  dropFromBatch,
-  inspectKey,
-  MOST_FLIES,
-  setBatch,
-  type BatchRecord,
-} from '@/records';
+import { tallyOf, totalOf } from '@/core/session';
+import { addToBatch, countItem, deleteBatch, dropFromBatch, MOST_FLIES, type BatchRecord } from '@/records';
 import { useAct, useApp, type Store } from '@/state';
 import { fromDressing, fromMatch } from '@/features/bench';
 import { PickDressing } from '@/features/box';
 import { hookName } from '@/features/matches';
 import { AfterHead, Missing, Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
-import { Button, Choose, Field, Fold, Heading, More, Row, Say, Stepper, WordLink } from '@/ui/primitives';
-import { LayOutList, useLayOut } from './lay-out-list';
-import { flyName } from './names';
-import { NeedsList, useNeeds, wanting } from './session-needs';
+import { Button, Fold, Heading, More, Row, Say, Stepper, WordLink } from '@/ui/primitives';
 import { PrintSession } from './print-session';
-import { Timeline } from './timeline';
+import { FliesFold, ForWhomFold, LaidFold, NeedsFold, OrderFold, type Whole } from './session-folds';
 import { secondsUntil, useClock, useRest } from './use-session';
 import { batchTitle } from './vise-screen';
 
@@ -53,11 +40,11 @@ function Shown({ id, batch }: { id: string; batch: BatchRecord }) {
   const folds = (
     <AfterHead>
       <View className={wide ? '' : 'border-t border-line'}>
-        {open ? <Needs batch={batch} /> : null}
+        {open ? <NeedsFold batch={batch} /> : null}
         <LaidFold id={id} batch={batch} />
-        {open ? <Order {...{ id, batch, running, rest }} /> : null}
-        <Flies {...{ id, batch, running }} />
-        <ForWhom id={id} batch={batch} />
+        {open ? <OrderFold {...{ id, batch, running, rest }} /> : null}
+        <FliesFold {...{ id, batch, running }} />
+        <ForWhomFold id={id} batch={batch} />
         <Fold wide title={words('vise.print')} line={words('vise.print-line')}>
           <PrintSession batch={batch} rest={rest} running={running} />
         </Fold>
@@ -100,32 +87,24 @@ function Shown({ id, batch }: { id: string; batch: BatchRecord }) {
   );
 }
 
-interface Whole {
-  id: string;
-  batch: BatchRecord;
-  running: Running<Card>;
-  rest: Rest;
-}
-
 /** What is made and what is left, when it is done, and the way to the vise. */
 function Head({ id, batch, running, rest }: Whole) {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
   const clock = useClock();
-  const tallies = running.items.map((item) => tallyOf(running, item));
-  const sum = (of: 'made' | 'spoiled' | 'wanted' | 'begun') => tallies.reduce((all, tally) => all + tally[of], 0);
+  const { made, spoiled, wanted, begun } = totalOf(running);
   const { low, high } = rest.plan.minutes;
   const left = rest.plan.flies;
   const early = batch.by === null ? null : secondsUntil(batch.by, clock(0)) - rest.lastS;
   const minutes = (seconds: number) => Math.max(1, Math.round(seconds / 60));
   return (
     <View className="gap-2 px-5 pb-5">
-      {sum('made') + sum('begun') + sum('spoiled') > 0 ? (
+      {made + begun + spoiled > 0 ? (
         <Say size="lead" weight="medium">
           {speech.beside([
-            words('vise.made-of', { made: sum('made'), count: sum('wanted') }),
-            sum('spoiled') > 0 && words('vise.spoiled-n', { count: sum('spoiled') }),
+            words('vise.made-of', { made, count: wanted }),
+            spoiled > 0 && words('vise.spoiled-n', { count: spoiled }),
           ])}
         </Say>
       ) : null}
@@ -162,7 +141,7 @@ function Head({ id, batch, running, rest }: Whole) {
             className="self-start"
           />
         </>
-      ) : sum('wanted') > 0 ? (
+      ) : wanted > 0 ? (
         <Button
           kind="main"
           label={words('vise.end')}
@@ -274,179 +253,6 @@ function AddFlies({ id, batch }: { id: string; batch: BatchRecord }) {
         recent={[]}
         onChange={(dressing) => dressing && act(addToBatch, { batchId: id, items: fromDressing(getState(), dressing) })}
       />
-    </Fold>
-  );
-}
-
-function Needs({ batch }: { batch: BatchRecord }) {
-  const words = useWords();
-  const needs = useNeeds(batch);
-  const lacks = wanting(needs);
-  if (batch.items.length === 0) return null;
-  return (
-    <Fold
-      wide
-      title={words('vise.needs')}
-      line={words(lacks === 0 ? 'vise.needs-met' : 'vise.needs-lack', { count: lacks })}
-    >
-      <NeedsList needs={needs} batch={batch} />
-    </Fold>
-  );
-}
-
-function LaidFold({ id, batch }: { id: string; batch: BatchRecord }) {
-  const words = useWords();
-  const lines = useLayOut(batch);
-  const done = lines.filter((line) => batch.ticks[line.id]).length;
-  if (lines.length === 0) return null;
-  return (
-    <Fold wide title={words('vise.lay-out')} line={words('vise.laid', { done, count: lines.length })}>
-      <LayOutList batchId={id} batch={batch} />
-    </Fold>
-  );
-}
-
-/** In which order, and which way is quicker here, and by how much. */
-function Order({ id, batch, running, rest }: Whole) {
-  const words = useWords();
-  const act = useAct();
-  const [typed, setTyped] = useState(batch.by ?? '');
-  const wrong = typed !== '' && !/^([01]?\d|2[0-3]):[0-5]\d$/.test(typed);
-  const other = batch.mode === 'fly' ? 'step' : 'fly';
-  const apart = useMemo(() => {
-    const fresh = running.items.flatMap((item, card) => {
-      const { open, begun, made } = tallyOf(running, item);
-      return Array.from({ length: open + begun }, (_, nth) => ({
-        card,
-        nth: item.made + made + nth,
-        done: 0,
-        wetS: 0,
-      }));
-    });
-    const of = (mode: 'fly' | 'step') =>
-      planRest(running.items, fresh, mode, { pace: rest.pace, inVise: null }).minutes.mean;
-    return of(other) - of(batch.mode);
-  }, [running, rest.pace, other, batch.mode]);
-  if (rest.plan.flies === 0) return null;
-  const minutes = Math.round(Math.abs(apart));
-  return (
-    <Fold wide title={words('vise.order')} line={words(`vise.mode-line.${batch.mode}`)}>
-      <View className="gap-4 pb-4">
-        <Choose
-          label={words('vise.mode')}
-          choices={(['fly', 'step'] as const).map((mode) => ({ id: mode, label: words(`vise.modes.${mode}`) }))}
-          value={batch.mode}
-          onChange={(mode) => act(setBatch, { batchId: id, mode })}
-        />
-        <Say size="small" tone="soft">
-          {minutes === 0
-            ? words('vise.mode-even')
-            : words(apart > 0 ? 'vise.mode-best' : 'vise.mode-other', {
-                mode: words(`vise.modes.${apart > 0 ? batch.mode : other}`),
-                count: minutes,
-              })}
-        </Say>
-        <View className="max-w-[220px] flex-row">
-          <Field
-            label={words('vise.by')}
-            value={batch.by ?? ''}
-            onType={(text) => {
-              setTyped(text);
-              if (text === '' || /^([01]?\d|2[0-3]):[0-5]\d$/.test(text))
-                act(setBatch, { batchId: id, by: text === '' ? null : text.padStart(5, '0') });
-            }}
-            error={wrong ? words('vise.by-wrong') : undefined}
-            hint={words('vise.by-hint')}
-          />
-        </View>
-        <View className="-mx-5">
-          <Timeline running={running} rest={rest} by={batch.by} />
-        </View>
-      </View>
-    </Fold>
-  );
-}
-
-/** Every fly that was begun: made, under way or spoiled, and what was found of it. */
-function Flies({ id, batch, running }: Omit<Whole, 'rest'>) {
-  const words = useWords();
-  const speech = useSpeech();
-  const flies = Object.values(batch.flies).sort((a, b) => a.item.localeCompare(b.item) || a.n - b.n);
-  if (flies.length === 0) return null;
-  const seen = (item: string, n: number) =>
-    Object.keys(batch.measured).filter((key) => key.startsWith(inspectKey(item, n, ''))).length;
-  const looked = flies.filter(({ item, n, state }) => state === 'made' && seen(item, n) > 0).length;
-  const said = ({ item, n, state, why, done }: (typeof flies)[number]) => {
-    if (state === 'spoiled') return words('vise.spoiled-because', { why: words(`vise.spoils.${why ?? 'other'}`) });
-    if (state === 'begun') {
-      const card = running.items.find((own) => own.id === item)?.card;
-      return words('vise.at-step', { n: done + 1, count: card?.steps.length ?? 0 });
-    }
-    const count = seen(item, n);
-    return count > 0 ? words('vise.measured-n', { count }) : words('vise.not-inspected');
-  };
-  return (
-    <Fold wide title={words('vise.flies')} line={words('vise.inspected-n', { count: looked })}>
-      {flies.map((fly) => {
-        const text = (
-          <View className="min-w-0 flex-1">
-            <Say weight="medium">{flyName(running, fly.item, fly.n, speech)}</Say>
-            <Say size="small" tone={fly.state === 'spoiled' ? 'dawn' : fly.state === 'made' ? 'sedge' : 'soft'}>
-              {said(fly)}
-            </Say>
-          </View>
-        );
-        return fly.state === 'made' ? (
-          <Row
-            key={`${fly.item}-${fly.n}`}
-            wide={false}
-            to={{ pathname: '/vise/[id]/inspect', params: { id, fly: `${fly.item}-${fly.n}` } }}
-          >
-            {text}
-          </Row>
-        ) : (
-          <View key={`${fly.item}-${fly.n}`} className="min-h-touch justify-center border-b border-line py-2">
-            {text}
-          </View>
-        );
-      })}
-    </Fold>
-  );
-}
-
-/** For someone: a name, their water, and what they said later. */
-function ForWhom({ id, batch }: { id: string; batch: BatchRecord }) {
-  const words = useWords();
-  const act = useAct();
-  return (
-    <Fold
-      wide
-      title={words('vise.for-whom')}
-      line={batch.forName === '' ? words('vise.for-me') : words('vise.for', { name: batch.forName })}
-    >
-      <View className="gap-3">
-        <View className="flex-row">
-          <Field
-            label={words('vise.for-name')}
-            value={batch.forName}
-            onType={(forName) => act(setBatch, { batchId: id, forName })}
-          />
-        </View>
-        <View className="flex-row">
-          <Field
-            label={words('vise.for-water')}
-            value={batch.forWater}
-            onType={(forWater) => act(setBatch, { batchId: id, forWater })}
-          />
-        </View>
-        <View className="flex-row">
-          <Field
-            label={words('vise.said')}
-            value={batch.said}
-            onType={(said) => act(setBatch, { batchId: id, said })}
-          />
-        </View>
-      </View>
     </Fold>
   );
 }

@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { SPOILS, tallyOf } from '@/core/session';
+import { flyKey, SPOILS, totalOf } from '@/core/session';
 import { layDown, setDevice, setTimer, spoilFly, stepBack, stepDone, takeUp, type BatchRecord } from '@/records';
 import { selectDevice, useAct, useApp } from '@/state';
 import { StepBar, StepView, TieBar, useStepKeys } from '@/features/bench';
+import { lowered } from '@/speech';
 import { Missing, PageHeading, useSpeech, useTitle, useWords } from '@/features/shell';
 import { Button, Choose, Digits, Fold, Say, Toggle, WordLink } from '@/ui/primitives';
 import { useAwake } from './awake';
@@ -57,7 +58,7 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
     setSpoiling(false);
     if (next && step && !wet) act(stepDone, { batchId: id, item: next.item, n: next.n, step: step.n });
   };
-  const last = at ? batch.flies[`${at.item}-${at.n}`] : undefined;
+  const last = at ? batch.flies[flyKey(at.item, at.n)] : undefined;
   const back = last && last.done > 0 && last.state !== 'spoiled' ? last : null;
   const backward = () => {
     setSpoiling(false);
@@ -71,8 +72,7 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
       ? speech.clauses([speech.stepTitle(step), ...speech.stepDetail(step), speech.stepCheck(step) ?? ''])
       : '';
   useReadAloud(said, voice);
-  const tallies = running.items.map((own) => tallyOf(running, own));
-  const sum = (of: 'made' | 'wanted') => tallies.reduce((all, tally) => all + tally[of], 0);
+  const { made, wanted } = totalOf(running);
   const leave = () => router.navigate({ pathname: '/vise/[id]', params: { id } });
   const nth = step && item ? item.card.steps.indexOf(step) : 0;
   const following = item?.card.steps[nth + 1];
@@ -85,7 +85,7 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
           </Say>
           <Say size="small" tone="soft">
             {speech.beside([
-              words('vise.made-of', { made: sum('made'), count: sum('wanted') }),
+              words('vise.made-of', { made, count: wanted }),
               item && `${item.card.hook.maker_name} ${item.card.hook.size}`,
             ])}
           </Say>
@@ -109,7 +109,7 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
             </View>
           ) : (
             <View className="gap-3 px-5">
-              <PageHeading>{words(sum('made') > 0 ? 'vise.all-done' : 'vise.nothing')}</PageHeading>
+              <PageHeading>{words(made > 0 ? 'vise.all-done' : 'vise.nothing')}</PageHeading>
               <Say>{words('vise.then')}</Say>
               <WordLink to={{ pathname: '/vise/[id]/inspect', params: { id } }}>{words('vise.inspect')}</WordLink>
               <WordLink to={{ pathname: '/vise/[id]/end', params: { id } }}>{words('vise.end')}</WordLink>
@@ -144,8 +144,6 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
 function toHeading(): void {
   setTimeout(() => document.querySelector<HTMLElement>('[role=main] [role=heading], [role=main] h1')?.focus());
 }
-
-const lowered = (text: string) => `${text.charAt(0).toLowerCase()}${text.slice(1)}`;
 
 /** What stands beside a step: the fly is spoiled, a timer, what is heard, and whether the screen stays on. */
 function Beside({

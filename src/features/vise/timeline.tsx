@@ -1,10 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import { View } from 'react-native';
-import { G, Line, Rect, Text as SvgText } from 'react-native-svg';
+import { G, Line, Rect } from 'react-native-svg';
 import type { Rest, Running } from '@/core/session';
 import type { Card } from '@/core/tying';
 import { useSpeech, useWidth, useWords } from '@/features/shell';
-import { Drawing } from '@/ui/drawings';
+import { ChartText, Drawing } from '@/ui/drawings';
 import { Say } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
 import { flyName } from './names';
@@ -43,16 +43,9 @@ export function Timeline({ running, rest, by }: { running: Running<Card>; rest: 
             {ticks.map((at) => (
               <G key={at}>
                 <Line x1={x(at)} x2={x(at)} y1={0} y2={rows.length * ROW} stroke={token('line')} strokeWidth={1} />
-                <SvgText
-                  x={Math.min(x(at), width - EDGE)}
-                  y={height - 8}
-                  fontFamily="InstrumentSans_400Regular"
-                  fontSize={13}
-                  fill={token('soft')}
-                  textAnchor="middle"
-                >
+                <ChartText x={Math.min(x(at), width - EDGE)} y={height - 8}>
                   {clock(at)}
-                </SvgText>
+                </ChartText>
               </G>
             ))}
             {by !== null && secondsUntil(by, clock(0)) > 0 && x(secondsUntil(by, clock(0))) < width ? (
@@ -70,15 +63,9 @@ export function Timeline({ running, rest, by }: { running: Running<Card>; rest: 
               const y = row * ROW;
               return (
                 <G key={own.key}>
-                  <SvgText
-                    x={EDGE}
-                    y={y + BAR + 2}
-                    fontFamily="InstrumentSans_400Regular"
-                    fontSize={13}
-                    fill={token('ink')}
-                  >
+                  <ChartText x={EDGE} y={y + BAR + 2} tone="ink" anchor="start">
                     {short(flyName(running, own.item, own.n, speech), named)}
-                  </SvgText>
+                  </ChartText>
                   {rest.plan.bars
                     .filter((bar) => bar.fly === fly)
                     .map((bar) => (

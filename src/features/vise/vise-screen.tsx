@@ -1,6 +1,6 @@
 import { View } from 'react-native';
-import { tallyOf } from '@/core/session';
-import { batchesLatest, sameFlies, type BatchRecord } from '@/records';
+import { totalOf } from '@/core/session';
+import { batchesLatest, ranOut, type BatchRecord } from '@/records';
 import { useApp } from '@/state';
 import { fromBox, useStartSession } from '@/features/bench';
 import { InList, Page, useSpeech, useWords } from '@/features/shell';
@@ -10,11 +10,7 @@ import { Button, Heading, Row, Say, WordLink } from '@/ui/primitives';
 export function ViseScreen() {
   const words = useWords();
   const batches = useApp((state) => state.records.entities.batch);
-  const gone = useApp(
-    (state) =>
-      sameFlies(Object.entries(state.records.entities.fly)).filter(({ left, fly }) => left === 0 && fly.dressingId)
-        .length,
-  );
+  const gone = useApp((state) => ranOut(state.records.entities.fly).length);
   const start = useStartSession();
   const all = batchesLatest(batches);
   const part = (title: string, ended: boolean) => {
@@ -71,8 +67,7 @@ function BatchRow({ id }: { id: string }) {
   const speech = useSpeech();
   const batch = useApp((state) => state.records.entities.batch[id]);
   if (!batch) return null;
-  const sum = (of: 'made' | 'spoiled' | 'wanted') =>
-    batch.items.reduce((all, item) => all + tallyOf(batch, item)[of], 0);
+  const { made, spoiled, wanted } = totalOf(batch);
   return (
     <Row tall to={{ pathname: '/vise/[id]', params: { id } }}>
       <View className="min-w-0 flex-1">
@@ -80,10 +75,8 @@ function BatchRow({ id }: { id: string }) {
         <Say size="small" tone="soft">
           {speech.beside([
             speech.day(batch.opened),
-            batch.ended === null
-              ? words('vise.made-of', { made: sum('made'), count: sum('wanted') })
-              : words('vise.made', { count: sum('made') }),
-            sum('spoiled') > 0 && words('vise.spoiled-n', { count: sum('spoiled') }),
+            batch.ended === null ? words('vise.made-of', { made, count: wanted }) : words('vise.made', { count: made }),
+            spoiled > 0 && words('vise.spoiled-n', { count: spoiled }),
             batch.forName && words('vise.for', { name: batch.forName }),
           ])}
         </Say>

@@ -236,6 +236,10 @@ describe('at the vise', () => {
     expect(screen.getByText(/^Your tail comes out 1\d % long: aim at 7\.\d mm\.$/)).toBeInTheDocument();
     act(() => void tie.store.dispatch(does(setSettings, { aims: false })));
     expect(screen.queryByText(/aim at/)).toBeNull();
+    tie.unmount();
+    // Beside the true figure of the card too.
+    await openScreen(<MatchScreen id={DUN} step="bench" />);
+    expect(screen.getByText(/^Your tail comes out 1\d % long: aim at/)).toBeInTheDocument();
   });
 });
 

@@ -176,16 +176,26 @@ export const stopTimer = command<{ batchId: string; id: string }>('batch-timer-o
   delete found(draft.batch, batchId).timers[id];
 });
 
-/** A length of a finished fly; null takes it back. */
-export const noteMeasure = command<Fly & Omit<BatchMeasure, 'mm'> & { mm: number | null }>(
+/** Lengths of a finished fly, in one step; null takes one back. */
+export const noteLengths = command<
+  Fly & {
+    how: BatchMeasure['how'];
+    lengths: readonly (Pick<BatchMeasure, 'part' | 'kind' | 'targetMm'> & { mm: number | null })[];
+  }
+>(
   'batch-measured',
-  (draft, { batchId, mm, ...measure }) => {
+  (draft, { batchId, item, n, how, lengths }) => {
     const { measured } = found(draft.batch, batchId);
-    const key = inspectKey(measure.item, measure.n, measure.part);
-    if (mm === null) delete measured[key];
-    else measured[key] = { ...measure, mm };
+    for (const { mm, ...length } of lengths) {
+      const key = inspectKey(item, n, length.part);
+      if (mm === null) delete measured[key];
+      else measured[key] = { ...length, item, n, how, mm };
+    }
   },
-  { field: ({ batchId, item, n, part }) => `${batchId}/${inspectKey(item, n, part)}` },
+  {
+    field: ({ batchId, item, n, lengths }) =>
+      `${batchId}/${inspectKey(item, n, lengths.map(({ part }) => part).join())}`,
+  },
 );
 
 /** What was looked at is as it should be, or not; null takes it back. */

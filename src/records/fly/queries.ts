@@ -87,3 +87,10 @@ export function sameFlies(flies: readonly (readonly [id: string, fly: FlyRecord]
   }
   return [...kinds.values()];
 }
+
+/** Dressings on their hooks of which none is left in any box. */
+export function ranOut(flies: Entities['fly']): { dressingId: string; hookId: string | null }[] {
+  return sameFlies(Object.entries(flies)).flatMap(({ fly: { dressingId, hookId }, left }) =>
+    left === 0 && dressingId ? [{ dressingId, hookId: hookId ?? null }] : [],
+  );
+}

@@ -11,3 +11,4 @@ export { fitInto, inTheme, svgPicture, type PlacedMarks, type SvgPicture } from 
 export { THREAD_TIMES, ThreadEnds } from './thread-ends';
 export { Swatch } from './swatch';
 export { ShadePlane } from './shade-plane';
+export { ChartText } from './chart-text';

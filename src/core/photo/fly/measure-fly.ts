@@ -9,7 +9,8 @@ import { balancedCrop } from '../field/balanced';
 import type { FieldCards, ImagePoint } from '../card';
 import { findCard } from '../find/find-card';
 import type { Photograph } from '../picture';
-import { litField, type OnCrop, type PhotoMeasure, type Report } from '../measure-photo';
+import { litField } from '../field/lit-field';
+import type { OnCrop, PhotoMeasure, Report } from '../measure-photo';
 import { inkAt, placer, poseOf, type Ink, type Pose } from './pose';
 
 /** How a part is sought: along the hook, out from where it is tied in, or by one barb. */
