@@ -3,7 +3,6 @@ export { readCard } from './read-card';
 export {
   guessedMinutes,
   handsOn,
-  planRest,
   planSession,
   type FlyToGo,
   type SessionCard,
