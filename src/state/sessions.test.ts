@@ -82,6 +82,15 @@ test('a card of a session is tied on a hook of the drawer, or on the one that is
   const owned = new Set(Object.values(store.getState().records.entities.packet).map(({ hookId }) => hookId));
   const usual = cardForSession(store.getState(), DUN)!;
   expect(owned.has(usual.hook.id)).toBe(true);
+  // The drawer comes before a hook that would suit better and is not there.
+  for (const dressing of [
+    'auldry-flat-spinner',
+    'auldry-low-emerger',
+    'washed-dun',
+    'first-light-post-dun',
+    'half-out-dun',
+  ])
+    expect([dressing, owned.has(cardForSession(store.getState(), dressing)!.hook.id)]).toEqual([dressing, true]);
   const other = [...owned].find((hook) => hook !== usual.hook.id)!;
   expect(cardForSession(store.getState(), DUN, other)!.hook.id).toBe(other);
   const clean = await opened('clean');

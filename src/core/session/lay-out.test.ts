@@ -54,6 +54,17 @@ test('what two dressings take alike is one line with both names; what differs in
         9,
       );
   }
+  // One spool serves both: its lengths add up, and no other's.
+  const threads = (...items: [string, number][]) =>
+    lay(...items)
+      .filter(({ act }) => act === 'thread')
+      .map(({ mm }) => mm!);
+  const [two, three, five] = [
+    threads(['first-light-dun', 2]),
+    threads(['first-light-dun', 3]),
+    threads(['first-light-dun', 2], ['first-light-dun', 3]),
+  ];
+  expect(five).toEqual(two.map((mm, at) => expect.closeTo(mm + three[at]!, 9)));
   expect(lay(['first-light-dun', 0])).toEqual([]);
 });
 
