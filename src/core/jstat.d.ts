@@ -6,6 +6,8 @@ declare module 'jstat' {
       inv(p: number, mean: number, sd: number): number;
     };
     studentt: { inv(p: number, dof: number): number };
+    /** Regularised lower incomplete gamma function. */
+    lowRegGamma(a: number, x: number): number;
   }
   const jStat: JStat;
   export default jStat;

@@ -28,7 +28,7 @@ import { settingsShape } from './settings/merge';
 export const KINDS = {
   sample: { version: 5, schema: sampleSchema, shape: sampleShape },
   match: { version: 4, schema: matchSchema, shape: matchShape, mend: mendMatch },
-  fly: { version: 3, schema: flySchema, shape: {} },
+  fly: { version: 4, schema: flySchema, shape: {} },
   box: { version: 1, schema: boxSchema, shape: {} },
   photo: { version: 2, schema: photoSchema, shape: {} },
   eye: { version: 1, schema: eyeSchema, shape: {} },

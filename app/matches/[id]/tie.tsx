@@ -1,9 +1,9 @@
 import { useLocalSearchParams } from 'expo-router';
 import { later } from '@/features/shell';
 
-const TieScreen = later(async () => (await import('@/features/match-frame/screens')).TieScreen);
+const TieMatch = later(async () => (await import('@/features/vise/screens')).TieMatch);
 
 export default function Tie() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <TieScreen id={id} />;
+  return <TieMatch id={id} />;
 }

@@ -22,8 +22,11 @@ test('what is certain stands first, then what is furthest off', () => {
 
 test('through a session a part may drift: told from six flies on, where the line is more than chance', () => {
   const of = (offs: number[]) => biasesOf(tails(...offs))[0]!.drift;
-  expect(of([0, 0.02, 0.04, 0.06, 0.08, 0.1])).toBeCloseTo(0.02, 9);
-  expect(of([0.1, 0.08, 0.061, 0.04, 0.02, 0])).toBeLessThan(0);
+  const { perFly, from, to } = of([0, 0.02, 0.04, 0.06, 0.08, 0.1])!;
+  expect(perFly).toBeCloseTo(0.02, 9);
+  expect([from[0], to[0]]).toEqual([1, 6]);
+  expect([from[1], to[1]]).toEqual([expect.closeTo(0, 9), expect.closeTo(0.1, 9)]);
+  expect(of([0.1, 0.08, 0.061, 0.04, 0.02, 0])!.perFly).toBeLessThan(0);
   expect(of([0, 0.02, 0.04, 0.06, 0.08])).toBeNull();
   expect(of([0, 0.1, -0.1, 0.12, -0.08, 0.05])).toBeNull();
   // All of the first fly of a session: no line.

@@ -20,8 +20,15 @@ export interface Bias {
   half: number;
   /** Whether it is more than chance, and enough to be seen. */
   certain: boolean;
-  /** How it goes through a session, a fly; null where too few were measured or chance may do it. */
-  drift: number | null;
+  /** How it goes through a session; null where too few were measured or chance may do it. */
+  drift: Drift | null;
+}
+
+/** A straight line through what was measured by the order of the flies: by so much a fly, from the first place [fly, share] to the last. */
+export interface Drift {
+  perFly: number;
+  from: [nth: number, off: number];
+  to: [nth: number, off: number];
 }
 
 const meanOf = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / values.length;
@@ -30,8 +37,8 @@ function spreadOf(values: readonly number[], mean: number): number {
   return Math.sqrt(values.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (values.length - 1));
 }
 
-/** Slope of a straight line through what was measured in the order of the flies, where zero lies outside its 95 % interval. */
-function driftOf(own: readonly Measured[]): number | null {
+/** The line through what was measured in the order of the flies, where no slope lies outside its 95 % interval. */
+function driftOf(own: readonly Measured[]): Drift | null {
   const n = own.length;
   if (n < HANDS.leastDrift) return null;
   const [x, y] = [meanOf(own.map(({ nth }) => nth)), meanOf(own.map(({ off }) => off))];
@@ -40,7 +47,10 @@ function driftOf(own: readonly Measured[]): number | null {
   const slope = own.reduce((sum, { nth, off }) => sum + (nth - x) * (off - y), 0) / across;
   const left = own.reduce((sum, { nth, off }) => sum + (off - y - slope * (nth - x)) ** 2, 0);
   const half = jStat.studentt.inv(1 - HANDS.chance / 2, n - 2) * Math.sqrt(left / (n - 2) / across);
-  return Math.abs(slope) > half ? slope : null;
+  if (Math.abs(slope) <= half) return null;
+  const at = (nth: number): [number, number] => [nth, y + slope * (nth - x)];
+  const all = own.map(({ nth }) => nth);
+  return { perFly: slope, from: at(Math.min(...all)), to: at(Math.max(...all)) };
 }
 
 /** What the hands do, by kind of part, the one they are furthest off with first. One measurement says nothing of a habit and is left out. */

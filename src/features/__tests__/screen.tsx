@@ -40,15 +40,15 @@ export interface Opened extends RenderResult {
   store: Store;
 }
 
-/** Opens a screen on a store of its own, with the demo valley or clean. */
+/** Opens a screen on a store of its own, with the demo valley or clean, or on one that is there. */
 export async function openScreen(
   shownScreen: ReactElement,
-  start: 'demo' | 'clean' = 'demo',
+  start: 'demo' | 'clean' | Store = 'demo',
   i18n?: ReturnType<typeof createI18n>,
 ): Promise<Opened> {
   went.to.length = 0;
-  const store = createStore(memoryPorts());
-  await openStore(store, { start, clock: '2033-05-24T04:50' });
+  const store = typeof start === 'string' ? createStore(memoryPorts()) : start;
+  if (typeof start === 'string') await openStore(store, { start, clock: '2033-05-24T04:50' });
   const shown = render(
     <Provider store={store}>
       <SpeechProvider {...(i18n ? { i18n } : {})}>{shownScreen}</SpeechProvider>

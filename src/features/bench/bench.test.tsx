@@ -1,10 +1,9 @@
-import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { leftInPacket } from '@/records';
 import { undone, type Store } from '@/state';
 import { MatchScreen } from '@/features/match-frame/screens';
 import { openScreen, DUN, unfold } from '../__tests__/screen';
 import { went } from '../__tests__/router';
-import { TieScreen } from './tie-screen';
 import { change } from '@/state/__tests__/change';
 import { copied } from '../__tests__/files';
 import { run } from '@/workers';
@@ -154,77 +153,5 @@ describe('the card', () => {
     await open();
     fireEvent.click(screen.getByRole('button', { name: 'Tie from the card' }));
     expect(went.to).toContainEqual({ pathname: '/matches/[id]/tie', params: { id: DUN } });
-  });
-});
-
-describe('at the bench', () => {
-  const open = () => openScreen(<TieScreen id={DUN} />);
-  const key = (name: string) => act(() => void fireEvent.keyDown(window, { key: name }));
-  const step = () => screen.getByText(/^Step \d+ of 17/).textContent!.replace(/ ·.*/, '');
-  test('space, pedal and arrows go on and back, and stop at the ends', async () => {
-    await open();
-    expect(step()).toBe('Step 1 of 17');
-    key('PageUp');
-    expect(step()).toBe('Step 1 of 17');
-    key(' ');
-    key('PageDown');
-    key('ArrowRight');
-    expect(step()).toBe('Step 4 of 17');
-    key('ArrowLeft');
-    expect(step()).toBe('Step 3 of 17');
-    for (let i = 0; i < 20; i++) key('PageDown');
-    expect(step()).toBe('Step 17 of 17');
-  });
-  test('a key with a modifier belongs to the browser', async () => {
-    await open();
-    act(() => void fireEvent.keyDown(window, { key: 'ArrowRight', altKey: true }));
-    expect(step()).toBe('Step 1 of 17');
-  });
-  test('the button says what comes next, and ends at the card', async () => {
-    await open();
-    fireEvent.click(screen.getByRole('button', { name: 'Next: bind the wing' }));
-    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Bind the wing');
-    for (let i = 0; i < 15; i++) key('PageDown');
-    fireEvent.click(screen.getByRole('button', { name: 'Done' }));
-    expect(went.to).toContainEqual({ pathname: '/matches/[id]/[step]', params: { id: DUN, step: 'bench' } });
-  });
-  test('at the last step the flies that are tied can be noted, and the keys of what has the focus are its own', async () => {
-    await open();
-    expect(screen.queryByText('Off the vise')).toBeNull();
-    for (let i = 0; i < 16; i++) key('PageDown');
-    expect(screen.getByText('Off the vise')).toBeInTheDocument();
-    const step = screen.getByRole('heading', { level: 1 }).textContent;
-    fireEvent.keyDown(screen.getByLabelText('Into'), { key: 'ArrowLeft' });
-    fireEvent.keyDown(screen.getByRole('button', { name: 'Tied: 2' }), { key: ' ' });
-    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(step!);
-    key('ArrowLeft');
-    expect(screen.getByRole('heading', { level: 1 })).not.toHaveTextContent(step!);
-  });
-  test('a length to keep stands in big numerals with its range', async () => {
-    await open();
-    key(' ');
-    expect(
-      screen.getByText(
-        (_, element) => element?.getAttribute('dir') === 'auto' && /^\d\.\d$/.test(element.textContent ?? ''),
-      ),
-    ).toBeInTheDocument();
-    expect(screen.getByText(/^\d\.\d to \d\.\d$/)).toBeInTheDocument();
-  });
-  test('the mend opens when it is asked for and closes at the next step', async () => {
-    await open();
-    fireEvent.click(screen.getByRole('button', { name: 'If it went wrong' }));
-    expect(screen.queryByRole('button', { name: 'If it went wrong' })).toBeNull();
-    key(' ');
-    expect(screen.queryByText(/strip back/i)).toBeNull();
-  });
-  test('the caution of a step is beside it', async () => {
-    await open();
-    expect(
-      within(screen.getByText('Care').parentElement!).getByText(/Local rules and licensed practice come first\.$/),
-    ).toBeInTheDocument();
-  });
-  test('a match that is not there says so', async () => {
-    await openScreen(<TieScreen id="none" />);
-    expect(screen.getByRole('heading', { level: 1, name: 'Not here' })).toBeInTheDocument();
   });
 });

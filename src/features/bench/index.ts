@@ -4,8 +4,7 @@ export { CardAssemblies, CardParts, CardSteps, partQuantity } from './card-view'
 export { RoomBudget } from './room-budget';
 export { SchoolsPanel } from './schools-panel';
 export { SwitchRow } from './switch-row';
-export { StepBar, StepView, useStepKeys } from './step-view';
-export { TieBar, TieScreen } from './tie-screen';
+export { StepBar, StepView, TieBar, useStepKeys } from './step-view';
 export { KeepCard } from './keep-card';
 export { cardPage, pocketPage } from './card-page';
 export { fromBox, fromDressing, fromMatch, useStartSession } from './start-session';

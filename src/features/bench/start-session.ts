@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
 import { useStore } from 'react-redux';
-import { newBatch, ranOut, type BatchIn } from '@/records';
+import { MOST_FLIES, newBatch, toTie, type BatchIn } from '@/records';
 import { useAct, type State, type Store } from '@/state';
 import { cardForSession, selectAnswered } from '@/state/answering';
 
@@ -16,14 +16,21 @@ export function fromMatch(state: State, matchId: string): BatchIn[] {
   return card ? [{ card, matchId, count: USUAL_COUNT }] : [];
 }
 
-export function fromDressing(state: State, dressingId: string, hookId: string | null = null): BatchIn[] {
+export function fromDressing(
+  state: State,
+  dressingId: string,
+  hookId: string | null = null,
+  count = USUAL_COUNT,
+): BatchIn[] {
   const card = cardForSession(state, dressingId, hookId);
-  return card ? [{ card, matchId: null, count: USUAL_COUNT }] : [];
+  return card ? [{ card, matchId: null, count }] : [];
 }
 
-/** What ran out of the boxes, each as often as an evening allows. */
+/** What ran out of the boxes or is below its mark: up to the mark, or as often as an evening allows. */
 export const fromBox = (state: State): BatchIn[] =>
-  ranOut(state.records.entities.fly).flatMap(({ dressingId, hookId }) => fromDressing(state, dressingId, hookId));
+  toTie(state.records.entities.fly).flatMap(({ dressingId, hookId, missing }) =>
+    fromDressing(state, dressingId, hookId, Math.min(missing ?? USUAL_COUNT, MOST_FLIES)),
+  );
 
 /** Makes a session of what is given and opens it. */
 export function useStartSession(): (of: (state: State) => BatchIn[]) => void {

@@ -4,7 +4,7 @@ import type { Card, CardStep } from '@/core/tying';
 import { formatLength } from '@/core/units';
 import { PageHeading, useKeyDown, useRedLamp, useSpeech, useWide, useWidth, useWords } from '@/features/shell';
 import { flyMarks, Plate } from '@/ui/drawings';
-import { Button, Digits, Say, TapArea } from '@/ui/primitives';
+import { BarButton, Button, Digits, Say, TapArea } from '@/ui/primitives';
 import { AimLine } from './aim-line';
 import { StepCaution, StepCheck } from './card-view';
 
@@ -135,5 +135,33 @@ export function StepView({
         {children}
       </View>
     </ScrollView>
+  );
+}
+
+/** Back and on, at the foot: as broad as a hand that holds a bobbin needs. */
+export function TieBar({
+  back,
+  forward,
+  label,
+}: {
+  /** Null where there is nothing to go back to. */
+  back: (() => void) | null;
+  forward: () => void;
+  label: string;
+}) {
+  const words = useWords();
+  return (
+    <View className="flex-row border-t border-line">
+      <BarButton takes="third" disabled={back === null} onPress={() => back?.()}>
+        <Say weight="medium" tone={back === null ? 'soft' : 'ink'}>
+          {words('tie.back')}
+        </Say>
+      </BarButton>
+      <BarButton main takes="rest" onPress={forward}>
+        <Say weight="strong" tone="on-river" lines={1}>
+          {label}
+        </Say>
+      </BarButton>
+    </View>
   );
 }

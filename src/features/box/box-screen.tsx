@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { BOX_SIDE, deleteBox, heldOf, holdsOwn, setBox, takeOut, type BoxRecord } from '@/records';
+import { BOX_SIDE, deleteBox, heldOf, holdsOwn, markFly, setBox, takeOut, type BoxRecord } from '@/records';
 import type { Hook } from '@/core/hooks';
 import { useAct, useApp } from '@/state';
 import { selectCardOf, selectCatalogue, selectFlyName } from '@/state/answering';
@@ -220,6 +220,19 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
           label={words('box.take-out')}
           spoken={words('box.take-out-what', { name })}
           onPress={() => act(takeOut, { flyId: item.id })}
+        />
+      </View>
+      <View className="flex-row flex-wrap items-center gap-3">
+        <Say size="small" className="min-w-[40%] flex-1">
+          {words('box.keep')}
+        </Say>
+        <Stepper
+          label={words('box.keep-what', { name })}
+          value={item.fly.low ?? 0}
+          low={0}
+          high={99}
+          onChange={(low) => act(markFly, { flyId: item.id, low: low === 0 ? null : low })}
+          shown={false}
         />
       </View>
       <Say size="small" tone="soft">

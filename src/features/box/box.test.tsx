@@ -1,6 +1,6 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { MatchScreen } from '@/features/match-frame/screens';
-import { heldOf, matchSchema, noteResult, sampleSchema, specimen } from '@/records';
+import { heldOf, markFly, matchSchema, noteResult, sampleSchema, specimen } from '@/records';
 import { act as run, undone, type Store } from '@/state';
 import { openScreen } from '../__tests__/screen';
 import { went } from '../__tests__/router';
@@ -257,7 +257,9 @@ describe('over all boxes', () => {
   });
   test('what has run out is listed to be tied, each with its dressing', async () => {
     const { store } = await openScreen(<BoxesScreen />);
-    expect(screen.getByRole('button', { name: /^To tie/ })).toHaveAccessibleName('To tie: 1 kind has run out');
+    expect(screen.getByRole('button', { name: /^To tie/ })).toHaveAccessibleName(
+      'To tie: 1 kind has run out or is below its mark',
+    );
     act(
       () =>
         void store.dispatch(
@@ -274,6 +276,21 @@ describe('over all boxes', () => {
     // Whether it can be tied stands with it, from the stash, the packets and the tools.
     expect(rows[0]).toHaveTextContent(/ready to tie/);
     expect(rows[0]).toHaveAccessibleName(/ready to tie/);
+  });
+  test('a fly keeps so many over all boxes, and is to be tied once there are fewer', async () => {
+    const shown = await openScreen(<BoxScreen id={BOX} />);
+    fireEvent.click(screen.getByRole('button', { name: /^A2/ }));
+    for (let low = 1; low <= 6; low++)
+      fireEvent.click(screen.getByRole('button', { name: `Keep at least of First-light upright dun: ${low}` }));
+    expect(flies(shown.store)['fly_demo-a2']!.low).toBe(6);
+    act(() => void shown.store.dispatch(twoBoxes(shown.store)));
+    // The mark goes over to the record it is set on, so that two of them never differ.
+    act(() => void shown.store.dispatch(run(markFly, { flyId: 'again', low: 7 })));
+    expect([flies(shown.store)['fly_demo-a2']!.low, flies(shown.store).again!.low]).toEqual([null, 7]);
+    shown.unmount();
+    await openScreen(<BoxesScreen />, shown.store);
+    fireEvent.click(screen.getByRole('button', { name: /^To tie/ }));
+    expect(screen.getByRole('link', { name: /^Tie First-light upright dun.*5 of 7/ })).toBeInTheDocument();
   });
   test('at the water the same fly of two boxes stands once, with where else it lies', async () => {
     const store = await fresh({ signs: { wings: 'cloudy-upright' }, rough: { mm: 8.5, halfMm: 1.5, how: 'chip' } });

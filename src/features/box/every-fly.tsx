@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { sameFlies, type SameFly } from '@/records';
+import { isShort, sameFlies, type SameFly } from '@/records';
 import { foundBy } from '@/speech/card';
 import { useApp } from '@/state';
 import { readyAtHand } from '@/core/answer';
@@ -43,14 +43,14 @@ function useFlyLines(): FlyLine[] {
   }, [boxes, flies, hooks, nameOf, speech, words]);
 }
 
-/** Which box holds a fly, and what has run out and is to be tied. */
+/** Which box holds a fly, and what has run out or is below its mark and is to be tied. */
 export function EveryFly() {
   const words = useWords();
   const lines = useFlyLines();
   const [text, setText] = useState('');
   const asked = text.trim() !== '';
   const found = asked ? lines.filter((line) => foundBy(line.text, text)) : [];
-  const gone = lines.filter(({ fly }) => fly.left === 0);
+  const gone = lines.filter(({ fly }) => isShort(fly));
   if (lines.length === 0) return null;
   return (
     <View className="pb-4">
@@ -99,7 +99,9 @@ function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?:
               spoken={speech.sentences([
                 toTie && fly.fly.dressingId ? words('box.tie-what', { name }) : name,
                 hook,
-                words('box.left-count', { count: fly.left }),
+                fly.low === null
+                  ? words('box.left-count', { count: fly.left })
+                  : words('box.left-of', { count: fly.left, low: fly.low }),
                 places,
                 readyOf(fly.fly.dressingId),
               ])}
@@ -107,7 +109,11 @@ function FlyLines({ lines, toTie = false }: { lines: readonly FlyLine[]; toTie?:
               <View className="min-w-0 flex-1">
                 <Say weight="medium">{name}</Say>
                 <Say size="small" tone="soft">
-                  {speech.beside([hook, toTie ? readyOf(fly.fly.dressingId) : places])}
+                  {speech.beside([
+                    hook,
+                    toTie && fly.low !== null && words('box.left-of', { count: fly.left, low: fly.low }),
+                    toTie ? readyOf(fly.fly.dressingId) : places,
+                  ])}
                 </Say>
               </View>
               {toTie && fly.fly.dressingId ? (

@@ -11,7 +11,7 @@ import { putBack, takeOut, type TakenOut } from '@/core/ways';
 import { deleteDressing, putDressing } from '@/records';
 import { selectDevice, useAct, useApp } from '@/state';
 import { selectCatalogue, selectDressing, selectIsOwn } from '@/state/answering';
-import { LengthField } from '@/features/length-field';
+import { LengthField, NumberField } from '@/features/length-field';
 import { Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { RoomBudget } from '@/features/bench';
 import { Button, Choose, Heading, Labelled, Pick, Say } from '@/ui/primitives';
@@ -25,7 +25,6 @@ import { EditPart } from './edit-part';
 import { EditSaid } from './edit-said';
 import { EditShared } from './edit-shared';
 import { EditSteps } from './edit-steps';
-import { NumberField } from './number-field';
 
 const MINUTES = [1, 240] as const;
 const SKILLS = [1, 2, 3] as const;

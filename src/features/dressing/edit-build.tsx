@@ -20,7 +20,7 @@ import { Button, Fold, Say, Toggle } from '@/ui/primitives';
 import { reworked, addByWay, setPart, takeOut } from '@/core/ways';
 import { MaterialPick } from './edit-material';
 import { ChoicesField, ChoiceField, patchedAt, withoutAt, type EditProps } from './edit-fold';
-import { NumberField } from './number-field';
+import { NumberField } from '@/features/length-field';
 
 const TURNS = [0, 60] as const;
 const BEAD_MM = [0.5, 12] as const;

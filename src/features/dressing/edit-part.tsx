@@ -16,7 +16,7 @@ import { CheckLines } from './check-lines';
 import { MaterialPick } from './edit-material';
 import { RuleFields, ShareFields } from './edit-rule';
 import { usePartNames, WherePick } from './edit-where';
-import { NumberField } from './number-field';
+import { NumberField } from '@/features/length-field';
 
 interface EditPartProps {
   dressing: Dressing;

@@ -4,7 +4,7 @@ import type { WayRule, WayShare } from '@/core/ways';
 import { useSpeech, useWords } from '@/features/shell';
 import { Pick } from '@/ui/primitives';
 import { usePartNames } from './edit-where';
-import { NumberField } from './number-field';
+import { NumberField } from '@/features/length-field';
 
 const FACTOR = [0, 60] as const;
 /** How far a tip may stand before or past its mark. */

@@ -8,7 +8,7 @@ import { Button, Fold, Say } from '@/ui/primitives';
 import { ChoicesField, NeededField, ChoiceField, type EditProps } from './edit-fold';
 import { StepList } from './edit-steps';
 import { usePartNames } from './edit-where';
-import { NumberField } from './number-field';
+import { NumberField } from '@/features/length-field';
 
 const AMOUNT = [0, 500] as const;
 const A_FLY = [1, 12] as const;

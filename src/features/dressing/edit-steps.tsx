@@ -8,7 +8,7 @@ import { Button, Digits, Field, Pick, Row, Say, Toggle } from '@/ui/primitives';
 import { DragHandle, DragList, DragRow, type DragWords } from '@/ui/primitives/drag-list';
 import { CheckLines } from './check-lines';
 import { usePartNames, WherePick } from './edit-where';
-import { NumberField } from './number-field';
+import { NumberField } from '@/features/length-field';
 import { useApp } from '@/state';
 import { selectCatalogue, selectTools } from '@/state/answering';
 

@@ -2,7 +2,7 @@ import { PLUS, type Dressing, type Station } from '@/core/dressings';
 import { useSpeech, useWords } from '@/features/shell';
 import { Pick } from '@/ui/primitives';
 import { View } from 'react-native';
-import { NumberField } from './number-field';
+import { NumberField } from '@/features/length-field';
 
 const OFFSET = [-5, 5] as const;
 

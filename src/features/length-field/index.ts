@@ -1,1 +1,2 @@
 export { LengthField } from './length-field';
+export { NumberField } from './number-field';

@@ -1,2 +1,1 @@
 export { MatchScreen } from './match-screen';
-export { TieScreen } from '@/features/bench';

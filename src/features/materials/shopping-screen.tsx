@@ -6,7 +6,7 @@ import { REFERENCE_HOOKS } from '@/catalogue';
 import { shoppingList, type ShoppingLine } from '@/core/dressings';
 import { writeTable } from '@/core/exchange';
 import { takenBy, type Card } from '@/core/tying';
-import { countStash, isLow, isStashLow, leftInPacket, leftOf, ranOut, stashKey, tickStash } from '@/records';
+import { countStash, isLow, isStashLow, leftInPacket, leftOf, stashKey, tickStash, toTie } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
 import { selectCardOf, selectCatalogue, selectNamed, selectOwned, selectStash } from '@/state/answering';
 import { saveFile } from '@/features/files';
@@ -29,14 +29,14 @@ interface Shopping {
   hooks: readonly { name: string; flies: string[]; left: number | null }[];
 }
 
-/** The flies that are tied next: the one it was opened from, those of the newest matches, and those that have run out of the box. */
+/** The flies that are tied next: the one it was opened from, those of the newest matches, and those that are to be tied for the box. */
 function useNext(): readonly Card[] {
   const { dressing: asked } = useLocalSearchParams<{ dressing?: string }>();
   const flies = useApp((state) => state.records.entities.fly);
   const cardOf = useApp(selectCardOf);
   const { cards } = useNewestCards();
   return useMemo(() => {
-    const all = [asked, ...ranOut(flies).map(({ dressingId }) => dressingId)].map((id) => cardOf(id));
+    const all = [asked, ...toTie(flies).map(({ dressingId }) => dressingId)].map((id) => cardOf(id));
     // Of one dressing the card of its match stands, for it has the hook.
     return [
       ...new Map([...all, ...cards].flatMap((card) => (card ? [[card.dressing.id, card] as const] : []))).values(),

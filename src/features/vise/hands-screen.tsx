@@ -10,6 +10,8 @@ import { Page, useSpeech, useWidth, useWords } from '@/features/shell';
 import { ChartText, Drawing } from '@/ui/drawings';
 import { Heading, Pick, Say, Toggle } from '@/ui/primitives';
 import { token } from '@/ui/tokens';
+import { Drift } from './drift';
+import { Scatter } from './scatter';
 
 /** What the hands do: parts they are off with, flies they spoil and where, and how long they take. */
 export function HandsScreen() {
@@ -42,6 +44,7 @@ export function HandsScreen() {
             </>
           )}
         </View>
+        <Drift biases={biases} />
         <Minutes />
         <Spoilage />
       </View>
@@ -85,18 +88,6 @@ function Biases({ biases }: { biases: readonly Bias[] }) {
             </Say>
           ))
         )}
-        {biases.flatMap(({ kind, drift }) =>
-          drift === null
-            ? []
-            : [
-                <Say key={kind} tone="soft">
-                  {words(drift > 0 ? 'hands.drift-long' : 'hands.drift-short', {
-                    part: speech.name('parts', kind),
-                    percent: speech.number(100 * Math.abs(drift), 1),
-                  })}
-                </Say>,
-              ],
-        )}
       </View>
       <View {...box}>
         {width > 0 ? (
@@ -138,9 +129,6 @@ function Biases({ biases }: { biases: readonly Bias[] }) {
     </View>
   );
 }
-
-const TALL = 190;
-const LEFT = 52;
 
 /** Minutes of each fly of a dressing in the order they were tied, beside what is usual. */
 function Minutes() {
@@ -197,54 +185,37 @@ function Minutes() {
 function Curve({ flies, usual, name }: { flies: readonly FlyMinutes[]; usual: number; name: string }) {
   const words = useWords();
   const speech = useSpeech();
-  const [width, box] = useWidth();
   const last = Math.max(6, ...flies.map(({ nth }) => nth + 1));
   const most = Math.max(usual * learnt(0), ...flies.map(({ minutes }) => minutes)) * 1.08;
-  const x = scaleLinear([0.5, last + 0.5], [LEFT, Math.max(LEFT + 1, width - EDGE)]);
-  const y = scaleLinear([0, most], [TALL - FOOT, 8]);
   const [first, final] = [flies[0]!, flies.at(-1)!];
-  const label = words('hands.curve', {
-    fly: name,
-    count: flies.length,
-    first: speech.number(first.minutes, 0),
-    last: speech.number(final.minutes, 0),
-  });
-  const steps = Array.from({ length: last }, (_, nth) => nth).flatMap((nth) => [
-    `${x(nth + 0.5)},${y(usual * learnt(nth))}`,
-    `${x(nth + 1.5)},${y(usual * learnt(nth))}`,
-  ]);
   return (
-    <View {...box}>
-      {width > 0 ? (
-        <Drawing label={label} width={width} height={TALL}>
-          {y.ticks(4).map((at) => (
-            <G key={at}>
-              <Line x1={LEFT} x2={width - EDGE} y1={y(at)} y2={y(at)} stroke={token('line')} strokeWidth={1} />
-              <ChartText x={LEFT - 6} y={y(at) + 4} anchor="end">
-                {at === 0 ? words('hands.min') : String(at)}
-              </ChartText>
-            </G>
-          ))}
-          {x
-            .ticks(Math.min(last, 6))
-            .filter((at) => Number.isInteger(at) && at > 0)
-            .map((at) => (
-              <ChartText key={at} x={x(at)} y={TALL - 6}>
-                {words('hands.nth', { n: at })}
-              </ChartText>
-            ))}
+    <View>
+      <Scatter
+        label={words('hands.curve', {
+          fly: name,
+          count: flies.length,
+          first: speech.number(first.minutes, 0),
+          last: speech.number(final.minutes, 0),
+        })}
+        flies={last}
+        values={[0, most]}
+        dots={flies.map(({ nth, minutes }) => ({ at: nth + 1, value: minutes }))}
+        named={{
+          fly: (n) => words('hands.nth', { n }),
+          value: (at) => (at === 0 ? words('hands.min') : String(at)),
+        }}
+        under={(x, y) => (
           <Polyline
-            points={steps.join(' ')}
+            points={Array.from({ length: last }, (_, nth) => nth)
+              .flatMap((nth) => [0.5, 1.5].map((half) => `${x(nth + half)},${y(usual * learnt(nth))}`))
+              .join(' ')}
             fill="none"
             stroke={token('straw')}
             strokeWidth={1.5}
             strokeDasharray="4 3"
           />
-          {flies.map(({ nth, minutes }) => (
-            <Circle key={nth} cx={x(nth + 1)} cy={y(minutes)} r={4.5} fill={token('river')} />
-          ))}
-        </Drawing>
-      ) : null}
+        )}
+      />
       <Say size="small" tone="soft" className="px-5 pt-1">
         {words('hands.curve-key')}
       </Say>

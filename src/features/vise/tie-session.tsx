@@ -1,8 +1,19 @@
-import { useRouter } from 'expo-router';
+import { useRouter, type Href } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { flyKey, SPOILS, totalOf } from '@/core/session';
-import { layDown, setDevice, setTimer, spoilFly, stepBack, stepDone, takeUp, type BatchRecord } from '@/records';
+import {
+  countItem,
+  layDown,
+  MOST_FLIES,
+  setDevice,
+  setTimer,
+  spoilFly,
+  stepBack,
+  stepDone,
+  takeUp,
+  type BatchRecord,
+} from '@/records';
 import { selectDevice, useAct, useApp } from '@/state';
 import { StepBar, StepView, TieBar, useStepKeys } from '@/features/bench';
 import { lowered } from '@/speech';
@@ -16,13 +27,15 @@ import { useNow, useRest } from './use-session';
 import { Waits, waitsOf } from './waits';
 
 /** The vise, full screen: the fly and the step that come next in the whole session, and what dries meanwhile. */
-export function TieSession({ id }: { id: string }) {
+export function TieSession({ id, leaveTo }: { id: string; leaveTo?: Href }) {
   const batch = useApp((state) => state.records.entities.batch[id]);
   if (!batch || batch.ended !== null) return <Missing what="batch" list="/vise" />;
-  return <Tying id={id} batch={batch} />;
+  return (
+    <Tying id={id} batch={batch} leaveTo={leaveTo ?? ({ pathname: '/vise/[id]', params: { id } } satisfies Href)} />
+  );
 }
 
-function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
+function Tying({ id, batch, leaveTo }: { id: string; batch: BatchRecord; leaveTo: Href }) {
   const words = useWords();
   const speech = useSpeech();
   const router = useRouter();
@@ -73,7 +86,8 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
       : '';
   useReadAloud(said, voice);
   const { made, wanted } = totalOf(running);
-  const leave = () => router.navigate({ pathname: '/vise/[id]', params: { id } });
+  const leave = () => router.navigate(leaveTo);
+  const only = batch.items.length === 1 ? batch.items[0]! : null;
   const nth = step && item ? item.card.steps.indexOf(step) : 0;
   const following = item?.card.steps[nth + 1];
   return (
@@ -111,6 +125,16 @@ function Tying({ id, batch }: { id: string; batch: BatchRecord }) {
             <View className="gap-3 px-5">
               <PageHeading>{words(made > 0 ? 'vise.all-done' : 'vise.nothing')}</PageHeading>
               <Say>{words('vise.then')}</Say>
+              {only && only.count < MOST_FLIES ? (
+                <Button
+                  label={words('vise.one-more')}
+                  onPress={() => {
+                    act(countItem, { batchId: id, item: only.id, count: only.count + 1 });
+                    toHeading();
+                  }}
+                  className="self-start"
+                />
+              ) : null}
               <WordLink to={{ pathname: '/vise/[id]/inspect', params: { id } }}>{words('vise.inspect')}</WordLink>
               <WordLink to={{ pathname: '/vise/[id]/end', params: { id } }}>{words('vise.end')}</WordLink>
             </View>

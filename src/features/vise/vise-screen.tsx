@@ -1,16 +1,17 @@
 import { View } from 'react-native';
 import { totalOf } from '@/core/session';
-import { batchesLatest, ranOut, type BatchRecord } from '@/records';
+import { batchesLatest, toTie, type BatchRecord } from '@/records';
 import { useApp } from '@/state';
 import { fromBox, useStartSession } from '@/features/bench';
 import { InList, Page, useSpeech, useWords } from '@/features/shell';
+import { PlanSession } from './plan-session';
 import { Button, Heading, Row, Say, WordLink } from '@/ui/primitives';
 
 /** Sessions: those that are open, and what came of the others. */
 export function ViseScreen() {
   const words = useWords();
   const batches = useApp((state) => state.records.entities.batch);
-  const gone = useApp((state) => ranOut(state.records.entities.fly).length);
+  const gone = useApp((state) => toTie(state.records.entities.fly).length);
   const start = useStartSession();
   const all = batchesLatest(batches);
   const part = (title: string, ended: boolean) => {
@@ -38,6 +39,9 @@ export function ViseScreen() {
       <View className="flex-row flex-wrap items-center gap-x-6 gap-y-2 px-5 pb-5">
         {gone > 0 ? <Button label={words('vise.from-box', { count: gone })} onPress={() => start(fromBox)} /> : null}
         <WordLink to="/vise/hands">{words('vise.hands')}</WordLink>
+      </View>
+      <View className="mb-6 border-t border-line">
+        <PlanSession />
       </View>
       {all.length === 0 ? (
         <View className="gap-2 px-5">

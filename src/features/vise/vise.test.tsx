@@ -1,7 +1,7 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { Provider } from 'react-redux';
-import { setSettings, stepDone, type BatchRecord } from '@/records';
+import { markFly, NO_KIND, putIn, setSettings, stepDone, type BatchRecord } from '@/records';
 import { act as does, undone } from '@/state';
 import { run } from '@/workers';
 import type { Jobs } from '@/workers/jobs';
@@ -35,9 +35,55 @@ describe('the list of sessions', () => {
     const [id] = Object.keys(store.getState().records.entities.batch);
     expect(went.to).toEqual([{ pathname: '/vise/[id]', params: { id } }]);
   });
+  test('what is below its mark is tied up to it; hours and losses say how many more than lie in the boxes', async () => {
+    const shown = await openScreen(<ViseScreen />, 'clean');
+    const { store } = shown;
+    const kind = { ...NO_KIND, dressingId: 'first-light-dun', dressingRev: 1, hookId: 'osmere:lark:14' };
+    const put = (more: Partial<typeof kind>, newBox: string, count: number) =>
+      store.dispatch(
+        does(putIn, { into: { newBox }, flies: [{ kind: { ...kind, ...more }, slot: null, count }], why: 'got' }),
+      );
+    act(() => {
+      put({}, 'At home', 3);
+      put({}, 'On the water', 2);
+      put({ dressingId: 'half-out-dun' }, 'At home too', 4);
+    });
+    const mark = (dressing: string, low: number) => {
+      const { fly } = store.getState().records.entities;
+      const [flyId] = Object.entries(fly).find(([, { dressingId }]) => dressingId === dressing)!;
+      act(() => void store.dispatch(does(markFly, { flyId, low })));
+    };
+    expect(screen.queryByRole('button', { name: /the box is short of$/ })).toBeNull();
+    mark('first-light-dun', 12);
+    // As many as are to be there: nothing is missing.
+    mark('half-out-dun', 4);
+    fireEvent.click(screen.getByRole('button', { name: 'Tie the fly the box is short of' }));
+    const items = () =>
+      batchOf(shown, (went.to.at(-1) as { params: { id: string } }).params.id).items.map(({ card, count }) => [
+        card.dressing.id,
+        count,
+      ]);
+    expect(items()).toEqual([['first-light-dun', 7]]);
+    unfold('How many to tie');
+    fireEvent.change(screen.getByLabelText('Hours on the water'), { target: { value: '4,8' } });
+    fireEvent.change(screen.getByLabelText('Lost an hour'), { target: { value: '1.5' } });
+    expect(screen.getByText('12 flies are enough')).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('Lost an hour'), { target: { value: '101' } });
+    expect(screen.getByText('a number from 0 to 100')).toBeInTheDocument();
+    expect(screen.getByText('12 flies are enough')).toBeInTheDocument();
+    fireEvent.change(screen.getByLabelText('Lost an hour'), { target: { value: '1.5' } });
+    fireEvent.change(screen.getByLabelText('Dressing or stage'), { target: { value: 'half-out' } });
+    fireEvent.click(screen.getByText('Half-out dun'));
+    expect(screen.getByText('4 are in your boxes. 8 are missing.')).toBeInTheDocument();
+    choose('Running out may happen', 'one time in 100');
+    const tie = screen.getByRole('button', { name: /^Tie \d+ in a session$/ });
+    expect(Number(/\d+/.exec(tie.textContent!)![0])).toBeGreaterThan(8);
+    fireEvent.click(tie);
+    expect(items()).toEqual([['half-out-dun', Number(/\d+/.exec(tie.textContent!)![0])]]);
+  });
   test('what ran out of the box is a session of its own, each on its hook', async () => {
     const { store } = await openScreen(<ViseScreen />);
-    fireEvent.click(screen.getByRole('button', { name: /ran out$/ }));
+    fireEvent.click(screen.getByRole('button', { name: /the box is short of$/ }));
     const { batch, fly } = store.getState().records.entities;
     const made = batch[(went.to.at(-1) as { params: { id: string } }).params.id]!;
     const gone = Object.values(fly).filter(
@@ -341,6 +387,10 @@ describe('what the hands do', () => {
     ).toBeInTheDocument();
     expect(screen.getByText(/min once the hand knows it, from 11 flies/)).toBeInTheDocument();
     expect(screen.getByRole('img', { name: /^First-light upright dun: minutes of 11 flies/ })).toBeInTheDocument();
+    choose('Drift of', 'Head');
+    expect(
+      screen.getByRole('img', { name: /^Head: \d measured, and no drift that is more than chance\.$/ }),
+    ).toBeInTheDocument();
     choose('Dressing', 'Auldry flat spinner');
     expect(screen.getByText(/from 5 flies/)).toBeInTheDocument();
     expect(screen.getByText('3 of 25 flies.')).toBeInTheDocument();

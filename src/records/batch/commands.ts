@@ -5,7 +5,7 @@ import { command, enter, found } from '../command';
 import { boxIn, putTied, type Into } from '../fly/commands';
 import { tiedKind } from '../fly/queries';
 import type { Entities } from '../kinds';
-import { inspectKey, madeOf } from './queries';
+import { inspectKey, isUntouched, madeOf } from './queries';
 import { batchSchema, type BatchMeasure, type BatchRecord } from './schema';
 
 /** What a session is made of: a card and how many flies of it. */
@@ -50,6 +50,27 @@ export const newBatch = command<
   });
   return id;
 });
+
+/** A session of one fly, for who ties a match's card straight away. Its id. It is no change of its own to take back: what is done in it is. */
+export const newSingle = command<Omit<BatchIn, 'count'>, string>(
+  'batch-single',
+  (draft, one, { now, newId }) => {
+    const id = newId('batch');
+    draft.batch[id] = batchSchema.cast({ opened: now, items: itemsOf(draft, [{ ...one, count: 1 }]) });
+    return id;
+  },
+  { here: true },
+);
+
+/** A session of one fly that nothing was done for is gone, as if it had not been opened. */
+export const dropUntouched = command<{ batchId: string }>(
+  'batch-untouched',
+  (draft, { batchId }) => {
+    const batch = draft.batch[batchId];
+    if (batch && isUntouched(batch)) delete draft.batch[batchId];
+  },
+  { here: true },
+);
 
 export const setBatch = command<
   { batchId: string } & Partial<Pick<BatchRecord, 'title' | 'mode' | 'by' | 'forName' | 'forWater' | 'said'>>
@@ -109,7 +130,8 @@ export const takeUp = command<Fly & { chosen: boolean }>(
 export const layDown = command<{ batchId: string; down: boolean }>(
   'batch-pause',
   (draft, { batchId, down }, { at }) => {
-    const { at: own } = open(draft, batchId);
+    // Told on leaving too, when it may be gone.
+    const own = draft.batch[batchId]?.ended === null ? draft.batch[batchId].at : null;
     if (!own || (own.since === null) === down) return;
     if (down) own.beforeS += Math.max(0, at - own.since!) / 1000;
     own.since = down ? null : at;

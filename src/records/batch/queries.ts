@@ -20,6 +20,42 @@ export function openBatch(batches: Batches): string | null {
   return batchesLatest(batches).find(([, { ended }]) => ended === null)?.[0] ?? null;
 }
 
+/** The open session of this match's card alone, as it is now; null where none is. One of several dressings goes its own order. */
+export function sessionOf(batches: Batches, matchId: string, card: BatchItem['card']): string | null {
+  const found = batchesLatest(batches).find(
+    ([
+      ,
+      {
+        ended,
+        items: [own, ...more],
+      },
+    ]) => {
+      if (ended !== null || !own || more.length > 0 || own.matchId !== matchId) return false;
+      const { dressing, hook, steps } = own.card;
+      return (
+        dressing.id === card.dressing.id &&
+        dressing.rev === card.dressing.rev &&
+        hook.id === card.hook.id &&
+        steps.length === card.steps.length
+      );
+    },
+  );
+  return found?.[0] ?? null;
+}
+
+/** Whether a session is of one fly that nothing was done for: no step, no tick, no timer, no word. */
+export function isUntouched(batch: BatchRecord): boolean {
+  const { items, flies, ticks, timers, measured, looked, title, forName, forWater, said, by, ended } = batch;
+  return (
+    items.length === 1 &&
+    items[0]!.count === 1 &&
+    ended === null &&
+    by === null &&
+    [flies, ticks, timers, measured, looked].every((held) => Object.keys(held).length === 0) &&
+    [title, forName, forWater, said].every((text) => text === '')
+  );
+}
+
 const flown = (batch: BatchRecord): RunningFly[] => Object.values(batch.flies);
 
 /** Flies of a dressing that came off the vise in sessions. */

@@ -104,5 +104,16 @@ export const noteTied = command<{ kind: FlyKind; into: Into | null; count: numbe
   putTied(draft, { ...tied, hooks: tied.count }, around),
 );
 
+/** How many of a fly are to be in the boxes; of the same fly elsewhere the mark goes over to this one. */
+export const markFly = command<{ flyId: string; low: number | null }>(
+  'fly-low',
+  (draft, { flyId, low }) => {
+    const fly = found(draft.fly, flyId);
+    for (const own of Object.values(draft.fly)) if (own !== fly && sameKind(own, fly)) own.low = null;
+    fly.low = low;
+  },
+  { field: ({ flyId }) => flyId },
+);
+
 /** A fly taken out of every box, with its ledger. */
 export const takeOut = command<{ flyId: string }>('take-out', (draft, { flyId }) => void delete draft.fly[flyId]);

@@ -59,11 +59,12 @@ export function slotFor({ fly, box }: Pick<Entities, 'fly' | 'box'>, boxId: stri
       );
 }
 
-/** The same fly wherever it lies: its records, the first of which stands for it, how many are left in all, and its places, most first. */
+/** The same fly wherever it lies: its records, the first of which stands for it, how many are left in all and are to be, and its places, most first. */
 export interface SameFly {
   ids: string[];
   fly: FlyRecord;
   left: number;
+  low: number | null;
   places: Held[];
 }
 
@@ -75,8 +76,9 @@ export function sameFlies(flies: readonly (readonly [id: string, fly: FlyRecord]
   const kinds = new Map<string, SameFly>();
   for (const [id, fly] of flies) {
     const key = kindKey(fly);
-    const known = kinds.get(key) ?? { ids: [], fly, left: 0, places: [] };
+    const known = kinds.get(key) ?? { ids: [], fly, left: 0, low: null, places: [] };
     known.ids.push(id);
+    if (fly.low !== null) known.low = Math.max(known.low ?? 0, fly.low);
     known.places.push(...heldOf(fly));
     kinds.set(key, known);
   }
@@ -88,9 +90,16 @@ export function sameFlies(flies: readonly (readonly [id: string, fly: FlyRecord]
   return [...kinds.values()];
 }
 
-/** Dressings on their hooks of which none is left in any box. */
-export function ranOut(flies: Entities['fly']): { dressingId: string; hookId: string | null }[] {
-  return sameFlies(Object.entries(flies)).flatMap(({ fly: { dressingId, hookId }, left }) =>
-    left === 0 && dressingId ? [{ dressingId, hookId: hookId ?? null }] : [],
+/** Whether a fly is to be tied: fewer are left than are to be there, or none. */
+export const isShort = ({ left, low }: Pick<SameFly, 'left' | 'low'>): boolean => left < (low ?? 1);
+
+/** Dressings on their hooks that are to be tied: so many are missing to their mark; null for one that ran out and has none. */
+export function toTie(
+  flies: Entities['fly'],
+): { dressingId: string; hookId: string | null; left: number; missing: number | null }[] {
+  return sameFlies(Object.entries(flies)).flatMap(({ fly: { dressingId, hookId }, left, low }) =>
+    dressingId && isShort({ left, low })
+      ? [{ dressingId, hookId: hookId ?? null, left, missing: low === null ? null : low - Math.max(0, left) }]
+      : [],
   );
 }

@@ -29,6 +29,8 @@ export const flySchema = object({
   /** Colour of its body in words, `tone-hue`. */
   shade: text(),
   ride: maybe<RideId>(KNOWN.rides),
+  /** So many of it are to be in the boxes; with fewer it is to be tied. Null where it is only missed when none is left. */
+  low: number().integer().min(1).max(999).nullable().defined().default(null),
   /** The sum of its moves, which lie apart. */
   tally: tally(),
 });

@@ -1,0 +1,1 @@
+export { chanceShort, fliesToCarry, HOURS_MOST, RATE_MOST } from './flies-to-carry';
