@@ -57,7 +57,7 @@ export function Drift({ biases }: { biases: readonly Bias[] }) {
         named={{
           fly: (at) => words('hands.nth', { n: at }),
           value: (at) =>
-            at === 0 ? words('hands.as-card') : `${at > 0 ? '+' : '−'}${speech.number(100 * Math.abs(at), 0)} %`,
+            at === 0 ? words('hands.card') : `${at > 0 ? '+' : '−'}${speech.number(100 * Math.abs(at), 0)} %`,
         }}
         under={(x, y) =>
           drift === null ? null : (

@@ -6,7 +6,10 @@ import { partNamed } from '@/speech/card';
 /** A fly of a session by name: its dressing, and its number where more than one is tied. */
 export function flyName({ items }: Pick<Running<Card>, 'items'>, item: string, n: number, speech: Speech): string {
   const own = items.find(({ id }) => id === item);
-  return own ? speech.t('ui.vise.fly', { name: own.card.dressing.name, n }) : '';
+  if (!own) return '';
+  return own.count === 1 && n === 1
+    ? own.card.dressing.name
+    : speech.t('ui.vise.fly', { name: own.card.dressing.name, n });
 }
 
 /** A wait as it counts down: minutes and seconds. */

@@ -32,7 +32,14 @@ export function Scatter({ label, flies, values, dots, named, under }: ScatterPro
         <Drawing label={label} width={width} height={TALL}>
           {y.ticks(4).map((at) => (
             <G key={at}>
-              <Line x1={LEFT} x2={width - EDGE} y1={y(at)} y2={y(at)} stroke={token('line')} strokeWidth={1} />
+              <Line
+                x1={LEFT}
+                x2={width - EDGE}
+                y1={y(at)}
+                y2={y(at)}
+                stroke={token(at === 0 ? 'soft' : 'line')}
+                strokeWidth={1}
+              />
               <ChartText x={LEFT - 6} y={y(at) + 4} anchor="end">
                 {named.value(at)}
               </ChartText>

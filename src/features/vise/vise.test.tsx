@@ -74,7 +74,7 @@ describe('the list of sessions', () => {
     fireEvent.change(screen.getByLabelText('Lost an hour'), { target: { value: '1.5' } });
     fireEvent.change(screen.getByLabelText('Dressing or stage'), { target: { value: 'half-out' } });
     fireEvent.click(screen.getByText('Half-out dun'));
-    expect(screen.getByText('4 are in your boxes. 8 are missing.')).toBeInTheDocument();
+    expect(screen.getByText('4 are in your boxes. 8 are missing')).toBeInTheDocument();
     choose('Running out may happen', 'one time in 100');
     const tie = screen.getByRole('button', { name: /^Tie \d+ in a session$/ });
     expect(Number(/\d+/.exec(tie.textContent!)![0])).toBeGreaterThan(8);

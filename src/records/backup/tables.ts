@@ -168,6 +168,7 @@ export const TABLES = {
         'box',
         'compartment',
         'left',
+        'low',
       ],
       Object.entries(fly).flatMap(([id, own]) =>
         heldOf(own).map((place) => ({
@@ -183,6 +184,7 @@ export const TABLES = {
           box: box[place.boxId]?.name ?? place.boxId,
           compartment: place.slot,
           left: place.left,
+          low: own.low,
         })),
       ),
     ),

@@ -12,5 +12,5 @@ export const flyV3 = object({
   lengthMm: number().nullable().defined().default(null),
   shade: string().nullable().defined().default(null),
   ride: string().nullable().defined().default(null),
-  tally: mixed().required(),
+  tally: mixed(),
 });

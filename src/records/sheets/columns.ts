@@ -112,6 +112,7 @@ export const COLUMNS: Readonly<Record<RowSheetId, readonly SheetColumn[]>> = {
     column('box', TEXT, ['box-name']),
     column('compartment', TEXT, ['place', 'slot', 'cell']),
     column('left', { of: 'whole', low: 0, high: MOST_FLIES }, ['count', 'number', 'how-many', 'quantity', 'qty']),
+    column('low', { of: 'whole', low: 1, high: MOST_FLIES }, ['keep', 'keep-at-least']),
   ],
   materials: [
     column('material', TEXT, ['id']),

@@ -259,7 +259,7 @@ function takeFlies(draft: Entities, rows: readonly OwnRow[], around: Around): vo
     const id = named ? idIn('fly', named) : (kinds.get(kindKey(kind)) ?? idFrom('fly', kind));
     kinds.set(kindKey(kind), id);
     const fresh = !draft.fly[id];
-    takeSaid(draft, 'fly', id, kind, around);
+    takeSaid(draft, 'fly', id, { ...kind, ...saying({ low: number(cells.low) }) }, around);
     const wanted = text(cells.box);
     let boxId = wanted === null ? [...boxes.values()][0] : boxes.get(wanted);
     if (boxId === undefined) {

@@ -11,6 +11,7 @@ import { findCard } from '../find/find-card';
 import type { Photograph } from '../picture';
 import { litField } from '../field/lit-field';
 import type { OnCrop, PhotoMeasure, Report } from '../measure-photo';
+import { bodyEnds, type Slice } from './body-ends';
 import { inkAt, placer, poseOf, type Ink, type Pose } from './pose';
 
 /** How a part is sought: along the hook, out from where it is tied in, or by one barb. */
@@ -85,6 +86,9 @@ const OPEN = 0.55;
 const GAP_MM = 0.3;
 /** A wing is solid so broad, mm, where its tip is counted. */
 const SOLID_MM = 0.26;
+/** A wing over the body grows thin for so far before its tip, mm, about as it pointed, radians. */
+const MOST_TIP_MM = 0.9;
+const TIP_TURN = 0.08;
 /** A length beyond these shares of the card's is not believed. */
 const BELIEVED = [0.68, 1.42] as const;
 /** The hook is found from this score on. */
@@ -96,20 +100,32 @@ const MOST_SCALE = 24;
 /** The hook's plane lies so high over the card, about, mm, and its spread. */
 const HEIGHT = { mm: 1.6, sd: 1.2 } as const;
 const HOOK_SD = { known: 0.014, estimated: 0.05 } as const;
-/** An end of the body is told by colour from this far on (CIELAB), and where no other place is nearly as plain. */
-const PLAIN = { off: 14, colours: 8, rival: 0.45, windowMm: 0.45, apartMm: 0.5 } as const;
+/** An end of the body is told by colour where the card changes it by so much (CIELAB), where no other reading is nearly as good (nats), and where it changes in about the card's direction (cosine). Slices reach to where the shank bends and beyond the eye. */
+const PLAIN = {
+  colours: 8,
+  margin: 4.5,
+  alike: 0.5,
+  windowMm: 0.5,
+  clearMm: 0.1,
+  straight: 0.78,
+  bend: 1.02,
+  beyondMm: 1.6,
+} as const;
+/** Parts join where one ends so near the other's beginning. */
+const JOINED_MM = 0.4;
+/** Barbs and wings over the body hide its colour: what stands out beside it, over how much, what share is too much, and what is then still believed. */
+const COVER = { fromMm: 0.9, besideMm: 0.35, wideMm: 0.9, most: 0.35, weight: 0.15, nearMm: 0.16, plain: 0.2 } as const;
 /** Pale fibres on pale paper lose their tips: what stands out no more than this is set by hand. */
 const PLAIN_TIP = 2.6;
+const FAINT_BEYOND = 0.9;
 /** Of a barb's tip so much is too thin to be seen with another beside it, mm. */
 const BARB_TIP_MM = 0.14;
 /** What comes so near the rim may go on beyond it, mm. */
 const RIM_MM = 0.4;
 /** A hackle over so much of the hook has no one middle. */
-const PALMERED = 0.45;
+const PALMERED = 0.3;
 /** A shorter barb is lost in the fur about it. */
 const LEAST_BARB_MM = 1.5;
-/** What stands over a place stands over so much beside it, mm. */
-const COVER_MM = 0.3;
 /** A wing is told from hackle where it reaches so far beyond it. */
 const BEYOND = 1.04;
 
@@ -192,10 +208,27 @@ function angleAt(seen: Seen, from: Point, radius: number, [low, high]: readonly 
   return found.length === 0 ? (low + high) / 2 : found[found.length >> 1]!;
 }
 
-/** How plainly a part stands out of the paper toward its tip: of the last third the median of what is plainest at each radius, over what the grain asks. */
-function plainness(seen: Seen, from: Point, reach: number, [low, high]: readonly [number, number]): number {
+/** Where a tip that grows thin ends: outward from where it was solid last, for as long as anything is there. */
+function tipOf(seen: Seen, from: Point, reach: number, angle: number): number {
+  let last = reach;
+  for (let radius = reach; radius < reach + MOST_TIP_MM && radius - last <= 2 * STEP_MM; radius += STEP_MM)
+    if (around(seen, from, radius, [angle - TIP_TURN, angle + TIP_TURN]).things > 0) last = radius;
+  return last;
+}
+
+/** Toward a tip, and beyond it, as shares of its reach. */
+const TIP = { toward: [0.66, 0.97], beyond: [1, 1.15] } as const;
+
+/** How plainly something stands out of the paper between two shares of a reach: the median of what is plainest at each radius, over what the grain asks. */
+function standsAt(
+  seen: Seen,
+  from: Point,
+  reach: number,
+  [low, high]: readonly [number, number],
+  [near, far]: readonly [number, number],
+): number {
   const most: number[] = [];
-  for (let radius = 0.66 * reach; radius < 0.97 * reach; radius += STEP_MM) {
+  for (let radius = near * reach; radius < far * reach; radius += STEP_MM) {
     let best = 0;
     for (let angle = low; angle <= high; angle += STEP_MM / radius) {
       const p: Point = [from[0] + radius * Math.cos(angle), from[1] + radius * Math.sin(angle)];
@@ -206,71 +239,114 @@ function plainness(seen: Seen, from: Point, reach: number, [low, high]: readonly
   return most.sort((a, b) => a - b)[most.length >> 1] ?? 0;
 }
 
-/** Where along the hook the body changes colour, about where the card has it change; null where no place is plain. */
-function changeAt(
-  seen: Seen,
-  tones: Tones,
-  part: SoughtPart,
-  ahead: number,
-  place: (p: Point) => [number, number],
-): number | null {
-  const { width } = seen.ink;
-  const colour = (low: number, high: number): [number, number, number] | null => {
-    const sum = [0, 0, 0];
-    let n = 0;
-    for (let mm = low; mm <= high; mm += STEP_MM) {
-      const middle = seen.onHook(mm);
-      for (let up = -0.3 * part.thickMm; up <= 0.3 * part.thickMm; up += STEP_MM) {
-        const [x, y] = place([middle[0], middle[1] + up]);
-        const at = Math.floor(y) * width + Math.floor(x);
-        if (!(at >= 0 && at < tones.L.length)) continue;
-        sum[0]! += tones.L[at]!;
-        sum[1]! += tones.a[at]!;
-        sum[2]! += tones.b[at]!;
-        n++;
-      }
-    }
-    return n === 0 ? null : [sum[0]! / n, sum[1]! / n, sum[2]! / n];
-  };
-  const expected = part.toMm!;
-  const reach = Math.max(0.6, 0.3 * part.mm);
-  // A short part before it may end where this one is sought.
-  if (ahead < reach) return null;
-  const found: { mm: number; off: number }[] = [];
-  for (let mm = Math.max(PLAIN.windowMm, expected - reach); mm <= expected + reach; mm += STEP_MM) {
-    const [front, behind] = [colour(mm - PLAIN.windowMm, mm - 0.05), colour(mm + 0.05, mm + PLAIN.windowMm)];
-    if (front && behind) found.push({ mm, off: Math.hypot(...front.map((value, at) => value - behind[at]!)) });
+/** Whether a tip is seen: it stands out plainly up to there, and beyond it there is paper, not the faint end of what goes on. */
+function isTip(seen: Seen, from: Point, reach: number, sector: readonly [number, number]): boolean {
+  return (
+    standsAt(seen, from, reach, sector, TIP.toward) >= PLAIN_TIP &&
+    standsAt(seen, from, reach, sector, TIP.beyond) <= FAINT_BEYOND
+  );
+}
+
+/** Parts that lie one before the other along the hook, the rearmost first; those of one colour, whose end nobody sees, together. */
+function chainOf({ parts }: FlySought): SoughtPart[][] {
+  const chain: SoughtPart[][] = [];
+  const along = parts
+    .filter(
+      ({ taken, fromMm, toMm, mm }) => taken === 'along' && toMm !== null && Math.abs(fromMm - toMm - mm) < 0.1 * mm,
+    )
+    .sort((a, b) => b.fromMm - a.fromMm);
+  for (const part of along) {
+    const last = chain.at(-1)?.at(-1);
+    if (last && Math.abs(part.fromMm - last.toMm!) > JOINED_MM) break;
+    if (last && (!part.hex || !last.hex || deltaE(labOfHex(part.hex), labOfHex(last.hex)) < PLAIN.colours))
+      chain.at(-1)!.push(part);
+    else chain.push([part]);
   }
-  const best = found.reduce<(typeof found)[number] | null>(
-    (most, one) => (!most || one.off > most.off ? one : most),
-    null,
-  );
-  // At the rim of what was looked through it may lie beyond.
-  if (!best || best.off < PLAIN.off || best === found[0] || best === found.at(-1)) return null;
-  const rival = found.some(
-    (one, at) =>
-      Math.abs(one.mm - best.mm) > PLAIN.apartMm &&
-      one.off > PLAIN.rival * best.off &&
-      one.off >= (found[at - 1]?.off ?? 0) &&
-      one.off >= (found[at + 1]?.off ?? 0),
-  );
-  return rival ? null : best.mm;
+  return chain;
 }
 
-/** How long what lies before a part's front end is, mm; 0 where nothing does, or where it is of the same colour, so that no end is seen. */
-function aheadOf({ parts }: FlySought, { toMm, hex }: SoughtPart): number {
-  const next = parts.find((own) => own.taken === 'along' && Math.abs(own.fromMm - toMm!) < 0.4);
-  if (!next || !hex || !next.hex) return 0;
-  return deltaE(labOfHex(hex), labOfHex(next.hex)) < PLAIN.colours ? 0 : next.mm;
-}
-
-/** Barbs and wings stand over the place where a part ends, or over where the card has it end. */
-function covered({ parts }: FlySought, mm: number, expected: number): boolean {
-  const [low, high] = [Math.min(mm, expected) - COVER_MM, Math.max(mm, expected) + COVER_MM];
-  return parts.some(
-    ({ kind, taken, fromMm, toMm }) =>
-      (taken === 'barb' || WINGS.has(kind)) && fromMm > low && (taken === 'barb' ? (toMm ?? fromMm) : fromMm) < high,
+/** Ends of what lies along the hook, by part: where it begins and ends, mm from the back of the eye, for those whose both ends are plain. */
+function laidOf(
+  seen: Seen,
+  sought: FlySought,
+  tones: Tones,
+  place: (p: Point) => [number, number],
+): Map<string, [from: number, to: number]> {
+  const found = new Map<string, [number, number]>();
+  const chain = chainOf(sought);
+  if (chain.length === 0) return found;
+  const { width } = seen.ink;
+  const { shank: along } = seen.pose;
+  const thick = chain.flat().map(({ thickMm }) => thickMm);
+  const half = 0.3 * Math.min(...thick);
+  const start = chain[0]![0]!.fromMm * along;
+  // Where the hook bends a slice across it is none across the body.
+  const rear = Math.min(start - PLAIN.clearMm, PLAIN.straight * sought.hook.shankMm * along);
+  const over = Math.max(COVER.fromMm, 0.5 * Math.max(...thick) + COVER.besideMm);
+  const cover: number[] = [];
+  const slices: Slice[] = [];
+  for (let mm = rear; mm > -PLAIN.beyondMm; mm -= STEP_MM) {
+    const middle = seen.onHook(mm);
+    const sum: [number, number, number] = [0, 0, 0];
+    let n = 0;
+    for (let up = -half; up <= half; up += STEP_MM) {
+      const [x, y] = place([middle[0], middle[1] + up]);
+      const at = Math.floor(y) * width + Math.floor(x);
+      if (!(at >= 0 && at < tones.L.length)) continue;
+      sum[0] += tones.L[at]!;
+      sum[1] += tones.a[at]!;
+      sum[2] += tones.b[at]!;
+      n++;
+    }
+    let [lies, all] = [0, 0];
+    for (let up = over; up < over + COVER.wideMm; up += STEP_MM)
+      for (const side of [1, -1]) {
+        if (seen.at([middle[0], middle[1] + side * up]) > ON) lies++;
+        all++;
+      }
+    cover.push(lies / all);
+    slices.push({
+      lab: [sum[0] / Math.max(1, n), sum[1] / Math.max(1, n), sum[2] / Math.max(1, n)],
+      weight: n === 0 ? 0 : lies / all > COVER.most ? COVER.weight : 1,
+    });
+  }
+  const ends = bodyEnds(
+    slices,
+    STEP_MM,
+    start - rear,
+    chain.map((own) => ({ mm: along * own.reduce((sum, { mm }) => sum + mm, 0) })),
   );
+  if (!ends) return found;
+  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / (values.length || 1);
+  const colour = (low: number, high: number) =>
+    [0, 1, 2].map((k) => mean(slices.slice(Math.max(0, low), Math.max(0, high)).map(({ lab }) => lab[k]!)));
+  /** Whether the colour changes there as it does on the card. */
+  const asOnCard = (at: number, behind: SoughtPart, front: SoughtPart) => {
+    const [near, far] = [Math.round(PLAIN.clearMm / STEP_MM), Math.round(PLAIN.windowMm / STEP_MM)];
+    const [here, there] = [colour(at - far, at - near), colour(at + near, at + far)];
+    const [from, to] = [labOfHex(behind.hex!), labOfHex(front.hex!)];
+    const wanted = to.map((value, k) => value - from[k]!);
+    const is = there.map((value, k) => value - here[k]!);
+    const dot = is.reduce((sum, value, k) => sum + value * wanted[k]!, 0);
+    return dot > PLAIN.alike * Math.hypot(...is) * Math.hypot(...wanted);
+  };
+  // Round the bend a body is longer than from end to end.
+  let last = { mm: start, plain: start <= PLAIN.bend * sought.hook.shankMm * along };
+  chain.forEach((own, k) => {
+    const { at, margin } = ends[k]!;
+    const front = chain[k + 1]?.[0];
+    const near = Math.round(COVER.nearMm / STEP_MM);
+    const end = {
+      mm: rear - (at - 0.5) * STEP_MM,
+      plain:
+        margin > PLAIN.margin &&
+        mean(cover.slice(Math.max(0, at - near), at + near)) < COVER.plain &&
+        (!front || asOnCard(at, own.at(-1)!, front)),
+    };
+    if (own.length === 1 && last.plain && end.plain) found.set(own[0]!.id, [last.mm, end.mm]);
+    last = end;
+  });
+  return found;
 }
 
 function partsOf(
@@ -285,6 +361,7 @@ function partsOf(
   const upright = UPRIGHT.has(sought.style);
   // Along a bent shank a place is not known by how far back it is.
   const straight = sought.hook.bend === 'round' || sought.hook.bend === 'wide' || sought.hook.bend === 'jig';
+  const laid = straight ? laidOf(seen, sought, tones, place) : new Map<string, [number, number]>();
   const hackle = sought.parts.find(({ taken }) => taken === 'barb');
   const middleOf = ({ fromMm, toMm }: SoughtPart) => seen.onHook(((fromMm + (toMm ?? fromMm)) / 2) * along);
   const barb = hackle
@@ -315,15 +392,16 @@ function partsOf(
       if (taken === 'barb') {
         const palmered = part.fromMm - (part.toMm ?? part.fromMm) > PALMERED * sought.hook.shankMm;
         if (part !== hackle || palmered || part.mm < LEAST_BARB_MM || !believed(barb, part)) return null;
-        if (plainness(seen, middleOf(part), barb!, SECTOR.down) < PLAIN_TIP) return null;
+        if (!isTip(seen, middleOf(part), barb!, SECTOR.down)) return null;
         return inside(
           out(barb! + BARB_TIP_MM * times, angleAt(seen, middleOf(part), barb!, SECTOR.down), middleOf(part)),
         );
       }
       if (TAILS.has(kind)) {
         const reach = reachOf(seen, start, part.mm * times, SECTOR.back, ({ things }) => things >= 1);
-        const plain = believed(reach, part) && plainness(seen, start, reach!, SECTOR.back);
-        return plain && plain > PLAIN_TIP ? inside(out(reach!, angleAt(seen, start, reach!, SECTOR.back))) : null;
+        return believed(reach, part) && isTip(seen, start, reach!, SECTOR.back)
+          ? inside(out(reach!, angleAt(seen, start, reach!, SECTOR.back)))
+          : null;
       }
       if (WINGS.has(kind) && (upright || sought.style === 'down-wing' || sought.style === 'stone-adult')) {
         const sector = upright ? SECTOR.up : SECTOR.over;
@@ -332,21 +410,12 @@ function partsOf(
         // A longer wing or tuft lies over a shorter one.
         if (!upright && sought.parts.some((own) => WINGS.has(own.kind) && own.mm > part.mm)) return null;
         const least = upright ? BEYOND * (barb ?? 0) : BEYOND * (sought.hook.shankMm - part.fromMm) * along;
-        return believed(reach, part) && reach! > least
-          ? inside(out(reach!, angleAt(seen, start, reach!, sector)))
-          : null;
+        if (!believed(reach, part) || reach! <= least) return null;
+        const angle = angleAt(seen, start, reach!, sector);
+        return inside(out(upright ? reach! : tipOf(seen, start, reach!, angle), angle));
       }
-      const laid = part.toMm === null ? 0 : part.fromMm - part.toMm;
-      if (kind === 'abdomen' && straight && part.toMm !== null && Math.abs(laid - part.mm) < 0.1 * part.mm) {
-        const end = changeAt(
-          seen,
-          tones,
-          { ...part, toMm: part.toMm * along, mm: part.mm * along },
-          aheadOf(sought, part) * along,
-          place,
-        );
-        return end === null || covered(sought, end / along, part.toMm) ? null : [start, seen.onHook(end)];
-      }
+      const ends = laid.get(id);
+      if (ends) return [seen.onHook(ends[0]), seen.onHook(ends[1])];
       return null;
     })();
     return {
