@@ -12,6 +12,7 @@ import { blendCommand, shadeCommand, stashCommand, substituteCommand } from './c
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
+import { rideCommand } from './commands/ride';
 import { sessionCommand } from './commands/session';
 import { stageCommand } from './commands/stage';
 import { matchCommand } from './commands/match';
@@ -33,6 +34,7 @@ export const COMMANDS: readonly Command[] = [
   substituteCommand,
   stashCommand,
   sessionCommand,
+  rideCommand,
   idsCommand,
   backupCommand,
   exportCommand,

@@ -254,3 +254,45 @@ export const VERB_SHARE: Readonly<Partial<Record<VerbId, number>>> = {
   coat: 1.5,
   check: 0.5,
 };
+
+/** How a fly rides and sinks: formulas §10. Forces mN, lengths mm, masses mg, water at 10 and 20 °C. */
+export const WATER = {
+  /** Surface tension, mN/mm, and kinematic viscosity, mm²/s, at 10 °C. */
+  tension: 0.0742,
+  viscosity: 1.31,
+  /** mg in a mm³, and mN that a mg weighs. */
+  density: 1,
+  gravity: 0.00980665,
+} as const;
+/** Contact angles, degrees, of what sheds water and of what takes it; what a bare fibre measures across at its tip. Typical. */
+export const WETTING = { sheds: 115, takes: 0, tipMm: 0.07 } as const;
+/** Foam and trapped air lift so much a mm³, mg. */
+export const FOAM_LIFT = 0.9;
+/** A material of absorbency 1 loses its repellence to 1/e in so many seconds: a model until a cup test. */
+export const SOAKS_S = 60;
+/** A fly hangs where what lies behind its front third bears less than this share of it: about how much of a hook's mass lies there. */
+export const BEHIND_SHARE = 0.5;
+/** Sinking freely no quicker than so, mm/s, it fishes just under the film. */
+export const UNDER_MM_S = 150;
+/** Drag: how square a fly meets the water head first and level; how far its tippet slows it until a drop test says. */
+export const SINKING = {
+  headFirst: 0.5,
+  level: 1,
+  tether: { mean: 0.55, low: 0.4, high: 0.7 },
+  driftMm: 5000,
+} as const;
+/** What of a fly there is no measure for: barbs of a turn and how thick one is, which share of them stands on the water, fibres of a bunch, how full a dubbed or wound body is, thread on a fly, wire of a rib. About. */
+export const TIED = {
+  barbs: 22,
+  barbMm: 0.04,
+  onWater: 0.5,
+  fibreMm: 0.06,
+  taper: 0.6,
+  fill: 0.35,
+  threadMm: 250,
+  ribMm: 0.1,
+  ribDensity: 8.5,
+  hairMm: 1.1,
+  airShare: 0.5,
+  strip: { wide: 0.6, thickMm: 1.5 },
+} as const;

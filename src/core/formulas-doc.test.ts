@@ -19,6 +19,7 @@ import {
 } from './hooks';
 import { blendPower, blendReflectance } from './colour/blend';
 import { lengthStats } from './naturals';
+import { fliesToCarry } from './numbers';
 import { threadDiameter, woundCut } from './tying';
 
 const at14 = { shankMm: 7, gapeMm: referenceGape(7), eyeMm: referenceEye(7), wireMm: referenceWire(7) };
@@ -38,6 +39,10 @@ const long = (school: 'number' | 'catalogue-step') => labelDimensions('12', 2, 0
 
 /** What each row of the table in docs/formulas.md names, computed. */
 const COMPUTED: Record<string, () => number> = {
+  'carry 7.2 at 0.1': () => fliesToCarry({ hours: 7.2, rate: 1, risk: 0.1 }),
+  'carry 1.5 at 0.05': () => fliesToCarry({ hours: 1.5, rate: 1, risk: 0.05 }),
+  'carry 25 at 0.01': () => fliesToCarry({ hours: 25, rate: 1, risk: 0.01 }),
+  'carry 0.1 at 0.2': () => fliesToCarry({ hours: 0.1, rate: 1, risk: 0.2 }),
   'f of 0.6': () => blendPower(0.6),
   'f of 0.1': () => blendPower(0.1),
   '0.6 and 0.1 half and half': () => blendReflectance((blendPower(0.6) + blendPower(0.1)) / 2),

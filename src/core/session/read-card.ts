@@ -13,6 +13,8 @@ const cardSchema = object({
     id: id(),
     shank_mm: number().positive().required(),
     wire_mm: number().positive().required(),
+    gape_mm: number().positive().nullable().default(null),
+    mass_mg: number().positive().nullable().default(null),
   }).required(),
   minutes: amount(),
   parts: array(
@@ -24,6 +26,10 @@ const cardSchema = object({
       spare: amount(),
       cut_mm: amount(),
       thick_mm: amount(),
+      wide_mm: amount(),
+      mm: amount(),
+      from_mm: number().nullable().default(null),
+      to_mm: number().nullable().default(null),
       amount: mixed().nullable(),
     }),
   ).required(),
@@ -35,10 +41,24 @@ const cardSchema = object({
       finish_turns: number().min(0).required(),
     }),
   ).default([]),
-  ribs: array(object({ part: string().default('rib'), material: id(), cut_mm: number().min(0).required() })).default(
-    [],
-  ),
-  hackles: array(object({ part: id(), material: id(), stem_mm: number().min(0).required() })).default([]),
+  ribs: array(
+    object({
+      part: string().default('rib'),
+      material: id(),
+      cut_mm: number().min(0).required(),
+      turns: number().min(0).default(0),
+    }),
+  ).default([]),
+  hackles: array(
+    object({
+      part: id(),
+      material: id(),
+      stem_mm: number().min(0).required(),
+      turns: number().min(0).default(0),
+      barb_mm: number().min(0).default(0),
+      trim: string().default('full'),
+    }),
+  ).default([]),
   weights: array(
     object({
       kind: id(),
@@ -48,6 +68,7 @@ const cardSchema = object({
       wire_mm: amount(),
       turns: amount(),
       length_mm: amount(),
+      mass_mg: number().min(0).default(0),
     }),
   ).default([]),
   bundles: array(object({ parts: array(id()).required(), amount: amount() })).default([]),
@@ -67,12 +88,18 @@ const cardSchema = object({
     .required(),
 });
 
-/** A card as `card --json` writes it, for a session. What it may leave out is filled in; a fault names where it is wrong. */
+/** The card of a match, where that is what was written. */
+const cardIn = (value: unknown): unknown =>
+  typeof value === 'object' && value !== null && 'card' in value && !('dressing' in value && 'parts' in value)
+    ? value.card
+    : value;
+
+/** A card as `card --json` writes it, or the one of a match as `match --json` does, for a session. What it may leave out is filled in; a fault names where it is wrong. */
 export function readCard(text: string): { ok: true; card: Card } | { ok: false; fault: Coded } {
   const json = readJson(text);
   if (!json.ok) return json;
   try {
-    const card = cardSchema.validateSync(json.value);
+    const card = cardSchema.validateSync(cardIn(json.value));
     const parts = card.parts.map((part) => ({
       ...part,
       id: part.id || part.part,

@@ -1,0 +1,5 @@
+export { bearingOf, type Bearing } from './float';
+export { flyInWater, type FlyInWater } from './of-card';
+export { rideReasons } from './reasons';
+export { depthOverDrift, rideOf, type Ride } from './ride';
+export { depthAfter, sinkSpeed, wetWeight } from './sink';
