@@ -92,6 +92,8 @@ const FIRST: Readonly<Record<string, RegExp>> = {
   '/shelf/hand-over': /Copy the link/,
   '/shelf/cautions': /link ← Shelf/,
   '/shelf/words': /Search a word/,
+  '/out': /Begin now|Water/,
+  '/out/outing_demo-may': /Flies on the leader/,
   '/vise': /New session/,
   '/vise/hands': /Cards say what to aim at/,
   '/vise/batch_demo-tonight': /Go on tying/,

@@ -59,6 +59,8 @@ export const ROUTES = [
   '/shelf/hand-over',
   '/shelf/cautions',
   '/shelf/words',
+  '/out',
+  '/out/outing_demo-may',
   '/vise',
   '/vise/hands',
   '/vise/batch_demo-tonight',

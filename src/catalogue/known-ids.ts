@@ -20,6 +20,8 @@ export const KNOWN = {
   amountUnits: list<Ids.AmountUnit>(ids['amount-units']),
   bankChanges: list<Ids.BankChangeId>(ids['bank-changes']),
   waters: list<Ids.WaterId>(ids.waters),
+  waterKinds: list<Ids.WaterKindId>(ids['water-kinds']),
+  positions: list<Ids.PositionId>(ids.positions),
   barbRules: list<Ids.BarbRuleId>(ids['barb-rules']),
   bends: list<Ids.BendId>(ids.bends),
   eyes: list<Ids.EyeId>(ids.eyes),

@@ -9,6 +9,7 @@ import type { HookRow } from '@/core/hooks';
 import { boxSchema } from './box/schema';
 import { enter, type Around } from './command';
 import { cleanEntities } from './demo';
+import { goOut } from './demo-outings';
 import { layOutVise } from './demo-sessions';
 import type { EventOp } from './ledger';
 import { flySchema } from './fly/schema';
@@ -129,6 +130,7 @@ export function demoStart(): { entities: Entities; events: EventOp[] } {
   packBox(entities, around);
   fillStash(entities, around);
   layOutVise(entities);
+  goOut(entities, around);
   for (const item of valley.matches as unknown as DemoMatch[]) {
     const sampleId = `sample_demo-${item.key}`;
     entities.sample[sampleId] = sampleSchema.cast({

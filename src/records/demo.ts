@@ -36,12 +36,18 @@ export const leaveDemo = command<object>('leave-demo', (draft) => {
       .filter((fly) => !fly.demo)
       .flatMap((fly) => fly.tally.places.map((place) => place.boxId)),
   );
+  const watersKept = new Set(
+    Object.values(draft.outing)
+      .filter((outing) => !outing.demo)
+      .flatMap(({ waterId }) => waterId ?? []),
+  );
   const kept: Partial<Record<keyof Entities, ReadonlySet<string>>> = {
     match: matchesKept,
     sample: samplesKept,
     maker: makersKept,
     model: modelsKept,
     box: boxesKept,
+    water: watersKept,
   };
   for (const kind of Object.keys(draft) as (keyof Entities)[]) {
     for (const [id, record] of Object.entries(draft[kind])) {

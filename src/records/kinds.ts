@@ -12,6 +12,8 @@ import { stashSchema, type StashRecord } from './stash/schema';
 import { materialSchema, type MaterialRecord } from './material/schema';
 import { dressingRecordSchema, type DressingRecord } from './dressing/schema';
 import { batchSchema, type BatchRecord } from './batch/schema';
+import { waterSchema, type WaterRecord } from './water/schema';
+import { outingSchema, type OutingRecord } from './outing/schema';
 import { settingsSchema, type SettingsRecord } from './settings/schema';
 import { deviceSchema, type DeviceRecord } from './device/schema';
 import type { Schema } from 'yup';
@@ -20,6 +22,7 @@ import { batchShape } from './batch/merge';
 import { deviceShape } from './device/merge';
 import { groupShape, mendGroup } from './group/merge';
 import { matchShape, mendMatch } from './match/merge';
+import { outingShape } from './outing/merge';
 import { modelShape } from './model/merge';
 import { sampleShape } from './sample/merge';
 import { settingsShape } from './settings/merge';
@@ -40,6 +43,8 @@ export const KINDS = {
   stash: { version: 1, schema: stashSchema, shape: {} },
   dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
   batch: { version: 1, schema: batchSchema, shape: batchShape },
+  water: { version: 1, schema: waterSchema, shape: {} },
+  outing: { version: 1, schema: outingSchema, shape: outingShape },
   settings: { version: 6, schema: settingsSchema, shape: settingsShape },
   device: { version: 6, schema: deviceSchema, shape: deviceShape },
 } satisfies Record<string, { version: number; schema: Schema; shape: Shape; mend?: (data: never) => object }>;
@@ -61,6 +66,8 @@ export interface RecordTypes {
   stash: StashRecord;
   dressing: DressingRecord;
   batch: BatchRecord;
+  water: WaterRecord;
+  outing: OutingRecord;
   settings: SettingsRecord;
   device: DeviceRecord;
 }
@@ -84,6 +91,8 @@ export function noEntities(): Entities {
     stash: {},
     dressing: {},
     batch: {},
+    water: {},
+    outing: {},
     settings: {},
     device: {},
   };

@@ -12,6 +12,7 @@ import {
   type PlaceTally,
   type ResultTally,
 } from '@/core/box/ledger';
+import { NO_EVENTS, withEvent, LOGGED, type OutingEvent, type OutingTally } from '@/core/outing/events';
 import { length, stamp } from './fields';
 import type { Version } from './migrate';
 import type { PacketMove } from './packet/schema';
@@ -20,8 +21,8 @@ import { tapingSchema, type TapingRecord } from './model/schema';
 /** More than a maker sells in a year. */
 const MOST_MOVED = 1_000_000;
 
-/** The latest entries of a ledger, by id: enough to be shown, and an eye learns by no more. */
-const LATEST = { moves: 8, guesses: 40 } as const;
+/** The latest entries of a ledger, by id: enough to be shown, an eye learns by no more, and of an outing the last hours. */
+const LATEST = { moves: 8, guesses: 40, seen: 60 } as const;
 
 /** A length judged by eye before its photograph was measured. */
 export interface Guess {
@@ -37,6 +38,7 @@ export interface EventTypes {
   stash: PacketMove;
   model: TapingRecord;
   eye: Guess;
+  outing: OutingEvent;
 }
 export type OwnerKind = keyof EventTypes;
 
@@ -54,6 +56,7 @@ export interface Tallies {
   /** A model's tapings are few, and each counts: all of them. */
   model: Record<string, TapingRecord>;
   eye: { latest: Entered<Guess>[] };
+  outing: OutingTally & { latest: Entered<OutingEvent>[] };
 }
 
 interface Ledger<E, T> {
@@ -131,6 +134,23 @@ export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies
     schema: object({ guessMm: length().required(), trueMm: length().required(), at: stamp().required() }),
     none: { latest: [] },
     fold: (tally, entry, by) => ({ latest: latest(tally.latest, entry, by, LATEST.guesses) }),
+  },
+  outing: {
+    schema: object({
+      at: stamp().required(),
+      what: string<OutingEvent['what']>()
+        .oneOf([...LOGGED, 'seen', 'rise', 'temperature'])
+        .required(),
+      fly: string().nullable(),
+      seen: string().oneOf(KNOWN.seen),
+      rise: string().oneOf(KNOWN.riseForms),
+      waterC: number(),
+    }),
+    none: { ...NO_EVENTS, latest: [] },
+    fold: ({ latest: known, ...tally }, entry, by) => ({
+      ...withEvent(tally, entry.event, by),
+      latest: latest(known, entry, by, LATEST.seen),
+    }),
   },
 };
 

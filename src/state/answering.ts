@@ -13,4 +13,5 @@ export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings, selectTools } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
 export { runningOf, selectBiases, selectOwnMinutes } from './sessions';
+export { selectRuled, selectStagesUp } from './outings';
 export { cardForSession } from './session-cards';

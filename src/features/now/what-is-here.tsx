@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { totalOf } from '@/core/session/running';
-import { isLow, openBatch } from '@/records';
+import { isLow, openBatch, runningOuting } from '@/records';
 import { useApp } from '@/state';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
 import { useSpeech, useWide, useWords } from '@/features/shell';
@@ -21,7 +21,10 @@ export function WhatIsHere() {
   const recent = ids.filter((id) => !open.has(id)).slice(0, RECENT);
   return (
     <View className={`gap-8 ${wide ? '' : 'pt-6'}`}>
-      <AtTheVise />
+      <View>
+        <AtTheWater />
+        <AtTheVise />
+      </View>
       {waiting.length > 0 || low > 0 ? (
         <View>
           <Heading className="px-5 pb-2">{words('now.waiting')}</Heading>
@@ -57,6 +60,36 @@ export function WhatIsHere() {
 }
 
 const NONE = { items: [], flies: {} };
+
+/** The outing that goes on, one tap from its log; without one, where one is begun. */
+function AtTheWater() {
+  const words = useWords();
+  const speech = useSpeech();
+  const outings = useApp((state) => state.records.entities.outing);
+  const id = runningOuting(outings);
+  const outing = id === null ? null : outings[id]!;
+  const water = useApp((state) => (outing?.waterId ? state.records.entities.water[outing.waterId] : undefined));
+  return (
+    <View className="border-t border-line">
+      <Row tall to={id === null ? '/out' : { pathname: '/out/[id]', params: { id } }}>
+        <View className="min-w-0 flex-1">
+          <Say weight="strong" size="lead">
+            {words('out.now')}
+          </Say>
+          <Say size="small" tone="soft">
+            {outing
+              ? speech.beside([
+                  water?.name,
+                  words('out.now-since', { time: outing.start.slice(11, 16) }),
+                  words('out.came.took', { count: outing.tally.all.took }),
+                ])
+              : words('out.now-hint')}
+          </Say>
+        </View>
+      </Row>
+    </View>
+  );
+}
 
 /** The session that is open: where it stands, straight to the vise. Without one, where one is made. */
 function AtTheVise() {

@@ -16,6 +16,8 @@ const SAID: ReadonlySet<string> = new Set([
   'delete-dressing',
   'delete-group',
   'delete-batch',
+  'delete-outing',
+  'end-outing',
   'end-batch',
   'batch-spoiled',
   'batch-dropped',

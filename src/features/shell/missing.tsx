@@ -9,7 +9,7 @@ export function Missing({
   what,
   list,
 }: {
-  what: 'match' | 'dressing' | 'model' | 'group' | 'box' | 'batch' | 'page';
+  what: 'match' | 'dressing' | 'model' | 'group' | 'box' | 'batch' | 'outing' | 'page';
   list: Href;
 }) {
   const words = useWords();

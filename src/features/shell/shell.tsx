@@ -250,6 +250,9 @@ export function Shell() {
         <TabTrigger name="vise" href="/vise" asChild>
           <Place label={words('place.vise')} wide={wide} hidden />
         </TabTrigger>
+        <TabTrigger name="out" href="/out" asChild>
+          <Place label={words('place.out')} wide={wide} hidden />
+        </TabTrigger>
       </View>
     </TabList>
   );

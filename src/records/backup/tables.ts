@@ -292,6 +292,67 @@ export const TABLES = {
         })),
       ),
     ),
+  waters: ({ water }: Entities) =>
+    table(
+      ['water', 'name', 'kind', 'flies', 'barb', 'lead', 'bead', 'weight', 'indicator', 'permit', 'note'],
+      Object.entries(water).map(([id, own]) => ({
+        water: id,
+        name: own.name,
+        kind: own.kind,
+        flies: own.maxFlies,
+        barb: own.barbRule,
+        lead: own.lead ? 'yes' : 'no',
+        bead: own.bead ? 'yes' : 'no',
+        weight: own.weight ? 'yes' : 'no',
+        indicator: own.indicator ? 'yes' : 'no',
+        permit: own.permit,
+        note: own.note,
+      })),
+    ),
+  outings: ({ outing, water }: Entities) =>
+    table(
+      [
+        'outing',
+        'start',
+        'end',
+        'water',
+        'level',
+        'clarity',
+        'wind',
+        'sky',
+        'air_c',
+        'water_c',
+        'took',
+        'refused',
+        'note',
+      ],
+      Object.entries(outing).map(([id, own]) => ({
+        outing: id,
+        start: own.start,
+        end: own.end,
+        water: own.waterId === null || own.waterId === undefined ? null : (water[own.waterId]?.name ?? own.waterId),
+        level: own.level,
+        clarity: own.clarity,
+        wind: own.wind,
+        sky: own.sky,
+        air_c: own.airC,
+        water_c: own.waterC,
+        took: own.tally.all.took,
+        refused: own.tally.all.refused,
+        note: own.note,
+      })),
+    ),
+  'outing-events': ({ outing }: Entities, events: readonly EventOp[]) =>
+    table(
+      ['outing', 'at', 'what', 'fly', 'seen'],
+      eventsOf(events, 'outing').map(({ owner, event }) => ({
+        outing: owner,
+        at: event.at,
+        what: event.what,
+        fly: outing[owner]?.team.find(({ id }) => id === event.fly)?.name ?? null,
+        seen: event.seen ?? event.rise ?? event.waterC ?? null,
+      })),
+    ),
   hooks: ({ model, maker }: Entities) =>
     table(HOOK_COLUMNS, hooksTable(Object.values(model).flatMap((own) => rowsOf(own, maker[own.makerId]))).rows),
   'taped-hooks': (_: Entities, events: readonly EventOp[]) =>

@@ -38,7 +38,7 @@ function ofMatch({ match, sample, dressing, material, model, maker }: Entities, 
 }
 
 /** When the latest entry of a thing's ledger was made, local time; empty for none. */
-function lastEntry({ fly, packet, stash, model, eye }: Entities, key: string): string {
+function lastEntry({ fly, packet, stash, model, eye, outing }: Entities, key: string): string {
   const at = key.indexOf('/');
   const [kind, id] = [key.slice(0, at), key.slice(at + 1)];
   if (kind === 'model')
@@ -52,7 +52,9 @@ function lastEntry({ fly, packet, stash, model, eye }: Entities, key: string): s
           ? stash[id]
           : kind === 'eye'
             ? eye[id]
-            : undefined;
+            : kind === 'outing'
+              ? outing[id]
+              : undefined;
   return owner?.tally.latest[0]?.event.at ?? '';
 }
 
@@ -75,6 +77,8 @@ export function keysThatGo(entities: Entities, clocks: ReadonlyMap<string, Clock
     }
   for (const [id, fly] of Object.entries(entities.fly))
     if (edited.has(`fly/${id}`)) for (const { boxId } of fly.tally.places) edited.add(`box/${boxId}`);
+  for (const [id, { waterId }] of Object.entries(entities.outing))
+    if (waterId && edited.has(`outing/${id}`)) edited.add(`water/${waterId}`);
   return [...edited].filter((key) => {
     const [kind, ...rest] = key.split('/');
     return rest.join('/') in entities[kind as keyof Entities];

@@ -36,6 +36,20 @@ export function Door({ onPress, children }: { onPress: () => void; children: Rea
   );
 }
 
+/** A tap for a wet hand in a glove, as broad as the page: 76 px. */
+export function TapTile({ label, onPress, children }: { label: string; onPress: () => void; children: ReactNode }) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      className="min-h-[76px] flex-row items-center gap-3 rounded-control border border-edge bg-plane px-4 py-2"
+    >
+      {children}
+    </Pressable>
+  );
+}
+
 /** A drawing that does by a tap what a button beside it does by name: for the hand alone, neither spoken nor a stop of the Tab key. */
 export function TapArea({
   onTap,

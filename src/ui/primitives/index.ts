@@ -17,5 +17,5 @@ export { Tile } from './tile';
 export { TabLink, WordLink } from './links';
 export { IconButton } from './icon-button';
 export { Explained } from './explained';
-export { BarButton, Door, Place, SkipLink, TapArea } from './frame';
+export { BarButton, Door, Place, SkipLink, TapArea, TapTile } from './frame';
 export { CellLink, SortHead } from './table';

@@ -1,0 +1,3 @@
+import { Slot } from 'expo-router';
+
+export default Slot;

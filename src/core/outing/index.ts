@@ -1,0 +1,13 @@
+export {
+  lately,
+  LOGGED,
+  NO_EVENTS,
+  NONE_LOGGED,
+  UNKNOWN_FLY,
+  withEvent,
+  type LoggedCount,
+  type LoggedId,
+  type OutingEvent,
+  type OutingTally,
+} from './events';
+export { ruleFaults, type RuledFly, type WaterRules } from './rules';

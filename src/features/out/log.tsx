@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { LOGGED, NONE_LOGGED, UNKNOWN_FLY, type LoggedId } from '@/core/outing';
+import { fishing, logFish, type OutingRecord } from '@/records';
+import { undone, useAct, useApp, useAppDispatch } from '@/state';
+import { useSpeech, useWords } from '@/features/shell';
+import { Button, Choose, Digits, Heading, Say, TapTile } from '@/ui/primitives';
+
+/** The log: what is noted is chosen once, then every fly is one big tap, for a wet hand or a glove. */
+export function Log({ id, outing }: { id: string; outing: OutingRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const dispatch = useAppDispatch();
+  const [what, setWhat] = useState<LoggedId>('took');
+  const [said, setSaid] = useState<{ what: LoggedId; name: string } | null>(null);
+  // Taken back is the last change: once another was made, it is undone in its turn.
+  const last = useApp((state) => state.records.past[state.records.past.length - 1]?.label);
+  const team = fishing(outing);
+  const nobody = words('out.unknown');
+  const places = [
+    ...team.map((fly) => ({ fly: fly.id as string | null, key: fly.id, name: fly.name, position: fly.position })),
+    ...(what === 'lost-fly' ? [] : [{ fly: null, key: UNKNOWN_FLY, name: nobody, position: null }]),
+  ];
+  return (
+    <View className="gap-3 px-5 pb-6">
+      <Heading>{words('out.log')}</Heading>
+      <Choose
+        tall
+        label={words('out.what')}
+        choices={LOGGED.map((own) => ({ id: own, label: words(`out.logged.${own}`) }))}
+        value={what}
+        onChange={setWhat}
+      />
+      {places.map(({ fly, key, name, position }) => {
+        const count = (outing.tally.of[key] ?? NONE_LOGGED)[what];
+        return (
+          <TapTile
+            key={key}
+            label={words('out.log-spoken', { what: words(`out.logged.${what}`), name, count })}
+            onPress={() => {
+              if (act(logFish, { outingId: id, what, fly }) !== null) setSaid({ what, name });
+            }}
+          >
+            <View className="min-w-0 flex-1">
+              <Say weight="medium" size="lead">
+                {name}
+              </Say>
+              {position ? (
+                <Say size="small" tone="soft">
+                  {words(`out.position.${position}`)}
+                </Say>
+              ) : null}
+            </View>
+            <Digits size="lead">{String(count)}</Digits>
+          </TapTile>
+        );
+      })}
+      {team.length === 0 ? (
+        <Say size="small" tone="soft">
+          {words(what === 'lost-fly' ? 'out.no-team-lost' : 'out.no-team')}
+        </Say>
+      ) : null}
+      {said ? (
+        <View className="flex-row items-center justify-between gap-3">
+          <Say live tone="sedge" className="min-w-0 flex-1">
+            {speech.pair(words(`out.logged.${said.what}`), said.name)}
+          </Say>
+          {last === `log-${said.what}` ? (
+            <Button
+              tall
+              kind="quiet"
+              label={words('tied.take-back')}
+              onPress={() => {
+                dispatch(undone());
+                setSaid(null);
+              }}
+            />
+          ) : null}
+        </View>
+      ) : null}
+    </View>
+  );
+}

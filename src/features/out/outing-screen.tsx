@@ -1,0 +1,127 @@
+import { useRouter } from 'expo-router';
+import { View } from 'react-native';
+import { useStore } from 'react-redux';
+import { LOGGED, NONE_LOGGED, UNKNOWN_FLY } from '@/core/outing';
+import { deleteOuting, endOuting, hoursOut, setOuting, type OutingRecord } from '@/records';
+import { nowOf, useAct, useApp, type Store } from '@/state';
+import { AfterHead, CautionOfTheDay, Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { Button, Heading, More, Say } from '@/ui/primitives';
+import { Log } from './log';
+import { SeenFold } from './seen-fold';
+import { TeamFold } from './team-fold';
+import { RulesFold, StateFold } from './water-folds';
+
+/** One outing: while it goes on its log first, with one wet thumb; later what came of it, to be read years on. */
+export function OutingScreen({ id }: { id: string }) {
+  const outing = useApp((state) => state.records.entities.outing[id]);
+  if (!outing) return <Missing what="outing" list="/out" />;
+  return <Shown id={id} outing={outing} />;
+}
+
+function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const wide = useWide();
+  const act = useAct();
+  const router = useRouter();
+  const { getState, ports } = useStore() as unknown as Store;
+  const water = useApp((state) => (outing.waterId ? state.records.entities.water[outing.waterId] : undefined));
+  const open = outing.end === null;
+  const now = nowOf(getState(), ports);
+  const first = (
+    <>
+      {open ? (
+        <View className="px-5 pb-4">
+          <CautionOfTheDay ids={['wading', 'dark-alone']} />
+        </View>
+      ) : null}
+      {open ? <Log id={id} outing={outing} /> : <Came outing={outing} />}
+    </>
+  );
+  const folds = (
+    <AfterHead>
+      <View className="border-t border-line">
+        <TeamFold {...{ id, outing, now, open }} />
+        <SeenFold {...{ id, outing, open }} />
+        <StateFold id={id} outing={outing} />
+        {outing.waterId && water ? <RulesFold id={outing.waterId} water={water} /> : null}
+        <View className="flex-row flex-wrap items-center gap-3 px-5 pt-4">
+          {open ? (
+            <Button tall label={words('out.end')} onPress={() => act(endOuting, { outingId: id })} />
+          ) : (
+            <Button label={words('out.again')} onPress={() => act(setOuting, { outingId: id, end: null })} />
+          )}
+        </View>
+        <View className="px-5 pt-2">
+          <More label={words('out.more')}>
+            <Button
+              kind="quiet"
+              label={words('out.delete')}
+              onPress={() => {
+                act(deleteOuting, { outingId: id });
+                router.navigate('/out');
+              }}
+            />
+          </More>
+        </View>
+      </View>
+    </AfterHead>
+  );
+  return (
+    <Page
+      column="list"
+      back={{ href: '/out', label: words('place.out') }}
+      title={water?.name ?? words('out.somewhere')}
+      lead={speech.beside([
+        speech.day(outing.start, true),
+        words('out.hours', { hours: speech.number(hoursOut(outing, now), 1) }),
+        !open && words('out.ended'),
+      ])}
+    >
+      {wide ? (
+        <View className="flex-row gap-6">
+          <View className="min-w-0 flex-1">{first}</View>
+          <View className="min-w-0 flex-1">{folds}</View>
+        </View>
+      ) : (
+        <>
+          {first}
+          {folds}
+        </>
+      )}
+    </Page>
+  );
+}
+
+/** What came of an outing: in all, and by fly. */
+function Came({ outing }: { outing: OutingRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const told = (counts: typeof NONE_LOGGED) =>
+    speech.list(LOGGED.map((what) => counts[what] > 0 && words(`out.came.${what}`, { count: counts[what] })));
+  const rows = [
+    ...outing.team.map(({ id, name }) => ({ id, name })),
+    { id: UNKNOWN_FLY, name: words('out.unknown') },
+  ].flatMap((fly) => {
+    const text = told(outing.tally.of[fly.id] ?? NONE_LOGGED);
+    return text === '' ? [] : [{ ...fly, text }];
+  });
+  return (
+    <View className="gap-3 px-5 pb-6">
+      <Heading>{words('out.came-of-it')}</Heading>
+      <Say size="lead">{told(outing.tally.all) || words('out.came-nothing')}</Say>
+      {rows.length > 0 ? (
+        <View role="list" className="border-t border-line">
+          {rows.map(({ id, name, text }) => (
+            <View key={id} role="listitem" className="min-h-target justify-center border-b border-line py-2">
+              <Say weight="medium">{name}</Say>
+              <Say size="small" tone="soft">
+                {text}
+              </Say>
+            </View>
+          ))}
+        </View>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,2 @@
+export { OutingScreen } from './outing-screen';
+export { OutingsScreen } from './outings-screen';

@@ -1,0 +1,176 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import type { PositionId } from '@/catalogue/ids';
+import { ruleFaults } from '@/core/outing';
+import { fishing, hoursOn, placeFly, sameFlies, takeOff, tieOn, type OutingRecord } from '@/records';
+import { foundBy } from '@/speech/card';
+import { useAct, useApp } from '@/state';
+import { selectCatalogue, selectFlyName, selectRuled, selectStagesUp } from '@/state/answering';
+import { hookLine } from '@/features/box';
+import { useSpeech, useWords } from '@/features/shell';
+import { latelySeen } from './lately-seen';
+import { Button, Choose, Digits, Field, Fold, Row, Say } from '@/ui/primitives';
+
+const POSITIONS = ['point', 'middle', 'top'] as const satisfies readonly PositionId[];
+const NOWHERE = 'none';
+const SHOWN = 6;
+/** Of the stages that what is seen speaks for, so many choose a fly. */
+const UP = 3;
+
+/** Which flies fish: tied on from the boxes, where on the leader, for how long, and what the water's rules say of them. */
+export function TeamFold({ id, outing, now, open }: { id: string; outing: OutingRecord; now: string; open: boolean }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const ruled = useApp(selectRuled);
+  const water = useApp((state) => (outing.waterId ? state.records.entities.water[outing.waterId] : undefined));
+  const [editing, setEditing] = useState<string | null>(null);
+  const team = fishing(outing);
+  const faults = water ? ruleFaults(team.map(ruled), { ...water, maxFlies: water.maxFlies ?? null }) : [];
+  const shown = open ? team : outing.team;
+  return (
+    <Fold
+      wide
+      title={words('out.team')}
+      line={
+        shown.length === 0
+          ? words(open ? 'out.team-none' : 'out.team-was-none')
+          : speech.list(shown.map((fly) => fly.name))
+      }
+    >
+      {faults.map((fault) => (
+        <Say key={JSON.stringify(fault)} tone="dawn" weight="medium">
+          {speech.say(fault)}
+        </Say>
+      ))}
+      {faults.length > 0 ? (
+        <Say size="small" tone="soft">
+          {words('out.check-rule')}
+        </Say>
+      ) : null}
+      <View>
+        {shown.map((fly) => (
+          <View key={fly.id} className="gap-2 border-b border-line py-2">
+            <View className="flex-row flex-wrap items-center gap-x-3">
+              <View className="min-w-[32%] flex-1">
+                <Say weight="medium">{fly.name}</Say>
+                <Say size="small" tone="soft">
+                  {speech.beside([
+                    fly.position && words(`out.position.${fly.position}`),
+                    words('out.hours', { hours: speech.number(hoursOn(outing, fly, now), 1) }),
+                  ])}
+                </Say>
+              </View>
+              {open ? (
+                <>
+                  <Button
+                    tall
+                    kind="quiet"
+                    label={words('out.where')}
+                    spoken={words('out.where-spoken', { name: fly.name })}
+                    onPress={() => setEditing(editing === fly.id ? null : fly.id)}
+                  />
+                  <Button
+                    tall
+                    label={words('out.off')}
+                    spoken={words('out.off-spoken', { name: fly.name })}
+                    onPress={() => act(takeOff, { outingId: id, fly: fly.id })}
+                  />
+                </>
+              ) : null}
+            </View>
+            {open && editing === fly.id ? (
+              <Choose
+                tall
+                label={words('out.where-choice', { name: fly.name })}
+                choices={[
+                  ...POSITIONS.map((own) => ({ id: own as string, label: words(`out.position.${own}`) })),
+                  { id: NOWHERE, label: words('out.position-none') },
+                ]}
+                value={fly.position ?? NOWHERE}
+                onChange={(next) => {
+                  act(placeFly, {
+                    outingId: id,
+                    fly: fly.id,
+                    position: next === NOWHERE ? null : (next as PositionId),
+                  });
+                  setEditing(null);
+                }}
+              />
+            ) : null}
+          </View>
+        ))}
+      </View>
+      {open ? <FromBoxes id={id} outing={outing} now={now} /> : null}
+    </Fold>
+  );
+}
+
+/** A fly out of the boxes that are carried: those that answer what was seen first, else by name. */
+function FromBoxes({ id, outing, now }: { id: string; outing: OutingRecord; now: string }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const flies = useApp((state) => state.records.entities.fly);
+  const boxes = useApp((state) => state.records.entities.box);
+  const nameOf = useApp(selectFlyName);
+  const { hooks, dressings } = useApp(selectCatalogue);
+  const { seen, rise } = latelySeen(outing, now);
+  const up = useApp((state) => selectStagesUp(state, seen, rise, outing.start)).slice(0, UP);
+  const stagesOf = new Map(dressings.map((dressing) => [dressing.id, dressing.stages]));
+  const answers = (stages: readonly string[]) =>
+    up.reduce((sum, { stage, p }) => sum + (stages.includes(stage) ? p : 0), 0);
+  const [sought, setSought] = useState('');
+  const byId = new Map(hooks.map((hook) => [hook.id, hook]));
+  const lines = sameFlies(Object.entries(flies))
+    .filter(({ left, places }) => left > 0 && places.some(({ boxId }) => boxes[boxId]?.carried))
+    .map(({ ids, fly, left }) => ({
+      id: ids[0]!,
+      fly,
+      left,
+      name: nameOf(fly),
+      hook: hookLine(fly, byId, speech),
+      answers: answers(stagesOf.get(fly.dressingId ?? '') ?? (fly.stage ? [fly.stage] : [])),
+    }))
+    .filter(({ name, hook }) => sought.trim() === '' || foundBy(`${name} ${hook}`, sought))
+    .sort((a, b) => b.answers - a.answers || a.name.localeCompare(b.name));
+  return (
+    <View className="gap-2">
+      <Field label={words('out.find-fly')} value={sought} onType={setSought} />
+      {lines.length === 0 ? <Say tone="soft">{words('out.no-fly')}</Say> : null}
+      <View className="border-t border-line">
+        {lines.slice(0, SHOWN).map(({ id: flyId, fly, left, name, hook, answers: likely }) => (
+          <Row
+            key={flyId}
+            tall
+            wide={false}
+            spoken={words('out.tie-on', { name, hook, count: left })}
+            onPress={() => {
+              act(tieOn, {
+                outingId: id,
+                flyId,
+                dressingId: fly.dressingId ?? null,
+                hookId: fly.hookId ?? null,
+                name,
+              });
+              setSought('');
+            }}
+          >
+            <View className="min-w-0 flex-1">
+              <Say weight="medium">{name}</Say>
+              <Say size="small" tone="soft">
+                {speech.beside([hook, likely > 0 && words('out.answers-seen')])}
+              </Say>
+            </View>
+            <Digits>{String(left)}</Digits>
+          </Row>
+        ))}
+      </View>
+      {lines.length > SHOWN ? (
+        <Say size="small" tone="soft">
+          {words('out.more-flies', { count: lines.length - SHOWN })}
+        </Say>
+      ) : null}
+    </View>
+  );
+}

@@ -1,0 +1,135 @@
+import { View } from 'react-native';
+import {
+  AIR_C,
+  CLARITIES,
+  SKIES,
+  setOuting,
+  setWater,
+  WATER_C,
+  WATER_LEVELS,
+  WINDS,
+  type OutingRecord,
+  type WaterRecord,
+} from '@/records';
+import { useAct } from '@/state';
+import { NumberField } from '@/features/length-field';
+import { useSpeech, useWords } from '@/features/shell';
+import { Field, Fold, Pick, Toggle } from '@/ui/primitives';
+
+const UNSAID = '';
+
+/** How the water and the day were: level, clarity, wind, sky, temperatures. */
+export function StateFold({ id, outing }: { id: string; outing: OutingRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const degrees = (value: number | null | undefined, key: string) =>
+    value === null || value === undefined ? '' : words(key, { c: speech.number(value, 1) });
+  const pick = <T extends string>(field: 'level' | 'clarity' | 'wind' | 'sky', all: readonly T[]) => (
+    <View key={field} className="min-w-36 flex-1">
+      <Pick
+        label={words(`out.${field}`)}
+        choices={[
+          { id: UNSAID, label: words('out.unsaid') },
+          ...all.map((own) => ({ id: own as string, label: words(`out.${field}s.${own}`) })),
+        ]}
+        value={outing[field] ?? UNSAID}
+        onChange={(next) => act(setOuting, { outingId: id, [field]: next === UNSAID ? null : next })}
+      />
+    </View>
+  );
+  const line = speech.beside([
+    outing.level && words(`out.levels.${outing.level}`),
+    outing.clarity && words(`out.claritys.${outing.clarity}`),
+    outing.wind && words(`out.winds.${outing.wind}`),
+    outing.sky && words(`out.skys.${outing.sky}`),
+    degrees(outing.waterC, 'out.water-is'),
+    degrees(outing.airC, 'out.air-is'),
+  ]);
+  return (
+    <Fold wide title={words('out.state')} line={line || words('out.state-none')}>
+      <View className="flex-row flex-wrap gap-3">
+        {pick('level', WATER_LEVELS)}
+        {pick('clarity', CLARITIES)}
+        {pick('wind', WINDS)}
+        {pick('sky', SKIES)}
+      </View>
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-36 flex-1">
+          <NumberField
+            label={words('out.water-c')}
+            value={outing.waterC ?? null}
+            range={WATER_C}
+            onChange={(waterC) => act(setOuting, { outingId: id, waterC })}
+          />
+        </View>
+        <View className="min-w-36 flex-1">
+          <NumberField
+            label={words('out.air-c')}
+            value={outing.airC ?? null}
+            range={AIR_C}
+            onChange={(airC) => act(setOuting, { outingId: id, airC })}
+          />
+        </View>
+      </View>
+      <View className="flex-row">
+        <Field
+          label={words('out.note')}
+          value={outing.note}
+          onType={(note) => act(setOuting, { outingId: id, note })}
+        />
+      </View>
+    </Fold>
+  );
+}
+
+const RULES = ['any', 'flattened', 'barbless'] as const;
+const ALLOWED = ['lead', 'bead', 'weight', 'indicator'] as const;
+
+/** What is allowed on a water, as the tier noted it: checked at the team, and never a verdict. */
+export function RulesFold({ id, water }: { id: string; water: WaterRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const set = (more: Partial<Omit<WaterRecord, 'demo'>>) => act(setWater, { waterId: id, ...more });
+  const line = speech.beside([
+    water.maxFlies && words('out.rule-flies', { count: water.maxFlies }),
+    water.barbRule !== 'any' && words(`out.barbs.${water.barbRule}`),
+    ...ALLOWED.map((own) => !water[own] && words(`out.no.${own}`)),
+    water.permit,
+  ]);
+  return (
+    <Fold wide title={words('out.rules', { water: water.name })} line={line || words('out.rules-none')}>
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-36 flex-1">
+          <Field label={words('out.water-name')} value={water.name} onType={(name) => name.trim() && set({ name })} />
+        </View>
+        <View className="min-w-36 flex-1">
+          <NumberField
+            whole
+            label={words('out.most-flies')}
+            value={water.maxFlies ?? null}
+            range={[1, 10]}
+            onChange={(maxFlies) => set({ maxFlies })}
+          />
+        </View>
+        <View className="min-w-36 flex-1">
+          <Pick
+            label={words('out.barb')}
+            choices={RULES.map((own) => ({ id: own, label: words(`out.barbs.${own}`) }))}
+            value={water.barbRule}
+            onChange={(barbRule) => set({ barbRule: barbRule ?? 'any' })}
+          />
+        </View>
+      </View>
+      <View className="flex-row flex-wrap gap-3">
+        {ALLOWED.map((own) => (
+          <Toggle key={own} label={words(`out.allowed.${own}`)} on={water[own]} onChange={(on) => set({ [own]: on })} />
+        ))}
+      </View>
+      <View className="flex-row">
+        <Field label={words('out.permit')} value={water.permit} onType={(permit) => set({ permit })} />
+      </View>
+    </Fold>
+  );
+}

@@ -1,0 +1,29 @@
+import { differenceInMinutes, parseISO } from 'date-fns';
+import type { Entities } from '../kinds';
+import type { OutingRecord, TeamFly } from './schema';
+
+type Outings = Entities['outing'];
+
+/** Outings, the latest first. */
+export function outingsLatest(outings: Outings): [id: string, outing: OutingRecord][] {
+  return Object.entries(outings).sort(
+    ([a, one], [b, other]) => other.start.localeCompare(one.start) || b.localeCompare(a),
+  );
+}
+
+/** The outing that goes on; of two the one that began last; null where none does. */
+export const runningOuting = (outings: Outings): string | null =>
+  outingsLatest(outings).find(([, { end }]) => end === null)?.[0] ?? null;
+
+/** Flies that are on the leader now, or were to the end. */
+export const fishing = ({ team }: Pick<OutingRecord, 'team'>): TeamFly[] => team.filter(({ off }) => off === null);
+
+const minutes = (from: string, to: string) => Math.max(0, differenceInMinutes(parseISO(to), parseISO(from)));
+
+/** Hours of an outing until its end, or until now. */
+export const hoursOut = ({ start, end }: Pick<OutingRecord, 'start' | 'end'>, now: string): number =>
+  minutes(start, end ?? now) / 60;
+
+/** Hours a fly of its team was on the leader. */
+export const hoursOn = ({ end }: Pick<OutingRecord, 'end'>, { on, off }: TeamFly, now: string): number =>
+  minutes(on, off ?? end ?? now) / 60;
