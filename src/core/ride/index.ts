@@ -1,3 +1,4 @@
+export { bankChanges, type OnBank } from './bank';
 export { bearingOf, type Bearing } from './float';
 export { flyInWater, type FlyInWater } from './of-card';
 export { rideReasons } from './reasons';

@@ -8,6 +8,8 @@ import type { Afloat } from './float';
 export interface RidePart extends Afloat {
   part: string;
   kind: PartId;
+  /** Its length, or that of its barbs. */
+  mm: number;
   massMg: number;
   volumeMm3: number;
   /** What it shows the water below when it sinks, mm². */
@@ -59,6 +61,7 @@ function partOf(card: Card, part: CardPart, does: Does, posted: boolean): RidePa
   const own: RidePart = {
     part: part.id,
     kind,
+    mm: length,
     massMg: 0,
     volumeMm3: 0,
     areaMm2: 0,
@@ -152,6 +155,7 @@ export function flyInWater(card: Card, materials: readonly Material[]): FlyInWat
   parts.push({
     part: 'thread',
     kind: 'head',
+    mm: 0,
     massMg: ((thread?.denier ?? 70) / 9000) * TIED.threadMm * 1e-3 * 1e3,
     volumeMm3: (((thread?.denier ?? 70) / 9000) * TIED.threadMm) / 1.15,
     areaMm2: 0,
@@ -166,6 +170,7 @@ export function flyInWater(card: Card, materials: readonly Material[]): FlyInWat
     parts.push({
       part: 'weight',
       kind: 'weight',
+      mm: 0,
       massMg: mass_mg,
       volumeMm3: mass_mg / METAL[(of ?? 'lead') as keyof typeof METAL],
       areaMm2: 0,

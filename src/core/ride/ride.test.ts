@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { DRESSINGS, MATERIALS } from '@/catalogue';
 import { cardOn14 } from '../../../tools/test-catalogue';
 import { afloat, bearingOf, type Afloat } from './float';
-import { depthAfter, depthOverDrift, flyInWater, rideOf, sinkSpeed, wetWeight } from '.';
+import { bankChanges, depthAfter, depthOverDrift, flyInWater, rideOf, sinkSpeed, wetWeight } from '.';
 
 const line = (more: Partial<Afloat> = {}): Afloat => ({
   lyingMm: 0,
@@ -119,6 +119,25 @@ test.each([
   const { state, margin, massMg, volumeMm3, sinkMmS, floatS } = rideOf(flyOf(id), seconds);
   const round = (value: number | null) => (value === null ? null : Number(value.toPrecision(4)));
   expect([state, round(margin), round(massMg), round(volumeMm3), round(sinkMmS), round(floatS)]).toEqual(said);
+});
+
+test('on the bank: each change does to the ride what hands know of it, and what changes nothing is not offered', () => {
+  const of = (id: string) => Object.fromEntries(bankChanges(flyOf(id)).map(({ id: what, ride }) => [what, ride]));
+  const dun = of('first-light-dun');
+  expect(rideOf(flyOf('first-light-dun'), 0).state).toBe('high');
+  expect(dun['clip-flat']!.state).toBe('film');
+  expect(dun['clip-v']!.margin).toBeGreaterThan(0);
+  expect(dun.sink!.state).toBe('under');
+  // One class of wire is 1.058 thicker: 1.119 of the hook's 20.46 mg is 2.44 mg more.
+  expect(dun['heavier-wire']!.massMg - rideOf(flyOf('first-light-dun'), 0).massMg).toBeCloseTo(2.44, 1);
+  expect(dun['lighter-wire']!.margin).toBeGreaterThan(dun['heavier-wire']!.margin);
+  const nymph = of('herl-bead-nymph');
+  expect(Object.keys(nymph)).not.toContain('clip-flat');
+  expect(Object.keys(nymph)).not.toContain('sink');
+  // A split of fur in front holds 3 mm · 15.13 mg more.
+  expect(of('staith-speck-riser')['add-fur']!.margin).toBeGreaterThan(rideOf(flyOf('staith-speck-riser'), 0).margin);
+  expect(of('half-out-dun')['wet-shuck']).toBeUndefined();
+  expect(of('first-light-dun')['wet-shuck']!.margin).toBeLessThan(2);
 });
 
 test('the library: dry, three in four ride as they are meant to; wetted, all that are meant to sink do, and no dry fly is a stone', () => {

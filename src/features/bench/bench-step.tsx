@@ -16,6 +16,7 @@ import { CardCautions, CardParts } from './card-view';
 import { KeepCard } from './keep-card';
 import { SchoolsPanel } from './schools-panel';
 import { fromMatch, useStartSession } from './start-session';
+import { RideFold } from './ride-fold';
 import { SwitchRow } from './switch-row';
 import { TiedRow } from './tied-row';
 
@@ -120,6 +121,7 @@ export function BenchStep({
           {colours}
           <WorkFold card={card} cautionsTold />
           <RoomFold card={card} />
+          <RideFold card={card} />
           <SmallPrintFold card={card} />
           <CardSchools matchId={matchId} record={record} card={card} />
           {dressing ? (

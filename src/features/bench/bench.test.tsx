@@ -154,4 +154,16 @@ describe('the card', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Tie from the card' }));
     expect(went.to).toContainEqual({ pathname: '/matches/[id]/tie', params: { id: DUN } });
   });
+  test('how it rides is a line, with what bears it and what to do on the bank before another fly', async () => {
+    await openScreen(<MatchScreen id={DUN} step="bench" />);
+    const line = screen.getByRole('button', { name: /^How it rides/ });
+    expect(line).toHaveAccessibleName(/^How it rides: Rides (high|in the film), about$/);
+    unfold('How it rides');
+    expect(screen.getByText(/^It weighs \d+(\.\d)? mg/)).toBeInTheDocument();
+    expect(screen.getByText(/^A model of stuff/)).toBeInTheDocument();
+    expect(screen.getByText('Pull it under and soak it').parentElement).toHaveTextContent(
+      /rides just under|sinks.*falls at about \d+ mm a second/,
+    );
+    expect(screen.getByText('The same on a class heavier wire').parentElement).toHaveTextContent(/\d+ % less to spare/);
+  });
 });

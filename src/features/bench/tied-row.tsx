@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { Card } from '@/core/tying';
 import { isLow, leftInPacket, tiedKind } from '@/records';
-import { undone, useApp, useAppDispatch } from '@/state';
+import { useApp } from '@/state';
 import { useLedger } from '@/features/box';
 import { hookName } from '@/features/matches';
-import { useSpeech, useWords } from '@/features/shell';
+import { SaidBack, useSpeech, useWords } from '@/features/shell';
 import { Button, Pick, Say, Stepper } from '@/ui/primitives';
 
 const NO_BOX = 'none';
@@ -17,14 +17,11 @@ export function TiedRow({ card }: { card: Card }) {
   const words = useWords();
   const speech = useSpeech();
   const ledger = useLedger();
-  const dispatch = useAppDispatch();
   const boxes = useApp((state) => state.records.entities.box);
   const packets = useApp((state) => state.records.entities.packet);
   const [count, setCount] = useState(1);
   const [chosen, setChosen] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
-  // Taken back is the last change: once another was made, it is undone in its turn.
-  const last = useApp((state) => state.records.past[state.records.past.length - 1]?.label === 'tied');
   const carried = Object.entries(boxes).sort(
     ([, a], [, b]) => Number(b.carried) - Number(a.carried) || a.name.localeCompare(b.name),
   );
@@ -80,23 +77,7 @@ export function TiedRow({ card }: { card: Card }) {
           {words(left === 0 ? 'tied.nothing-kept' : 'tied.hooks-only')}
         </Say>
       ) : null}
-      {said ? (
-        <View className="flex-row items-center justify-between gap-3">
-          <Say live tone="sedge" className="min-w-0 flex-1">
-            {said}
-          </Say>
-          {last ? (
-            <Button
-              kind="quiet"
-              label={words('tied.take-back')}
-              onPress={() => {
-                dispatch(undone());
-                setSaid(null);
-              }}
-            />
-          ) : null}
-        </View>
-      ) : null}
+      {said ? <SaidBack text={said} label="tied" onBack={() => setSaid(null)} /> : null}
     </View>
   );
 }

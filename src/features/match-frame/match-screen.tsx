@@ -1,3 +1,4 @@
+import { OnOutings } from '@/features/out';
 import { useRouter } from 'expo-router';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import { useEffect, useMemo, useRef, type ReactNode } from 'react';
@@ -79,7 +80,15 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
   const record = leadingOf(match);
   if (step === 'natural')
     return <NaturalStep key={id} matchId={id} match={match} sample={sample} answered={answered} />;
-  if (step === 'water') return <BoxAnswers matchId={id} />;
+  if (step === 'water') {
+    const dressing = answered.status === 'answered' ? answered.answer.card?.dressing.id : undefined;
+    return (
+      <>
+        <BoxAnswers matchId={id} />
+        {dressing ? <OnOutings dressingId={dressing} /> : null}
+      </>
+    );
+  }
   if (answered.status === 'waiting') {
     return (
       <View className="items-start gap-3 px-5 py-6">

@@ -2,20 +2,17 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { LOGGED, NONE_LOGGED, UNKNOWN_FLY, type LoggedId } from '@/core/outing';
 import { fishing, logFish, type OutingRecord } from '@/records';
-import { undone, useAct, useApp, useAppDispatch } from '@/state';
-import { useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Digits, Heading, Say, TapTile } from '@/ui/primitives';
+import { useAct } from '@/state';
+import { SaidBack, useSpeech, useWords } from '@/features/shell';
+import { Choose, Digits, Heading, Say, TapTile } from '@/ui/primitives';
 
 /** The log: what is noted is chosen once, then every fly is one big tap, for a wet hand or a glove. */
 export function Log({ id, outing }: { id: string; outing: OutingRecord }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
-  const dispatch = useAppDispatch();
   const [what, setWhat] = useState<LoggedId>('took');
   const [said, setSaid] = useState<{ what: LoggedId; name: string } | null>(null);
-  // Taken back is the last change: once another was made, it is undone in its turn.
-  const last = useApp((state) => state.records.past[state.records.past.length - 1]?.label);
   const team = fishing(outing);
   const nobody = words('out.unknown');
   const places = [
@@ -62,22 +59,11 @@ export function Log({ id, outing }: { id: string; outing: OutingRecord }) {
         </Say>
       ) : null}
       {said ? (
-        <View className="flex-row items-center justify-between gap-3">
-          <Say live tone="sedge" className="min-w-0 flex-1">
-            {speech.pair(words(`out.logged.${said.what}`), said.name)}
-          </Say>
-          {last === `log-${said.what}` ? (
-            <Button
-              tall
-              kind="quiet"
-              label={words('tied.take-back')}
-              onPress={() => {
-                dispatch(undone());
-                setSaid(null);
-              }}
-            />
-          ) : null}
-        </View>
+        <SaidBack
+          text={speech.pair(words(`out.logged.${said.what}`), said.name)}
+          label={`log-${said.what}`}
+          onBack={() => setSaid(null)}
+        />
       ) : null}
     </View>
   );

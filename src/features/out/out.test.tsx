@@ -1,8 +1,9 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { act as does } from '@/state';
 import { endOuting, heldOf, setWater } from '@/records';
+import { MatchScreen } from '@/features/match-frame/screens';
 import { NowScreen } from '@/features/now/now-screen';
-import { choose, laidOut, openScreen, unfold, type Opened } from '../__tests__/screen';
+import { choose, DUN, laidOut, openScreen, unfold, type Opened } from '../__tests__/screen';
 import { went } from '../__tests__/router';
 import { OutingScreen, OutingsScreen } from './screens';
 
@@ -140,6 +141,16 @@ test('an outing that is over tells what came of it by fly, and may go on or be d
   press('Delete this outing');
   expect(outings(shown)['outing_demo-may']).toBeUndefined();
   expect(screen.getByRole('heading', { level: 1, name: 'Not here' })).toBeInTheDocument();
+});
+
+test('the Water step of a match tells what its fly did on outings, each a link', async () => {
+  await openScreen(<MatchScreen id={DUN} step="water" />);
+  expect(screen.getByRole('heading', { name: 'What it did on outings' })).toBeInTheDocument();
+  // April from 12:15 to the end at 15:20, and the evening of May from 17:50 until it came off at 20:28.
+  expect(screen.getByText('2 outings · 5.7 h · 4 took, 3 refused')).toBeInTheDocument();
+  const rows = screen.getAllByRole('link', { name: /^River Auldry/ });
+  expect(rows.map((row) => row.getAttribute('href'))).toEqual(['/out/outing_demo-may', '/out/outing_demo-april']);
+  expect(rows[0]).toHaveTextContent('2.6 h · 2 took, 2 refused');
 });
 
 test('Now leads to where an outing is begun, and to the one that goes on', async () => {

@@ -1,11 +1,12 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { LOGGED, NONE_LOGGED, UNKNOWN_FLY } from '@/core/outing';
+import { NONE_LOGGED, UNKNOWN_FLY, type LoggedCount } from '@/core/outing';
 import { deleteOuting, endOuting, hoursOut, setOuting, type OutingRecord } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
-import { AfterHead, CautionOfTheDay, Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
+import { AfterHead, CautionOfTheDay, Missing, Page, TwoColumns, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, More, Say } from '@/ui/primitives';
+import { cameText } from './came';
 import { Log } from './log';
 import { SeenFold } from './seen-fold';
 import { TeamFold } from './team-fold';
@@ -21,7 +22,6 @@ export function OutingScreen({ id }: { id: string }) {
 function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
   const words = useWords();
   const speech = useSpeech();
-  const wide = useWide();
   const act = useAct();
   const router = useRouter();
   const { getState, ports } = useStore() as unknown as Store;
@@ -78,17 +78,7 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
         !open && words('out.ended'),
       ])}
     >
-      {wide ? (
-        <View className="flex-row gap-6">
-          <View className="min-w-0 flex-1">{first}</View>
-          <View className="min-w-0 flex-1">{folds}</View>
-        </View>
-      ) : (
-        <>
-          {first}
-          {folds}
-        </>
-      )}
+      <TwoColumns>{[first, folds]}</TwoColumns>
     </Page>
   );
 }
@@ -97,8 +87,7 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
 function Came({ outing }: { outing: OutingRecord }) {
   const words = useWords();
   const speech = useSpeech();
-  const told = (counts: typeof NONE_LOGGED) =>
-    speech.list(LOGGED.map((what) => counts[what] > 0 && words(`out.came.${what}`, { count: counts[what] })));
+  const told = (counts: LoggedCount) => cameText(counts, speech);
   const rows = [
     ...outing.team.map(({ id, name }) => ({ id, name })),
     { id: UNKNOWN_FLY, name: words('out.unknown') },

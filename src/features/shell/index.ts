@@ -9,5 +9,7 @@ export { CautionOfTheDay } from './caution-of-the-day';
 export { Shell, useRedLamp, useThumb, useValleyTime, useWide } from './shell';
 export { SpeechProvider, useSpeech, useWords } from './speech-context';
 export { useKeyDown } from './use-key-down';
+export { SaidBack } from './said-back';
+export { TwoColumns } from './two-columns';
 export { useNewMatch } from './use-new-match';
 export { useWidth } from './use-width';

@@ -8,7 +8,7 @@ import { useAct, useApp, type Store } from '@/state';
 import { fromDressing, fromMatch } from '@/features/bench';
 import { PickDressing } from '@/features/box';
 import { hookName } from '@/features/matches';
-import { AfterHead, Missing, Page, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
+import { AfterHead, Missing, Page, TwoColumns, useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Fold, Heading, More, Row, Say, Stepper, WordLink } from '@/ui/primitives';
 import { PrintSession } from './print-session';
@@ -72,17 +72,7 @@ function Shown({ id, batch }: { id: string; batch: BatchRecord }) {
         !open && words('vise.ended-lead'),
       ])}
     >
-      {wide ? (
-        <View className="flex-row gap-6">
-          <View className="min-w-0 flex-1">{first}</View>
-          <View className="min-w-0 flex-1">{folds}</View>
-        </View>
-      ) : (
-        <>
-          {first}
-          {folds}
-        </>
-      )}
+      <TwoColumns>{[first, folds]}</TwoColumns>
     </Page>
   );
 }

@@ -1,4 +1,5 @@
 import { differenceInMinutes, parseISO } from 'date-fns';
+import { LOGGED, NONE_LOGGED, type LoggedCount } from '@/core/outing/events';
 import type { Entities } from '../kinds';
 import type { OutingRecord, TeamFly } from './schema';
 
@@ -27,3 +28,31 @@ export const hoursOut = ({ start, end }: Pick<OutingRecord, 'start' | 'end'>, no
 /** Hours a fly of its team was on the leader. */
 export const hoursOn = ({ end }: Pick<OutingRecord, 'end'>, { on, off }: TeamFly, now: string): number =>
   minutes(on, off ?? end ?? now) / 60;
+
+/** Counts of what was logged, summed. */
+export const sumLogged = (counts: readonly LoggedCount[]): LoggedCount =>
+  counts.reduce(
+    (sum, own) =>
+      Object.fromEntries(LOGGED.map((what) => [what, sum[what] + own[what]])) as Record<keyof LoggedCount, number>,
+    NONE_LOGGED,
+  );
+
+/** Outings on which a dressing fished, the latest first: what came of it there, and for how many hours. */
+export function flownOn(
+  outings: Outings,
+  dressingId: string,
+  now: string,
+): { id: string; outing: OutingRecord; counts: LoggedCount; hours: number }[] {
+  return outingsLatest(outings).flatMap(([id, outing]) => {
+    const own = outing.team.filter((fly) => fly.dressingId === dressingId);
+    if (own.length === 0) return [];
+    return [
+      {
+        id,
+        outing,
+        counts: sumLogged(own.map((fly) => outing.tally.of[fly.id] ?? NONE_LOGGED)),
+        hours: own.reduce((sum, fly) => sum + hoursOn(outing, fly, now), 0),
+      },
+    ];
+  });
+}

@@ -86,6 +86,8 @@ const OPEN = 0.55;
 const GAP_MM = 0.3;
 /** A wing is solid so broad, mm, where its tip is counted. */
 const SOLID_MM = 0.26;
+/** A hook found so far from its size, as shares of shank and gape, has its bend elsewhere: what begins there is set by hand. */
+const BEND_OFF = { shank: 0.04, gape: 0.09 } as const;
 /** A wing over the body grows thin for so far before its tip, mm, about as it pointed, radians. */
 const MOST_TIP_MM = 0.9;
 const TIP_TURN = 0.08;
@@ -247,6 +249,10 @@ function isTip(seen: Seen, from: Point, reach: number, sector: readonly [number,
   );
 }
 
+/** Whether the bend lies where the hook's dimensions have it. */
+const bendFound = ({ pose }: Seen, times: number): boolean =>
+  Math.abs(pose.shank - times) <= BEND_OFF.shank && Math.abs(pose.gape - times) <= BEND_OFF.gape;
+
 /** Parts that lie one before the other along the hook, the rearmost first; those of one colour, whose end nobody sees, together. */
 function chainOf({ parts }: FlySought): SoughtPart[][] {
   const chain: SoughtPart[][] = [];
@@ -271,6 +277,7 @@ function laidOf(
   sought: FlySought,
   tones: Tones,
   place: (p: Point) => [number, number],
+  bend: boolean,
 ): Map<string, [from: number, to: number]> {
   const found = new Map<string, [number, number]>();
   const chain = chainOf(sought);
@@ -331,7 +338,7 @@ function laidOf(
     return dot > PLAIN.alike * Math.hypot(...is) * Math.hypot(...wanted);
   };
   // Round the bend a body is longer than from end to end.
-  let last = { mm: start, plain: start <= PLAIN.bend * sought.hook.shankMm * along };
+  let last = { mm: start, plain: bend && start <= PLAIN.bend * sought.hook.shankMm * along };
   chain.forEach((own, k) => {
     const { at, margin } = ends[k]!;
     const front = chain[k + 1]?.[0];
@@ -361,7 +368,8 @@ function partsOf(
   const upright = UPRIGHT.has(sought.style);
   // Along a bent shank a place is not known by how far back it is.
   const straight = sought.hook.bend === 'round' || sought.hook.bend === 'wide' || sought.hook.bend === 'jig';
-  const laid = straight ? laidOf(seen, sought, tones, place) : new Map<string, [number, number]>();
+  const bend = bendFound(seen, times);
+  const laid = straight ? laidOf(seen, sought, tones, place, bend) : new Map<string, [number, number]>();
   const hackle = sought.parts.find(({ taken }) => taken === 'barb');
   const middleOf = ({ fromMm, toMm }: SoughtPart) => seen.onHook(((fromMm + (toMm ?? fromMm)) / 2) * along);
   const barb = hackle
@@ -399,7 +407,7 @@ function partsOf(
       }
       if (TAILS.has(kind)) {
         const reach = reachOf(seen, start, part.mm * times, SECTOR.back, ({ things }) => things >= 1);
-        return believed(reach, part) && isTip(seen, start, reach!, SECTOR.back)
+        return bend && believed(reach, part) && isTip(seen, start, reach!, SECTOR.back)
           ? inside(out(reach!, angleAt(seen, start, reach!, SECTOR.back)))
           : null;
       }

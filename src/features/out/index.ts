@@ -1,0 +1,1 @@
+export { OnOutings } from './on-outings';
