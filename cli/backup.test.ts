@@ -63,7 +63,7 @@ test('a collection comes out as a table and as records that are read again', () 
     out: csv,
     rows: 1,
   });
-  expect(readFileSync(csv, 'utf8').split('\r\n')[1]).toMatch(/^f,,first-light-dun,,osmere:lark:14,.*,Chest box,a1,2$/);
+  expect(readFileSync(csv, 'utf8').split('\r\n')[1]).toMatch(/^f,,first-light-dun,,osmere:lark:14,.*,Chest box,a1,2,$/);
   const moves = join(folder, 'moves.csv');
   expect(json(aubade('export', '--from', EXAMPLE, '--what', 'fly-moves', '--as', 'csv', '--out', moves)).rows).toBe(2);
   const records = join(folder, 'flies.json');
