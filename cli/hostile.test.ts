@@ -10,6 +10,7 @@ const OUT = at('out');
 /** Every command that reads a file, with what else it asks for. */
 const COMMANDS: readonly (readonly [name: string, args: (file: string) => string[]])[] = [
   ['session', (file) => ['session', '--card', file, '--count', '2']],
+  ['journal stats', (file) => ['journal', 'stats', file]],
   ['ride', (file) => ['ride', '--card', file]],
   ['backup check', (file) => ['backup', 'check', file]],
   ['backup show', (file) => ['backup', 'show', file]],

@@ -12,6 +12,7 @@ import { blendCommand, shadeCommand, stashCommand, substituteCommand } from './c
 import { dressingsCommand } from './commands/dressings';
 import { hooksCommand } from './commands/hooks';
 import { idsCommand } from './commands/ids';
+import { journalCommand } from './commands/journal';
 import { rideCommand } from './commands/ride';
 import { sessionCommand } from './commands/session';
 import { stageCommand } from './commands/stage';
@@ -35,6 +36,7 @@ export const COMMANDS: readonly Command[] = [
   stashCommand,
   sessionCommand,
   rideCommand,
+  journalCommand,
   idsCommand,
   backupCommand,
   exportCommand,

@@ -5,6 +5,8 @@ declare module 'jstat' {
       cdf(x: number, mean: number, sd: number): number;
       inv(p: number, mean: number, sd: number): number;
     };
+    gamma: { inv(p: number, shape: number, scale: number): number };
+    beta: { inv(p: number, a: number, b: number): number };
     studentt: { inv(p: number, dof: number): number };
     /** Regularised lower incomplete gamma function. */
     lowRegGamma(a: number, x: number): number;

@@ -1,5 +1,18 @@
 import fc from 'fast-check';
-import { lately, LOGGED, NO_EVENTS, ruleFaults, withEvent, type OutingEvent, type RuledFly, type WaterRules } from '.';
+import {
+  flyStats,
+  lately,
+  LOGGED,
+  NO_EVENTS,
+  outingFaults,
+  ruleFaults,
+  withEvent,
+  type Flown,
+  type OutingTimes,
+  type OutingEvent,
+  type RuledFly,
+  type WaterRules,
+} from '.';
 
 const at = '2033-05-22T20:30';
 const event = fc.oneof(
@@ -83,5 +96,91 @@ describe('rules of a water', () => {
     ['weight', [fly({ weight: true })], { weight: false }, [['rule-weight', 'Dun']]],
   ] as const)('%s', (_, team, rules, said) => {
     expect(codes([...team], rules)).toEqual(said);
+  });
+});
+
+describe('times of an outing', () => {
+  const outing = (more: Partial<OutingTimes> = {}): OutingTimes => ({
+    id: 'a',
+    start: '2033-05-22T17:00',
+    end: '2033-05-22T21:00',
+    team: [{ name: 'Dun', on: '2033-05-22T17:10', off: '2033-05-22T18:00' }],
+    events: ['2033-05-22T17:30', '2033-05-22T22:59'],
+    ...more,
+  });
+  const codes = (one: OutingTimes, others: OutingTimes[] = []) => outingFaults(one, others).map(({ code }) => code);
+  test.each([
+    ['nothing is wrong', outing(), [], []],
+    ['it goes on', outing({ end: null }), [], []],
+    ['it ends before it starts', outing({ end: '2033-05-22T16:59', events: [] }), [], ['outing-backwards']],
+    ['it lasts for days', outing({ end: '2033-05-24T05:01' }), [], ['outing-long']],
+    ['a night out is none of them', outing({ end: '2033-05-24T04:59' }), [], []],
+    [
+      'another one goes on meanwhile',
+      outing(),
+      [outing({ id: 'b', start: '2033-05-22T20:59', end: null })],
+      ['outing-overlaps'],
+    ],
+    ['one after the other', outing(), [outing({ id: 'b', start: '2033-05-22T21:00', end: null })], []],
+    ['with itself it never overlaps', outing(), [outing()], []],
+    [
+      'a fly off before it is on',
+      outing({ team: [{ name: 'Dun', on: '2033-05-22T18:00', off: '2033-05-22T17:59' }] }),
+      [],
+      ['outing-fly-backwards'],
+    ],
+    ['a clock that jumped on', outing({ events: ['2033-05-22T23:01'] }), [], ['outing-clock']],
+    ['a clock that jumped back', outing({ events: ['2033-05-22T14:59'] }), [], ['outing-clock']],
+  ] as const)('%s', (_, one, others, said) => {
+    expect(codes(one, [...others])).toEqual(said);
+  });
+});
+
+describe('what flies did', () => {
+  const flown = (more: Partial<Flown> = {}): Flown => ({
+    fly: 'a',
+    kind: 'nymph',
+    hours: 4,
+    takes: 8,
+    hooked: 6,
+    refused: 2,
+    ...more,
+  });
+  test('worked by hand: two hours and four fish of the usual before anything is known', () => {
+    // Alone it is its own usual: 2 an hour, so (2·2 + 8)/(2 + 4) = 2; of 10 fish 8 took: (4·0.8 + 8)/14 = 0.8.
+    const [one] = flyStats([flown()]);
+    expect([one!.perHour.mean, one!.rate.mean, one!.toward]).toEqual([2, expect.closeTo(0.8, 9), 'all']);
+    // Gamma of shape 12 and rate 6: 95 % from 1.0334 to 3.2803.
+    expect([one!.perHour.low, one!.perHour.high]).toEqual([expect.closeTo(1.0334, 3), expect.closeTo(3.2803, 3)]);
+    const none = flyStats([flown({ hours: 0, takes: 0, hooked: 0, refused: 0 })])[0]!;
+    expect([none.perHour, none.rate.mean]).toEqual([{ mean: 0, low: 0, high: 0 }, 0.5]);
+  });
+  test('a fly of which little is known is drawn toward its kind, else toward all; much of it stands for itself', () => {
+    const alike = flown({ fly: 'b', takes: 40, refused: 0, hours: 20 });
+    const other = flown({ fly: 'c', kind: 'dry', takes: 0, refused: 40, hours: 20 });
+    const [fresh, lone] = flyStats([
+      flown({ takes: 1, refused: 0, hours: 0.5 }),
+      flown({ fly: 'd', kind: 'wet', takes: 1, refused: 0 }),
+      alike,
+      other,
+    ]);
+    expect([fresh!.toward, lone!.toward]).toEqual(['nymph', 'all']);
+    expect(fresh!.rate.mean).toBeGreaterThan(lone!.rate.mean);
+    const wide = (stats: { low: number; high: number }) => stats.high - stats.low;
+    const [little, much] = flyStats([
+      flown({ takes: 1, refused: 1, hours: 1 }),
+      flown({ fly: 'b', takes: 100, refused: 100, hours: 100 }),
+    ]);
+    expect(wide(much!.rate)).toBeLessThan(wide(little!.rate));
+    expect(wide(much!.perHour)).toBeLessThan(wide(little!.perHour));
+  });
+  test('more takes never lower either figure, a refusal never raises the rate, an hour more never the takes an hour', () => {
+    const of = (more: Partial<Flown>) => flyStats([flown(more), flown({ fly: 'b', takes: 9, refused: 9 })])[0]!;
+    for (let n = 1; n < 12; n++) {
+      expect(of({ takes: n + 1 }).perHour.mean).toBeGreaterThan(of({ takes: n }).perHour.mean);
+      expect(of({ takes: n + 1 }).rate.mean).toBeGreaterThan(of({ takes: n }).rate.mean);
+      expect(of({ refused: n + 1 }).rate.mean).toBeLessThan(of({ refused: n }).rate.mean);
+      expect(of({ hours: n + 1 }).perHour.mean).toBeLessThan(of({ hours: n }).perHour.mean);
+    }
   });
 });

@@ -1,8 +1,8 @@
 import { useRouter } from 'expo-router';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { NONE_LOGGED, UNKNOWN_FLY, type LoggedCount } from '@/core/outing';
-import { deleteOuting, endOuting, hoursOut, setOuting, type OutingRecord } from '@/records';
+import { NONE_LOGGED, outingFaults, UNKNOWN_FLY, type LoggedCount } from '@/core/outing';
+import { deleteOuting, endOuting, hoursOut, setOuting, timesOf, type OutingRecord } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
 import { AfterHead, CautionOfTheDay, Missing, Page, TwoColumns, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, More, Say } from '@/ui/primitives';
@@ -28,8 +28,22 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
   const water = useApp((state) => (outing.waterId ? state.records.entities.water[outing.waterId] : undefined));
   const open = outing.end === null;
   const now = nowOf(getState(), ports);
+  const outings = useApp((state) => state.records.entities.outing);
+  const faults = outingFaults(
+    timesOf(id, outing),
+    Object.entries(outings).map(([other, own]) => timesOf(other, own)),
+  );
   const first = (
     <>
+      {faults.length > 0 ? (
+        <View className="gap-1 px-5 pb-4">
+          {faults.map((fault) => (
+            <Say key={fault.code} tone="dawn">
+              {words('out.fault', { fault: speech.say(fault, 'fault') })}
+            </Say>
+          ))}
+        </View>
+      ) : null}
       {open ? (
         <View className="px-5 pb-4">
           <CautionOfTheDay ids={['wading', 'dark-alone']} />

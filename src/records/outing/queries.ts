@@ -1,5 +1,6 @@
 import { differenceInMinutes, parseISO } from 'date-fns';
 import { LOGGED, NONE_LOGGED, type LoggedCount } from '@/core/outing/events';
+import type { OutingTimes } from '@/core/outing/faults';
 import type { Entities } from '../kinds';
 import type { OutingRecord, TeamFly } from './schema';
 
@@ -56,3 +57,12 @@ export function flownOn(
     ];
   });
 }
+
+/** The times of an outing, to be checked: of its events those that are still held beside it. */
+export const timesOf = (id: string, { start, end, team, tally }: OutingRecord): OutingTimes => ({
+  id,
+  start,
+  end: end ?? null,
+  team: team.map(({ name, on, off }) => ({ name, on, off: off ?? null })),
+  events: tally.latest.map(({ event }) => event.at),
+});
