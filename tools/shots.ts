@@ -89,7 +89,14 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
         await page.getByRole('img', { name: /^When each of/ }).scrollIntoViewIfNeeded();
       },
     },
-    { name: 'inspect-phone', path: '/vise/batch_demo-april/inspect?fly=i1-1', size: PHONE },
+    {
+      name: 'outing-phone',
+      path: '/out/outing_demo-may',
+      size: PHONE,
+      act: async (page) => {
+        await page.getByRole('button', { name: /^What is seen/ }).click();
+      },
+    },
   ];
 
 async function main(only: readonly string[], out: string) {

@@ -14,6 +14,10 @@ export interface OutingTimes {
 const LONGEST_H = 36;
 const STRAY_H = 2;
 
+/** One that goes on lasted at least until the last thing that happened. */
+const untilOf = ({ start, end, events }: OutingTimes) =>
+  end ?? events.reduce((last, at) => (at > last ? at : last), start);
+
 const hours = (from: string, to: string) => (Date.parse(to) - Date.parse(from)) / 3_600_000;
 
 /** What cannot be of an outing's times: it ends before it starts, lasts for days, another one goes on meanwhile, a fly comes off before it goes on, a clock jumped. */
@@ -25,8 +29,9 @@ export function outingFaults(outing: OutingTimes, others: readonly OutingTimes[]
   else if (end !== null && hours(start, end) > LONGEST_H) say('outing-long', { hours: Math.round(hours(start, end)) });
   for (const other of others) {
     if (other.id === outing.id) continue;
-    const both = start < (other.end ?? '9') && other.start < (end ?? '9');
-    if (both) say('outing-overlaps', { other: other.start });
+    const bothOpen = end === null && other.end === null;
+    if (bothOpen || (start < untilOf(other) && other.start < untilOf(outing)))
+      say('outing-overlaps', { other: other.start });
   }
   for (const fly of team)
     if (fly.off !== null && hours(fly.on, fly.off) < 0) say('outing-fly-backwards', { fly: fly.name });

@@ -122,6 +122,18 @@ describe('times of an outing', () => {
       ['outing-overlaps'],
     ],
     ['one after the other', outing(), [outing({ id: 'b', start: '2033-05-22T21:00', end: null })], []],
+    [
+      'one that goes on is no longer than what happened on it',
+      outing(),
+      [outing({ id: 'b', start: '2033-05-20T21:00', end: null, events: [] })],
+      [],
+    ],
+    [
+      'two that go on',
+      outing({ end: null }),
+      [outing({ id: 'b', start: '2033-05-20T21:00', end: null, events: [] })],
+      ['outing-overlaps'],
+    ],
     ['with itself it never overlaps', outing(), [outing()], []],
     [
       'a fly off before it is on',

@@ -153,6 +153,18 @@ test('the Water step of a match tells what its fly did on outings, each a link',
   expect(rows[0]).toHaveTextContent('2.6 h · 2 took, 2 refused');
 });
 
+test('times that cannot be are said on the page, with what to do', async () => {
+  await openScreen(<OutingScreen id="outing_demo-may" />);
+  expect(screen.queryByText(/^This outing/)).toBeNull();
+  unfold('The water and the day');
+  fireEvent.change(screen.getByLabelText('Ended'), { target: { value: '2033-05-22T16:00' } });
+  expect(
+    screen.getByText(
+      'This outing ends at 22 May 2033, 16:00, before it starts at 22 May 2033, 17:45: set one of the two',
+    ),
+  ).toBeInTheDocument();
+});
+
 test('Now leads to where an outing is begun, and to the one that goes on', async () => {
   const shown = await goingOut();
   press('Took: Auldry low emerger, 0 so far');

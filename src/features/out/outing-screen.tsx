@@ -33,13 +33,20 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
     timesOf(id, outing),
     Object.entries(outings).map(([other, own]) => timesOf(other, own)),
   );
+  const spoken = (params: (typeof faults)[number]['params']) =>
+    Object.fromEntries(
+      Object.entries(params).map(([key, value]) => [
+        key,
+        typeof value === 'string' && STAMP.test(value) ? speech.day(value, true) : value,
+      ]),
+    );
   const first = (
     <>
       {faults.length > 0 ? (
         <View className="gap-1 px-5 pb-4">
           {faults.map((fault) => (
             <Say key={fault.code} tone="dawn">
-              {words('out.fault', { fault: speech.say(fault, 'fault') })}
+              {words('out.fault', { fault: speech.say({ ...fault, params: spoken(fault.params) }, 'fault') })}
             </Say>
           ))}
         </View>
@@ -96,6 +103,8 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
     </Page>
   );
 }
+
+const STAMP = /^\d{4}-\d\d-\d\dT/;
 
 /** What came of an outing: in all, and by fly. */
 function Came({ outing }: { outing: OutingRecord }) {

@@ -14,7 +14,7 @@ import {
 import { useAct } from '@/state';
 import { NumberField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { Field, Fold, Pick, Toggle } from '@/ui/primitives';
+import { Field, Fold, Pick, Toggle, When } from '@/ui/primitives';
 
 const UNSAID = '';
 
@@ -71,6 +71,24 @@ export function StateFold({ id, outing }: { id: string; outing: OutingRecord }) 
             onChange={(airC) => act(setOuting, { outingId: id, airC })}
           />
         </View>
+      </View>
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-44 flex-1">
+          <When
+            label={words('out.began')}
+            value={outing.start}
+            onChange={(start) => act(setOuting, { outingId: id, start })}
+          />
+        </View>
+        {outing.end ? (
+          <View className="min-w-44 flex-1">
+            <When
+              label={words('out.ended-at')}
+              value={outing.end}
+              onChange={(end) => act(setOuting, { outingId: id, end })}
+            />
+          </View>
+        ) : null}
       </View>
       <View className="flex-row">
         <Field
