@@ -11,5 +11,5 @@ export {
   type OutingTally,
 } from './events';
 export { outingFaults, type OutingTimes } from './faults';
-export { ALL_FLIES, flyStats, type Flown, type FlyStats } from './stats';
+export { flyStats, type Flown, type FlyStats } from './stats';
 export { ruleFaults, type RuledFly, type WaterRules } from './rules';

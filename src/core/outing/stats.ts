@@ -29,7 +29,7 @@ export interface FlyStats extends Flown {
 /** Before anything is known of a fly it counts as this much fishing of the usual fly: hours, and fish that came. */
 const PRIOR = { hours: 2, fish: 4 } as const;
 const EDGE = 0.025;
-export const ALL_FLIES = 'all';
+const ALL_FLIES = 'all';
 
 const sum = (flies: readonly Flown[], of: 'hours' | 'takes' | 'refused') =>
   flies.reduce((all, fly) => all + fly[of], 0);
