@@ -42,7 +42,7 @@ test('soaked it rides lower; a match carries its card; the reasons say what bear
   ]);
   const match = file('m.json', run('match', '--order', 'mayfly', '--stage', 'dun', '--length', '8', '--json').stdout);
   expect(json('ride', '--card', match).value.state).toMatch(/^(high|film)$/);
-  expect(run('ride', '--card', dun).stdout).toMatch(/^Rides high, on its tips\s+It weighs 24\.6 mg/);
+  expect(run('ride', '--card', dun).stdout).toMatch(/^Rides high, on its tips\s+It weighs 25 mg/);
 });
 
 test('what cannot be is said beside its flag', () => {

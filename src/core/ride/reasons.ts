@@ -4,7 +4,8 @@ import type { Ride } from './ride';
 
 /** Why a fly rides as it does: what it weighs, what bears it, how long, how quickly it sinks, and that it is a model. Codes of speech. */
 export function rideReasons(ride: Ride, bearing: Bearing, soaked: number | null): Reason[] {
-  const mg = (value: number) => Math.round(value * 10) / 10;
+  // A model has no tenths of ten milligrams.
+  const mg = (value: number) => (value >= 10 ? Math.round(value) : Math.round(value * 10) / 10);
   const lies = bearing.frontMg + bearing.behindMg;
   return [
     reason('ride-weighs', { mg: mg(ride.massMg) }),

@@ -65,7 +65,7 @@ export function PlanSession() {
           </Say>
           <Say tone="soft">
             {words('plan.why', {
-              lost: speech.number(hours! * rate!, 1),
+              lost: speech.number(hours! * rate!, Number.isInteger(hours! * rate!) ? 0 : 1),
               percent: speech.number(100 * chanceShort(carry, hours! * rate!), 1),
             })}
           </Say>
