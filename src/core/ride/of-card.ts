@@ -28,6 +28,7 @@ export interface FlyInWater {
 
 const METAL = { tungsten: 17, brass: 8.5, glass: 2.5, lead: 11.3, tin: 7.3 } as const;
 const STEEL = 7.8;
+const THREAD_DENSITY = 1.15;
 const round = (mm: number) => (Math.PI / 4) * mm ** 2;
 
 type Does = Pick<Material, 'floats' | 'absorbency' | 'density_g_cm3'>;
@@ -141,6 +142,22 @@ function partOf(card: Card, part: CardPart, does: Does, posted: boolean): RidePa
   });
 }
 
+/** What weighs and bears nothing. */
+const borne = (part: string, kind: PartId, massMg: number, volumeMm3: number): RidePart => ({
+  part,
+  kind,
+  mm: 0,
+  massMg,
+  volumeMm3,
+  areaMm2: 0,
+  lyingMm: 0,
+  tips: 0,
+  airMm3: 0,
+  front: 1,
+  sheds: false,
+  absorbency: 0,
+});
+
 /** What a card's fly weighs and fills, and what bears it; what no card measures is about. */
 export function flyInWater(card: Card, materials: readonly Material[]): FlyInWater {
   const known = new Map(materials.map((material) => [material.id, material]));
@@ -152,35 +169,12 @@ export function flyInWater(card: Card, materials: readonly Material[]): FlyInWat
   const metal = card.weights.filter(({ kind }) => kind !== 'hook-wire');
   const weightMg = metal.reduce((sum, { mass_mg }) => sum + mass_mg, 0);
   const [thread] = card.threads;
-  parts.push({
-    part: 'thread',
-    kind: 'head',
-    mm: 0,
-    massMg: ((thread?.denier ?? 70) / 9000) * TIED.threadMm * 1e-3 * 1e3,
-    volumeMm3: (((thread?.denier ?? 70) / 9000) * TIED.threadMm) / 1.15,
-    areaMm2: 0,
-    lyingMm: 0,
-    tips: 0,
-    airMm3: 0,
-    front: 1,
-    sheds: false,
-    absorbency: 0.5,
-  });
+  const threadMg = ((thread?.denier ?? 70) / 9000) * TIED.threadMm;
+  parts.push(borne('thread', 'head', threadMg, threadMg / THREAD_DENSITY));
   for (const { mass_mg, metal: of } of metal)
-    parts.push({
-      part: 'weight',
-      kind: 'weight',
-      mm: 0,
-      massMg: mass_mg,
-      volumeMm3: mass_mg / METAL[(of ?? 'lead') as keyof typeof METAL],
-      areaMm2: 0,
-      lyingMm: 0,
-      tips: 0,
-      airMm3: 0,
-      front: 1,
-      sheds: false,
-      absorbency: 0,
-    });
+    parts.push(
+      borne('weight', 'weight', mass_mg, mass_mg / (METAL[(of ?? 'lead') as keyof typeof METAL] ?? METAL.brass)),
+    );
   const hookMg = card.hook.mass_mg ?? STEEL * round(card.hook.wire_mm) * (card.hook.shank_mm * 2.6);
   const thick = Math.max(card.hook.wire_mm, ...card.parts.map(({ thick_mm }) => thick_mm ?? 0));
   return { hookMg, parts, weightMg, lengthMm: card.hook.shank_mm, thickMm: thick };
