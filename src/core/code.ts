@@ -1,7 +1,8 @@
 import type { Evidence } from '@/catalogue/ids';
 
-/** A parameter of a coded message. Lengths and ids are tagged so that speech can put them in the reader's unit and language. */
-export type Param = string | number | null | { mm: number } | { kind: string; id: string } | { list: Param[] };
+/** A parameter of a coded message. Lengths, times and ids are tagged so that speech can put them in the reader's unit and language. */
+export type Param =
+  string | number | null | { mm: number } | { at: string } | { kind: string; id: string } | { list: Param[] };
 
 /** What core says instead of prose: src/speech turns it into words. */
 export interface Coded {

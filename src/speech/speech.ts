@@ -195,6 +195,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     if (typeof value === 'number') return Number.isInteger(value) ? String(value) : value.toFixed(1);
     if (typeof value === 'string') return value.startsWith(SAY) ? t(`say.${value.slice(SAY.length)}`) : value;
     if ('mm' in value) return length(value.mm);
+    if ('at' in value) return day(value.at, true);
     if ('list' in value) return list(value.list.map(param));
     return plain(value.kind as IdKind, value.id);
   };

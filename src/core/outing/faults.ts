@@ -25,17 +25,17 @@ export function outingFaults(outing: OutingTimes, others: readonly OutingTimes[]
   const { start, end, team, events } = outing;
   const faults: Coded[] = [];
   const say = (code: string, params: Coded['params'] = {}) => faults.push({ code, params });
-  if (end !== null && hours(start, end) < 0) say('outing-backwards', { start, end });
+  if (end !== null && hours(start, end) < 0) say('outing-backwards', { start: { at: start }, end: { at: end } });
   else if (end !== null && hours(start, end) > LONGEST_H) say('outing-long', { hours: Math.round(hours(start, end)) });
   for (const other of others) {
     if (other.id === outing.id) continue;
     const bothOpen = end === null && other.end === null;
     if (bothOpen || (start < untilOf(other) && other.start < untilOf(outing)))
-      say('outing-overlaps', { other: other.start });
+      say('outing-overlaps', { other: { at: other.start } });
   }
   for (const fly of team)
     if (fly.off !== null && hours(fly.on, fly.off) < 0) say('outing-fly-backwards', { fly: fly.name });
   const stray = events.filter((at) => hours(at, start) > STRAY_H || (end !== null && hours(end, at) > STRAY_H));
-  if (stray.length > 0) say('outing-clock', { count: stray.length, at: stray[0]! });
+  if (stray.length > 0) say('outing-clock', { count: stray.length, at: { at: stray[0]! } });
   return faults;
 }

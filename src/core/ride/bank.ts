@@ -1,4 +1,5 @@
 import type { BankChangeId } from '@/catalogue/ids';
+import { WIRE_CLASS } from '../constants';
 import type { FlyInWater, RidePart } from './of-card';
 import { rideOf, type Ride } from './ride';
 
@@ -9,7 +10,7 @@ export interface OnBank {
 }
 
 /** One class of wire heavier is so much thicker (formulas §6), and its mass goes by the square. */
-const WIRE_CLASS = 1.058 ** 2;
+const HEAVIER = WIRE_CLASS.perX ** 2;
 /** A split of fur pinched on in front: mm in the film, mg. */
 const FUR = { mm: 3, mg: 1 } as const;
 /** What changes less than this is not worth a wet knife. */
@@ -38,8 +39,8 @@ const CHANGES: Readonly<Record<OnBank['id'], (fly: FlyInWater) => Ride>> = {
       each(fly, (part) => (isBehind(part) ? { ...part, sheds: false } : part)),
       0,
     ),
-  'lighter-wire': (fly) => rideOf(hooked(fly, 1 / WIRE_CLASS), 0),
-  'heavier-wire': (fly) => rideOf(hooked(fly, WIRE_CLASS), 0),
+  'lighter-wire': (fly) => rideOf(hooked(fly, 1 / HEAVIER), 0),
+  'heavier-wire': (fly) => rideOf(hooked(fly, HEAVIER), 0),
   'add-fur': (fly) => {
     const fur: RidePart = {
       part: 'fur',

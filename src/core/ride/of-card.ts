@@ -1,5 +1,6 @@
 import type { FunctionId, PartId } from '@/catalogue/ids';
-import { TIED } from '../constants';
+import { FIBRE_DENSITY, HOOK_STEEL, METAL_DENSITY, TIED } from '../constants';
+import { hookMass } from '../hooks';
 import type { Card, CardPart } from '../card/card-shape';
 import type { Material } from '../materials';
 import type { Afloat } from './float';
@@ -26,10 +27,12 @@ export interface FlyInWater {
   thickMm: number;
 }
 
-const METAL = { tungsten: 17, brass: 8.5, glass: 2.5, lead: 11.3, tin: 7.3 } as const;
-const STEEL = 7.8;
-const THREAD_DENSITY = 1.15;
+/** g/m³, as threads are told, in mg/mm³. */
+const PER_MM3 = 1e-6;
 const round = (mm: number) => (Math.PI / 4) * mm ** 2;
+
+/** Gape of a hook that was written by hand without one, as a share of its shank. */
+const USUAL_GAPE = 0.6;
 
 type Does = Pick<Material, 'floats' | 'absorbency' | 'density_g_cm3'>;
 /** What is known of a material that is not in the catalogue: no more than that it is stuff. */
@@ -94,7 +97,7 @@ function partOf(card: Card, part: CardPart, does: Does, posted: boolean): RidePa
     });
   }
   if (use === 'body.foam') {
-    const wide = part.wide_mm ?? TIED.strip.wide * (card.hook.gape_mm ?? 0.6 * card.hook.shank_mm);
+    const wide = part.wide_mm ?? TIED.strip.wide * (card.hook.gape_mm ?? USUAL_GAPE * card.hook.shank_mm);
     const volume =
       BODIES.has(kind) && part.thick_mm !== null
         ? 0.8 * round(part.thick_mm) * length
@@ -169,15 +172,16 @@ export function flyInWater(card: Card, materials: readonly Material[]): FlyInWat
   const metal = card.weights.filter(({ kind }) => kind !== 'hook-wire');
   const weightMg = metal.reduce((sum, { mass_mg }) => sum + mass_mg, 0);
   const [thread] = card.threads;
+  const threadFibre = known.get(thread?.material ?? '')?.fibre ?? 'nylon';
   const threadMg = ((thread?.denier ?? 70) / 9000) * TIED.threadMm;
-  parts.push(borne('thread', 'head', threadMg, threadMg / THREAD_DENSITY));
+  parts.push(borne('thread', 'head', threadMg, threadMg / (PER_MM3 * FIBRE_DENSITY[threadFibre])));
   for (const { mass_mg, metal: of } of metal)
-    parts.push(
-      borne('weight', 'weight', mass_mg, mass_mg / (METAL[(of ?? 'lead') as keyof typeof METAL] ?? METAL.brass)),
-    );
-  const hookMg = card.hook.mass_mg ?? STEEL * round(card.hook.wire_mm) * (card.hook.shank_mm * 2.6);
+    parts.push(borne('weight', 'weight', mass_mg, mass_mg / METAL_DENSITY[of ?? 'lead']));
+  const { shank_mm, gape_mm, wire_mm, eye_mm } = card.hook;
+  const hookMg =
+    card.hook.mass_mg ?? hookMass(shank_mm, gape_mm ?? USUAL_GAPE * shank_mm, wire_mm, eye_mm ?? 3 * wire_mm);
   const thick = Math.max(card.hook.wire_mm, ...card.parts.map(({ thick_mm }) => thick_mm ?? 0));
   return { hookMg, parts, weightMg, lengthMm: card.hook.shank_mm, thickMm: thick };
 }
 
-export const hookVolume = (hookMg: number): number => hookMg / STEEL;
+export const hookVolume = (hookMg: number): number => hookMg / HOOK_STEEL.density;

@@ -54,7 +54,7 @@ test('outings stand the latest first and are found by water, fly or note; one be
 test('on a clean store a water is named, or not', async () => {
   const shown = await openScreen(<OutingsScreen />, 'clean');
   expect(screen.getByText('No outing yet.')).toBeInTheDocument();
-  fireEvent.change(screen.getByLabelText('Name of the water'), { target: { value: 'Mill Pool' } });
+  fireEvent.change(screen.getByLabelText('Name of another water'), { target: { value: 'Mill Pool' } });
   press('Begin now');
   const [one] = Object.values(outings(shown));
   expect(shown.store.getState().records.entities.water[one!.waterId!]!.name).toBe('Mill Pool');
@@ -151,6 +151,26 @@ test('the Water step of a match tells what its fly did on outings, each a link',
   const rows = screen.getAllByRole('link', { name: /^River Auldry/ });
   expect(rows.map((row) => row.getAttribute('href'))).toEqual(['/out/outing_demo-may', '/out/outing_demo-april']);
   expect(rows[0]).toHaveTextContent('2.6 h · 2 took, 2 refused');
+});
+
+test('an outing at a water without a name gets one later, known or new', async () => {
+  const before = await openScreen(<OutingsScreen />, 'clean');
+  press('Begin now');
+  const { id } = (went.to.at(-1) as { params: { id: string } }).params;
+  before.unmount();
+  const shown = await openScreen(<OutingScreen id={id} />, before.store);
+  expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('A water without a name');
+  unfold('The water and the day');
+  fireEvent.change(screen.getByLabelText('Name of another water'), { target: { value: 'Mill Pool' } });
+  press('Name it');
+  expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Mill Pool');
+  choose('Water', 'Another water');
+  fireEvent.change(screen.getByLabelText('Name of another water'), { target: { value: 'Weir' } });
+  press('Name it');
+  choose('Water', 'Mill Pool');
+  const { water, outing } = shown.store.getState().records.entities;
+  expect(water[outing[id]!.waterId!]!.name).toBe('Mill Pool');
+  expect(Object.keys(water)).toHaveLength(2);
 });
 
 test('times that cannot be are said on the page, with what to do', async () => {

@@ -4,13 +4,15 @@ import { useStore } from 'react-redux';
 import { NONE_LOGGED, outingFaults, UNKNOWN_FLY, type LoggedCount } from '@/core/outing';
 import { deleteOuting, endOuting, hoursOut, setOuting, timesOf, type OutingRecord } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
-import { AfterHead, CautionOfTheDay, Missing, Page, TwoColumns, useSpeech, useWords } from '@/features/shell';
+import { AfterHead, CautionOfTheDay, Missing, Page, TwoColumns, useNow, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, More, Say } from '@/ui/primitives';
 import { cameText } from './came';
 import { Log } from './log';
 import { SeenFold } from './seen-fold';
 import { TeamFold } from './team-fold';
 import { RulesFold, StateFold } from './water-folds';
+
+const MINUTE_MS = 60_000;
 
 /** One outing: while it goes on its log first, with one wet thumb; later what came of it, to be read years on. */
 export function OutingScreen({ id }: { id: string }) {
@@ -27,26 +29,20 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
   const { getState, ports } = useStore() as unknown as Store;
   const water = useApp((state) => (outing.waterId ? state.records.entities.water[outing.waterId] : undefined));
   const open = outing.end === null;
+  useNow(MINUTE_MS);
   const now = nowOf(getState(), ports);
   const outings = useApp((state) => state.records.entities.outing);
   const faults = outingFaults(
     timesOf(id, outing),
     Object.entries(outings).map(([other, own]) => timesOf(other, own)),
   );
-  const spoken = (params: (typeof faults)[number]['params']) =>
-    Object.fromEntries(
-      Object.entries(params).map(([key, value]) => [
-        key,
-        typeof value === 'string' && STAMP.test(value) ? speech.day(value, true) : value,
-      ]),
-    );
   const first = (
     <>
       {faults.length > 0 ? (
         <View className="gap-1 px-5 pb-4">
           {faults.map((fault) => (
-            <Say key={fault.code} tone="dawn">
-              {words('out.fault', { fault: speech.say({ ...fault, params: spoken(fault.params) }, 'fault') })}
+            <Say key={JSON.stringify(fault)} tone="dawn">
+              {words('out.fault', { fault: speech.say(fault, 'fault') })}
             </Say>
           ))}
         </View>
@@ -63,7 +59,7 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
     <AfterHead>
       <View className="border-t border-line">
         <TeamFold {...{ id, outing, now, open }} />
-        <SeenFold {...{ id, outing, open }} />
+        <SeenFold {...{ id, outing, now, open }} />
         <StateFold id={id} outing={outing} />
         {outing.waterId && water ? <RulesFold id={outing.waterId} water={water} /> : null}
         <View className="flex-row flex-wrap items-center gap-3 px-5 pt-4">
@@ -103,8 +99,6 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
     </Page>
   );
 }
-
-const STAMP = /^\d{4}-\d\d-\d\dT/;
 
 /** What came of an outing: in all, and by fly. */
 function Came({ outing }: { outing: OutingRecord }) {

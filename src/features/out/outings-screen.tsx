@@ -5,10 +5,10 @@ import { outingsLatest, runningOuting, startOuting } from '@/records';
 import { foundBy } from '@/speech/card';
 import { useAct, useApp } from '@/state';
 import { InList, Page, useSpeech, useWords } from '@/features/shell';
-import { Button, Field, Pick, Row, Say } from '@/ui/primitives';
+import { Button, Field, Row, Say } from '@/ui/primitives';
+import { NEW_WATER, WaterChoice } from './water-choice';
 import { Rows } from '@/ui/primitives/rows';
 
-const NEW_WATER = 'new';
 const ROW_TALL = 64;
 
 /** Outings, the latest first; one is begun here with a tap. */
@@ -92,24 +92,7 @@ function Begin() {
   };
   return (
     <View className="gap-3 px-5 pb-6">
-      {names.length > 0 ? (
-        <View className="flex-row">
-          <Pick
-            label={words('out.where-to')}
-            choices={[
-              ...names.map(([id, own]) => ({ id, label: own.name })),
-              { id: NEW_WATER, label: words('out.new-water') },
-            ]}
-            value={water}
-            onChange={setChosen}
-          />
-        </View>
-      ) : null}
-      {water === NEW_WATER ? (
-        <View className="flex-row">
-          <Field label={words('out.water-name')} value={name} onType={setName} />
-        </View>
-      ) : null}
+      <WaterChoice value={water} onChange={setChosen} name={name} onName={setName} />
       <Button kind="main" tall className="self-start" label={words('out.begin')} onPress={start} />
     </View>
   );

@@ -1,8 +1,7 @@
 import { View } from 'react-native';
-import { useStore } from 'react-redux';
 import type { RiseFormId, SeenId } from '@/catalogue/ids';
 import { noteSeen, type OutingRecord } from '@/records';
-import { nowOf, useAct, useApp, type Store } from '@/state';
+import { useAct, useApp } from '@/state';
 import { selectStagesUp } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
 import { latelySeen } from './lately-seen';
@@ -11,14 +10,12 @@ import { Digits, Fold, Row, Say } from '@/ui/primitives';
 const SHOWN = 3;
 
 /** What is seen on the water, a tap each with its time, and which stages that speaks for before any insect is in hand. */
-export function SeenFold({ id, outing, open }: { id: string; outing: OutingRecord; open: boolean }) {
+export function SeenFold({ id, outing, now, open }: { id: string; outing: OutingRecord; now: string; open: boolean }) {
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
-  const { getState, ports } = useStore() as unknown as Store;
   const { tally } = outing;
   const events = tally.latest.map(({ event }) => event);
-  const now = nowOf(getState(), ports);
   const { seen, rise } = latelySeen(outing, now);
   const up = useApp((state) => selectStagesUp(state, seen, rise, outing.start)).slice(0, SHOWN);
   const count = Object.values({ ...tally.seen, ...tally.rises }).reduce((sum, n) => sum + (n ?? 0), 0);

@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import {
   AIR_C,
   CLARITIES,
+  placeOuting,
   SKIES,
   setOuting,
   setWater,
@@ -14,7 +16,8 @@ import {
 import { useAct } from '@/state';
 import { NumberField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { Field, Fold, Pick, Toggle, When } from '@/ui/primitives';
+import { Button, Field, Fold, Pick, Toggle, When } from '@/ui/primitives';
+import { NEW_WATER, WaterChoice } from './water-choice';
 
 const UNSAID = '';
 
@@ -48,6 +51,7 @@ export function StateFold({ id, outing }: { id: string; outing: OutingRecord }) 
   ]);
   return (
     <Fold wide title={words('out.state')} line={line || words('out.state-none')}>
+      <Where id={id} outing={outing} />
       <View className="flex-row flex-wrap gap-3">
         {pick('level', WATER_LEVELS)}
         {pick('clarity', CLARITIES)}
@@ -98,6 +102,39 @@ export function StateFold({ id, outing }: { id: string; outing: OutingRecord }) 
         />
       </View>
     </Fold>
+  );
+}
+
+/** Where it was: another water that is known, or one that is named now. */
+function Where({ id, outing }: { id: string; outing: OutingRecord }) {
+  const words = useWords();
+  const act = useAct();
+  const [naming, setNaming] = useState(false);
+  const [name, setName] = useState('');
+  return (
+    <View className="gap-3">
+      <WaterChoice
+        value={naming || !outing.waterId ? NEW_WATER : outing.waterId}
+        onChange={(water) => {
+          setNaming(water === NEW_WATER);
+          if (water !== NEW_WATER) act(placeOuting, { outingId: id, water });
+        }}
+        name={name}
+        onName={setName}
+      />
+      {naming || !outing.waterId ? (
+        <Button
+          className="self-start"
+          label={words('out.name-it')}
+          disabled={name.trim() === ''}
+          onPress={() => {
+            act(placeOuting, { outingId: id, water: { name: name.trim() } });
+            setNaming(false);
+            setName('');
+          }}
+        />
+      ) : null}
+    </View>
   );
 }
 

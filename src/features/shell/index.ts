@@ -11,5 +11,6 @@ export { SpeechProvider, useSpeech, useWords } from './speech-context';
 export { useKeyDown } from './use-key-down';
 export { SaidBack } from './said-back';
 export { TwoColumns } from './two-columns';
+export { useNow } from './use-now';
 export { useNewMatch } from './use-new-match';
 export { useWidth } from './use-width';

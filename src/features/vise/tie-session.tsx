@@ -17,13 +17,13 @@ import {
 import { selectDevice, useAct, useApp } from '@/state';
 import { StepBar, StepView, TieBar, useStepKeys } from '@/features/bench';
 import { lowered } from '@/speech';
-import { Missing, PageHeading, useSpeech, useTitle, useWords } from '@/features/shell';
+import { Missing, PageHeading, useNow, useSpeech, useTitle, useWords } from '@/features/shell';
 import { Button, Choose, Digits, Fold, Say, Toggle, WordLink } from '@/ui/primitives';
 import { useAwake } from './awake';
 import { useBell } from './bell';
 import { countdown, flyName } from './names';
 import { canSpeak, useReadAloud } from './read-aloud';
-import { useNow, useRest } from './use-session';
+import { useRest } from './use-session';
 import { Waits, waitsOf } from './waits';
 
 /** The vise, full screen: the fly and the step that come next in the whole session, and what dries meanwhile. */

@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useStore } from 'react-redux';
 import { addSeconds, format, parseISO } from 'date-fns';
 import { restOf, type Rest, type Running } from '@/core/session';
@@ -6,17 +6,7 @@ import type { Card } from '@/core/tying';
 import type { BatchRecord } from '@/records';
 import { nowOf, useApp, type Store } from '@/state';
 import { runningOf, selectOwnMinutes } from '@/state/answering';
-
-/** Real time, ms since 1970, told anew every so often. */
-export function useNow(everyMs: number): number {
-  const { ports } = useStore() as unknown as Store;
-  const [now, setNow] = useState(() => ports.now());
-  useEffect(() => {
-    const on = setInterval(() => setNow(ports.now()), everyMs);
-    return () => clearInterval(on);
-  }, [ports, everyMs]);
-  return now;
-}
+import { useNow } from '@/features/shell';
 
 /** A time of day so many seconds from now, by the clock the tier goes by: `21:40`. */
 export function useClock(): (seconds: number) => string {

@@ -18,6 +18,15 @@ export const startOuting = command<{ water: string | { name: string } | null }, 
   },
 );
 
+/** Where an outing was, said later. */
+export const placeOuting = command<{ outingId: string; water: string | { name: string } | null }>(
+  'outing-water',
+  (draft, { outingId, water }, around) => {
+    const outing = found(draft.outing, outingId);
+    outing.waterId = water === null || typeof water === 'string' ? water : makeWater(draft, water.name, around);
+  },
+);
+
 export const endOuting = command<{ outingId: string }>('end-outing', (draft, { outingId }, { now }) => {
   const outing = found(draft.outing, outingId);
   outing.end = now < outing.start ? outing.start : now;

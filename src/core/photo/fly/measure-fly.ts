@@ -1,7 +1,6 @@
 import type { PartId, StyleId } from '@/catalogue/ids';
 import type { Coded } from '../../code';
-import { deltaE, labOfHex } from '../../colour';
-import { hookMarks, type HookDimensions, type Point } from '../../hooks/drawn';
+import { hookMarks, type Point } from '../../hooks/drawn';
 import { boxed } from '../field/light';
 import { tonesOf, type Tones } from '../field/tones';
 import { notPaper, piecesOf } from '../body/separate';
@@ -11,31 +10,12 @@ import { findCard } from '../find/find-card';
 import type { Photograph } from '../picture';
 import { litField } from '../field/lit-field';
 import type { OnCrop, PhotoMeasure, Report } from '../measure-photo';
-import { bodyEnds, type Slice } from './body-ends';
-import { inkAt, placer, poseOf, type Ink, type Pose } from './pose';
+import { laidOf } from './laid';
+import { ON, STEP_MM, type Seen } from './seen';
+import type { FlySought, SoughtPart } from './sought';
 
-/** How a part is sought: along the hook, out from where it is tied in, or by one barb. */
-export interface SoughtPart {
-  id: string;
-  kind: PartId;
-  taken: 'along' | 'out' | 'barb';
-  /** What the card says, mm; where it begins and ends along the hook from the back of the eye. */
-  mm: number;
-  fromMm: number;
-  toMm: number | null;
-  thickMm: number;
-  /** Its colour, where the card has one. */
-  hex: `#${string}` | null;
-}
-
-/** What is known of a tied fly before it is photographed. */
-export interface FlySought {
-  style: StyleId;
-  hook: HookDimensions;
-  /** Whether the hook's lengths are of its maker or measured, and not estimated. */
-  hookKnown: boolean;
-  parts: readonly SoughtPart[];
-}
+export type { FlySought, SoughtPart } from './sought';
+import { inkAt, placer, poseOf, type Ink } from './pose';
 
 /** A part between its two ends, card millimetres; `sure` where both were found, else they lie where the card would have them and are set by hand. */
 export interface FlyPart {
@@ -75,11 +55,8 @@ const UPRIGHT: ReadonlySet<StyleId> = new Set([
 const WINGS: ReadonlySet<PartId> = new Set(['wing', 'hair-wing', 'post', 'tuft']);
 const TAILS: ReadonlySet<PartId> = new Set(['tail', 'shuck']);
 
-/** Ink above this is something. */
-const ON = 0.34;
 /** A thin thing stands so far out of the paper (CIELAB), or by so much of what the paper's grain asks. */
 const FINE = { least: 4.5, ofThreshold: 0.75 } as const;
-const STEP_MM = 0.04;
 /** So much of a sector has to be clear of the wire for it to be read. */
 const OPEN = 0.55;
 /** A gap so wide ends a part, mm. */
@@ -102,21 +79,6 @@ const MOST_SCALE = 24;
 /** The hook's plane lies so high over the card, about, mm, and its spread. */
 const HEIGHT = { mm: 1.6, sd: 1.2 } as const;
 const HOOK_SD = { known: 0.014, estimated: 0.05 } as const;
-/** An end of the body is told by colour where the card changes it by so much (CIELAB), where no other reading is nearly as good (nats), and where it changes in about the card's direction (cosine). Slices reach to where the shank bends and beyond the eye. */
-const PLAIN = {
-  colours: 8,
-  margin: 4.5,
-  alike: 0.5,
-  windowMm: 0.5,
-  clearMm: 0.1,
-  straight: 0.78,
-  bend: 1.02,
-  beyondMm: 1.6,
-} as const;
-/** Parts join where one ends so near the other's beginning. */
-const JOINED_MM = 0.4;
-/** Barbs and wings over the body hide its colour: what stands out beside it, over how much, what share is too much, and what is then still believed. */
-const COVER = { fromMm: 0.9, besideMm: 0.35, wideMm: 0.9, most: 0.35, weight: 0.15, nearMm: 0.16, plain: 0.2 } as const;
 /** Pale fibres on pale paper lose their tips: what stands out no more than this is set by hand. */
 const PLAIN_TIP = 2.6;
 const FAINT_BEYOND = 0.9;
@@ -138,22 +100,6 @@ const nothing = (code: string, card: PhotoMeasure['card']): FlyMeasure => ({
   scale: { times: 1, sd: 0 },
   parts: [],
 });
-
-interface Seen {
-  ink: Ink;
-  /** Thin things too, by what stands out of the paper's grain. */
-  fine(p: Point): boolean;
-  /** How far a place stands out of the paper, over what the paper's grain asks. */
-  stands(p: Point): number;
-  /** Whether a place lies well within the clear field: what reaches its rim may go on beyond. */
-  inside(p: Point): boolean;
-  pose: Pose;
-  /** Ink at a place of the hook's own millimetres. */
-  at(p: Point): number;
-  /** Whether the bare wire is there. */
-  wire(p: Point): boolean;
-  onHook(mm: number): Point;
-}
 
 /** Radii outward from a place at which something is there, as how many separate things and how broad the broadest is, mm. */
 function around(
@@ -252,109 +198,6 @@ function isTip(seen: Seen, from: Point, reach: number, sector: readonly [number,
 /** Whether the bend lies where the hook's dimensions have it. */
 const bendFound = ({ pose }: Seen, times: number): boolean =>
   Math.abs(pose.shank - times) <= BEND_OFF.shank && Math.abs(pose.gape - times) <= BEND_OFF.gape;
-
-/** Parts that lie one before the other along the hook, the rearmost first; those of one colour, whose end nobody sees, together. */
-function chainOf({ parts }: FlySought): SoughtPart[][] {
-  const chain: SoughtPart[][] = [];
-  const along = parts
-    .filter(
-      ({ taken, fromMm, toMm, mm }) => taken === 'along' && toMm !== null && Math.abs(fromMm - toMm - mm) < 0.1 * mm,
-    )
-    .sort((a, b) => b.fromMm - a.fromMm);
-  for (const part of along) {
-    const last = chain.at(-1)?.at(-1);
-    if (last && Math.abs(part.fromMm - last.toMm!) > JOINED_MM) break;
-    if (last && (!part.hex || !last.hex || deltaE(labOfHex(part.hex), labOfHex(last.hex)) < PLAIN.colours))
-      chain.at(-1)!.push(part);
-    else chain.push([part]);
-  }
-  return chain;
-}
-
-/** Ends of what lies along the hook, by part: where it begins and ends, mm from the back of the eye, for those whose both ends are plain. */
-function laidOf(
-  seen: Seen,
-  sought: FlySought,
-  tones: Tones,
-  place: (p: Point) => [number, number],
-  bend: boolean,
-): Map<string, [from: number, to: number]> {
-  const found = new Map<string, [number, number]>();
-  const chain = chainOf(sought);
-  if (chain.length === 0) return found;
-  const { width } = seen.ink;
-  const { shank: along } = seen.pose;
-  const thick = chain.flat().map(({ thickMm }) => thickMm);
-  const half = 0.3 * Math.min(...thick);
-  const start = chain[0]![0]!.fromMm * along;
-  // Where the hook bends a slice across it is none across the body.
-  const rear = Math.min(start - PLAIN.clearMm, PLAIN.straight * sought.hook.shankMm * along);
-  const over = Math.max(COVER.fromMm, 0.5 * Math.max(...thick) + COVER.besideMm);
-  const cover: number[] = [];
-  const slices: Slice[] = [];
-  for (let mm = rear; mm > -PLAIN.beyondMm; mm -= STEP_MM) {
-    const middle = seen.onHook(mm);
-    const sum: [number, number, number] = [0, 0, 0];
-    let n = 0;
-    for (let up = -half; up <= half; up += STEP_MM) {
-      const [x, y] = place([middle[0], middle[1] + up]);
-      const at = Math.floor(y) * width + Math.floor(x);
-      if (!(at >= 0 && at < tones.L.length)) continue;
-      sum[0] += tones.L[at]!;
-      sum[1] += tones.a[at]!;
-      sum[2] += tones.b[at]!;
-      n++;
-    }
-    let [lies, all] = [0, 0];
-    for (let up = over; up < over + COVER.wideMm; up += STEP_MM)
-      for (const side of [1, -1]) {
-        if (seen.at([middle[0], middle[1] + side * up]) > ON) lies++;
-        all++;
-      }
-    cover.push(lies / all);
-    slices.push({
-      lab: [sum[0] / Math.max(1, n), sum[1] / Math.max(1, n), sum[2] / Math.max(1, n)],
-      weight: n === 0 ? 0 : lies / all > COVER.most ? COVER.weight : 1,
-    });
-  }
-  const ends = bodyEnds(
-    slices,
-    STEP_MM,
-    start - rear,
-    chain.map((own) => ({ mm: along * own.reduce((sum, { mm }) => sum + mm, 0) })),
-  );
-  if (!ends) return found;
-  const mean = (values: readonly number[]) => values.reduce((sum, value) => sum + value, 0) / (values.length || 1);
-  const colour = (low: number, high: number) =>
-    [0, 1, 2].map((k) => mean(slices.slice(Math.max(0, low), Math.max(0, high)).map(({ lab }) => lab[k]!)));
-  /** Whether the colour changes there as it does on the card. */
-  const asOnCard = (at: number, behind: SoughtPart, front: SoughtPart) => {
-    const [near, far] = [Math.round(PLAIN.clearMm / STEP_MM), Math.round(PLAIN.windowMm / STEP_MM)];
-    const [here, there] = [colour(at - far, at - near), colour(at + near, at + far)];
-    const [from, to] = [labOfHex(behind.hex!), labOfHex(front.hex!)];
-    const wanted = to.map((value, k) => value - from[k]!);
-    const is = there.map((value, k) => value - here[k]!);
-    const dot = is.reduce((sum, value, k) => sum + value * wanted[k]!, 0);
-    return dot > PLAIN.alike * Math.hypot(...is) * Math.hypot(...wanted);
-  };
-  // Round the bend a body is longer than from end to end.
-  let last = { mm: start, plain: bend && start <= PLAIN.bend * sought.hook.shankMm * along };
-  chain.forEach((own, k) => {
-    const { at, margin } = ends[k]!;
-    const front = chain[k + 1]?.[0];
-    const near = Math.round(COVER.nearMm / STEP_MM);
-    const end = {
-      mm: rear - (at - 0.5) * STEP_MM,
-      plain:
-        margin > PLAIN.margin &&
-        mean(cover.slice(Math.max(0, at - near), at + near)) < COVER.plain &&
-        (!front || asOnCard(at, own.at(-1)!, front)),
-    };
-    if (own.length === 1 && last.plain && end.plain) found.set(own[0]!.id, [last.mm, end.mm]);
-    last = end;
-  });
-  return found;
-}
 
 function partsOf(
   seen: Seen,

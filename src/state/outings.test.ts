@@ -1,5 +1,5 @@
-import { createStore, openStore, act as does, redone, undone, type Store } from '@/state';
-import { memoryPorts } from '@/state/__tests__/ports';
+import { createStore, openStore, act as does, redone, undone, type Store } from '.';
+import { memoryPorts } from './__tests__/ports';
 import {
   deleteWater,
   endOuting,
@@ -20,7 +20,7 @@ import {
   takeOff,
   tieOn,
   outingSchema,
-} from '..';
+} from '@/records';
 
 async function out(): Promise<{ store: Store; id: string; flyId: string }> {
   const store = createStore(memoryPorts());
