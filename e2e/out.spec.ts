@@ -14,7 +14,7 @@ test('at the water: begun with a tap, what was logged is there after a reload, a
   await tap.click();
   await written(page);
   await page.reload();
-  await expect(page.getByRole('button', { name: 'Took: Auldry low emerger, 2 so far' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Took: Auldry low emerger.*, 2 so far$/ })).toBeVisible();
   await page.goto('/');
   await page.getByRole('link', { name: /^At the water/ }).click();
   await expect(page).toHaveURL(/\/out\/outing_/);

@@ -26,7 +26,11 @@ export function fliesIn(boxId: string, flies: Readonly<Record<string, FlyRecord>
 }
 
 /** The hook of a fly by its maker's name, or the length noted for it. */
-export function hookLine(fly: FlyRecord, hooks: ReadonlyMap<string, Hook>, speech: Speech): string {
+export function hookLine(
+  fly: Pick<FlyRecord, 'hookId' | 'lengthMm'>,
+  hooks: ReadonlyMap<string, Hook>,
+  speech: Speech,
+): string {
   const hook = fly.hookId ? hooks.get(fly.hookId) : undefined;
   if (hook) return `${hook.makerName} ${hook.modelName} ${hook.size}`;
   return fly.lengthMm ? speech.length(fly.lengthMm) : '';

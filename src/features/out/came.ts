@@ -4,3 +4,9 @@ import type { Speech } from '@/speech';
 /** What was logged, in words: `2 took, 1 refused`; empty for nothing. */
 export const cameText = (counts: LoggedCount, speech: Speech): string =>
   speech.list(LOGGED.map((what) => counts[what] > 0 && speech.t(`ui.out.came.${what}`, { count: counts[what] })));
+
+/** How long something took: minutes under an hour, then hours. */
+export const spentText = (hours: number, speech: Speech): string =>
+  hours < 1
+    ? speech.t('ui.out.minutes', { count: Math.round(60 * hours) })
+    : speech.t('ui.out.hours', { hours: speech.number(hours, 1) });

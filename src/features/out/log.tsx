@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { LOGGED, NONE_LOGGED, UNKNOWN_FLY, type LoggedId } from '@/core/outing';
 import { fishing, logFish, type OutingRecord } from '@/records';
 import { useAct } from '@/state';
+import { useHookOf } from './hook-of';
 import { SaidBack, useSpeech, useWords } from '@/features/shell';
 import { Choose, Digits, Heading, Say, TapTile } from '@/ui/primitives';
 
@@ -14,10 +15,16 @@ export function Log({ id, outing }: { id: string; outing: OutingRecord }) {
   const [what, setWhat] = useState<LoggedId>('took');
   const [said, setSaid] = useState<{ what: LoggedId; name: string } | null>(null);
   const team = fishing(outing);
+  const hookOf = useHookOf();
   const nobody = words('out.unknown');
   const places = [
-    ...team.map((fly) => ({ fly: fly.id as string | null, key: fly.id, name: fly.name, position: fly.position })),
-    ...(what === 'lost-fly' ? [] : [{ fly: null, key: UNKNOWN_FLY, name: nobody, position: null }]),
+    ...team.map((fly) => ({
+      fly: fly.id as string | null,
+      key: fly.id,
+      name: fly.name,
+      more: speech.beside([hookOf(fly), fly.position && words(`out.position.${fly.position}`)]),
+    })),
+    ...(what === 'lost-fly' ? [] : [{ fly: null, key: UNKNOWN_FLY, name: nobody, more: '' }]),
   ];
   return (
     <View className="gap-3 px-5 pb-6">
@@ -29,12 +36,16 @@ export function Log({ id, outing }: { id: string; outing: OutingRecord }) {
         value={what}
         onChange={setWhat}
       />
-      {places.map(({ fly, key, name, position }) => {
+      {places.map(({ fly, key, name, more }) => {
         const count = (outing.tally.of[key] ?? NONE_LOGGED)[what];
         return (
           <TapTile
             key={key}
-            label={words('out.log-spoken', { what: words(`out.logged.${what}`), name, count })}
+            label={words('out.log-spoken', {
+              what: words(`out.logged.${what}`),
+              name: speech.beside([name, more]),
+              count,
+            })}
             onPress={() => {
               if (act(logFish, { outingId: id, what, fly }) !== null) setSaid({ what, name });
             }}
@@ -43,9 +54,9 @@ export function Log({ id, outing }: { id: string; outing: OutingRecord }) {
               <Say weight="medium" size="lead">
                 {name}
               </Say>
-              {position ? (
+              {more ? (
                 <Say size="small" tone="soft">
-                  {words(`out.position.${position}`)}
+                  {more}
                 </Say>
               ) : null}
             </View>

@@ -5,7 +5,7 @@ import { flownOn, sumLogged } from '@/records';
 import { nowOf, useApp, type Store } from '@/state';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, Row, Say } from '@/ui/primitives';
-import { cameText } from './came';
+import { cameText, spentText } from './came';
 
 const FIRST = 4;
 
@@ -20,14 +20,13 @@ export function OnOutings({ dressingId }: { dressingId: string }) {
   const flown = flownOn(outings, dressingId, nowOf(getState(), ports));
   if (flown.length === 0) return null;
   const hours = flown.reduce((sum, own) => sum + own.hours, 0);
-  const hoursText = (value: number) => words('out.hours', { hours: speech.number(value, 1) });
   return (
     <View className="gap-2 px-5 pb-6">
       <Heading>{words('out.on-outings')}</Heading>
       <Say>
         {speech.beside([
           words('out.outings-n', { count: flown.length }),
-          hoursText(hours),
+          spentText(hours, speech),
           cameText(sumLogged(flown.map(({ counts }) => counts)), speech) || words('out.came-nothing-short'),
         ])}
       </Say>
@@ -39,7 +38,7 @@ export function OnOutings({ dressingId }: { dressingId: string }) {
               <Say size="small" tone="soft">
                 {speech.beside([
                   speech.day(outing.start, true),
-                  hoursText(own),
+                  spentText(own, speech),
                   cameText(counts, speech) || words('out.came-nothing-short'),
                 ])}
               </Say>

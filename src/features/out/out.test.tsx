@@ -62,8 +62,8 @@ test('on a clean store a water is named, or not', async () => {
 
 test('every fly is one big tap, or nobody knows which; a tap is taken back where it was made', async () => {
   const shown = await goingOut();
-  press('Took: Auldry low emerger, 0 so far');
-  press('Took: Auldry low emerger, 1 so far');
+  press(/^Took: Auldry low emerger · Bessock Fine Curve 14, 0 so far$/);
+  press(/^Took: Auldry low emerger.*, 1 so far$/);
   press('Took: Not known which, 0 so far');
   expect(outings(shown)[shown.id]!.tally).toMatchObject({ all: { took: 3 }, of: { t1: { took: 2 }, '': { took: 1 } } });
   press('Take it back');
@@ -72,7 +72,7 @@ test('every fly is one big tap, or nobody knows which; a tap is taken back where
   expect(screen.queryByRole('button', { name: /Not known which/ })).toBeNull();
   const fly = () => shown.store.getState().records.entities.fly['fly_demo-b2']!;
   const before = heldOf(fly())[0]!.left;
-  press('Fly lost: Auldry low emerger, 0 so far');
+  press(/^Fly lost: Auldry low emerger/);
   expect(heldOf(fly())[0]!.left).toBe(before - 1);
   expect(fly().tally.results!.all.took).toBe(2);
   // It fishes no more; what it did stays on the outing.
@@ -83,8 +83,8 @@ test('every fly is one big tap, or nobody knows which; a tap is taken back where
 
 test('the team has places and hours, and the water’s rules are said beside it, as notes of the tier’s own', async () => {
   const shown = await goingOut();
-  press('Place of Auldry flat spinner on the leader');
-  choose('Where Auldry flat spinner fishes', 'on the point');
+  press(/^Place of Auldry flat spinner/);
+  choose('Where Auldry flat spinner · Bessock Fine 15 fishes', 'on the point');
   expect(outings(shown)[shown.id]!.team.map(({ name, position }) => [name, position])).toEqual([
     ['Auldry low emerger', null],
     ['Auldry flat spinner', 'point'],
@@ -92,9 +92,21 @@ test('the team has places and hours, and the water’s rules are said beside it,
   act(() => void shown.store.dispatch(does(setWater, { waterId: 'water_demo-auldry', maxFlies: 1 })));
   expect(screen.getByText('2 flies on the leader; your rule for this water is 1 at most')).toBeInTheDocument();
   expect(screen.getByText(/^As you noted them: check/)).toBeInTheDocument();
-  press('Take off Auldry flat spinner');
+  press(/^Take off Auldry flat spinner/);
   expect(screen.queryByText(/your rule for this water is 1/)).toBeNull();
   expect(outings(shown)[shown.id]!.team[1]!.off).toBe('2033-05-24T04:50');
+});
+
+test('two of one dressing on the leader are told apart by their hooks; under an hour minutes are told', async () => {
+  await goingOut();
+  press(/^Tie on Auldry low emerger, Osmere/);
+  expect(
+    screen.getAllByRole('button', { name: /^Took: Auldry low emerger/ }).map((own) => own.getAttribute('aria-label')),
+  ).toEqual([
+    'Took: Auldry low emerger · Bessock Fine Curve 14, 0 so far',
+    'Took: Auldry low emerger · Osmere Wren 18, 0 so far',
+  ]);
+  expect(screen.getByText('24 May 2033, 04:50 · 0 min')).toBeInTheDocument();
 });
 
 test('what is seen is a tap each, speaks for stages, and puts the flies that answer them first', async () => {
@@ -187,7 +199,7 @@ test('times that cannot be are said on the page, with what to do', async () => {
 
 test('Now leads to where an outing is begun, and to the one that goes on', async () => {
   const shown = await goingOut();
-  press('Took: Auldry low emerger, 0 so far');
+  press(/^Took: Auldry low emerger · Bessock Fine Curve 14, 0 so far$/);
   shown.unmount();
   await openScreen(<NowScreen />, shown.store);
   await laidOut();

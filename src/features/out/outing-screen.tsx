@@ -6,7 +6,7 @@ import { deleteOuting, endOuting, hoursOut, setOuting, timesOf, type OutingRecor
 import { nowOf, useAct, useApp, type Store } from '@/state';
 import { AfterHead, CautionOfTheDay, Missing, Page, TwoColumns, useNow, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, More, Say } from '@/ui/primitives';
-import { cameText } from './came';
+import { cameText, spentText } from './came';
 import { Log } from './log';
 import { SeenFold } from './seen-fold';
 import { TeamFold } from './team-fold';
@@ -91,7 +91,7 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
       title={water?.name ?? words('out.somewhere')}
       lead={speech.beside([
         speech.day(outing.start, true),
-        words('out.hours', { hours: speech.number(hoursOut(outing, now), 1) }),
+        spentText(hoursOut(outing, now), speech),
         !open && words('out.ended'),
       ])}
     >

@@ -8,6 +8,8 @@ import { useAct, useApp } from '@/state';
 import { selectCatalogue, selectFlyName, selectRuled, selectStagesUp } from '@/state/answering';
 import { hookLine } from '@/features/box';
 import { useSpeech, useWords } from '@/features/shell';
+import { spentText } from './came';
+import { useHookOf } from './hook-of';
 import { latelySeen } from './lately-seen';
 import { Button, Choose, Digits, Field, Fold, Row, Say } from '@/ui/primitives';
 
@@ -23,6 +25,8 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
   const speech = useSpeech();
   const act = useAct();
   const ruled = useApp(selectRuled);
+  const hookOf = useHookOf();
+  const nameOf = (fly: (typeof outing.team)[number]) => speech.beside([fly.name, hookOf(fly)]);
   const water = useApp((state) => (outing.waterId ? state.records.entities.water[outing.waterId] : undefined));
   const [editing, setEditing] = useState<string | null>(null);
   const team = fishing(outing);
@@ -56,8 +60,9 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
                 <Say weight="medium">{fly.name}</Say>
                 <Say size="small" tone="soft">
                   {speech.beside([
+                    hookOf(fly),
                     fly.position && words(`out.position.${fly.position}`),
-                    words('out.hours', { hours: speech.number(hoursOn(outing, fly, now), 1) }),
+                    spentText(hoursOn(outing, fly, now), speech),
                   ])}
                 </Say>
               </View>
@@ -67,13 +72,13 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
                     tall
                     kind="quiet"
                     label={words('out.where')}
-                    spoken={words('out.where-spoken', { name: fly.name })}
+                    spoken={words('out.where-spoken', { name: nameOf(fly) })}
                     onPress={() => setEditing(editing === fly.id ? null : fly.id)}
                   />
                   <Button
                     tall
                     label={words('out.off')}
-                    spoken={words('out.off-spoken', { name: fly.name })}
+                    spoken={words('out.off-spoken', { name: nameOf(fly) })}
                     onPress={() => act(takeOff, { outingId: id, fly: fly.id })}
                   />
                 </>
@@ -82,7 +87,7 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
             {open && editing === fly.id ? (
               <Choose
                 tall
-                label={words('out.where-choice', { name: fly.name })}
+                label={words('out.where-choice', { name: nameOf(fly) })}
                 choices={[
                   ...POSITIONS.map((own) => ({ id: own as string, label: words(`out.position.${own}`) })),
                   { id: NOWHERE, label: words('out.position-none') },
