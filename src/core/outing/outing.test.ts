@@ -164,6 +164,9 @@ describe('what flies did', () => {
     expect([one!.perHour.mean, one!.rate.mean, one!.toward]).toEqual([2, expect.closeTo(0.8, 9), 'all']);
     // Gamma of shape 12 and rate 6: 95 % from 1.0334 to 3.2803.
     expect([one!.perHour.low, one!.perHour.high]).toEqual([expect.closeTo(1.0334, 3), expect.closeTo(3.2803, 3)]);
+    // Beside one that is refused by all: the usual share is 8 of 20, so (4·0.4 + 8)/(4 + 10).
+    const [beside] = flyStats([flown(), flown({ fly: 'b', kind: 'dry', takes: 0, refused: 10 })]);
+    expect(beside!.rate.mean).toBeCloseTo(9.6 / 14, 9);
     const none = flyStats([flown({ hours: 0, takes: 0, hooked: 0, refused: 0 })])[0]!;
     expect([none.perHour, none.rate.mean]).toEqual([{ mean: 0, low: 0, high: 0 }, 0.5]);
   });

@@ -134,10 +134,22 @@ test('on the bank: each change does to the ride what hands know of it, and what 
   const nymph = of('herl-bead-nymph');
   expect(Object.keys(nymph)).not.toContain('clip-flat');
   expect(Object.keys(nymph)).not.toContain('sink');
-  // A split of fur in front holds 3 mm · 15.13 mg more.
-  expect(of('staith-speck-riser')['add-fur']!.margin).toBeGreaterThan(rideOf(flyOf('staith-speck-riser'), 0).margin);
+  // A split of fur in front is 1 mg, and 3 mm of it bear 45.4 mg more.
+  const riser = rideOf(flyOf('staith-speck-riser'), 0);
+  expect(of('staith-speck-riser')['add-fur']!.margin).toBeCloseTo(
+    (riser.margin * riser.massMg + 45.4) / (riser.massMg + 1),
+    3,
+  );
   expect(of('half-out-dun')['wet-shuck']).toBeUndefined();
   expect(of('first-light-dun')['wet-shuck']!.margin).toBeLessThan(2);
+});
+
+test('foam of a card that says neither how wide nor how thick is a strip of 0.6 of the gape, 1.5 mm thick', () => {
+  const card = cardOn14('stitched-red-dragon');
+  const at = card.parts.findIndex(({ material }) => material?.function === 'body.foam');
+  const part = { ...card.parts[at]!, mm: 10, thick_mm: null, wide_mm: null };
+  const { parts } = flyInWater({ ...card, parts: card.parts.with(at, part) }, MATERIALS);
+  expect(parts.find((own) => own.part === part.id)!.airMm3).toBeCloseTo(0.6 * card.hook.gape_mm * 1.5 * 10, 9);
 });
 
 test('the library: dry, three in four ride as they are meant to; wetted, all that are meant to sink do, and no dry fly is a stone', () => {

@@ -57,6 +57,22 @@ test('an end that is hidden by barbs is less sure than one in sight, and one of 
   expect(marginBy(1, BROWN)).toBeLessThan(4.5);
 });
 
+test('a change of colour is sure from about twice the grain on', () => {
+  const marginOf = (off: number) => {
+    const flat = (lab: readonly [number, number, number], mm: number): Slice[] =>
+      Array.from({ length: Math.round(mm / STEP) }, () => ({ lab, weight: 1 }));
+    const slices = [
+      ...flat([50, 0, 0], 4),
+      ...flat([50 + off, 0, 0], 1.6),
+      ...flat(BLACK, 1.2),
+      ...bare.flatMap(([lab, mm]) => flat(lab, mm)),
+    ];
+    return bodyEnds(slices, STEP, 0, [{ mm: 4 }, { mm: 1.6 }, { mm: 1.2 }])![0]!.margin;
+  };
+  expect(marginOf(4)).toBeLessThan(4.5);
+  expect(marginOf(6)).toBeGreaterThan(4.5);
+});
+
 test('what lies before the first slice counts to the first piece', () => {
   const slices = drawn([BROWN, 2], [YELLOW, 1.6], ...bare);
   const at = (before: number) => bodyEnds(slices, STEP, before, [{ mm: 4 }, { mm: 1.6 }])![0]!.at * STEP;
