@@ -7,10 +7,12 @@ import { createApp } from '../server/app';
 import {
   flySchema,
   matchSchema,
+  outingSchema,
   packetSchema,
   sampleSchema,
   specimen,
   typeMeasure,
+  waterSchema,
   type Entities,
   type EventOp,
   type Kind,
@@ -258,6 +260,102 @@ function matches(count: number): Pick<Entities, 'match' | 'sample'> {
   return found;
 }
 
+/** Outings of ten seasons on three waters, four events each. */
+function outings(count: number): { entities: Pick<Entities, 'outing' | 'water'>; events: EventOp[] } {
+  const entities: Pick<Entities, 'outing' | 'water'> = { outing: {}, water: {} };
+  const events: EventOp[] = [];
+  for (const n of [0, 1, 2]) entities.water[`w${n}`] = waterSchema.cast({ name: `Auldry ${n}`, kind: 'river' });
+  for (let n = 0; n < count; n++) {
+    const day = `${2024 + (n % 10)}-0${4 + (n % 5)}-${10 + (n % 18)}`;
+    const owner = `o${n}`;
+    entities.outing[owner] = outingSchema.cast({
+      start: `${day}T10:00`,
+      end: `${day}T16:00`,
+      waterId: `w${n % 3}`,
+      team: [{ id: 't1', name: `fly ${n % 60}`, on: `${day}T10:05`, off: null }],
+    });
+    (['seen', 'took', 'took', 'refused'] as const).forEach((what, k) =>
+      events.push({
+        kind: 'outing',
+        owner,
+        id: `e${n}-${k}`,
+        on: true,
+        event: { at: `${day}T1${2 + k}:00`, what, ...(what === 'seen' ? { seen: 'duns' } : { fly: 't1' }) },
+      }),
+    );
+  }
+  return { entities, events };
+}
+
+/** From a tap of the log to its count painted, ms: the median of the first twenty taps of an outing, and of the twenty before its 300th. */
+async function tapped(own: Page, base: string): Promise<[first: number, last: number]> {
+  await own.goto(`${base}/out?clock=2033-05-24T15:40`);
+  await own.getByRole('button', { name: 'Begin now' }).click();
+  await own.getByRole('button', { name: /^Took: Not known which/ }).waitFor();
+  const times = await own.evaluate(async () => {
+    const all: number[] = [];
+    for (let n = 0; n < 300; n++) {
+      const tile = [...document.querySelectorAll<HTMLElement>('[aria-label^="Took: Not known which"]')].find((item) =>
+        item.checkVisibility(),
+      )!;
+      const from = performance.now();
+      tile.click();
+      for (;;) {
+        await new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
+        if (document.querySelector(`[aria-label="Took: Not known which, ${n + 1} so far"]`)) break;
+        if (performance.now() - from > 5000) return all;
+      }
+      all.push(performance.now() - from);
+    }
+    return all;
+  });
+  return [median(times.slice(0, 20)), median(times.slice(-20))];
+}
+
+/** From a tap on Now to the journal with a text of it painted, ms. */
+async function journaled(own: Page, base: string, wanted: string): Promise<number> {
+  const times: number[] = [];
+  for (let round = 0; round < 5; round++) {
+    await own.goto(`${base}/`);
+    await own.getByRole('link', { name: /^At the water/ }).waitFor();
+    await own.waitForTimeout(400);
+    times.push(
+      await own.evaluate(async (text) => {
+        const link = [...document.querySelectorAll<HTMLElement>('a')].find(
+          (item) => item.getAttribute('href') === '/out',
+        )!;
+        const from = performance.now();
+        link.click();
+        for (;;) {
+          await new Promise((go) => requestAnimationFrame(() => setTimeout(go)));
+          const shown = [...document.querySelectorAll<HTMLElement>('[role=main] *')].some(
+            (item) => item.children.length === 0 && item.textContent!.includes(text) && item.checkVisibility(),
+          );
+          if (shown || performance.now() - from > 20_000) return performance.now() - from;
+        }
+      }, wanted),
+    );
+  }
+  return median(times);
+}
+
+/** The longest task while the journal is scrolled from end to end, ms. */
+async function longestScrolled(own: Page): Promise<number> {
+  await own.evaluate(() => {
+    const kept = globalThis as unknown as { longest: number };
+    kept.longest = 0;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) kept.longest = Math.max(kept.longest, entry.duration);
+    }).observe({ type: 'longtask' });
+  });
+  await own.mouse.move(200, 600);
+  for (let turn = 0; turn < 60; turn++) {
+    await own.mouse.wheel(0, 3000);
+    await own.waitForTimeout(30);
+  }
+  return own.evaluate(() => (globalThis as unknown as { longest: number }).longest);
+}
+
 const line = (what: string, ratio: number) =>
   process.stdout.write(`${what}: ${ratio.toFixed(2)} (wanted at most ${WANTED})\n`);
 
@@ -293,6 +391,27 @@ async function main(): Promise<void> {
     times.push(one, other);
     line(`${place} with 2 000 matches against 20, from the tap to its first row`, other / one);
   }
+  const journal = outings(5000);
+  const [bare, full] = [
+    await page(browser, base, {}),
+    await page(browser, base, await texts(await stored(journal.entities, journal.events))),
+  ];
+  const [none, all] = [await journaled(bare, base, 'No outing yet'), await journaled(full, base, '5000 outings')];
+  line(
+    'the journal with 5 000 outings and 20 000 events against an empty one, from the tap until it is painted',
+    all / none,
+  );
+  process.stdout.write(
+    `scrolled from its head on: longest task ${Math.round(await longestScrolled(full))} ms (wanted under 100)\n`,
+  );
+  const [first, last] = await tapped(bare, base);
+  line('a tap of the log at the 300th against the first, until its count is painted', last / first);
+  if (process.env.AUBADE_BENCH_MS) process.stdout.write(`tapped ${first.toFixed(0)} ${last.toFixed(0)} ms\n`);
+  const [shut, open] = [
+    await opening(await stored(journal.entities, [])),
+    await opening(await stored(journal.entities, journal.events)),
+  ];
+  line('opening 5 000 outings with 20 000 events, against the same outings without, no browser', open / shut);
   if (process.env.AUBADE_BENCH_MS)
     process.stdout.write(
       `opened ${empty.toFixed(0)} ${seasons.toFixed(0)}, places ${times.map((ms) => ms.toFixed(0)).join(' ')} ms\n`,

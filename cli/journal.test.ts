@@ -2,21 +2,33 @@ import { recordsFile } from '../src/records';
 import { demoStart } from '../src/records/demo-valley';
 import { file, json, runNow as run } from './__tests__/files';
 
-/** The valley's outings as a file of records, one of them changed. */
-function journal(name: string, more: object = {}): string {
+/** Outings of older seasons, of which the simulation knows. */
+const OLDER = /-\d{4}-\d+$/;
+
+/** The valley's outings of this spring as a file of records, one of them changed; with its matches where a natural was found on that one. */
+function journal(name: string, more: object = {}, intent: string | null = null): string {
   const { entities, events } = demoStart();
   const outing = Object.fromEntries(
-    Object.entries(entities.outing).map(([id, own]) => [id, id === 'outing_demo-may' ? { ...own, ...more } : own]),
+    Object.entries(entities.outing)
+      .filter(([id]) => !OLDER.test(id))
+      .map(([id, own]) => [id, id === 'outing_demo-may' ? { ...own, ...more } : own]),
   );
-  const all = { ...entities, outing } as typeof entities;
-  const keys = (['water', 'outing'] as const).flatMap((kind) => Object.keys(all[kind]).map((id) => `${kind}/${id}`));
+  const { match, sample } = structuredClone({ match: entities.match, sample: entities.sample });
+  const dun = match['match_demo-auldry-dun']!;
+  if (intent) {
+    sample[dun.sampleId]!.outingId = 'outing_demo-may';
+    dun.answers[0]!.offset.intent = intent as never;
+  }
+  const all = { ...entities, outing, match, sample } as typeof entities;
+  const kinds = ['water', 'outing', ...(intent ? (['match', 'sample'] as const) : [])] as const;
+  const keys = kinds.flatMap((kind) => Object.keys(all[kind]).map((id) => `${kind}/${id}`));
   return file(
     name,
     recordsFile(
       all,
       new Map(),
       keys,
-      events.filter(({ kind }) => kind === 'outing'),
+      events.filter(({ kind, owner }) => kind === 'outing' && !OLDER.test(owner)),
     ),
   );
 }
@@ -48,6 +60,17 @@ test('stats: in the published shape and no other, a fly a line, from takes, refu
     hooked: 2,
   });
   expect(run('journal', 'stats', journal('stats.json')).stdout).toMatch(/^3 outings, 24 events/);
+});
+
+test('offsets: what came of flies by why their match was tied as it was', () => {
+  expect(json('journal', 'stats', journal('stats.json')).value.offsets).toEqual([]);
+  const { offsets } = json('journal', 'stats', journal('offset.json', {}, 'bigger')).value;
+  // The dun of the evening of May: two took, two refused; the spinner is for another stage. Alone it is its own usual: (4 · 0.5 + 2)/(4 + 4).
+  expect(offsets).toHaveLength(1);
+  expect(offsets[0]).toMatchObject({ intent: 'bigger', n: 4, mean: 0.5 });
+  expect(Object.keys(offsets[0])).toEqual(['intent', 'mean', 'low', 'high', 'n']);
+  expect(offsets[0].low).toBeLessThan(0.5);
+  expect(offsets[0].high).toBeGreaterThan(0.5);
 });
 
 test('check: times that cannot be are named with their outing', () => {

@@ -16,7 +16,9 @@ test('at the water: begun with a tap, what was logged is there after a reload, a
   await page.reload();
   await expect(page.getByRole('button', { name: /^Took: Auldry low emerger.*, 2 so far$/ })).toBeVisible();
   await page.goto('/');
-  await page.getByRole('link', { name: /^At the water/ }).click();
+  // Now opens on it: the log is under the thumb at once.
+  await expect(page.getByRole('button', { name: /^Took: Auldry low emerger.*, 2 so far$/ })).toBeVisible();
+  await page.getByRole('link', { name: 'The whole outing' }).click();
   await expect(page).toHaveURL(/\/out\/outing_/);
   await page.getByRole('button', { name: 'End the outing' }).click();
   await expect(page.getByRole('heading', { name: 'What came of it' })).toBeVisible();
@@ -32,4 +34,55 @@ test('a single fly of a match is gone on with where it stood', async ({ page }) 
   await written(page);
   await page.reload();
   await expect(page.getByText('Step 3 of 17', { exact: false })).toBeVisible();
+});
+
+/** An afternoon in May by the valley's clock. */
+const MAY = '?clock=2033-05-24T15:40';
+
+test('on the strip a change of fly is drawn along the day, or moved by keys, and stays where it was put', async ({
+  page,
+}) => {
+  await page.goto(`/out${MAY}`);
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  const post = page.getByRole('slider', { name: 'When to change for: Spinners falling' });
+  const at = async () => Number(await post.getAttribute('aria-valuenow'));
+  await post.scrollIntoViewIfNeeded();
+  const before = await at();
+  const box = (await post.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 - 12, box.y + box.height / 2, { steps: 4 });
+  await page.mouse.move(box.x + box.width / 2 - 40, box.y + box.height / 2, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(at).toBeLessThan(before - 1);
+  const drawn = await at();
+  await post.press('ArrowRight');
+  await expect.poll(at).toBe(drawn + 0.25);
+  await written(page);
+  const address = page.url().split('?')[0]!;
+  await page.goto(`${address}${MAY}`);
+  await expect.poll(at).toBe(drawn + 0.25);
+});
+
+test('where a water is comes from the device when it is asked, to a tenth of a degree', async ({ page, context }) => {
+  await context.grantPermissions(['geolocation']);
+  await context.setGeolocation({ latitude: 53.9871, longitude: -1.5432 });
+  await page.goto(`/out${MAY}`);
+  await page.getByRole('button', { name: 'Begin now' }).click();
+  await page.getByRole('button', { name: /^Where River Auldry is/ }).click();
+  await page.getByRole('button', { name: 'Where I am now' }).click();
+  await expect(page.getByLabel(/^Latitude/)).toHaveValue('54');
+  await expect(page.getByRole('button', { name: /^Where River Auldry is: 54\.0°, −1\.5°/ })).toBeVisible();
+});
+
+test('the journal: a calendar leads to an outing, and three stand beside each other', async ({ page }) => {
+  await page.goto(`/out${MAY}`);
+  await page.getByRole('radio', { name: 'A calendar' }).click();
+  await page.getByRole('button', { name: /^22 May: 1 outing/ }).click();
+  await expect(page.getByRole('link', { name: /River Auldry/ })).toHaveAttribute('href', '/out/outing_demo-may');
+  await page.getByRole('radio', { name: 'A list' }).click();
+  await page.getByRole('button', { name: 'Compare some' }).click();
+  for (const n of [0, 1, 2]) await page.getByRole('checkbox').nth(n).click();
+  await page.getByRole('button', { name: 'Compare these' }).click();
+  await expect(page.getByRole('columnheader')).toHaveCount(3);
 });

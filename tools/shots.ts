@@ -93,9 +93,6 @@ const VIEWS: { name: string; path: string; size: typeof PHONE; theme?: 'dusk'; a
       name: 'outing-phone',
       path: '/out/outing_demo-may',
       size: PHONE,
-      act: async (page) => {
-        await page.getByRole('button', { name: /^What is seen/ }).click();
-      },
     },
   ];
 

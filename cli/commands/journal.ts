@@ -1,7 +1,15 @@
 import { DRESSINGS } from '../../src/catalogue';
 import { flyStats, outingFaults, NONE_LOGGED, type Flown } from '../../src/core/outing';
 import { roundAll } from '../../src/core/units';
-import { hoursOn, outingsLatest, timesOf, type Entities, type OutingRecord } from '../../src/records';
+import {
+  hoursOn,
+  matchesOf,
+  outingsLatest,
+  timesOf,
+  type Entities,
+  type OutingRecord,
+  type TeamFly,
+} from '../../src/records';
 import { readAnyBackup } from '../../src/records/backup';
 import type { Speech } from '../../src/speech';
 import { inputFault } from '../args';
@@ -16,6 +24,19 @@ const VERBS = ['stats', 'check'] as const;
 /** When a journal ends: a fly of an outing that was never ended fished until the last thing that happened there. */
 const lastOf = ({ start, end, tally }: OutingRecord) => end ?? tally.latest[0]?.event.at ?? start;
 
+/** What a fly of an outing did, put to what stands under a key already. */
+function put(all: Map<string, Flown>, key: string, kind: string | null, own: OutingRecord, fly: TeamFly): void {
+  const known = all.get(key) ?? { fly: key, kind, hours: 0, takes: 0, hooked: 0, refused: 0 };
+  const counts = own.tally.of[fly.id] ?? NONE_LOGGED;
+  all.set(key, {
+    ...known,
+    hours: known.hours + hoursOn(own, fly, lastOf(own)),
+    takes: known.takes + counts.took + counts['lost-fish'],
+    hooked: known.hooked + counts.took,
+    refused: known.refused + counts.refused,
+  });
+}
+
 /** What each fly did over all outings, by its dressing, or by its name where it has none. */
 function flown({ outing }: Entities): Flown[] {
   const styles = new Map(DRESSINGS.map(({ id, style }) => [id, style]));
@@ -23,24 +44,27 @@ function flown({ outing }: Entities): Flown[] {
   for (const own of Object.values(outing))
     for (const fly of own.team) {
       const key = fly.dressingId ?? fly.name;
-      const known = all.get(key) ?? {
-        fly: key,
-        kind: styles.get(key) ?? null,
-        hours: 0,
-        takes: 0,
-        hooked: 0,
-        refused: 0,
-      };
-      const counts = own.tally.of[fly.id] ?? NONE_LOGGED;
-      all.set(key, {
-        ...known,
-        hours: known.hours + hoursOn(own, fly, lastOf(own)),
-        takes: known.takes + counts.took + counts['lost-fish'],
-        hooked: known.hooked + counts.took,
-        refused: known.refused + counts.refused,
-      });
+      put(all, key, styles.get(key) ?? null, own, fly);
     }
   return [...all.values()].sort((a, b) => b.takes - a.takes || a.fly.localeCompare(b.fly));
+}
+
+/** What came of flies by why their match was tied as it was: each fly of an outing goes with the first natural found there that it is for. */
+function byIntent({ outing, match, sample }: Entities): Flown[] {
+  const stagesOf = new Map(DRESSINGS.map(({ id, stages }) => [id, stages as readonly string[]]));
+  const all = new Map<string, Flown>();
+  for (const [id, own] of Object.entries(outing)) {
+    const answers = matchesOf({ match, sample }, id).flatMap((matchId) => {
+      const { answers: given, leading } = match[matchId]!;
+      return given.filter((answer) => answer.id === leading && answer.stage);
+    });
+    for (const fly of own.team) {
+      const stages = stagesOf.get(fly.dressingId ?? '') ?? [];
+      const answer = answers.find(({ stage }) => stages.includes(stage!));
+      if (answer) put(all, answer.offset.intent, null, own, fly);
+    }
+  }
+  return [...all.values()].sort((a, b) => a.fly.localeCompare(b.fly));
 }
 
 function stats(entities: Entities, speech: Speech): Answered {
@@ -61,7 +85,11 @@ function stats(entities: Entities, speech: Speech): Answered {
         rate,
         shrunk_toward: toward,
       })),
-      offsets: [],
+      offsets: flyStats(byIntent(entities)).map(({ fly, rate, takes, refused }) => ({
+        intent: fly,
+        ...rate,
+        n: takes + refused,
+      })),
     }),
     text: () =>
       [
@@ -86,7 +114,7 @@ function stats(entities: Entities, speech: Speech): Answered {
 }
 
 function check(path: string, { outing }: Entities, speech: Speech): Answered {
-  const all = outingsLatest(outing).map(([id, own]) => timesOf(id, own));
+  const all = outingsLatest(outing).map((id) => timesOf(id, outing[id]!));
   const problems = all.flatMap((times) =>
     outingFaults(times, all).map((fault) => ({
       line: null,

@@ -21,6 +21,7 @@ export const KNOWN = {
   bankChanges: list<Ids.BankChangeId>(ids['bank-changes']),
   waters: list<Ids.WaterId>(ids.waters),
   waterKinds: list<Ids.WaterKindId>(ids['water-kinds']),
+  rigs: list<Ids.RigId>(ids.rigs),
   positions: list<Ids.PositionId>(ids.positions),
   barbRules: list<Ids.BarbRuleId>(ids['barb-rules']),
   bends: list<Ids.BendId>(ids.bends),

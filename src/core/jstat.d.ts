@@ -7,6 +7,7 @@ declare module 'jstat' {
     };
     gamma: { inv(p: number, shape: number, scale: number): number };
     beta: { inv(p: number, a: number, b: number): number };
+    median(values: readonly number[]): number;
     studentt: { inv(p: number, dof: number): number };
     /** Regularised lower incomplete gamma function. */
     lowRegGamma(a: number, x: number): number;

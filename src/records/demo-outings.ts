@@ -1,4 +1,6 @@
 import told from '@/catalogue/demo-outings.json';
+import seasons from '@/catalogue/demo-season.json';
+import { placeTenth } from '@/core/hatch/sun';
 import type { OutingEvent } from '@/core/outing/events';
 import { enter, type Around } from './command';
 import type { Entities } from './kinds';
@@ -13,26 +15,45 @@ const eventOf = ([at, what, of]: Happened): OutingEvent =>
     ? ({ at, what, [what]: of } as OutingEvent)
     : { at, what, fly: of === '' ? null : of };
 
-/** The valley's waters with their rules, and three outings of the spring. */
+const place = {
+  lat: placeTenth(seasons.place.lat),
+  lon: placeTenth(seasons.place.lon),
+  zone: seasons.place.zone,
+};
+const daily = seasons.daily as unknown as Record<string, Record<string, [mean: number, low: number, high: number]>>;
+
+/** The valley's waters with their rules, places and temperatures, outings of two seasons, and three of this spring. */
 export function goOut(entities: Entities, around: Pick<Around, 'enter'>): void {
   for (const { key, ...water } of told.waters)
-    entities.water[`water_demo-${key}`] = waterSchema.cast({ demo: true, ...water });
-  for (const { key, water, start, end, more, team, events } of told.outings) {
-    const owner = `outing_demo-${key}`;
-    entities.outing[owner] = outingSchema.cast({
+    entities.water[`water_demo-${key}`] = waterSchema.cast({
       demo: true,
-      start,
-      end,
-      waterId: `water_demo-${water}`,
-      ...more,
-      team: (team as Tied[]).map(([slot, name, position, on, off], at) => {
-        const flyId = `fly_demo-${slot}`;
-        const { dressingId = null, hookId = null } = entities.fly[flyId] ?? {};
-        return { id: `t${at + 1}`, flyId, dressingId, hookId, name, position, on, off };
-      }),
+      ...water,
+      place,
+      daily: Object.fromEntries(
+        Object.entries(daily[key] ?? {}).map(([date, [mean, low, high]]) => [date, { mean, low, high }]),
+      ),
     });
-    (events as Happened[]).forEach((happened, at) =>
-      enter(entities, { kind: 'outing', owner, id: `move_demo-${at + 1}`, event: eventOf(happened) }, around),
-    );
-  }
+  // What lies in the box today was tied this spring: of older outings it is the same dressing, and no more that fly.
+  for (const { outings, own } of [
+    { outings: told.outings, own: true },
+    { outings: seasons.outings, own: false },
+  ])
+    for (const { key, water, start, end, more, team, events } of outings) {
+      const owner = `outing_demo-${key}`;
+      entities.outing[owner] = outingSchema.cast({
+        demo: true,
+        start,
+        end,
+        waterId: `water_demo-${water}`,
+        ...more,
+        team: (team as Tied[]).map(([slot, name, position, on, off], at) => {
+          const flyId = `fly_demo-${slot}`;
+          const { dressingId = null, hookId = null } = entities.fly[flyId] ?? {};
+          return { id: `t${at + 1}`, flyId: own ? flyId : null, dressingId, hookId, name, position, on, off };
+        }),
+      });
+      (events as Happened[]).forEach((happened, at) =>
+        enter(entities, { kind: 'outing', owner, id: `move_demo-${at + 1}`, event: eventOf(happened) }, around),
+      );
+    }
 }

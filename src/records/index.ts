@@ -1,7 +1,17 @@
 export { command, enter, Gone, type Around, type Command } from './command';
 export { KINDS, noEntities, type Entities, type Kind, type RecordTypes } from './kinds';
 export { entriesOf, migrate, VERSIONS, type Migrated } from './migrate';
-export { folded, foldAll, isOwner, LEDGERS, type EventOp, type EventTypes, type OwnerKind, type Tally } from './ledger';
+export {
+  folded,
+  foldAll,
+  isOwner,
+  LEDGERS,
+  type EventOp,
+  type Entered,
+  type EventTypes,
+  type OwnerKind,
+  type Tally,
+} from './ledger';
 export { lives, mendedBy, mergeCopies, stamped, TALLY, withoutTally, type Copy } from './merge';
 export { GONE, type Clocks } from './clocks';
 export { ownKeys, readRecords, recordsFile, type RecordsRead } from './file';
@@ -48,6 +58,9 @@ export * from './batch/commands';
 export * from './water/schema';
 export * from './water/commands';
 export * from './outing/schema';
+export * from './water/queries';
+export * from './trial/schema';
+export * from './trial/commands';
 export * from './outing/queries';
 export * from './outing/commands';
 export * from './settings/schema';

@@ -14,6 +14,7 @@ import { dressingRecordSchema, type DressingRecord } from './dressing/schema';
 import { batchSchema, type BatchRecord } from './batch/schema';
 import { waterSchema, type WaterRecord } from './water/schema';
 import { outingSchema, type OutingRecord } from './outing/schema';
+import { trialSchema, type TrialRecord } from './trial/schema';
 import { settingsSchema, type SettingsRecord } from './settings/schema';
 import { deviceSchema, type DeviceRecord } from './device/schema';
 import type { Schema } from 'yup';
@@ -26,10 +27,11 @@ import { outingShape } from './outing/merge';
 import { modelShape } from './model/merge';
 import { sampleShape } from './sample/merge';
 import { settingsShape } from './settings/merge';
+import { waterShape } from './water/merge';
 
 /** The kinds of record, their schema version, schema, and the shape by which two copies of one are merged (`mend` makes whole what two sound copies can make broken). A kind's version grows when its shape changes; see migrate.ts. */
 export const KINDS = {
-  sample: { version: 5, schema: sampleSchema, shape: sampleShape },
+  sample: { version: 6, schema: sampleSchema, shape: sampleShape },
   match: { version: 4, schema: matchSchema, shape: matchShape, mend: mendMatch },
   fly: { version: 4, schema: flySchema, shape: {} },
   box: { version: 1, schema: boxSchema, shape: {} },
@@ -43,8 +45,9 @@ export const KINDS = {
   stash: { version: 1, schema: stashSchema, shape: {} },
   dressing: { version: 2, schema: dressingRecordSchema, shape: {} },
   batch: { version: 1, schema: batchSchema, shape: batchShape },
-  water: { version: 1, schema: waterSchema, shape: {} },
-  outing: { version: 1, schema: outingSchema, shape: outingShape },
+  water: { version: 2, schema: waterSchema, shape: waterShape },
+  outing: { version: 2, schema: outingSchema, shape: outingShape },
+  trial: { version: 1, schema: trialSchema, shape: {} },
   settings: { version: 6, schema: settingsSchema, shape: settingsShape },
   device: { version: 6, schema: deviceSchema, shape: deviceShape },
 } satisfies Record<string, { version: number; schema: Schema; shape: Shape; mend?: (data: never) => object }>;
@@ -68,6 +71,7 @@ export interface RecordTypes {
   batch: BatchRecord;
   water: WaterRecord;
   outing: OutingRecord;
+  trial: TrialRecord;
   settings: SettingsRecord;
   device: DeviceRecord;
 }
@@ -93,6 +97,7 @@ export function noEntities(): Entities {
     batch: {},
     water: {},
     outing: {},
+    trial: {},
     settings: {},
     device: {},
   };

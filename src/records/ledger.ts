@@ -1,4 +1,4 @@
-import { number, object, string, type Schema } from 'yup';
+import { boolean, number, object, string, type Schema } from 'yup';
 import { KNOWN } from '@/catalogue/known-ids';
 import type { MoveId } from '@/catalogue/ids';
 import {
@@ -12,8 +12,17 @@ import {
   type PlaceTally,
   type ResultTally,
 } from '@/core/box/ledger';
-import { NO_EVENTS, withEvent, LOGGED, type OutingEvent, type OutingTally } from '@/core/outing/events';
-import { length, stamp } from './fields';
+import { DEEPEST_MM, LONGEST_FISH_MM } from '@/core/outing/limits';
+import {
+  NO_EVENTS,
+  notedOf,
+  notedWith,
+  withEvent,
+  LOGGED,
+  type OutingEvent,
+  type OutingTally,
+} from '@/core/outing/events';
+import { length, note, stamp } from './fields';
 import type { Version } from './migrate';
 import type { PacketMove } from './packet/schema';
 import { tapingSchema, type TapingRecord } from './model/schema';
@@ -145,12 +154,21 @@ export const LEDGERS: { readonly [K in OwnerKind]: Ledger<EventTypes[K], Tallies
       seen: string().oneOf(KNOWN.seen),
       rise: string().oneOf(KNOWN.riseForms),
       waterC: number(),
+      fishMm: number().positive().max(LONGEST_FISH_MM),
+      species: note(),
+      depthMm: number().min(0).max(DEEPEST_MM),
+      released: boolean(),
     }),
     none: { ...NO_EVENTS, latest: [] },
-    fold: ({ latest: known, ...tally }, entry, by) => ({
-      ...withEvent(tally, entry.event, by),
-      latest: latest(known, entry, by, LATEST.seen),
-    }),
+    fold({ latest: known, noted, ...tally }, entry, by) {
+      const held = latest(known, entry, by, LATEST.seen);
+      const events = held.map(({ event }) => event);
+      return {
+        ...withEvent(tally, entry.event, by),
+        latest: held,
+        noted: notedWith(noted ?? notedOf(known.map(({ event }) => event)), entry.event, events, by),
+      };
+    },
   },
 };
 

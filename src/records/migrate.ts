@@ -13,6 +13,8 @@ import { EYE_ID } from './eye/schema';
 import type { EventOp } from './ledger';
 import { versions as photo } from './photo/versions';
 import { versions as sample } from './sample/versions';
+import { versions as outing } from './outing/versions';
+import { versions as water } from './water/versions';
 import { versions as settings } from './settings/versions';
 
 /** A named step from one schema version of a kind to the next. */
@@ -33,10 +35,12 @@ export const VERSIONS: Readonly<Partial<Record<Kind, readonly Version[]>>> = {
   material,
   match,
   model,
+  outing,
   packet,
   photo,
   sample,
   settings,
+  water,
 };
 
 export type Migrated =

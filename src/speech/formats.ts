@@ -8,6 +8,9 @@ export interface Formats {
   full: Intl.DateTimeFormat;
   /** A month with its year. */
   month: Intl.DateTimeFormat;
+  /** A weekday in short, and a month of any year. */
+  weekday: Intl.DateTimeFormat;
+  season: Intl.DateTimeFormat;
   /** A day with its weekday. */
   long: Intl.DateTimeFormat;
   hour: Intl.DateTimeFormat;
@@ -43,6 +46,8 @@ function made(locale: string): Formats {
     short: days({ day: 'numeric', month: 'short' }),
     full: days({ day: 'numeric', month: 'short', year: 'numeric' }),
     month: days({ month: 'long', year: 'numeric' }),
+    weekday: days({ weekday: 'short' }),
+    season: days({ month: 'long' }),
     long: days({ weekday: 'long', day: 'numeric', month: 'long' }),
     hour: days({ hour: '2-digit', minute: '2-digit', hour12: false }),
     bytes(count) {

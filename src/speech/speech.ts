@@ -83,6 +83,9 @@ export interface Speech {
   day(at: string | number, time?: boolean): string;
   /** A month with its year; a time that is none stands as it was noted. */
   month(at: string): string;
+  /** The weekday of a day in short, and its month without a year. */
+  weekday(at: string): string;
+  season(at: string): string;
   /** An amount of stored bytes: `3.4 MB`. */
   bytes(count: number): string;
   /** A moment in full, with its weekday. */
@@ -241,6 +244,8 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     digits,
     number: (value, decimals = 0) => formats.decimals(decimals).format(value).replace('-', '−'),
     day,
+    weekday: (at) => written(at, (date) => formats.weekday.format(date)),
+    season: (at) => written(at, (date) => formats.season.format(date)),
     month: (at) => written(at, (date) => formats.month.format(date)),
     bytes: (count) => formats.bytes(count),
     moment: (at) => written(at, (date) => list([formats.long.format(date), formats.hour.format(date)])),

@@ -1,6 +1,6 @@
 /** The second door: everything that is worked out with the catalogue, so that opening the app does not wait for it. */
 export { selectAnswered, selectCatalogue, type Answered } from './answers';
-export { selectBoxMatch, selectCarried, selectFlyName } from './box';
+export { selectBoxMatch, selectCarried, selectFlyName, selectTieable } from './box';
 export { selectOwnMaterials } from './own-materials';
 export { selectAtHand } from './at-hand';
 export { selectHeld, selectNamed, selectStash } from './stash';
@@ -13,5 +13,8 @@ export { selectHooks, selectOwned } from './hooks';
 export { selectDressing, selectDressings, selectIsOwn, selectOwnDressings, selectTools } from './dressings';
 export { libraryCard, selectCardOf } from './library-cards';
 export { runningOf, selectBiases, selectOwnMinutes } from './sessions';
-export { selectRuled, selectStagesUp } from './outings';
+export { ruledDressing, ruledHook, rulesOf, selectRuled, selectStagesUp } from './outings';
 export { cardForSession } from './session-cards';
+export { selectHatch, selectTold, type Hatch } from './hatch';
+export { inOrder, outingEvents } from './outing-events';
+export { selectFlyCard, selectRideOf, selectRigged, type FlyRide, type Ridden } from './fly-rides';

@@ -7,7 +7,7 @@ import { selectCatalogue } from './answers';
 import { selectEye } from './eye';
 import { selectBelief } from './belief';
 import { selectKey } from './own-groups';
-import { type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
+import { sameFlies, type FlyRecord, type MatchRecord, type SampleRecord } from '@/records';
 import type { State } from './store';
 
 const selectFlies = (state: State) => state.records.entities.fly;
@@ -18,6 +18,31 @@ export const selectFlyName = createSelector([selectCatalogue], (catalogue) => {
   const names = new Map(catalogue.dressings.map((dressing) => [dressing.id, dressing.name]));
   return (fly: Pick<FlyRecord, 'name' | 'dressingId'>): string => fly.name || names.get(fly.dressingId ?? '') || '';
 });
+
+/** A fly that can be tied on: which record stands for it, what it is called, for which stages it is and how it is meant to ride, how many are left. */
+export interface Tieable {
+  flyId: string;
+  fly: FlyRecord;
+  name: string;
+  stages: readonly string[];
+  ride: string | null;
+  left: number;
+}
+
+/** Flies that are left in the boxes that are carried, each kind once. */
+export const selectTieable = createSelector(
+  [selectFlies, selectBoxes, selectCatalogue, selectFlyName],
+  (flies, boxes, { dressings }, nameOf): Tieable[] => {
+    const dressingOf = new Map(dressings.map((dressing) => [dressing.id, dressing]));
+    return sameFlies(Object.entries(flies))
+      .filter(({ left, places }) => left > 0 && places.some(({ boxId }) => boxes[boxId]?.carried))
+      .map(({ ids, fly, left }) => {
+        const dressing = dressingOf.get(fly.dressingId ?? '');
+        const stages = dressing?.stages ?? (fly.stage ? [fly.stage] : []);
+        return { flyId: ids[0]!, fly, name: nameOf(fly), stages, ride: fly.ride ?? dressing?.ride ?? null, left };
+      });
+  },
+);
 
 /** Every fly of the boxes that are carried, worked out for ranking; a fly that lies only in a box at home is left out. */
 export const selectCarried = createSelector(

@@ -181,7 +181,7 @@ test.each([
   ['not a file of ours', '{}', 'bundle-other'],
   ['no JSON', 'match;', 'bundle-other'],
   ['a newer file', EXAMPLE.replace('"version": 1', '"version": 2'), 'file-newer'],
-  ['a newer record', EXAMPLE.replace('"v": 5', '"v": 99'), 'file-newer'],
+  ['a newer record', EXAMPLE.replace('"v": 6', '"v": 99'), 'file-newer'],
   ['a record that fails its schema', EXAMPLE.replace('"fast"', '"lava"'), 'bundle-broken'],
   ['a picture that is none', EXAMPLE.replace('data:image/png', 'data:text/html'), 'bundle-broken'],
   [

@@ -1,4 +1,5 @@
 import { createStore, openStore, act as does, redone, undone, type Store } from '.';
+import { selectTieable } from './answering';
 import { memoryPorts } from './__tests__/ports';
 import {
   deleteWater,
@@ -18,6 +19,8 @@ import {
   setOuting,
   startOuting,
   takeOff,
+  setBox,
+  tieInstead,
   tieOn,
   outingSchema,
 } from '@/records';
@@ -107,10 +110,7 @@ test('hours run from when a fly was tied on until it came off, the outing ended,
   expect(hoursOut({ ...outing, end: null }, '2033-06-04T05:40')).toBe(0.5);
   // A clock that went back is no time below none.
   expect(hoursOut({ ...outing, end: null }, '2033-06-03T05:40')).toBe(0);
-  expect(outingsLatest({ a: outing, b: { ...outing, start: '2034-01-01T05:00' } }).map(([id]) => id)).toEqual([
-    'b',
-    'a',
-  ]);
+  expect(outingsLatest({ a: outing, b: { ...outing, start: '2034-01-01T05:00' } })).toEqual(['b', 'a']);
 });
 
 test('numbers gone from their water keep; a fly taken off stays with what it did; the demo’s waters go with it unless fished', async () => {
@@ -134,4 +134,23 @@ test('temperatures of another planet and an end that is no time are refused', ()
   expect(outingSchema.isValidSync(sound)).toBe(true);
   for (const wrong of [{ waterC: 70 }, { airC: -80 }, { end: 'soon' }, { level: 'up' }])
     expect([wrong, outingSchema.isValidSync({ ...sound, ...wrong })]).toEqual([wrong, false]);
+});
+
+test('one fly in the place of another is one step, and so is its undo', async () => {
+  const { store, id, flyId } = await out();
+  const [first] = all(store).outing[id]!.team;
+  const next = { flyId, dressingId: 'auldry-flat-spinner', hookId: null, name: 'Spinner', position: 'point' as const };
+  store.dispatch(does(tieInstead, { outingId: id, off: first!.id, ...next }));
+  expect(fishing(all(store).outing[id]!).map(({ name, position }) => [name, position])).toEqual([['Spinner', 'point']]);
+  store.dispatch(undone());
+  expect(fishing(all(store).outing[id]!).map(({ name }) => name)).toEqual(['Dun']);
+});
+
+test('flies that can be tied on: each kind once, of the boxes that are carried alone, with its stages', async () => {
+  const { store, flyId } = await out();
+  const own = () => selectTieable(store.getState());
+  expect(own()).toMatchObject([{ flyId, left: 3, ride: 'high', stages: expect.arrayContaining(['mayfly/dun']) }]);
+  const [boxId] = Object.keys(all(store).box);
+  store.dispatch(does(setBox, { boxId: boxId!, carried: false }));
+  expect(own()).toEqual([]);
 });

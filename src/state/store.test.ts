@@ -171,7 +171,7 @@ describe('writing', () => {
     store.dispatch(change('new-match', newSample('s1')));
     await persistence.flush();
     expect(JSON.parse(storage.texts['sample/s1']!)).toMatchObject({
-      v: 5,
+      v: 6,
       id: 's1',
       rev: 1,
       data: { when: '2033-05-24T04:50' },

@@ -55,8 +55,8 @@ export interface Belief {
 const HALF_YEAR = 6;
 
 /** The calendar's month as the groups count it: south of the equator no shipped group is known, only the turned year of its kind is used. */
-const monthHere = ({ month, south }: Sighting) =>
-  month === null || !south ? month : ((month + HALF_YEAR - 1) % 12) + 1;
+export const monthTurned = (month: number, south: boolean): number =>
+  south ? ((month + HALF_YEAR - 1) % 12) + 1 : month;
 
 /** Signs heard that the key knows, by the cause they share. */
 function heardByFactor(key: Key, signs: Sighting['signs']): Map<string, AskedId[]> {
@@ -127,7 +127,7 @@ function presenceOf(key: Key, sighting: Sighting): readonly (readonly number[])[
   const place = [sighting.region, sighting.water, sighting.month, sighting.south].join();
   const known = presences.get(key);
   if (known?.place === place) return known.here;
-  const month = monthHere(sighting);
+  const month = sighting.month === null ? null : monthTurned(sighting.month, sighting.south);
   const here = key.members.map((members) => {
     const lives = members.map(
       ({ group }) => sighting.region === null || group.regions.length === 0 || group.regions.includes(sighting.region),

@@ -81,4 +81,4 @@ export {
   type PacketLine,
   type PacketSize,
 } from './packet-line';
-export { glassHalfMm, readsAgainst, type Ends, type Reads, type Taping } from './tape';
+export { glassHalfMm, overallOf, readsAgainst, type Ends, type Reads, type Taping } from './tape';

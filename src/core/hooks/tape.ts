@@ -1,6 +1,6 @@
 import { NUMBER_STEP, SD_STEPS, TAPE_HALF_MM, Z95 } from '../constants';
 import type { Quantity } from '../quantity';
-import type { HookRow } from './hook';
+import type { Hook, HookRow } from './hook';
 import { reads, readsGape } from './scale';
 import { readSizeLabel } from './size-label';
 
@@ -13,12 +13,20 @@ export interface Taping {
   wireMm: number | null;
 }
 
+type Dimensions = Pick<Hook, 'shank' | 'gape' | 'wireDiameter' | 'eyeOuter'>;
+
 /** What stands between shank and overall length: the eye, half the gape and the wire, mm. */
 export interface Ends {
   gapeMm: number;
   wireMm: number;
   eyeMm: number;
 }
+
+const betweenOf = ({ gapeMm, wireMm, eyeMm }: Ends) => gapeMm / 2 + wireMm + eyeMm;
+
+/** From the front of the eye to the outside of the bend, mm. */
+export const overallOf = ({ shank, gape, wireDiameter, eyeOuter }: Dimensions): number =>
+  shank.value + betweenOf({ gapeMm: gape.value, wireMm: wireDiameter.value, eyeMm: eyeOuter.value });
 
 const GLASS_REPEATS = 3;
 
@@ -78,7 +86,9 @@ export function tapedOf(tapings: readonly Taping[], ends: Ends | null): NonNulla
         };
   // Without eye and wire a length from end to end says nothing of the shank.
   const between =
-    ends === null ? Infinity : (gape?.value ?? ends.gapeMm) / 2 + (wire?.value ?? ends.wireMm) + ends.eyeMm;
+    ends === null
+      ? Infinity
+      : betweenOf({ ...ends, gapeMm: gape?.value ?? ends.gapeMm, wireMm: wire?.value ?? ends.wireMm });
   const shank = together(
     of(
       (taping) =>

@@ -13,9 +13,17 @@ export interface OutingEvent {
   seen?: SeenId;
   rise?: RiseFormId;
   waterC?: number;
+  /** Told of a fish afterwards: its length, what it was as typed, how deep it took, whether it went back. */
+  fishMm?: number;
+  species?: string;
+  depthMm?: number;
+  released?: boolean;
 }
 
 export type LoggedCount = Readonly<Record<LoggedId, number>>;
+
+/** First and last stamp of each. */
+export type Noted = Readonly<Record<string, readonly [first: string, last: string]>>;
 
 export interface OutingTally {
   all: LoggedCount;
@@ -24,6 +32,8 @@ export interface OutingTally {
   seen: Readonly<Partial<Record<SeenId, number>>>;
   rises: Readonly<Partial<Record<RiseFormId, number>>>;
   events: number;
+  /** From when to when each thing that is seen, and each rise, was noted; absent where a version summed that did not ask. */
+  noted?: Noted;
 }
 
 export const NONE_LOGGED: LoggedCount = { took: 0, refused: 0, 'lost-fish': 0, 'lost-fly': 0 };
@@ -46,6 +56,28 @@ export function withEvent(tally: OutingTally, event: OutingEvent, by: 1 | -1 = 1
   if (event.what === 'rise' && event.rise)
     return { ...next, rises: { ...tally.rises, [event.rise]: (tally.rises[event.rise] ?? 0) + by } };
   return next;
+}
+
+/** From when to when each thing was noted, of the entries at hand: where a version summed that did not ask. */
+export const notedOf = (events: readonly OutingEvent[]): Noted =>
+  events.reduce<Noted>((noted, event) => notedWith(noted, event, [], 1), {});
+
+/** From when to when each thing was noted, after an entry more or less; of what goes out the entries that are left at hand tell. */
+export function notedWith(noted: Noted = {}, event: OutingEvent, left: readonly OutingEvent[], by: 1 | -1): Noted {
+  const key = event.seen ?? event.rise;
+  if (key === undefined) return noted;
+  const { [key]: own, ...others } = noted;
+  const at =
+    by > 0
+      ? [event.at, ...(own ?? [])]
+      : [
+          // What stands in the middle takes nothing with it.
+          ...(own ?? []).filter((stamp) => stamp !== event.at),
+          ...left.filter(({ seen, rise }) => (seen ?? rise) === key).map((one) => one.at),
+        ];
+  if (at.length === 0) return others;
+  const sorted = [...at].sort();
+  return { ...others, [key]: [sorted[0]!, sorted[sorted.length - 1]!] };
 }
 
 /** What is still true of what was seen: within so many minutes of now. */

@@ -3,6 +3,8 @@ export {
   LOGGED,
   NO_EVENTS,
   NONE_LOGGED,
+  notedOf,
+  notedWith,
   UNKNOWN_FLY,
   withEvent,
   type LoggedCount,
@@ -12,4 +14,13 @@ export {
 } from './events';
 export { outingFaults, type OutingTimes } from './faults';
 export { flyStats, type Flown, type FlyStats } from './stats';
-export { ruleFaults, type RuledFly, type WaterRules } from './rules';
+export {
+  dressingFaults,
+  hookFaults,
+  ruleFaults,
+  type RuledDressing,
+  type RuledFly,
+  type RuledHook,
+  type WaterRules,
+} from './rules';
+export { DEEPEST_MM, LONGEST_FISH_MM } from './limits';

@@ -4,6 +4,8 @@ import {
   lately,
   LOGGED,
   NO_EVENTS,
+  notedOf,
+  notedWith,
   outingFaults,
   ruleFaults,
   withEvent,
@@ -68,11 +70,45 @@ test('what was seen speaks for an hour and a half; of rises the latest one', () 
   expect(lately([], () => 0)).toEqual({ seen: [], rise: null });
 });
 
+test('from when to when each thing was noted: entries in any order, and taken out again', () => {
+  const of = (at: string, seen: 'duns' | 'shucks'): OutingEvent => ({ at, what: 'seen', seen });
+  const rise: OutingEvent = { at: '2033-05-24T12:00', what: 'rise', rise: 'sip' };
+  const all = [of('2033-05-24T13:00', 'duns'), of('2033-05-24T11:00', 'duns'), of('2033-05-24T12:00', 'duns'), rise];
+  const noted = notedOf([...all, { at: '2033-05-24T12:00', what: 'took', fly: null }]);
+  expect(noted).toEqual({
+    duns: ['2033-05-24T11:00', '2033-05-24T13:00'],
+    sip: ['2033-05-24T12:00', '2033-05-24T12:00'],
+  });
+  const without = (event: OutingEvent) =>
+    notedWith(
+      noted,
+      event,
+      all.filter((own) => own !== event),
+      -1,
+    );
+  expect(without(all[0]!).duns).toEqual(['2033-05-24T11:00', '2033-05-24T12:00']);
+  expect(without(all[2]!).duns).toEqual(noted.duns);
+  expect(without(rise)).toEqual({ duns: noted.duns });
+  // Of what lies too far back to be at hand the other end is known.
+  expect(notedWith(noted, all[1]!, [], -1).duns).toEqual(['2033-05-24T13:00', '2033-05-24T13:00']);
+});
+
 describe('rules of a water', () => {
-  const free: WaterRules = { maxFlies: null, barbRule: 'any', lead: true, bead: true, weight: true };
+  const free: WaterRules = {
+    maxFlies: null,
+    barbRule: 'any',
+    lead: true,
+    bead: true,
+    weight: true,
+    indicator: true,
+    hookLargest: null,
+    hookLongestMm: null,
+  };
   const fly = (more: Partial<RuledFly> = {}): RuledFly => ({
     name: 'Dun',
     barb: 'barbed',
+    number: 14,
+    overallMm: 12,
     lead: false,
     bead: false,
     weight: false,
@@ -94,6 +130,10 @@ describe('rules of a water', () => {
     ['lead', [fly({ lead: true, weight: true })], { lead: false, weight: false }, [['rule-lead', 'Dun']]],
     ['a bead', [fly({ bead: true, weight: true })], { bead: false, weight: false }, [['rule-bead', 'Dun']]],
     ['weight', [fly({ weight: true })], { weight: false }, [['rule-weight', 'Dun']]],
+    ['a hook that is larger', [fly({ number: 13 })], { hookLargest: 14 }, [['rule-hook-number', 'Dun']]],
+    ['the largest that may be', [fly(), fly({ number: null })], { hookLargest: 14 }, []],
+    ['a hook that is longer', [fly({ overallMm: 12.1 })], { hookLongestMm: 12 }, [['rule-hook-long', 'Dun']]],
+    ['the longest that may be', [fly(), fly({ overallMm: null })], { hookLongestMm: 12 }, []],
   ] as const)('%s', (_, team, rules, said) => {
     expect(codes([...team], rules)).toEqual(said);
   });

@@ -70,10 +70,13 @@ export function bankChanges(fly: FlyInWater): OnBank[] {
   const now = rideOf(fly, 0);
   return (Object.keys(CHANGES) as OnBank['id'][]).flatMap((id) => {
     const ride = CHANGES[id](fly);
+    // What goes down before and after is told by how quickly alone: a share of its weight is borne by nobody.
+    const both = now.sinkMmS !== null && ride.sinkMmS !== null;
     const changed =
       ride.state !== now.state ||
-      Math.abs(ride.margin - now.margin) > MATTERS * Math.max(now.margin, MATTERS) ||
-      Math.abs((ride.sinkMmS ?? 0) - (now.sinkMmS ?? 0)) > MATTERS * (now.sinkMmS ?? 0) + 1e-9;
+      (both
+        ? Math.abs(ride.sinkMmS! - now.sinkMmS!) > MATTERS * now.sinkMmS!
+        : Math.abs(ride.margin - now.margin) > MATTERS * Math.max(now.margin, MATTERS));
     return changed ? [{ id, ride }] : [];
   });
 }

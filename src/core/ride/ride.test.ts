@@ -134,6 +134,8 @@ test('on the bank: each change does to the ride what hands know of it, and what 
   const nymph = of('herl-bead-nymph');
   expect(Object.keys(nymph)).not.toContain('clip-flat');
   expect(Object.keys(nymph)).not.toContain('sink');
+  // A split of fur slows a beaded nymph by less than a twentieth.
+  expect(Object.keys(nymph)).not.toContain('add-fur');
   // A split of fur in front is 1 mg, and 3 mm of it bear 45.4 mg more.
   const riser = rideOf(flyOf('staith-speck-riser'), 0);
   expect(of('staith-speck-riser')['add-fur']!.margin).toBeCloseTo(

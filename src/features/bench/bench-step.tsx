@@ -13,10 +13,10 @@ import { AfterHead, useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Heading, Say } from '@/ui/primitives';
 import { RoomFold, SmallPrintFold, WorkFold } from './card-folds';
 import { CardCautions, CardParts } from './card-view';
+import { RideFold } from '@/features/ride';
 import { KeepCard } from './keep-card';
 import { SchoolsPanel } from './schools-panel';
 import { fromMatch, useStartSession } from './start-session';
-import { RideFold } from './ride-fold';
 import { SwitchRow } from './switch-row';
 import { TiedRow } from './tied-row';
 

@@ -5,6 +5,7 @@ import { BOX_SIDE, deleteBox, heldOf, holdsOwn, markFly, setBox, takeOut, type B
 import type { Hook } from '@/core/hooks';
 import { useAct, useApp } from '@/state';
 import { selectCardOf, selectCatalogue, selectFlyName } from '@/state/answering';
+import { FlyRideFold } from '@/features/ride';
 import { InList, Missing, Page, useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Digits, Field, Heading, Say, Stepper, Toggle, WordLink } from '@/ui/primitives';
 import { Compartments, slotName } from './compartments';
@@ -235,6 +236,7 @@ function OpenFly({ item, boxId, slot, name, hook, onShift }: OpenFlyProps) {
           shown={false}
         />
       </View>
+      <FlyRideFold fly={item.fly} />
       <Say size="small" tone="soft">
         {speech.beside(
           moves.slice(0, 4).map((move) =>

@@ -1,2 +1,3 @@
+export { demoLogger } from './demo-logger';
 export { DemoCalliper } from './demo-calliper';
 export { SAMPLE_PHOTOS, SampleFly, SamplePhotos } from './sample-photos';

@@ -8,6 +8,7 @@ import { pinDressing, setIntent, type AnswerRecord, type SampleRecord } from '@/
 import { selectSettings, useAct, useApp } from '@/state';
 import { libraryCard, selectCatalogue, selectDressing, selectGroups, selectStash } from '@/state/answering';
 import { Term } from '@/features/glossary';
+import { WaterSays } from '@/features/out';
 import { useRedLamp, useSpeech, useWide, useWords } from '@/features/shell';
 import { FlyThumb } from '@/ui/drawings';
 import { Button, Choose, Digits, Field, Heading, InView, Say, Toggle, WordLink } from '@/ui/primitives';
@@ -69,6 +70,7 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
           considered(item, sampleOf(sample, stage, CASE), choices, catalogue, answer.natural.length.meanMm),
       );
   }, [asked, record, sample, settings, groups, stash, catalogue, answer]);
+  const weighted = catalogue.dressings.find(({ id }) => id === answer.dressing?.id);
   const pair = compared.flatMap((id) => [...all, ...found].find((item) => item.id === id) ?? []);
   const offer = (dressing: Dressed, first = false) => (
     <Offer
@@ -86,6 +88,11 @@ export function DressingStep({ matchId, record, sample, answer }: DressingStepPr
     <View className="gap-6 py-4">
       <AnswerPlate stage={record.stage ?? null} sample={sample} answer={answer} switches maxHeight={wide ? 520 : 420} />
       {answer.dressing ? offer(answer.dressing, true) : null}
+      {weighted ? (
+        <View className="px-5">
+          <WaterSays sample={sample} dressing={weighted} />
+        </View>
+      ) : null}
       {answer.card ? (
         <>
           <SwatchStrip matchId={matchId} record={record} card={answer.card} sample={sample} ride={answer.style.ride} />

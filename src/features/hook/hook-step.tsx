@@ -16,10 +16,11 @@ import { NUMBER_STEP } from '@/core/constants';
 import { reads, type Hook } from '@/core/hooks';
 import type { Quantity } from '@/core/quantity';
 import type { Speech } from '@/speech';
-import { pinHook, setOffset, setSettings, type AnswerRecord } from '@/records';
+import { pinHook, setOffset, setSettings, type AnswerRecord, type SampleRecord } from '@/records';
 import { selectSettings, useAct, useApp } from '@/state';
 import { Measured, useSpeech, useWide, useWords } from '@/features/shell';
 import { Term } from '@/features/glossary';
+import { WaterSays } from '@/features/out';
 import { hookName, offDigits } from '@/features/matches';
 import { Button, Choose, Digits, Fold, Heading, Pick, Row, Say, Toggle } from '@/ui/primitives';
 import { OnlyOwned } from './only-owned';
@@ -31,6 +32,7 @@ import { MatchLadder } from './match-ladder';
 interface HookStepProps {
   matchId: string;
   record: AnswerRecord;
+  sample: SampleRecord;
   answer: Answer;
 }
 
@@ -40,7 +42,7 @@ function usePinHook(matchId: string, answerId: string): (hookId: string | null) 
 }
 
 /** Hooks of every maker for this natural: the ladder, the rung that was tapped, and the same as a table; all of them, or some kinds only. */
-export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
+export function HookStep({ matchId, record, sample, answer: whole }: HookStepProps) {
   const [kinds, setKinds] = useState(ANY_KIND);
   const any = Object.values(kinds).every((kind) => kind === null);
   const answer = useMemo(() => (any ? whole : narrowed(whole, kinds)), [any, kinds, whole]);
@@ -158,6 +160,7 @@ export function HookStep({ matchId, record, answer: whole }: HookStepProps) {
                   })}
             </Say>
           ) : null}
+          <WaterSays sample={sample} hook={{ ...columns.hooks[columns.at.get(chosen.id)!]!, name: hookName(chosen) }} />
           <HookDimensions hook={chosen} />
           <HookReasons hook={chosen} />
         </View>

@@ -102,7 +102,7 @@ function StepBody({ id, step, match, sample, answered }: FrameProps) {
     );
   }
   const { answer } = answered;
-  if (step === 'hook') return <HookStep matchId={id} record={record} answer={answer} />;
+  if (step === 'hook') return <HookStep matchId={id} record={record} sample={sample} answer={answer} />;
   if (step === 'dressing') return <DressingStep matchId={id} record={record} sample={sample} answer={answer} />;
   return (
     <BenchStep

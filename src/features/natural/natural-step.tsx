@@ -25,7 +25,7 @@ import { KeyPanel, WaterChips } from '@/features/key';
 import { lengthDetail, WriteMatch } from '@/features/matches';
 import { KeptPhotos } from '@/features/photo/screens';
 import { CautionOfTheDay, Measured, useSpeech, useWords } from '@/features/shell';
-import { Button, Choose, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
+import { Button, Choose, Field, Fold, Pick, Say, Toggle, When, WordLink } from '@/ui/primitives';
 import { Colours, hexOf, regionsOf } from './colours';
 import { Growing } from './growing';
 import { Lengths, MeasureField } from './lengths';
@@ -133,9 +133,27 @@ export function NaturalStep({ matchId, match, sample, answered }: NaturalStepPro
         {...parts.of('about')}
       >
         <AboutPart matchId={matchId} match={match} sample={sample} />
+        <FromOuting sample={calm} />
       </Fold>
       <Elsewhere extra={calm.extra} />
     </View>
+  );
+}
+
+/** The outing a natural was found on, as a link; nothing where it was on none. */
+function FromOuting({ sample: { outingId } }: { sample: SampleRecord }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const outing = useApp((state) => (outingId ? state.records.entities.outing[outingId] : undefined));
+  const water = useApp((state) => (outing?.waterId ? state.records.entities.water[outing.waterId] : undefined));
+  if (!outingId || !outing) return null;
+  return (
+    <WordLink to={{ pathname: '/out/[id]', params: { id: outingId } }}>
+      {words('natural.on-outing', {
+        water: water?.name ?? words('out.somewhere'),
+        day: speech.day(outing.start, true),
+      })}
+    </WordLink>
   );
 }
 

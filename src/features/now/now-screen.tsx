@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import Svg from 'react-native-svg';
 import { useStore } from 'react-redux';
-import { backupDue, hasDemo, leaveDemo, PHOTOS_MOST, photosWaiting } from '@/records';
+import { backupDue, hasDemo, leaveDemo, PHOTOS_MOST, photosWaiting, runningOuting } from '@/records';
 import { nowOf, useAct, useApp, type Store } from '@/state';
 import { FirstSteps } from './first-steps';
 import { PhotoFault, useKeepPhoto } from '@/features/photo';
@@ -12,6 +12,7 @@ import { naturalMarks } from '@/ui/drawings/natural-marks';
 import { Button, Door, Say } from '@/ui/primitives';
 
 const WhatIsHere = later(async () => (await import('./screens')).WhatIsHere, 'part');
+const RunningNow = later(async () => (await import('./screens')).RunningNow, 'part');
 const BackupDue = later(async () => (await import('./screens')).BackupDue, 'part');
 
 export function NowScreen() {
@@ -20,6 +21,7 @@ export function NowScreen() {
   const time = useValleyTime();
   const demo = useApp((state) => hasDemo(state.records.entities));
   const act = useAct();
+  const running = useApp((state) => runningOuting(state.records.entities.outing));
   const newMatch = useNewMatch();
   const { keep, wrong } = useKeepPhoto();
   const photos = useApp((state) => photosWaiting(state.records.entities).count);
@@ -82,6 +84,7 @@ export function NowScreen() {
     <Page column="list" title={words('place.now')} over={wide ? undefined : (time ?? undefined)}>
       {begin}
       {due === null && !wasDue ? null : <BackupDue />}
+      {running === null ? null : <RunningNow id={running} />}
       {wide ? (
         <View className="flex-row">
           <View className="w-1/2">

@@ -1,10 +1,10 @@
 import { View } from 'react-native';
 import { totalOf } from '@/core/session/running';
-import { isLow, openBatch, runningOuting } from '@/records';
-import { useApp } from '@/state';
+import { isLow, latestOuting, openBatch, runningOuting, startOuting } from '@/records';
+import { useAct, useApp } from '@/state';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
 import { useSpeech, useWide, useWords } from '@/features/shell';
-import { Heading, Row, Say } from '@/ui/primitives';
+import { Button, Heading, Row, Say } from '@/ui/primitives';
 
 const RECENT = 6;
 /** Of those that wait so many stand here: the latest, and how many more. */
@@ -61,32 +61,35 @@ export function WhatIsHere() {
 
 const NONE = { items: [], flies: {} };
 
-/** The outing that goes on, one tap from its log; without one, where one is begun. */
+/** Where an outing is begun, with one tap at the water of last time; the one that goes on stands above. */
 function AtTheWater() {
   const words = useWords();
-  const speech = useSpeech();
-  const outings = useApp((state) => state.records.entities.outing);
-  const id = runningOuting(outings);
-  const outing = id === null ? null : outings[id]!;
-  const water = useApp((state) => (outing?.waterId ? state.records.entities.water[outing.waterId] : undefined));
+  const act = useAct();
+  const { outing, water } = useApp((state) => state.records.entities);
+  if (runningOuting(outing) !== null) return null;
+  const last = latestOuting(outing);
+  const waterId = last === null ? null : (outing[last]!.waterId ?? null);
+  const at = waterId === null ? undefined : water[waterId];
   return (
     <View className="border-t border-line">
-      <Row tall to={id === null ? '/out' : { pathname: '/out/[id]', params: { id } }}>
+      <Row tall to="/out">
         <View className="min-w-0 flex-1">
           <Say weight="strong" size="lead">
             {words('out.now')}
           </Say>
           <Say size="small" tone="soft">
-            {outing
-              ? speech.beside([
-                  water?.name,
-                  words('out.now-since', { time: outing.start.slice(11, 16) }),
-                  words('out.came.took', { count: outing.tally.all.took }),
-                ])
-              : words('out.now-hint')}
+            {words('out.now-hint')}
           </Say>
         </View>
       </Row>
+      <View className="border-b border-line px-5 py-3">
+        <Button
+          tall
+          className="self-start"
+          label={at ? words('out.begin-at', { water: at.name }) : words('out.begin-here')}
+          onPress={() => act(startOuting, { water: at ? waterId : null })}
+        />
+      </View>
     </View>
   );
 }

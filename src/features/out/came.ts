@@ -1,4 +1,5 @@
 import { LOGGED, type LoggedCount } from '@/core/outing';
+import type { OutingRecord } from '@/records';
 import type { Speech } from '@/speech';
 
 /** What was logged, in words: `2 took, 1 refused`; empty for nothing. */
@@ -10,3 +11,13 @@ export const spentText = (hours: number, speech: Speech): string =>
   hours < 1
     ? speech.t('ui.out.minutes', { count: Math.round(60 * hours) })
     : speech.t('ui.out.hours', { hours: speech.number(hours, 1) });
+
+/** How warm the water was through an outing, as a logger had it. */
+export function loggedText({ temps }: Pick<OutingRecord, 'temps'>, speech: Speech): string {
+  if (temps.length === 0) return '';
+  const all = temps.map(({ c }) => c);
+  return speech.t('ui.out.water-from-to', {
+    low: speech.number(Math.min(...all), 1),
+    high: speech.number(Math.max(...all), 1),
+  });
+}

@@ -1,1 +1,2 @@
 export { OnOutings } from './on-outings';
+export { WaterSays } from './water-says';

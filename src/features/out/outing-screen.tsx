@@ -7,10 +7,14 @@ import { nowOf, useAct, useApp, type Store } from '@/state';
 import { AfterHead, CautionOfTheDay, Missing, Page, TwoColumns, useNow, useSpeech, useWords } from '@/features/shell';
 import { Button, Heading, More, Say } from '@/ui/primitives';
 import { cameText, spentText } from './came';
+import { HappenedFold } from './happened-fold';
 import { Log } from './log';
+import { MatchesFold } from './matches-fold';
 import { SeenFold } from './seen-fold';
+import { MovesFold, Strip, WhyFold } from './strip';
 import { TeamFold } from './team-fold';
-import { RulesFold, StateFold } from './water-folds';
+import { TemperatureFold } from './temperature-fold';
+import { PlaceFold, RulesFold, StateFold } from './water-folds';
 
 const MINUTE_MS = 60_000;
 
@@ -52,16 +56,27 @@ function Shown({ id, outing }: { id: string; outing: OutingRecord }) {
           <CautionOfTheDay ids={['wading', 'dark-alone']} />
         </View>
       ) : null}
+      <Strip {...{ id, outing, now, open }} />
       {open ? <Log id={id} outing={outing} /> : <Came outing={outing} />}
     </>
   );
   const folds = (
     <AfterHead>
       <View className="border-t border-line">
+        {open ? <MovesFold {...{ id, outing, now }} /> : null}
         <TeamFold {...{ id, outing, now, open }} />
         <SeenFold {...{ id, outing, now, open }} />
+        <WhyFold {...{ outing, now }} />
+        <HappenedFold id={id} outing={outing} />
+        <MatchesFold id={id} />
         <StateFold id={id} outing={outing} />
-        {outing.waterId && water ? <RulesFold id={outing.waterId} water={water} /> : null}
+        {outing.waterId && water ? (
+          <>
+            <RulesFold id={outing.waterId} water={water} />
+            <PlaceFold id={outing.waterId} water={water} day={outing.start.slice(0, 10)} />
+            <TemperatureFold id={outing.waterId} water={water} />
+          </>
+        ) : null}
         <View className="flex-row flex-wrap items-center gap-3 px-5 pt-4">
           {open ? (
             <Button tall label={words('out.end')} onPress={() => act(endOuting, { outingId: id })} />

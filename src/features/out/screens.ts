@@ -1,2 +1,3 @@
 export { OutingScreen } from './outing-screen';
 export { OutingsScreen } from './outings-screen';
+export { RunningNow } from './running-now';

@@ -1,10 +1,9 @@
 import { View } from 'react-native';
 import type { RiseFormId, SeenId } from '@/catalogue/ids';
-import { noteSeen, type OutingRecord } from '@/records';
+import { latelySeen, noteSeen, type OutingRecord } from '@/records';
 import { useAct, useApp } from '@/state';
 import { selectStagesUp } from '@/state/answering';
 import { useSpeech, useWords } from '@/features/shell';
-import { latelySeen } from './lately-seen';
 import { Digits, Fold, Row, Say } from '@/ui/primitives';
 
 const SHOWN = 3;

@@ -2,15 +2,16 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { PositionId } from '@/catalogue/ids';
 import { ruleFaults } from '@/core/outing';
-import { fishing, hoursOn, placeFly, sameFlies, takeOff, tieOn, type OutingRecord } from '@/records';
+import { fishing, hoursOn, latelySeen, placeFly, takeOff, tieOn, type OutingRecord } from '@/records';
 import { foundBy } from '@/speech/card';
 import { useAct, useApp } from '@/state';
-import { selectCatalogue, selectFlyName, selectRuled, selectStagesUp } from '@/state/answering';
+import { selectCatalogue, rulesOf, selectTieable, selectRuled, selectStagesUp } from '@/state/answering';
 import { hookLine } from '@/features/box';
+import { NumberField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
 import { spentText } from './came';
 import { useHookOf } from './hook-of';
-import { latelySeen } from './lately-seen';
+import { RigPart, rigOf } from './rig';
 import { Button, Choose, Digits, Field, Fold, Row, Say } from '@/ui/primitives';
 
 const POSITIONS = ['point', 'middle', 'top'] as const satisfies readonly PositionId[];
@@ -30,7 +31,8 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
   const water = useApp((state) => (outing.waterId ? state.records.entities.water[outing.waterId] : undefined));
   const [editing, setEditing] = useState<string | null>(null);
   const team = fishing(outing);
-  const faults = water ? ruleFaults(team.map(ruled), { ...water, maxFlies: water.maxFlies ?? null }) : [];
+  const rig = rigOf(outing, team.length);
+  const faults = water ? ruleFaults(team.map(ruled), rulesOf(water), outing.rig === 'indicator') : [];
   const shown = open ? team : outing.team;
   return (
     <Fold
@@ -85,27 +87,45 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
               ) : null}
             </View>
             {open && editing === fly.id ? (
-              <Choose
-                tall
-                label={words('out.where-choice', { name: nameOf(fly) })}
-                choices={[
-                  ...POSITIONS.map((own) => ({ id: own as string, label: words(`out.position.${own}`) })),
-                  { id: NOWHERE, label: words('out.position-none') },
-                ]}
-                value={fly.position ?? NOWHERE}
-                onChange={(next) => {
-                  act(placeFly, {
-                    outingId: id,
-                    fly: fly.id,
-                    position: next === NOWHERE ? null : (next as PositionId),
-                  });
-                  setEditing(null);
-                }}
-              />
+              <View className="gap-3">
+                <Choose
+                  tall
+                  label={words('out.where-choice', { name: nameOf(fly) })}
+                  choices={[
+                    ...POSITIONS.map((own) => ({ id: own as string, label: words(`out.position.${own}`) })),
+                    { id: NOWHERE, label: words('out.position-none') },
+                  ]}
+                  value={fly.position ?? NOWHERE}
+                  onChange={(next) =>
+                    act(placeFly, {
+                      outingId: id,
+                      fly: fly.id,
+                      position: next === NOWHERE ? null : (next as PositionId),
+                    })
+                  }
+                />
+                {rig.apartMm ? (
+                  <View className="max-w-56">
+                    <NumberField
+                      label={words('rig.apart', { usual: rig.apartMm[1] / 10 })}
+                      value={fly.apartMm === null || fly.apartMm === undefined ? null : fly.apartMm / 10}
+                      range={[5, 400]}
+                      onChange={(cm) =>
+                        act(placeFly, { outingId: id, fly: fly.id, apartMm: cm === null ? null : cm * 10 })
+                      }
+                    />
+                  </View>
+                ) : null}
+              </View>
             ) : null}
           </View>
         ))}
       </View>
+      {open ? (
+        <RigPart id={id} outing={outing} />
+      ) : outing.rig ? (
+        <Say size="small">{words(`rig.name.${outing.rig}`)}</Say>
+      ) : null}
       {open ? <FromBoxes id={id} outing={outing} now={now} /> : null}
     </Fold>
   );
@@ -116,27 +136,16 @@ function FromBoxes({ id, outing, now }: { id: string; outing: OutingRecord; now:
   const words = useWords();
   const speech = useSpeech();
   const act = useAct();
-  const flies = useApp((state) => state.records.entities.fly);
-  const boxes = useApp((state) => state.records.entities.box);
-  const nameOf = useApp(selectFlyName);
-  const { hooks, dressings } = useApp(selectCatalogue);
+  const tieable = useApp(selectTieable);
+  const { hooks } = useApp(selectCatalogue);
   const { seen, rise } = latelySeen(outing, now);
   const up = useApp((state) => selectStagesUp(state, seen, rise, outing.start)).slice(0, UP);
-  const stagesOf = new Map(dressings.map((dressing) => [dressing.id, dressing.stages]));
   const answers = (stages: readonly string[]) =>
     up.reduce((sum, { stage, p }) => sum + (stages.includes(stage) ? p : 0), 0);
   const [sought, setSought] = useState('');
   const byId = new Map(hooks.map((hook) => [hook.id, hook]));
-  const lines = sameFlies(Object.entries(flies))
-    .filter(({ left, places }) => left > 0 && places.some(({ boxId }) => boxes[boxId]?.carried))
-    .map(({ ids, fly, left }) => ({
-      id: ids[0]!,
-      fly,
-      left,
-      name: nameOf(fly),
-      hook: hookLine(fly, byId, speech),
-      answers: answers(stagesOf.get(fly.dressingId ?? '') ?? (fly.stage ? [fly.stage] : [])),
-    }))
+  const lines = tieable
+    .map((own) => ({ ...own, hook: hookLine(own.fly, byId, speech), answers: answers(own.stages) }))
     .filter(({ name, hook }) => sought.trim() === '' || foundBy(`${name} ${hook}`, sought))
     .sort((a, b) => b.answers - a.answers || a.name.localeCompare(b.name));
   return (
@@ -144,7 +153,7 @@ function FromBoxes({ id, outing, now }: { id: string; outing: OutingRecord; now:
       <Field label={words('out.find-fly')} value={sought} onType={setSought} />
       {lines.length === 0 ? <Say tone="soft">{words('out.no-fly')}</Say> : null}
       <View className="border-t border-line">
-        {lines.slice(0, SHOWN).map(({ id: flyId, fly, left, name, hook, answers: likely }) => (
+        {lines.slice(0, SHOWN).map(({ flyId, fly, left, name, hook, answers: likely }) => (
           <Row
             key={flyId}
             tall

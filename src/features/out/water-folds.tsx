@@ -13,10 +13,14 @@ import {
   type OutingRecord,
   type WaterRecord,
 } from '@/records';
+import type { WaterKindId } from '@/catalogue/ids';
+import { clockOf, lightOf, placeTenth } from '@/core/hatch';
+import { sizeLabelOf } from '@/core/hooks';
 import { useAct } from '@/state';
 import { NumberField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
-import { Button, Field, Fold, Pick, Toggle, When } from '@/ui/primitives';
+import { Button, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
+import { loggedText } from './came';
 import { NEW_WATER, WaterChoice } from './water-choice';
 
 const UNSAID = '';
@@ -46,7 +50,7 @@ export function StateFold({ id, outing }: { id: string; outing: OutingRecord }) 
     outing.clarity && words(`out.claritys.${outing.clarity}`),
     outing.wind && words(`out.winds.${outing.wind}`),
     outing.sky && words(`out.skys.${outing.sky}`),
-    degrees(outing.waterC, 'out.water-is'),
+    outing.temps.length > 1 ? loggedText(outing, speech) : degrees(outing.waterC, 'out.water-is'),
     degrees(outing.airC, 'out.air-is'),
   ]);
   return (
@@ -151,6 +155,10 @@ export function RulesFold({ id, water }: { id: string; water: WaterRecord }) {
     water.maxFlies && words('out.rule-flies', { count: water.maxFlies }),
     water.barbRule !== 'any' && words(`out.barbs.${water.barbRule}`),
     ...ALLOWED.map((own) => !water[own] && words(`out.no.${own}`)),
+    water.hookLargest !== null &&
+      water.hookLargest !== undefined &&
+      words('out.rule-largest', { size: sizeLabelOf(water.hookLargest) }),
+    water.hookLongestMm && words('out.rule-longest', { mm: speech.number(water.hookLongestMm, 1) }),
     water.permit,
   ]);
   return (
@@ -182,9 +190,116 @@ export function RulesFold({ id, water }: { id: string; water: WaterRecord }) {
           <Toggle key={own} label={words(`out.allowed.${own}`)} on={water[own]} onChange={(on) => set({ [own]: on })} />
         ))}
       </View>
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-36 flex-1">
+          <NumberField
+            whole
+            label={words('out.hook-largest')}
+            value={water.hookLargest ?? null}
+            range={[0, 32]}
+            onChange={(hookLargest) => set({ hookLargest })}
+          />
+        </View>
+        <View className="min-w-36 flex-1">
+          <NumberField
+            label={words('out.hook-longest')}
+            value={water.hookLongestMm ?? null}
+            range={[2, 200]}
+            onChange={(hookLongestMm) => set({ hookLongestMm })}
+          />
+        </View>
+        <View className="min-w-36 flex-1">
+          <Pick
+            label={words('out.kind')}
+            choices={[
+              { id: UNSAID, label: words('out.unsaid') },
+              ...speech.ids['water-kinds'].map(({ id: own, name }) => ({ id: own, label: name })),
+            ]}
+            value={water.kind ?? UNSAID}
+            onChange={(kind) => set({ kind: kind === UNSAID || kind === null ? null : (kind as WaterKindId) })}
+          />
+        </View>
+      </View>
       <View className="flex-row">
         <Field label={words('out.permit')} value={water.permit} onType={(permit) => set({ permit })} />
       </View>
+    </Fold>
+  );
+}
+
+/** Where a water is, to a tenth of a degree: typed, or as this device has it. Its sunrise and dark are told by it, and no spot on a bank. */
+export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; day: string }) {
+  const words = useWords();
+  const speech = useSpeech();
+  const act = useAct();
+  const { place } = water;
+  const [typed, setTyped] = useState<{ lat: number | null; lon: number | null }>({ lat: null, lon: null });
+  const [wrong, setWrong] = useState(false);
+  const set = (lat: number | null, lon: number | null) => {
+    if (lat === null || lon === null) return setTyped({ lat, lon });
+    setTyped({ lat: null, lon: null });
+    act(setWater, { waterId: id, place: { lat: placeTenth(lat), lon: placeTenth(lon), zone: place?.zone ?? null } });
+  };
+  const light = place ? lightOf(day, { ...place, zone: place.zone ?? null }) : null;
+  const line = light
+    ? words('out.place-is', {
+        lat: speech.number(place!.lat, 1),
+        lon: speech.number(place!.lon, 1),
+        rise: clockOf(light.rise),
+        set: clockOf(light.set),
+      })
+    : words('out.place-none');
+  const here = () => {
+    if (!('geolocation' in navigator)) return setWrong(true);
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        setWrong(false);
+        set(coords.latitude, coords.longitude);
+      },
+      () => setWrong(true),
+    );
+  };
+  return (
+    <Fold wide title={words('out.place', { water: water.name })} line={line}>
+      <Say size="small" tone="soft">
+        {words('out.place-why')}
+      </Say>
+      <View className="flex-row flex-wrap gap-3">
+        <View className="min-w-36 flex-1">
+          <NumberField
+            label={words('out.lat')}
+            value={typed.lat ?? place?.lat ?? null}
+            range={[-90, 90]}
+            onChange={(lat) => set(lat, typed.lon ?? place?.lon ?? null)}
+          />
+        </View>
+        <View className="min-w-36 flex-1">
+          <NumberField
+            label={words('out.lon')}
+            value={typed.lon ?? place?.lon ?? null}
+            range={[-180, 180]}
+            onChange={(lon) => set(typed.lat ?? place?.lat ?? null, lon)}
+          />
+        </View>
+      </View>
+      <View className="flex-row flex-wrap gap-2">
+        <Button label={words('out.place-here')} onPress={here} />
+        {place ? (
+          <Button
+            kind="quiet"
+            label={words('out.place-forget')}
+            onPress={() => {
+              setTyped({ lat: null, lon: null });
+              act(setWater, { waterId: id, place: null });
+            }}
+          />
+        ) : null}
+      </View>
+      {wrong ? (
+        <Say tone="dawn" live>
+          {words('out.place-wrong')}
+        </Say>
+      ) : null}
     </Fold>
   );
 }

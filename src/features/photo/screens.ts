@@ -1,4 +1,5 @@
 export { FieldCardScreen } from './field-card-screen';
 export { KeptPhotos } from './kept-photos';
+export { PhotoView } from './photo-view';
 export { PictureBoard } from './picture-board';
 export { usePictureInk } from './picture-ink';

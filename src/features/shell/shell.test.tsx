@@ -130,7 +130,7 @@ describe('the shell', () => {
     await act(async () => void fireEvent.click(line.getByRole('button', { name: 'Save it to a file' })));
     expect(JSON.parse(saved.at(-1)!.text)).toMatchObject({
       aubade: 'records',
-      items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 5 }],
+      items: [{ kind: 'sample', id: 'sample_demo-auldry-dun', v: 6 }],
     });
     const look = jest.spyOn(store.persistence.current!, 'look');
     fireEvent.click(line.getByRole('button', { name: 'Try again' }));

@@ -110,7 +110,7 @@ test('it holds a file of records a kind, tables beside, the pictures there are, 
     version: 1,
     made: '2033-06-01T20:00',
     app: '0.1.0',
-    kinds: { sample: { version: 5, count: 1 }, photo: { version: 2, count: 2 }, fly: { version: 4, count: 1 } },
+    kinds: { sample: { version: 6, count: 1 }, photo: { version: 2, count: 2 }, fly: { version: 4, count: 1 } },
     missing: ['q'],
   });
   expect(manifest.files.map(({ path }) => path).sort()).toEqual(

@@ -27,6 +27,7 @@ export const KIND_OF: Readonly<Record<TableName, Kind>> = {
   waters: 'water',
   outings: 'outing',
   'outing-events': 'outing',
+  trials: 'trial',
   hooks: 'model',
   'taped-hooks': 'model',
   materials: 'material',

@@ -294,7 +294,21 @@ export const TABLES = {
     ),
   waters: ({ water }: Entities) =>
     table(
-      ['water', 'name', 'kind', 'flies', 'barb', 'lead', 'bead', 'weight', 'indicator', 'permit', 'note'],
+      [
+        'water',
+        'name',
+        'kind',
+        'flies',
+        'barb',
+        'lead',
+        'bead',
+        'weight',
+        'indicator',
+        'hook_largest',
+        'hook_longest_mm',
+        'permit',
+        'note',
+      ],
       Object.entries(water).map(([id, own]) => ({
         water: id,
         name: own.name,
@@ -305,6 +319,8 @@ export const TABLES = {
         bead: own.bead ? 'yes' : 'no',
         weight: own.weight ? 'yes' : 'no',
         indicator: own.indicator ? 'yes' : 'no',
+        hook_largest: own.hookLargest,
+        hook_longest_mm: own.hookLongestMm,
         permit: own.permit,
         note: own.note,
       })),
@@ -320,6 +336,8 @@ export const TABLES = {
         'clarity',
         'wind',
         'sky',
+        'rig',
+        'current_mm_s',
         'air_c',
         'water_c',
         'took',
@@ -335,6 +353,8 @@ export const TABLES = {
         clarity: own.clarity,
         wind: own.wind,
         sky: own.sky,
+        rig: own.rig,
+        current_mm_s: own.currentMmS,
         air_c: own.airC,
         water_c: own.waterC,
         took: own.tally.all.took,
@@ -344,13 +364,30 @@ export const TABLES = {
     ),
   'outing-events': ({ outing }: Entities, events: readonly EventOp[]) =>
     table(
-      ['outing', 'at', 'what', 'fly', 'seen'],
+      ['outing', 'at', 'what', 'fly', 'seen', 'fish_mm', 'species', 'depth_mm', 'released'],
       eventsOf(events, 'outing').map(({ owner, event }) => ({
         outing: owner,
         at: event.at,
         what: event.what,
         fly: outing[owner]?.team.find(({ id }) => id === event.fly)?.name ?? null,
         seen: event.seen ?? event.rise ?? event.waterC ?? null,
+        fish_mm: event.fishMm ?? null,
+        species: event.species ?? null,
+        depth_mm: event.depthMm ?? null,
+        released: event.released === undefined ? null : event.released ? 'yes' : 'no',
+      })),
+    ),
+  trials: ({ trial }: Entities) =>
+    table(
+      ['trial', 'at', 'what', 'dressing', 'hook', 'seconds', 'depth_mm'],
+      Object.entries(trial).map(([id, own]) => ({
+        trial: id,
+        at: own.at,
+        what: own.what,
+        dressing: own.dressingId,
+        hook: own.hookId,
+        seconds: own.seconds.join(' '),
+        depth_mm: own.depthMm,
       })),
     ),
   hooks: ({ model, maker }: Entities) =>

@@ -5,6 +5,7 @@ import { LENGTH_RANGE_MM, Z95 } from '@/core/constants';
 import { swapKey } from '@/core/tying/swap-key';
 import { command, found, type Around } from '../command';
 import type { Entities } from '../kinds';
+import { latelySeen, runningOuting } from '../outing/queries';
 import { sampleSchema, type SampleRecord } from '../sample/schema';
 import { matchSchema, newAnswer, type AnswerRecord, type MatchRecord } from './schema';
 
@@ -55,31 +56,54 @@ const NEWEST = 20;
 /** After so long an empty match of another tab is not about to be filled there. */
 const LEFT_MINUTES = 60;
 
+/** What a natural has from the outing it is found on: where that is, and what was seen there lately. */
+function foundOn(draft: Entities, outingId: string | null | undefined, now: string): Partial<SampleRecord> {
+  const outing = outingId ? draft.outing[outingId] : undefined;
+  if (!outing) return {};
+  const place = (outing.waterId && draft.water[outing.waterId]?.name) || '';
+  return { outingId, place, ...latelySeen(outing, now) };
+}
+
+/** What was seen about a natural that has an outing: its water says that, and no word of the insect. */
+const seenOf = ({ outingId, seen, rise }: SampleRecord) => (outingId ? { seen, rise } : {});
+
 /** Whether nothing was ever said of a match or its natural: it is as it was begun. */
-function isUntouched(match: MatchRecord, sample: SampleRecord): boolean {
+function isUntouched(draft: Entities, match: MatchRecord, sample: SampleRecord): boolean {
   const begun = {
     opened: match.opened,
     sampleId: match.sampleId,
     answers: [{ id: FIRST_ANSWER, stage: null }],
     leading: FIRST_ANSWER,
   };
-  return equal(match, matchSchema.cast(begun)) && equal(sample, sampleSchema.cast({ when: sample.when }));
+  return (
+    equal(match, matchSchema.cast(begun)) &&
+    equal(
+      sample,
+      sampleSchema.cast({ ...foundOn(draft, sample.outingId, sample.when), ...seenOf(sample), when: sample.when }),
+    )
+  );
 }
 
 /** A match for an insect in the hand; an empty one is taken up again as of now, if this tab began it (`own`) or it was left long ago. */
 export const newMatch = command<{ own?: string | null }, { matchId: string; sampleId: string }>(
   'new-match',
   (draft, { own = null }, around) => {
+    const on = foundOn(draft, runningOuting(draft.outing), around.now);
     for (const matchId of Object.keys(draft.match).slice(-NEWEST).reverse()) {
       const { sampleId, opened } = draft.match[matchId]!;
       if (matchId !== own && !(differenceInMinutes(around.now, opened) >= LEFT_MINUTES)) continue;
       const sample = draft.sample[sampleId];
-      if (!sample || !isUntouched(draft.match[matchId]!, sample)) continue;
+      if (!sample || !isUntouched(draft, draft.match[matchId]!, sample)) continue;
       draft.match[matchId]!.opened = around.now;
-      sample.when = around.now;
+      draft.sample[sampleId] = sampleSchema.cast({
+        ...on,
+        seen: [...new Set([...(on.seen ?? []), ...sample.seen])],
+        rise: on.rise ?? sample.rise,
+        when: around.now,
+      });
       return { matchId, sampleId };
     }
-    return beginMatch(draft, {}, around);
+    return beginMatch(draft, { sample: on }, around);
   },
 );
 

@@ -1,21 +1,33 @@
 import { differenceInMinutes, parseISO } from 'date-fns';
-import { LOGGED, NONE_LOGGED, type LoggedCount } from '@/core/outing/events';
+import { lately, LOGGED, NONE_LOGGED, type LoggedCount } from '@/core/outing/events';
 import type { OutingTimes } from '@/core/outing/faults';
 import type { Entities } from '../kinds';
 import type { OutingRecord, TeamFly } from './schema';
 
 type Outings = Entities['outing'];
 
-/** Outings, the latest first. */
-export function outingsLatest(outings: Outings): [id: string, outing: OutingRecord][] {
-  return Object.entries(outings).sort(
-    ([a, one], [b, other]) => other.start.localeCompare(one.start) || b.localeCompare(a),
-  );
+/** Ids of outings, the latest first: thousands are put in order when the journal is opened, so that they are compared as plain text. */
+export const outingsLatest = (outings: Outings): string[] =>
+  Object.keys(outings)
+    .map((id) => `${outings[id]!.start} ${id}`)
+    .sort()
+    .reverse()
+    .map((key) => key.slice(key.indexOf(' ') + 1));
+
+/** The latest of the outings that are such; null where none is. */
+export function latestOuting(outings: Outings, is: (outing: OutingRecord) => boolean = () => true): string | null {
+  let latest: string | null = null;
+  for (const id of Object.keys(outings)) {
+    const own = outings[id]!;
+    const other = latest === null ? null : outings[latest]!;
+    if (is(own) && (other === null || own.start > other.start || (own.start === other.start && id > latest!)))
+      latest = id;
+  }
+  return latest;
 }
 
 /** The outing that goes on; of two the one that began last; null where none does. */
-export const runningOuting = (outings: Outings): string | null =>
-  outingsLatest(outings).find(([, { end }]) => end === null)?.[0] ?? null;
+export const runningOuting = (outings: Outings): string | null => latestOuting(outings, ({ end }) => end === null);
 
 /** Flies that are on the leader now, or were to the end. */
 export const fishing = ({ team }: Pick<OutingRecord, 'team'>): TeamFly[] => team.filter(({ off }) => off === null);
@@ -44,7 +56,8 @@ export function flownOn(
   dressingId: string,
   now: string,
 ): { id: string; outing: OutingRecord; counts: LoggedCount; hours: number }[] {
-  return outingsLatest(outings).flatMap(([id, outing]) => {
+  return outingsLatest(outings).flatMap((id) => {
+    const outing = outings[id]!;
     const own = outing.team.filter((fly) => fly.dressingId === dressingId);
     if (own.length === 0) return [];
     return [
@@ -66,3 +79,31 @@ export const timesOf = (id: string, { start, end, team, tally }: OutingRecord): 
   team: team.map(({ name, on, off }) => ({ name, on, off: off ?? null })),
   events: tally.latest.map(({ event }) => event.at),
 });
+
+/** What was seen lately on an outing; of one that is over, in all of it. */
+export const latelySeen = (
+  { end, tally }: Pick<OutingRecord, 'end' | 'tally'>,
+  now: string,
+): ReturnType<typeof lately> =>
+  lately(
+    tally.latest.map(({ event }) => event),
+    (at) => (end === null ? differenceInMinutes(parseISO(now), parseISO(at)) : 0),
+  );
+
+/** Matches whose naturals were found on an outing. */
+export const matchesOf = ({ match, sample }: Pick<Entities, 'match' | 'sample'>, outingId: string): string[] =>
+  Object.keys(match).filter((id) => sample[match[id]!.sampleId]?.outingId === outingId);
+
+/** Stages of the naturals that were found on outings, with the time of each, by outing. */
+export function stagesFound({
+  match,
+  sample,
+}: Pick<Entities, 'match' | 'sample'>): Map<string, { stage: string; when: string }[]> {
+  const found = new Map<string, { stage: string; when: string }[]>();
+  for (const { answers, leading, sampleId } of Object.values(match)) {
+    const { outingId, when } = sample[sampleId] ?? {};
+    const stage = answers.find(({ id }) => id === leading)?.stage;
+    if (outingId && when && stage) found.set(outingId, [...(found.get(outingId) ?? []), { stage, when }]);
+  }
+  return found;
+}

@@ -1,16 +1,12 @@
 import { array, mixed, number, object, string, type InferType } from 'yup';
 import { KNOWN } from '@/catalogue/known-ids';
-import { demo, maybe, note, stamp, text } from '../fields';
+import { AIR_C, CLARITIES, SKIES, WATER_C, WATER_LEVELS, WINDS } from '@/core/outing/limits';
+import { demo, dimension, maybe, note, stamp, text } from '../fields';
 import { LEDGERS, type Tallies } from '../ledger';
 
-export const WATER_LEVELS = ['low', 'usual', 'high', 'flood'] as const;
-export const CLARITIES = ['clear', 'stained', 'brown'] as const;
-export const WINDS = ['still', 'breeze', 'wind'] as const;
-export const SKIES = ['sun', 'cloud', 'drizzle', 'rain'] as const;
-/** Water that is wet and a day that is fished, °C. */
-export const WATER_C = [-1, 40] as const;
-export const AIR_C = [-40, 50] as const;
+export { AIR_C, CLARITIES, SKIES, WATER_C, WATER_LEVELS, WINDS };
 export const MOST_TEAM = 40;
+export const MOST_TEMPS = 300;
 
 const celsius = ([low, high]: readonly [number, number]) =>
   number().min(low).max(high).nullable().defined().default(null);
@@ -23,6 +19,8 @@ const teamSchema = object({
   hookId: text(),
   name: note().required(),
   position: maybe(KNOWN.positions),
+  /** From the fly, the indicator or the leader above it, mm; null for what is usual of the rig. */
+  apartMm: dimension(),
   on: stamp().required(),
   /** When it came off the leader; null while it fishes. */
   off: stamp().nullable().defined().default(null),
@@ -46,6 +44,17 @@ export const outingSchema = object({
   airC: celsius(AIR_C),
   waterC: celsius(WATER_C),
   team: array(teamSchema).max(MOST_TEAM).default([]),
+  rig: maybe(KNOWN.rigs),
+  /** How quickly the water runs where it is fished, mm/s. */
+  currentMmS: dimension(),
+  /** Water temperature through it, as a logger had it. */
+  temps: array(object({ at: stamp().required(), c: number().min(WATER_C[0]).max(WATER_C[1]).required() }))
+    .max(MOST_TEMPS)
+    .default([]),
+  /** What is meant to be done with the team and when, by what it is done for; `at` null where it was left out on purpose. */
+  plan: array(object({ id: string().required(), at: stamp().nullable().defined().default(null) }))
+    .max(MOST_TEAM)
+    .default([]),
   note: note().defined().default(''),
   tally: tally(),
 });

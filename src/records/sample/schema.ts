@@ -42,6 +42,8 @@ export const sampleSchema = object({
   demo: demo(),
   when: stamp().required(),
   place: note().defined().default(''),
+  /** The outing it was found on. */
+  outingId: text(),
   water: string<WaterId>().oneOf(KNOWN.waters).nullable().default(null),
   found: maybe(KNOWN.found),
   doing: maybe(KNOWN.doing),

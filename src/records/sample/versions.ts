@@ -3,6 +3,7 @@ import { sampleV1 } from './v1';
 import { sampleV2 } from './v2';
 import { sampleV3 } from './v3';
 import { sampleV4 } from './v4';
+import { sampleV5 } from './v5';
 
 /** How a stored sample of before becomes one of today, a step a version. */
 export const versions: readonly Version[] = [
@@ -52,4 +53,5 @@ export const versions: readonly Version[] = [
     name: 'what-other-programs-say',
     up: (data) => ({ ...sampleV4.validateSync(data), extra: {} }),
   },
+  { from: 5, name: 'sample-outing', up: (data) => ({ ...sampleV5.validateSync(data), outingId: null }) },
 ];

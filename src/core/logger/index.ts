@@ -1,0 +1,9 @@
+export {
+  clockOff,
+  dailyOf,
+  daysMissing,
+  readingsOf,
+  readLogger,
+  type LoggerRead,
+  type LoggerReading,
+} from './read-logger';

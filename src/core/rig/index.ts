@@ -1,0 +1,16 @@
+export {
+  downTheLeader,
+  HOLDS,
+  indicatorMm,
+  LEAD_MM,
+  loadOf,
+  rigDepths,
+  rigWarnings,
+  tippetDragMg,
+  type Rig,
+  type RiggedFly,
+  type RiggedRide,
+  type RigMend,
+  type RigWarning,
+  type Spare,
+} from './rig';

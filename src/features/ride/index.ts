@@ -1,0 +1,1 @@
+export { FlyRideFold, RideFold } from './ride-fold';

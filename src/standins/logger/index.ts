@@ -1,0 +1,1 @@
+export { logger, type LoggerMade } from './logger';

@@ -1,0 +1,1 @@
+export { season, temperatures, type SeasonOuting, type World } from './season';

@@ -1,0 +1,82 @@
+import { daysAfter, type BandId } from '@/core/hatch';
+import { outingSchema, waterSchema, type OutingRecord } from '@/records';
+import { createStore, openStore, type Store } from '.';
+import { change } from './__tests__/change';
+import { memoryPorts } from './__tests__/ports';
+import { selectHatch, selectTold } from './answering';
+
+/** Days of a year from New Year on at so many °C. */
+const year = (of: number, days: number, mean: number) =>
+  Object.fromEntries(
+    Array.from({ length: days }, (_, n) => [daysAfter(`${of}-01-01`, n), { mean, low: mean - 1, high: mean + 1 }]),
+  );
+
+const outing = (day: string, seen: string | null, more: Partial<OutingRecord> = {}): OutingRecord => {
+  const cast = outingSchema.cast({ start: `${day}T10:00`, end: `${day}T18:00`, waterId: 'w', ...more });
+  const noted: Record<string, [string, string]> = seen ? { duns: [`${day}T${seen}`, `${day}T${seen}`] } : {};
+  return { ...cast, tally: { ...cast.tally, noted } };
+};
+
+async function river(outings: Record<string, OutingRecord>, daily: object): Promise<Store> {
+  const store = createStore(memoryPorts());
+  await openStore(store, { start: 'clean', clock: '2033-04-10T10:00' });
+  store.dispatch(
+    change('water-set', (draft) => {
+      draft.water.w = waterSchema.cast({
+        name: 'Auldry',
+        kind: 'river',
+        place: { lat: 54, lon: -2, zone: 'Etc/GMT-1' },
+        daily,
+      });
+      Object.assign(draft.outing, outings);
+    }),
+  );
+  return store;
+}
+
+const duns = (store: Store, own: OutingRecord) =>
+  selectHatch(store.getState(), own).bands.find(({ id }) => id === ('mayfly/hatch' satisfies BandId))!;
+
+// 100 days of 8 °C are 400 degree-days over 4 °C: the tenth of April of both years.
+const TWO = { ...year(2031, 120, 8), ...year(2032, 120, 8) };
+const SEEN = { a: outing('2031-04-10', '13:00'), b: outing('2032-04-09', '13:00') };
+
+test('a year that has brought less warmth than two logged ones needed holds the first duns back, and says by how much', async () => {
+  const now = outing('2033-04-10', null, { end: null });
+  const cold = await river({ ...SEEN, now }, { ...TWO, ...year(2033, 100, 6) });
+  const warm = await river({ ...SEEN, now }, { ...TWO, ...year(2033, 100, 9) });
+  expect(duns(cold, now).p).toBeLessThan(0.05 * duns(warm, now).p);
+  const { warmth } = selectHatch(cold.getState(), now);
+  expect(warmth['mayfly/hatch']).toMatchObject({ sum: 400, years: 2, now: 200 });
+  // Seen this year, it is out, whatever the warmth.
+  const out = outing('2033-04-01', '13:30');
+  const after = await river({ ...SEEN, out, now }, { ...TWO, ...year(2033, 100, 6) });
+  expect(duns(after, now).p).toBeGreaterThan(0.5 * duns(warm, now).p);
+  expect(selectHatch(after.getState(), now).warmth['mayfly/hatch']).toBeUndefined();
+});
+
+test('one logged year says nothing of warmth; the strip is about by the groups then', async () => {
+  const now = outing('2033-04-10', null, { end: null });
+  const store = await river({ a: SEEN.a, now }, { ...year(2031, 120, 8), ...year(2033, 100, 6) });
+  expect(selectHatch(store.getState(), now).warmth).toEqual({});
+  expect(selectTold(store.getState(), 'w').hours.n).toBe(0);
+});
+
+test('a strip is worked out from what came before its day, and the same is not worked out again', async () => {
+  const own = outing('2032-04-09', '13:00');
+  const later = outing('2033-04-09', '17:30');
+  const store = await river({ a: outing('2031-04-10', '13:00'), b: own, c: later }, {});
+  const first = selectHatch(store.getState(), own);
+  expect(first.bands.find(({ id }) => id === 'mayfly/hatch')!.outings).toBe(1);
+  store.dispatch(change('outing', (draft) => void (draft.outing.c!.note = 'windy')));
+  expect(selectHatch(store.getState(), store.getState().records.entities.outing.b!)).toEqual(first);
+  expect(selectHatch(store.getState(), later).bands.find(({ id }) => id === 'mayfly/hatch')!.outings).toBe(2);
+});
+
+test('the logger’s last three days count before what was read on the day', async () => {
+  const now = outing('2033-04-10', null, { end: null, waterC: 15 });
+  const store = await river({ now }, year(2033, 100, 6));
+  expect(selectHatch(store.getState(), now).day.waterC).toBeCloseTo(6, 9);
+  const bare = await river({ now }, {});
+  expect(selectHatch(bare.getState(), now).day.waterC).toBe(15);
+});
