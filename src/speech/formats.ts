@@ -18,6 +18,7 @@ export interface Formats {
   bytes(count: number): string;
   /** What is counted up side by side: `a, b, c`. */
   list: Intl.ListFormat;
+  either: Intl.ListFormat;
 }
 
 /** Units of stored bytes, the largest first: so many from which on one is used, and what it is. */
@@ -60,6 +61,7 @@ function made(locale: string): Formats {
       }).format(value);
     },
     list: new Intl.ListFormat(locale, { type: 'unit', style: 'short' }),
+    either: new Intl.ListFormat(locale, { type: 'disjunction' }),
   };
 }
 

@@ -65,6 +65,8 @@ export interface Speech {
   spread(mm: number, fine?: boolean): string;
   /** What is counted up side by side, as the language does; what is empty is left out. */
   list(items: Items): string;
+  /** One or another of some. */
+  either(items: Items): string;
   /** The same of things said, each of which may be a list itself. */
   clauses(items: Items): string;
   /** The same of whole sentences without their last stop. */
@@ -250,6 +252,7 @@ export function createSpeech(instance: i18n, unit: LengthUnit): Speech {
     bytes: (count) => formats.bytes(count),
     moment: (at) => written(at, (date) => list([formats.long.format(date), formats.hour.format(date)])),
     list,
+    either: (items) => formats.either.format(said(items)),
     sentences,
     pair: (what, text) => t('list.pair', { what, text }),
     aside: (text, note) => t('list.aside', { text, note }),

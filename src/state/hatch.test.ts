@@ -1,5 +1,15 @@
-import { daysAfter, type BandId } from '@/core/hatch';
-import { outingSchema, waterSchema, type OutingRecord } from '@/records';
+import { daysAfter, FROM_H, type BandId } from '@/core/hatch';
+import {
+  matchSchema,
+  newAnswer,
+  outingSchema,
+  sampleSchema,
+  SETTINGS_ID,
+  settingsSchema,
+  specimen,
+  waterSchema,
+  type OutingRecord,
+} from '@/records';
 import { createStore, openStore, type Store } from '.';
 import { change } from './__tests__/change';
 import { memoryPorts } from './__tests__/ports';
@@ -47,12 +57,50 @@ test('a year that has brought less warmth than two logged ones needed holds the 
   const warm = await river({ ...SEEN, now }, { ...TWO, ...year(2033, 100, 9) });
   expect(duns(cold, now).p).toBeLessThan(0.05 * duns(warm, now).p);
   const { warmth } = selectHatch(cold.getState(), now);
-  expect(warmth['mayfly/hatch']).toMatchObject({ sum: 400, years: 2, now: 200 });
+  expect(warmth['mayfly/hatch']).toMatchObject([{ group: null, sum: 400, years: 2, now: 200 }]);
   // Seen this year, it is out, whatever the warmth.
   const out = outing('2033-04-01', '13:30');
   const after = await river({ ...SEEN, out, now }, { ...TWO, ...year(2033, 100, 6) });
   expect(duns(after, now).p).toBeGreaterThan(0.5 * duns(warm, now).p);
   expect(selectHatch(after.getState(), now).warmth['mayfly/hatch']).toBeUndefined();
+});
+
+/** A natural of a large burrowing mayfly, found and measured on an outing. */
+const found = (store: Store, at: Record<string, string>, mm = 20) =>
+  store.dispatch(
+    change('natural', (draft) => {
+      draft.settings = { [SETTINGS_ID]: settingsSchema.cast({ fauna: 'palearctic-west' }) };
+      for (const [outingId, when] of Object.entries(at)) {
+        const specimens = [specimen('i', mm)];
+        draft.sample[`s-${outingId}`] = sampleSchema.cast({ when, outingId, specimens });
+        draft.match[`m-${outingId}`] = matchSchema.cast({
+          opened: when,
+          sampleId: `s-${outingId}`,
+          answers: [newAnswer('a1', 'mayfly/dun')],
+          leading: 'a1',
+        });
+      }
+    }),
+  );
+
+test('a group whose naturals were measured has a sum of its own: it waits for warmth while smaller ones are out already', async () => {
+  // Duns of any kind in April of every year; the large ones at 600 degree-days, on the 30th of May.
+  const big = { c: outing('2031-05-30', null), d: outing('2032-05-29', null) };
+  const now = outing('2033-05-30', null, { end: null });
+  const all = { ...SEEN, ...big, out: outing('2033-04-20', '13:00'), now };
+  const large = async (mean: number, mm?: number) => {
+    const store = await river(all, { ...year(2031, 150, 8), ...year(2032, 150, 8), ...year(2033, 150, mean) });
+    found(store, { c: '2031-05-30T15:00', d: '2032-05-29T15:00' }, mm);
+    return store;
+  };
+  const [cold, warm] = [await large(6), await large(9)];
+  expect(selectHatch(cold.getState(), now).warmth['mayfly/hatch']).toMatchObject([
+    { group: 'large burrowing mayfly', sum: 600, years: 2, now: 300 },
+  ]);
+  const evening = (store: Store) => duns(store, now).curve[4 * (18 - FROM_H)]!;
+  expect(evening(cold)).toBeLessThan(0.99 * evening(warm));
+  // Small duns that several groups have are of no group.
+  expect(selectHatch((await large(6, 7)).getState(), now).warmth).toEqual({});
 });
 
 test('one logged year says nothing of warmth; the strip is about by the groups then', async () => {

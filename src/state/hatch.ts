@@ -15,19 +15,23 @@ import {
   learnt,
   lightOf,
   T0,
+  t0Of,
   toldBefore,
   type Band,
   type BandId,
   type DegreeDays,
   type HatchDay,
-  type HatchGroup,
   type Learnt,
   type Light,
   type Place,
   type Told,
   type Witness,
 } from '@/core/hatch';
-import type { RiseFormId, SeenId } from '@/catalogue/ids';
+import { CASE } from '@/catalogue';
+import type { RiseFormId, SeenId, StageId } from '@/catalogue/ids';
+import type { NaturalGroup } from '@/core/belief';
+import { bodiesOf } from '@/core/case';
+import { groupsThatFit } from '@/core/naturals';
 import { notedOf } from '@/core/outing';
 import { stagesFound, type OutingRecord, type SettingsRecord, type WaterRecord } from '@/records';
 import { selectGroups } from './own-groups';
@@ -39,8 +43,14 @@ export interface Hatch {
   day: HatchDay;
   light: Light;
   bands: readonly Band[];
-  /** Warmth of the year so far, of a band that has not begun and whose sum was fitted. */
-  warmth: Readonly<Partial<Record<BandId, DegreeDays & { now: number }>>>;
+  /** Warmth of the year so far, of a band that has not begun and of such groups of it by name, where a sum was fitted. */
+  warmth: Readonly<Partial<Record<BandId, readonly Warmth[]>>>;
+}
+
+/** A fitted sum of degree-days and the sum of this year until the day; of the whole band where no group is named. */
+export interface Warmth extends DegreeDays {
+  group: string | null;
+  now: number;
 }
 
 const LOGGED_DAYS = 3;
@@ -76,13 +86,18 @@ function hatchDay(
   };
 }
 
+interface Natural {
+  stage: StageId;
+  when: string;
+  /** Of the insects that count, mm. */
+  bodies: readonly number[];
+}
+type Found = readonly Natural[];
+
 type Span = readonly [first: number, last: number];
 
 /** From when to when each band was noted on an outing, h: by what was seen, and by the naturals that were found. */
-function bandsSeen(
-  { tally }: Pick<OutingRecord, 'tally'>,
-  found: readonly { stage: string; when: string }[],
-): Partial<Record<BandId, Span>> {
+function bandsSeen({ tally }: Pick<OutingRecord, 'tally'>, found: Found): Partial<Record<BandId, Span>> {
   const spans: Partial<Record<BandId, Span>> = {};
   const note = (band: BandId | null, at: string) => {
     if (band === null) return;
@@ -97,17 +112,17 @@ function bandsSeen(
 
 interface Asked {
   entities: Pick<State['records']['entities'], 'outing' | 'water' | 'match' | 'sample'>;
-  groups: readonly HatchGroup[];
+  groups: readonly NaturalGroup[];
   settings: Pick<SettingsRecord, 'south' | 'fauna'>;
 }
-
-type Found = readonly { stage: string; when: string }[];
 
 interface Past {
   id: string;
   date: string;
   seen: Partial<Record<BandId, Span>>;
   witness: Partial<Record<BandId, Witness>>;
+  /** Groups that the naturals found were of, by band: where only one of those that come up then is of that stage and length. */
+  groups: Partial<Record<BandId, readonly string[]>>;
 }
 
 /** What each ended outing said the last time it was asked, so that a tap on another does not ask it anew. */
@@ -122,55 +137,100 @@ function pastOfOne({ entities, groups, settings }: Asked, id: string, own: Outin
   const seen = bandsSeen(own, found);
   const from = hourOf(own.start);
   const to = hoursSince(own.start, own.end ?? own.start);
-  const witness = Object.fromEntries(
+  const witness: Partial<Record<BandId, Witness>> = Object.fromEntries(
     BANDS.map((band) => [
       band,
       { day: dayOfYear(day.date), comes: comesOf(band, day, groups, triggers), seen: seen[band] ?? null, from, to },
     ]),
   );
-  const past = { id, date: day.date, seen, witness };
+  const singled: Partial<Record<BandId, string[]>> = {};
+  for (const { stage, bodies } of found) {
+    const band = bandOfStage(stage);
+    if (band === null) continue;
+    const fits = new Set(groupsThatFit(groups, stage, bodies, day.fauna));
+    const of = witness[band]!.comes.filter(({ group }) => fits.has(group.id));
+    if (of.length === 1) (singled[band] ??= []).push(of[0]!.group.id);
+  }
+  const past = { id, date: day.date, seen, witness, groups: singled };
   said.set(own, { of, past });
   return past;
 }
 
+let measured: { match: unknown; sample: unknown; found: Map<string, Natural[]> } | null = null;
+
+/** Naturals that were found on outings, by outing. */
+function naturalsOf({ match, sample }: Asked['entities']): Map<string, Natural[]> {
+  if (measured?.match !== match || measured.sample !== sample) {
+    const found = new Map(
+      [...stagesFound({ match, sample })].map(([id, all]) => [
+        id,
+        all.map(({ stage, when, sampleId }) => ({
+          stage,
+          when,
+          bodies: bodiesOf(sample[sampleId]!, stage, CASE.growing),
+        })),
+      ]),
+    );
+    measured = { match, sample, found };
+  }
+  return measured.found;
+}
+
 /** What every ended outing at a water saw, the earliest first. */
 function pastOf(asked: Asked, waterId: string): Past[] {
-  const found = stagesFound(asked.entities);
+  const found = naturalsOf(asked.entities);
   return Object.entries(asked.entities.outing)
     .filter(([, own]) => own.waterId === waterId && own.end)
     .sort(([, a], [, b]) => a.start.localeCompare(b.start))
     .map(([id, own]) => pastOfOne(asked, id, own, found.get(id) ?? []));
 }
 
-/** Of each year the first day on which a band was seen. */
-function firstDays(past: readonly Past[], band: BandId): string[] {
+/** Of each year the first day on which something was seen. */
+function firstDays(past: readonly Past[], was: (own: Past) => boolean): string[] {
   const byYear = new Map<string, string>();
-  for (const { date, seen } of past)
-    if (seen[band] !== undefined && !byYear.has(date.slice(0, 4))) byYear.set(date.slice(0, 4), date);
+  for (const own of past) if (!byYear.has(own.date.slice(0, 4)) && was(own)) byYear.set(own.date.slice(0, 4), own.date);
   return [...byYear.values()];
+}
+
+/** What fitted years needed, and what this one has brought; null where it is out, or too little is known. */
+function warmthOf(
+  means: Readonly<Record<string, number>>,
+  date: string,
+  firsts: readonly string[],
+  t0: number,
+): (DegreeDays & { now: number }) | null {
+  if (firsts.some((first) => first.startsWith(date.slice(0, 4)))) return null;
+  const now = degreeDays(means, date, t0);
+  const fit = now === null ? null : fitDegreeDays(means, firsts, t0);
+  return fit && { ...fit, now: now! };
 }
 
 function workOut({ entities, groups, settings }: Asked, past: readonly Past[], outing: OutingRecord): Hatch {
   const water = outing.waterId ? entities.water[outing.waterId] : undefined;
   const day = hatchDay(outing, water, settings);
   const before = past.filter(({ date }) => date < day.date);
-  const year = day.date.slice(0, 4);
   const means = Object.fromEntries(Object.entries(water?.daily ?? {}).map(([date, { mean }]) => [date, mean]));
-  const warm = { cold: degreeDays(means, day.date, T0.cold), warm: degreeDays(means, day.date, T0.warm) };
-  const warmth: Partial<Record<BandId, DegreeDays & { now: number }>> = {};
+  const warmth: Partial<Record<BandId, Warmth[]>> = {};
   const taught: Partial<Record<BandId, Learnt>> = {};
   for (const band of BANDS) {
     const own = learnt(
       dayOfYear(day.date),
       before.map(({ witness }) => witness[band]!),
     );
-    const firsts = firstDays(before, band);
-    const out = firsts.some((date) => date.startsWith(year));
-    const kind = band.startsWith('midge/') ? 'warm' : 'cold';
-    const sum = warm[kind];
-    const fit = sum === null || out ? null : fitDegreeDays(means, firsts, T0[kind]);
-    if (fit) warmth[band] = { ...fit, now: sum! };
-    taught[band] = { ...own, begun: fit ? broughtOn(sum!, fit) : 1 };
+    const needs = (group: string | null, t0: number, was: (own: Past) => boolean) => {
+      const known = warmthOf(means, day.date, firstDays(before, was), t0);
+      const name = groups.find(({ id }) => id === group)?.name ?? null;
+      if (known) (warmth[band] ??= []).push({ ...known, group: name });
+      return known && broughtOn(known.now, known);
+    };
+    const begun =
+      needs(null, band.startsWith('midge/') ? T0.warm : T0.cold, ({ seen }) => seen[band] !== undefined) ?? 1;
+    const begunOf: Record<string, number> = {};
+    for (const id of new Set(before.flatMap(({ groups }) => groups[band] ?? []))) {
+      const of = needs(id, t0Of(id, triggers), ({ groups }) => groups[band]?.includes(id) === true);
+      if (of !== null) begunOf[id] = of;
+    }
+    taught[band] = { ...own, begun, begunOf };
   }
   return { day, light: day.light, bands: bandsOf(day, groups, triggers, taught), warmth };
 }

@@ -50,6 +50,8 @@ export interface Trigger {
   groups: readonly string[];
   c: readonly number[];
   months?: readonly number[];
+  /** What its degree-days count from, °C, where it is no cold kind. */
+  t0?: number;
 }
 
 export interface HatchDay {
@@ -74,6 +76,8 @@ export interface Learnt {
   outings: number;
   /** Chance that the year's warmth has brought it on, where two years were logged; 1 where it is out, or nobody knows. */
   begun: number;
+  /** The same of its groups whose own sum was fitted, by id. */
+  begunOf: Readonly<Record<string, number>>;
 }
 
 export interface Band {
@@ -241,35 +245,45 @@ export function comesOf(
 
 const BINS = (TO_H - FROM_H) * PER_H + 1;
 const NEVER: readonly number[] = Array.from({ length: BINS }, () => 0);
-export const NOT_LEARNT: Learnt = { there: NEVER, up: NEVER, all: 0, came: 0, outings: 0, begun: 1 };
+export const NOT_LEARNT: Learnt = { there: NEVER, up: NEVER, all: 0, came: 0, outings: 0, begun: 1, begunOf: {} };
 
 /** The hour of a place of a curve. */
 export const hourAt = (bin: number): number => FROM_H + bin / PER_H;
 
-const bookChance = (comes: readonly Comes[]) => noisyOr(comes.map(({ q }) => q * LIVES));
+/** Chance that any group of a band has it: those whose own warmth is known each by it, the others by the band's. */
+const anyOf = (
+  comes: readonly Comes[],
+  { begun, begunOf }: Pick<Learnt, 'begun' | 'begunOf'>,
+  chance: (of: Comes) => number,
+) =>
+  noisyOr([
+    begun * noisyOr(comes.filter(({ group }) => begunOf[group.id] === undefined).map(chance)),
+    ...comes.flatMap((own) => (begunOf[own.group.id] === undefined ? [] : begunOf[own.group.id]! * chance(own))),
+  ]);
 
-function bookCurve(comes: readonly Comes[]): number[] {
+function bookCurve(comes: readonly Comes[], taught: Pick<Learnt, 'begun' | 'begunOf'> = NOT_LEARNT): number[] {
   const inside = (h: number, [on, off]: readonly [number, number]) =>
     normalCdf((h - on) / BOOK_SD_H) * normalCdf((off - h) / BOOK_SD_H);
   return NEVER.map((_, bin) => {
     const h = hourAt(bin);
-    return noisyOr(
-      comes.map(
-        ({ q, at }) =>
-          q *
-          LIVES *
-          Math.min(
-            1,
-            at.reduce((sum, span) => sum + inside(h, span), 0),
-          ),
-      ),
+    return anyOf(
+      comes,
+      taught,
+      ({ q, at }) =>
+        q *
+        LIVES *
+        Math.min(
+          1,
+          at.reduce((sum, span) => sum + inside(h, span), 0),
+        ),
     );
   });
 }
 
 /** Chance of a band at all: a beta of what the groups say and of how often it came. */
-export const chanceOf = (comes: readonly Comes[], { all, came, begun }: Learnt): number =>
-  (begun * (BOOK_OUTINGS * bookChance(comes) + came)) / (BOOK_OUTINGS + all);
+export const chanceOf = (comes: readonly Comes[], taught: Learnt): number =>
+  (BOOK_OUTINGS * anyOf(comes, taught, ({ q }) => q * LIVES) + taught.begun * taught.came) /
+  (BOOK_OUTINGS + taught.all);
 
 /** So many places to both sides are one with a place: a quarter of an hour. */
 const SMOOTH = 1;
@@ -280,9 +294,9 @@ const smooth = (curve: readonly number[]) =>
   });
 
 /** Chance that a band is up, every quarter of an hour from `FROM_H`: at each a beta of what the groups say and of how often it was up when somebody was there. */
-export const curveOf = (comes: readonly Comes[], { there, up, begun }: Learnt, book = bookCurve(comes)): number[] => {
-  const [own, all] = [smooth(up), smooth(there)];
-  return book.map((chance, bin) => (begun * (BOOK_OUTINGS * chance + own[bin]!)) / (BOOK_OUTINGS + all[bin]!));
+export const curveOf = (comes: readonly Comes[], taught: Learnt, book = bookCurve(comes, taught)): number[] => {
+  const [own, all] = [smooth(taught.up), smooth(taught.there)];
+  return book.map((chance, bin) => (BOOK_OUTINGS * chance + taught.begun * own[bin]!) / (BOOK_OUTINGS + all[bin]!));
 };
 
 /** Stretches nearer to each other are one; shorter ones are none. */
@@ -315,7 +329,8 @@ export function bandsOf(
     if (comes.length === 0) return [];
     const own = taught[id] ?? NOT_LEARNT;
     const book = bookCurve(comes);
-    const curve = curveOf(comes, own, book);
+    const held = own.begun < 1 || Object.keys(own.begunOf).length > 0;
+    const curve = curveOf(comes, own, held ? undefined : book);
     const likely = comes.filter(({ q }) => q > SEASON.beside).sort((a, b) => b.q - a.q);
     const [first = [FROM_H, FROM_H] as const] = spansOf(book);
     const band = { id, curve, p: chanceOf(comes, own), spans: spansOf(curve), book: first, outings: own.outings };

@@ -1,8 +1,14 @@
 import jStat from 'jstat';
+import type { Trigger } from './bands';
 import { dayOfYear, daysAfter } from './sun';
 
 /** What a group counts warmth from, °C. Source: domain §8. */
 export const T0 = { cold: 4, warm: 9 } as const;
+
+/** The same of one group: cold unless its trigger has another. */
+export const t0Of = (group: string, triggers: readonly Trigger[]): number =>
+  triggers.find(({ groups }) => groups.includes(group))?.t0 ?? T0.cold;
+
 /** Of the days of a year up to a hatch so many have to be known. */
 const KNOWN_DAYS = 0.8;
 /** Fitted on fewer years a sum says nothing. */

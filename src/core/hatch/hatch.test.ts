@@ -26,6 +26,7 @@ import {
   shownBands,
   stampAt,
   T0,
+  t0Of,
   STAGE_OF,
   toldBefore,
   upAt,
@@ -355,6 +356,7 @@ describe('degree-days', () => {
     expect(T0.cold).toBeLessThanOrEqual(5);
     expect(T0.warm).toBeGreaterThanOrEqual(8);
     expect(T0.warm).toBeLessThanOrEqual(10);
+    expect(['m01', 'm18', 'm20', 'd01', 'c02'].map((id) => t0Of(id, triggers))).toEqual([4, 4, 9, 9, 4]);
   });
   test('are fitted on two years that are known, not on one; and say how surely it is out', () => {
     const two = { ...means('2032-01-01', [14, 14, 14]), ...means('2033-01-01', [9, 9, 9, 9, 9]) };
@@ -372,6 +374,21 @@ describe('degree-days', () => {
     const comes = comesOf('mayfly/hatch', day(), [group()], []);
     expect(chanceOf(comes, { ...NOT_LEARNT, begun: 0.1 })).toBeCloseTo(0.1 * chanceOf(comes, NOT_LEARNT), 9);
     expect(Math.max(...curveOf(comes, { ...NOT_LEARNT, begun: 0 }))).toBe(0);
+  });
+  test('of two groups the one whose own sum was fitted waits, the other comes; a group the year has not brought on leaves what was seen', () => {
+    const [small, large] = [group(), group({ id: 'g2', hours: [[18, 20]] })];
+    const one = comesOf('mayfly/hatch', day(), [small], []);
+    const both = comesOf('mayfly/hatch', day(), [small, large], []);
+    const waits = { ...NOT_LEARNT, begunOf: { g2: 0 } };
+    expect(chanceOf(both, waits)).toBeCloseTo(chanceOf(one, NOT_LEARNT), 9);
+    const alone = curveOf(one, NOT_LEARNT).map((chance) => expect.closeTo(chance, 9) as number);
+    expect(curveOf(both, waits)).toEqual(alone);
+    expect(chanceOf(both, { ...waits, begun: 0, begunOf: { g2: 1 } })).toBeCloseTo(chanceOf(one, NOT_LEARNT), 9);
+    // One outing that saw it beside the groups' word, each half.
+    const seen = { ...waits, all: 1, came: 1 };
+    expect(chanceOf(both, seen)).toBeCloseTo((chanceOf(one, NOT_LEARNT) + 1) / 2, 9);
+    const bands = bandsOf(day(), [small, large], [], { 'mayfly/hatch': waits });
+    expect(bands.find(({ id }) => id === 'mayfly/hatch')!.curve).toEqual(alone);
   });
 });
 

@@ -81,7 +81,7 @@ export function learnt(day: number, witnesses: readonly Witness[]): Learnt {
       if (seen !== null && h >= seen[0] - HALF_BIN && h <= seen[1] + GOES_ON_H) up[bin]! += near;
     });
   }
-  return { there, up, all, came, outings, begun: 1 };
+  return { there, up, all, came, outings, begun: 1, begunOf: {} };
 }
 
 /** How far off the hour was, h, and how wrong the chance (Brier), as the book has it and as each outing's own past had it by then. */

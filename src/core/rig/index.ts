@@ -12,5 +12,6 @@ export {
   type RiggedRide,
   type RigMend,
   type RigWarning,
+  type SitsId,
   type Spare,
 } from './rig';

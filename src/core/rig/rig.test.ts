@@ -115,6 +115,35 @@ describe('teams', () => {
       'rig-dragged-up',
     );
   });
+  test('what floats where a rig wants what sinks: it changes places, else the heaviest carried that the point outweighs', () => {
+    const light = fly('b', dry({ bearsMg: 40 }));
+    const heavy = fly('h', ride({ wetMg: 300 }));
+    expect(said([heavy, light], 'wet-team')).toContainEqual(['rig-wants-sinking', { do: 'swap', a: 'b', b: 'h' }]);
+    expect(said([light, heavy], 'wet-team')).toEqual([]);
+    const spares = [
+      { flyId: 'f1', name: 'Slim', ride: ride({ wetMg: 120 }) },
+      { flyId: 'f2', name: 'Slimmer', ride: ride({ wetMg: 90 }) },
+      { flyId: 'f3', name: 'Anchor', ride: ride({ wetMg: 400 }) },
+      { flyId: 'f4', name: 'Dry', ride: dry() },
+    ];
+    const instead = { do: 'instead', fly: 'b', flyId: 'f1', name: 'Slim' };
+    for (const id of ['tight-line', 'indicator'])
+      expect(said([light, heavy], id, spares)).toEqual([['rig-wants-sinking', instead]]);
+    expect(said([light], 'tight-line', spares)).toEqual([
+      ['rig-wants-sinking', { ...instead, flyId: 'f3', name: 'Anchor' }],
+    ]);
+    expect(said([light, heavy], 'tight-line')).toEqual([['rig-wants-sinking', null]]);
+  });
+  test('an emerger hangs below a dry and on a team; a second dry only behind a big one', () => {
+    const up = dry({ soakedMg: 300, bearsMg: 300 });
+    const below = (state: RiggedRide['state'], id: string) =>
+      said([fly('d', up), fly('e', dry({ state, bearsMg: 21 }))], id).map(([code]) => code);
+    expect(below('hanging', 'dry-dropper')).toEqual([]);
+    expect(below('high', 'dry-dropper')).toEqual(['rig-wants-sinking']);
+    expect(below('film', 'behind-a-dry')).toEqual([]);
+    expect(below('hanging', 'wet-team')).toEqual([]);
+    expect(below('high', 'wet-team')).toEqual(['rig-wants-sinking']);
+  });
   test('more than the rig has places for; stretches that are out of the usual; nothing of what is not known', () => {
     expect(said([fly('a'), fly('b'), fly('c')], 'tight-line')[0]).toEqual(['rig-many', { do: 'off', fly: 'c' }]);
     const apart = (mm: number) => said([fly('a'), fly('b', ride(), { apartMm: mm })], 'wet-team').map(([code]) => code);
@@ -171,7 +200,12 @@ test('rigs as data: each has its places, and every one of more than one fly its 
   expect(RIGS.map(({ id }) => id).sort()).toEqual(
     ['behind-a-dry', 'dry-dropper', 'indicator', 'solo', 'tight-line', 'wet-team'].sort(),
   );
-  for (const { places, apartMm, afloat } of RIGS) {
+  for (const { places: all, apartMm, afloat } of RIGS) {
+    const places = all.map(({ at }) => at);
+    for (const { at, sits } of all) {
+      expect(sits.length).toBeGreaterThan(0);
+      expect(sits.includes('floats') || at !== afloat).toBe(true);
+    }
     if (places.length === 1) expect(apartMm).toBeNull();
     else expect([...apartMm!].sort((a, b) => a - b)).toEqual(apartMm);
     if (afloat !== null && afloat !== 'indicator') expect(places).toContain(afloat);

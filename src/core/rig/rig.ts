@@ -2,10 +2,13 @@ import type { PositionId, RideId, RigId } from '@/catalogue/ids';
 import { FOAM_LIFT, SINKING, WATER } from '../constants';
 import { reason, type Reason } from '../code';
 
-/** A way to put flies on a leader: the places from the line down, how far apart, and what floats. Source: domain §8. */
+/** What may stand at a place: what floats, what hangs in the film, what sinks, the heaviest of what sinks (on a tight line the anchor), or a soft wet whatever it weighs. */
+export type SitsId = 'floats' | 'hangs' | 'sinks' | 'heaviest' | 'anchor' | 'soft';
+
+/** A way to put flies on a leader: the places from the line down with what may stand there, how far apart, and what floats. Source: domain §8. */
 export interface Rig {
   id: RigId;
-  places: readonly PositionId[];
+  places: readonly { at: PositionId; sits: readonly SitsId[] }[];
   /** Low, usual, high, mm; null of one fly. */
   apartMm: readonly [low: number, usual: number, high: number] | null;
   /** What keeps the others up: the fly at this place, an indicator, or nothing. */
@@ -59,18 +62,29 @@ const TIPPET_OVER_DEPTH = 1.25;
 /** Tippet, mm across, and how quickly the current passes it, mm/s: about. */
 const TIPPET = { acrossMm: 0.15, passesMmS: 50, drag: 1.2 } as const;
 const FLOATS: ReadonlySet<RideId> = new Set(['high', 'film', 'hanging']);
+/** Rides that may stand where a rig has such a place; a soft wet is one by its dressing. */
+const SITS: Record<Exclude<SitsId, 'soft'>, ReadonlySet<RideId>> = {
+  floats: FLOATS,
+  hangs: new Set(['film', 'hanging', 'under']),
+  sinks: new Set(['under', 'sink']),
+  heaviest: new Set(['under', 'sink']),
+  anchor: new Set(['under', 'sink']),
+};
+const maySit = ({ ride, soft }: RiggedFly, sits: readonly SitsId[]): boolean =>
+  ride === null || sits.some((own) => (own === 'soft' ? soft : SITS[own].has(ride.state)));
 
 const ORDER: readonly PositionId[] = ['top', 'middle', 'point'];
 
 /** Flies from the line down: by place, those without one in the order they were tied on. */
 export function downTheLeader(flies: readonly RiggedFly[], rig: Rig): RiggedFly[] {
   // Two stand at the ends; one alone on the point.
+  const places = rig.places.map(({ at }) => at);
   const wanted =
     flies.length === 1
-      ? rig.places.slice(-1)
-      : flies.length < rig.places.length
-        ? rig.places.filter((place) => place !== 'middle')
-        : rig.places;
+      ? places.slice(-1)
+      : flies.length < places.length
+        ? places.filter((place) => place !== 'middle')
+        : places;
   const free = wanted.filter((place) => !flies.some(({ position }) => position === place));
   const given = flies.map((fly) => ({ fly, place: fly.position ?? free.shift() ?? 'point' }));
   return given
@@ -132,21 +146,30 @@ export function rigWarnings(flies: readonly RiggedFly[], rig: Rig, spares: reado
     null,
   );
   if (heaviest && last.ride && heaviest.id !== last.id && last.ride.wetMg < HEAVIER * heaviest.ride.wetMg) {
-    const allowed = rig.id === 'wet-team' && last.soft;
-    if (!allowed)
-      warn(
-        reason(rig.id === 'tight-line' ? 'rig-anchor' : 'rig-heavy-on-top', { fly: heaviest.name, point: last.name }),
-        { do: 'swap', a: heaviest.id, b: last.id },
-      );
+    const { sits } = rig.places[rig.places.length - 1]!;
+    const anchor = sits.includes('anchor');
+    if ((anchor || sits.includes('heaviest')) && !(sits.includes('soft') && last.soft))
+      warn(reason(anchor ? 'rig-anchor' : 'rig-heavy-on-top', { fly: heaviest.name, point: last.name }), {
+        do: 'swap',
+        a: heaviest.id,
+        b: last.id,
+      });
   }
   // A bushy one below the top drags up what is slim above it.
-  if (rig.afloat === null)
-    down.forEach((fly, at) => {
-      const above = down[at - 1];
-      if (!above?.ride || !fly.ride || !FLOATS.has(fly.ride.state) || FLOATS.has(above.ride.state)) return;
-      if (fly.ride.bearsMg - fly.ride.massMg > above.ride.wetMg)
-        warn(reason('rig-dragged-up', { fly: above.name, by: fly.name }), { do: 'swap', a: fly.id, b: down[0]!.id });
-    });
+  down.forEach((fly, at) => {
+    if (!fly.ride || !FLOATS.has(fly.ride.state) || fly === up) return;
+    const above = down[at - 1]?.ride ? down[at - 1]! : null;
+    const drags = above && !FLOATS.has(above.ride!.state) && fly.ride.bearsMg - fly.ride.massMg > above.ride!.wetMg;
+    if (rig.afloat === null && drags)
+      return warn(reason('rig-dragged-up', { fly: above.name, by: fly.name }), {
+        do: 'swap',
+        a: fly.id,
+        b: down[0]!.id,
+      });
+    const place = rig.places.find((own) => own.at === fly.position);
+    if (place && !maySit(fly, place.sits))
+      warn(reason('rig-wants-sinking', { fly: fly.name }), sinking(fly, place.sits, down, rig, spares));
+  });
   if (rig.apartMm) {
     const [low, , high] = rig.apartMm;
     for (const fly of down.slice(rig.afloat === 'indicator' ? 0 : 1))
@@ -157,6 +180,30 @@ export function rigWarnings(flies: readonly RiggedFly[], rig: Rig, spares: reado
         );
   }
   return warnings;
+}
+
+/** What stands instead of a fly that floats where none should: the one on the leader it can change places with, else the heaviest carried that the point still outweighs. */
+function sinking(
+  fly: RiggedFly,
+  sits: readonly SitsId[],
+  down: readonly RiggedFly[],
+  rig: Rig,
+  spares: readonly Spare[],
+): RigMend | null {
+  const other = down.find(
+    (own) =>
+      own !== fly &&
+      own.ride !== null &&
+      maySit(own, sits) &&
+      rig.places.some(({ at, sits: there }) => at === own.position && maySit(fly, there)),
+  );
+  if (other) return { do: 'swap', a: fly.id, b: other.id };
+  const last = down[down.length - 1]!;
+  const most = last === fly ? Infinity : (last.ride?.wetMg ?? Infinity);
+  const fits = spares
+    .filter(({ ride }) => ride !== null && SITS.sinks.has(ride.state) && ride.wetMg <= most)
+    .sort((a, b) => b.ride!.wetMg - a.ride!.wetMg);
+  return fits[0] ? { do: 'instead', fly: fly.id, flyId: fits[0].flyId, name: fits[0].name } : null;
 }
 
 /** One that is lighter by less than this is as heavy: a model has no closer. */

@@ -29,6 +29,8 @@ const CURRENTS = [200, 500, 900] as const;
 /** Shares of a drift the leader is drawn at. */
 const MOMENTS = [0.2, 0.5, 1] as const;
 const SINKS: ReadonlySet<string> = new Set(['sink', 'under']);
+/** Warnings that another fly of the boxes may mend. */
+const ASKS: ReadonlySet<string> = new Set(['rig-dry-cannot', 'rig-wants-sinking']);
 const SOFT: ReadonlySet<string> = new Set(['soft-wet', 'palmered-wet']);
 
 export const rigOf = ({ rig }: Pick<OutingRecord, 'rig'>, flies: number): Rig =>
@@ -82,8 +84,7 @@ export function RigPart({ id, outing }: { id: string; outing: OutingRecord }) {
   const rig = rigOf(outing, flies.length);
   const current = outing.currentMmS ?? CURRENT_MM_S;
   const held = useApp((state) => state.records.entities.fly);
-  // Only a dry that holds too little asks for another fly.
-  const asks = rigWarnings(flies, rig).some(({ code }) => code === 'rig-dry-cannot');
+  const asks = rigWarnings(flies, rig).some(({ code, mend }) => mend === null && ASKS.has(code));
   const spares = useSpares(asks);
   const warnings = rigWarnings(flies, rig, spares);
   const down = downTheLeader(flies, rig);
@@ -104,6 +105,14 @@ export function RigPart({ id, outing }: { id: string; outing: OutingRecord }) {
       : how.do === 'off'
         ? words('rig.off', { fly: name(how.fly) })
         : words('rig.instead', { fly: name(how.fly), other: how.name });
+  const stands = ({ at, sits }: Rig['places'][number]) =>
+    words('rig.at', {
+      where: words(`out.position.${at}`),
+      sits:
+        sits.includes('floats') && sits.includes('sinks')
+          ? words('rig.sits.anything')
+          : speech.either(sits.map((own) => words(`rig.sits.${own}`))),
+    });
   const unknown = flies.filter(({ ride }) => ride === null);
   const lift = HOLDS.indicator * loadOf(down, rig);
   return (
@@ -126,6 +135,9 @@ export function RigPart({ id, outing }: { id: string; outing: OutingRecord }) {
           />
         </View>
       </View>
+      <Say size="small" tone="soft">
+        {words('rig.stands', { places: speech.list(rig.places.map(stands)) })}
+      </Say>
       {warnings.map(({ mend: how, ...why }) => (
         <View key={JSON.stringify(why)} className="gap-1 border-l-4 border-straw pl-3">
           <Say>{speech.say(why)}</Say>

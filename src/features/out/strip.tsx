@@ -257,16 +257,15 @@ export function WhyFold({ outing, now }: { outing: OutingRecord; now: string }) 
           {asked === band.id
             ? [
                 ...band.reasons.map((reason) => speech.say(reason)),
-                ...(day.warmth[band.id]
-                  ? [
-                      words('hatch.warmth', {
-                        now: speech.number(day.warmth[band.id]!.now, 0),
-                        sum: speech.number(day.warmth[band.id]!.sum, 0),
-                        sd: speech.number(day.warmth[band.id]!.sd, 0),
-                        count: day.warmth[band.id]!.years,
-                      }),
-                    ]
-                  : []),
+                ...(day.warmth[band.id] ?? []).map(({ group, now, sum, sd, years }) => {
+                  const text = words('hatch.warmth', {
+                    now: speech.number(now, 0),
+                    sum: speech.number(sum, 0),
+                    sd: speech.number(sd, 0),
+                    count: years,
+                  });
+                  return group === null ? text : speech.pair(group, text);
+                }),
               ].map((text) => (
                 <Say key={text} size="small" tone="soft">
                   {text}

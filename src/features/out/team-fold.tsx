@@ -92,7 +92,9 @@ export function TeamFold({ id, outing, now, open }: { id: string; outing: Outing
                   tall
                   label={words('out.where-choice', { name: nameOf(fly) })}
                   choices={[
-                    ...POSITIONS.map((own) => ({ id: own as string, label: words(`out.position.${own}`) })),
+                    ...POSITIONS.filter((own) => own === fly.position || rig.places.some(({ at }) => at === own)).map(
+                      (own) => ({ id: own as string, label: words(`out.position.${own}`) }),
+                    ),
                     { id: NOWHERE, label: words('out.position-none') },
                   ]}
                   value={fly.position ?? NOWHERE}

@@ -1,5 +1,6 @@
 import { differenceInMinutes, parseISO } from 'date-fns';
 import { lately, LOGGED, NONE_LOGGED, type LoggedCount } from '@/core/outing/events';
+import type { StageId } from '@/catalogue/ids';
 import type { OutingTimes } from '@/core/outing/faults';
 import type { Entities } from '../kinds';
 import type { OutingRecord, TeamFly } from './schema';
@@ -94,16 +95,20 @@ export const latelySeen = (
 export const matchesOf = ({ match, sample }: Pick<Entities, 'match' | 'sample'>, outingId: string): string[] =>
   Object.keys(match).filter((id) => sample[match[id]!.sampleId]?.outingId === outingId);
 
+/** A natural of an outing: its stage by the match it became, and when it was found. */
+export interface StageFound {
+  stage: StageId;
+  when: string;
+  sampleId: string;
+}
+
 /** Stages of the naturals that were found on outings, with the time of each, by outing. */
-export function stagesFound({
-  match,
-  sample,
-}: Pick<Entities, 'match' | 'sample'>): Map<string, { stage: string; when: string }[]> {
-  const found = new Map<string, { stage: string; when: string }[]>();
+export function stagesFound({ match, sample }: Pick<Entities, 'match' | 'sample'>): Map<string, StageFound[]> {
+  const found = new Map<string, StageFound[]>();
   for (const { answers, leading, sampleId } of Object.values(match)) {
     const { outingId, when } = sample[sampleId] ?? {};
     const stage = answers.find(({ id }) => id === leading)?.stage;
-    if (outingId && when && stage) found.set(outingId, [...(found.get(outingId) ?? []), { stage, when }]);
+    if (outingId && when && stage) found.set(outingId, [...(found.get(outingId) ?? []), { stage, when, sampleId }]);
   }
   return found;
 }
