@@ -127,6 +127,8 @@ test('from an insect to its fly with the keyboard alone: told, matched, put into
   await reach(page, /upright and cloudy/);
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Hook \d+.*, First-light/)).toBeVisible();
+  // The likeliest are worked out after the answer: a walk that began before them would pass their place.
+  await expect(page.getByRole('radio', { name: /^Mayfly dun, / })).toBeVisible();
   await reach(page, /radio Mayfly dun, /, 45, 'Shift+Tab');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('button', { name: /^What is it\?: Mayfly dun/ })).toBeFocused();
@@ -189,6 +191,8 @@ test('without a box: what to look for is read, one that is found is put in, and 
   await choose(page, /radio 7 to 10/);
   await reach(page, /upright and cloudy/);
   await page.keyboard.press('Enter');
+  // The likeliest are worked out after the answer: a walk that began before them would pass their place.
+  await expect(page.getByRole('radio', { name: /^Mayfly dun, / })).toBeVisible();
   await reach(page, /radio Mayfly dun, /, 45, 'Shift+Tab');
   await page.keyboard.press('Enter');
   await reach(page, /button Name, place and water/);
