@@ -1,9 +1,11 @@
+import fc from 'fast-check';
 import { createStore, openStore, act as does, redone, undone, type Store } from '.';
 import { selectTieable } from './answering';
 import { memoryPorts } from './__tests__/ports';
 import {
   deleteWater,
   endOuting,
+  fewLatest,
   fishing,
   heldOf,
   hoursOn,
@@ -111,6 +113,24 @@ test('hours run from when a fly was tied on until it came off, the outing ended,
   // A clock that went back is no time below none.
   expect(hoursOut({ ...outing, end: null }, '2033-06-03T05:40')).toBe(0);
   expect(outingsLatest({ a: outing, b: { ...outing, start: '2034-01-01T05:00' } })).toEqual(['b', 'a']);
+});
+
+test('the head of a journal is the beginning of the whole of it, as many as there are', () => {
+  const minute = fc.integer({ min: 10, max: 14 }).map((n) => `2033-06-04T05:${n}`);
+  fc.assert(
+    fc.property(
+      fc.dictionary(fc.string({ minLength: 1, maxLength: 3, unit: fc.constantFrom('a', 'b', 'c') }), minute),
+      (starts) => {
+        const outings = Object.fromEntries(
+          Object.entries(starts).map(([id, start]) => [id, outingSchema.cast({ start })]),
+        );
+        const all = outingsLatest(outings);
+        for (const most of [1, 3, 30]) expect(fewLatest(outings, most)).toEqual(all.slice(0, most));
+        expect(runningOuting(outings)).toBe(all[0] ?? null);
+      },
+    ),
+    { seed: 21 },
+  );
 });
 
 test('numbers gone from their water keep; a fly taken off stays with what it did; the demo’s waters go with it unless fished', async () => {

@@ -24,6 +24,23 @@ export function useLater<T>(select: (state: State) => T): T {
   return select(useDeferredValue(now));
 }
 
+/** Whether the first frame of a screen is painted: what only then is worked out holds no tap up. */
+export function usePainted(): boolean {
+  const [painted, setPainted] = useState(false);
+  useEffect(() => {
+    let after: ReturnType<typeof setTimeout>;
+    // The frame that follows is painted before its timers.
+    const frame = requestAnimationFrame(() => {
+      after = setTimeout(() => startTransition(() => setPainted(true)));
+    });
+    return () => {
+      cancelAnimationFrame(frame);
+      clearTimeout(after);
+    };
+  }, []);
+  return painted;
+}
+
 /** A value as it is once what came before it is on the screen: drawings and odds that an answer does not wait for. */
 export function useAfterwards<T>(value: T): T {
   const [shown, setShown] = useState(value);

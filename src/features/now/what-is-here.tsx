@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { totalOf } from '@/core/session/running';
-import { isLow, latestOuting, openBatch, runningOuting, startOuting } from '@/records';
-import { useAct, useApp } from '@/state';
+import { isLow, openBatch, startOuting } from '@/records';
+import { selectLatestOuting, selectRunningOuting, useAct, useApp } from '@/state';
 import { MatchList, selectMatchIds, selectWaiting } from '@/features/matches';
 import { useSpeech, useWide, useWords } from '@/features/shell';
 import { Button, Heading, Row, Say } from '@/ui/primitives';
@@ -66,8 +66,8 @@ function AtTheWater() {
   const words = useWords();
   const act = useAct();
   const { outing, water } = useApp((state) => state.records.entities);
-  if (runningOuting(outing) !== null) return null;
-  const last = latestOuting(outing);
+  const last = useApp(selectLatestOuting);
+  if (useApp(selectRunningOuting) !== null) return null;
   const waterId = last === null ? null : (outing[last]!.waterId ?? null);
   const at = waterId === null ? undefined : water[waterId];
   return (

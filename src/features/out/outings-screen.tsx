@@ -1,9 +1,17 @@
 import { useRouter } from 'expo-router';
-import { memo, startTransition, useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useStore } from 'react-redux';
-import { latestOuting, outingsLatest, runningOuting, stagesFound, startOuting } from '@/records';
-import { useAct, useApp, type Store } from '@/state';
+import { outingsLatest, stagesFound, startOuting } from '@/records';
+import {
+  selectLatestOuting,
+  selectLatestOutings,
+  selectRunningOuting,
+  useAct,
+  useApp,
+  usePainted,
+  type Store,
+} from '@/state';
 import { selectCatalogue } from '@/state/answering';
 import { InList, Page, QuietBar, useSpeech, useWords } from '@/features/shell';
 import { Button, Choose, Field, Fold, Pick, Row, Say, TickBox } from '@/ui/primitives';
@@ -19,26 +27,23 @@ import {
   type StagesOf,
 } from './find-outings';
 import { OutingCalendar } from './outing-calendar';
-import { NEW_WATER, WaterChoice } from './water-choice';
+import { NEW_WATER, WaterChoice, watersByName } from './water-choice';
 
 const ROW_TALL = 64;
-/** So many fill a screen below what stands above them. */
-const FIRST = 8;
 
 /** Outings, the latest first; one is begun here with a tap. */
 export function OutingsScreen() {
   const words = useWords();
-  const outings = useApp((state) => state.records.entities.outing);
-  const ids = useMemo(() => outingsLatest(outings), [outings]);
+  const latest = useApp(selectLatestOuting);
   return (
     <Page column="list" title={words('place.out')} lead={words('out.lead')}>
       <Begin />
-      {ids.length === 0 ? (
+      {latest === null ? (
         <Say tone="soft" className="px-5">
           {words('out.none')}
         </Say>
       ) : (
-        <Found ids={ids} />
+        <Found />
       )}
     </Page>
   );
@@ -60,10 +65,15 @@ function useStages(): () => StagesOf {
 }
 
 /** The outings with what finds them again: a search as it is typed, water, month, fly and stage; as a list or by the days of a month; several beside each other. */
-function Found({ ids }: { ids: readonly string[] }) {
+function Found() {
   const words = useWords();
   const speech = useSpeech();
   const { outing: outings, water: waters } = useApp((state) => state.records.entities);
+  // The head of the list is painted before thousands of outings are put in order and laid out.
+  const whole = usePainted();
+  const few = useApp(selectLatestOutings);
+  const ids = useMemo(() => (whole ? outingsLatest(outings) : few), [whole, outings, few]);
+  const all = useMemo(() => Object.keys(outings).length, [outings]);
   const [filter, setFilter] = useState(ANY_OUTING);
   const [as, setAs] = useState<'list' | 'calendar'>('list');
   const [picked, setPicked] = useState<readonly string[] | null>(null);
@@ -82,12 +92,9 @@ function Found({ ids }: { ids: readonly string[] }) {
     [ids, outings, waters, speech, texting],
   );
   const found = useMemo(
-    () => findOutings(ids, outings, taken, stages, (id) => texts.get(id) ?? ''),
+    () => (isAsked(taken) ? findOutings(ids, outings, taken, stages, (id) => texts.get(id) ?? '') : ids),
     [ids, outings, taken, stages, texts],
   );
-  // The head of the list is painted before thousands of rows are laid out.
-  const [whole, setWhole] = useState(false);
-  useEffect(() => startTransition(() => setWhole(true)), []);
   const set = (more: Partial<OutingFilter>) => setFilter({ ...filter, ...more });
   // Of more than can stand beside each other the first goes.
   const pick = useCallback(
@@ -100,7 +107,7 @@ function Found({ ids }: { ids: readonly string[] }) {
   );
   return (
     <View className="gap-3">
-      <View className="flex-row px-5">
+      <View className="max-w-2xl flex-row px-5">
         <Field label={words('out.search')} value={filter.text} onType={(text) => set({ text })} />
       </View>
       <Narrow ids={ids} filter={filter} stages={stages} onSet={set} />
@@ -114,7 +121,7 @@ function Found({ ids }: { ids: readonly string[] }) {
             setPicked(null);
           }}
         />
-        {as === 'list' && ids.length > 1 ? (
+        {as === 'list' && all > 1 ? (
           <Button
             kind="quiet"
             label={words(picked ? 'journal.pick-done' : 'journal.pick')}
@@ -128,7 +135,9 @@ function Found({ ids }: { ids: readonly string[] }) {
       </View>
       <View className="flex-row flex-wrap items-center justify-between gap-2 px-5">
         <Say live size="small" tone="soft">
-          {found.length === 0 ? words('out.search-none') : words('out.outings-n', { count: found.length })}
+          {found.length === 0
+            ? words('out.search-none')
+            : words('out.outings-n', { count: isAsked(taken) ? found.length : all })}
         </Say>
         {isAsked(filter) ? (
           <Button
@@ -157,7 +166,7 @@ function Found({ ids }: { ids: readonly string[] }) {
       {as === 'calendar' ? (
         <OutingCalendar ids={found} />
       ) : found.length > 0 ? (
-        <Rows label={words('place.out')} rows={whole ? found : found.slice(0, FIRST)} tall={ROW_TALL}>
+        <Rows label={words('place.out')} rows={found} tall={ROW_TALL}>
           {(id) => <OutingRow id={id} picked={picked === null ? null : picked.includes(id)} onPick={pick} />}
         </Rows>
       ) : null}
@@ -232,14 +241,12 @@ function Begin() {
   const act = useAct();
   const router = useRouter();
   const waters = useApp((state) => state.records.entities.water);
-  const outings = useApp((state) => state.records.entities.outing);
-  const running = runningOuting(outings);
-  const names = Object.entries(waters).sort(([, a], [, b]) => a.name.localeCompare(b.name));
-  const latest = latestOuting(outings);
-  const last = latest === null ? null : (outings[latest]!.waterId ?? null);
+  const running = useApp(selectRunningOuting);
+  const latest = useApp(selectLatestOuting);
+  const last = useApp((state) => (latest === null ? null : (state.records.entities.outing[latest]?.waterId ?? null)));
   const [chosen, setChosen] = useState<string | null>(null);
   const [name, setName] = useState('');
-  const water = chosen ?? (last !== null && waters[last] ? last : (names[0]?.[0] ?? NEW_WATER));
+  const water = chosen ?? (last !== null && waters[last] ? last : (watersByName(waters)[0]?.[0] ?? NEW_WATER));
   if (running !== null)
     return (
       <View className="px-5 pb-6">
@@ -259,9 +266,9 @@ function Begin() {
     if (id !== null) router.navigate({ pathname: '/out/[id]', params: { id } });
   };
   return (
-    <View className="gap-3 px-5 pb-6">
+    <View className="flex-row flex-wrap items-end gap-3 px-5 pb-6">
       <WaterChoice value={water} onChange={setChosen} name={name} onName={setName} />
-      <Button kind="main" tall className="self-start" label={words('out.begin')} onPress={start} />
+      <Button kind="main" label={words('out.begin')} onPress={start} />
     </View>
   );
 }

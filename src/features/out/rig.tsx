@@ -135,9 +135,11 @@ export function RigPart({ id, outing }: { id: string; outing: OutingRecord }) {
           />
         </View>
       </View>
-      <Say size="small" tone="soft">
-        {words('rig.stands', { places: speech.list(rig.places.map(stands)) })}
-      </Say>
+      {rig.places.length > 1 ? (
+        <Say size="small" tone="soft">
+          {words('rig.stands', { places: speech.list(rig.places.map(stands)) })}
+        </Say>
+      ) : null}
       {warnings.map(({ mend: how, ...why }) => (
         <View key={JSON.stringify(why)} className="gap-1 border-l-4 border-straw pl-3">
           <Say>{speech.say(why)}</Say>

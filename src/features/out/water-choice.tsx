@@ -1,9 +1,14 @@
 import { View } from 'react-native';
+import type { Entities } from '@/records';
 import { useApp } from '@/state';
 import { useWords } from '@/features/shell';
 import { Field, Pick } from '@/ui/primitives';
 
 export const NEW_WATER = 'new';
+
+/** Waters as they are offered. */
+export const watersByName = (waters: Entities['water']) =>
+  Object.entries(waters).sort(([, a], [, b]) => a.name.localeCompare(b.name));
 
 /** A water that is known, or another by its name. */
 export function WaterChoice({
@@ -20,11 +25,11 @@ export function WaterChoice({
 }) {
   const words = useWords();
   const waters = useApp((state) => state.records.entities.water);
-  const known = Object.entries(waters).sort(([, a], [, b]) => a.name.localeCompare(b.name));
+  const known = watersByName(waters);
   return (
     <>
       {known.length > 0 ? (
-        <View className="flex-row">
+        <View className="min-w-52 max-w-md flex-1 flex-row">
           <Pick
             label={words('out.where-to')}
             choices={[
@@ -37,7 +42,7 @@ export function WaterChoice({
         </View>
       ) : null}
       {value === NEW_WATER ? (
-        <View className="flex-row">
+        <View className="min-w-52 max-w-md flex-1 flex-row">
           <Field label={words('out.new-name')} value={name} onType={onName} />
         </View>
       ) : null}

@@ -116,7 +116,7 @@ function Where({ id, outing }: { id: string; outing: OutingRecord }) {
   const [naming, setNaming] = useState(false);
   const [name, setName] = useState('');
   return (
-    <View className="gap-3">
+    <View className="flex-row flex-wrap items-end gap-3">
       <WaterChoice
         value={naming || !outing.waterId ? NEW_WATER : outing.waterId}
         onChange={(water) => {
@@ -128,7 +128,6 @@ function Where({ id, outing }: { id: string; outing: OutingRecord }) {
       />
       {naming || !outing.waterId ? (
         <Button
-          className="self-start"
           label={words('out.name-it')}
           disabled={name.trim() === ''}
           onPress={() => {

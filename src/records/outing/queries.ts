@@ -7,6 +7,11 @@ import type { OutingRecord, TeamFly } from './schema';
 
 type Outings = Entities['outing'];
 
+const later = (outings: Outings, a: string, b: string) => {
+  const [from, to] = [outings[a]!.start, outings[b]!.start];
+  return from > to || (from === to && a > b);
+};
+
 /** Ids of outings, the latest first: thousands are put in order when the journal is opened, so that they are compared as plain text. */
 export const outingsLatest = (outings: Outings): string[] =>
   Object.keys(outings)
@@ -15,15 +20,23 @@ export const outingsLatest = (outings: Outings): string[] =>
     .reverse()
     .map((key) => key.slice(key.indexOf(' ') + 1));
 
+/** So many of them, without putting the others in order. */
+export function fewLatest(outings: Outings, most: number): string[] {
+  const few: string[] = [];
+  for (const id of Object.keys(outings)) {
+    if (few.length === most && !later(outings, id, few[most - 1]!)) continue;
+    const at = few.findIndex((own) => later(outings, id, own));
+    few.splice(at < 0 ? few.length : at, 0, id);
+    few.length = Math.min(few.length, most);
+  }
+  return few;
+}
+
 /** The latest of the outings that are such; null where none is. */
 export function latestOuting(outings: Outings, is: (outing: OutingRecord) => boolean = () => true): string | null {
   let latest: string | null = null;
-  for (const id of Object.keys(outings)) {
-    const own = outings[id]!;
-    const other = latest === null ? null : outings[latest]!;
-    if (is(own) && (other === null || own.start > other.start || (own.start === other.start && id > latest!)))
-      latest = id;
-  }
+  for (const id of Object.keys(outings))
+    if (is(outings[id]!) && (latest === null || later(outings, id, latest))) latest = id;
   return latest;
 }
 
