@@ -3,6 +3,7 @@ import hooksCsv from '@/catalogue/hooks.csv';
 import packed from '@/catalogue/demo-box.json';
 import drawer from '@/catalogue/demo-drawer.json';
 import stash from '@/catalogue/demo-stash.json';
+import { inYears, yearsUntil } from './in-years';
 import valley from '@/catalogue/demo-valley.json';
 import type { MoveId, StageId } from '@/catalogue/ids';
 import type { HookRow } from '@/core/hooks';
@@ -111,8 +112,11 @@ export function demoEntities(): Entities {
   return demoStart().entities;
 }
 
-/** The demo valley with the events of its ledgers. */
-export function demoStart(): { entities: Entities; events: EventOp[] } {
+/** The demo valley with the events of its ledgers; at `now` its seasons are the last ones, so that what is noted on top of them comes after them. */
+export const demoStart = (now: string = valley.clock): { entities: Entities; events: EventOp[] } =>
+  inYears(demoAsWritten(), yearsUntil(valley.clock, now));
+
+function demoAsWritten(): { entities: Entities; events: EventOp[] } {
   const entities = cleanEntities();
   const events: EventOp[] = [];
   const around = { enter: (op: EventOp) => void events.push(op) };

@@ -20,6 +20,7 @@ export { putBack } from './put-back';
 export { backupDue } from './backup-due';
 export { nameOf, readingOf, type Reading, type ReadRecord } from './reading';
 export { cleanEntities, hasDemo, leaveDemo, holdsOwn } from './demo';
+export { inYears, yearsUntil } from './in-years';
 export * from './sample/schema';
 export * from './sample/commands';
 export * from './match/schema';

@@ -1,6 +1,6 @@
 import { configureStore, type Middleware, type ThunkAction, type UnknownAction } from '@reduxjs/toolkit';
 import { cleanEntities, DEVICE_ID, stamped, type Clocks, type Entities, type EventOp, type Kind } from '@/records';
-import { inMemory, type Ports } from './ports';
+import { inMemory, localStamp, type Ports } from './ports';
 import { keyOf } from './storage/envelope';
 import { readHistory } from './storage/history';
 import { persist, type Persistence } from './storage/persistence';
@@ -121,7 +121,7 @@ export async function openStore(store: Store, { start, clock, dark = false }: St
     const begun =
       start === 'clean'
         ? { entities: cleanEntities(), events: [] }
-        : (await import('@/records/demo-valley')).demoStart();
+        : (await import('@/records/demo-valley')).demoStart(clock === null ? localStamp(store.ports.now()) : undefined);
     if (dark) begun.entities.device[DEVICE_ID]!.theme = 'dusk';
     store.dispatch(arrival(begun));
     await persistence.flush();

@@ -124,6 +124,7 @@ describe('teams', () => {
       { flyId: 'f1', name: 'Slim', ride: ride({ wetMg: 120 }) },
       { flyId: 'f2', name: 'Slimmer', ride: ride({ wetMg: 90 }) },
       { flyId: 'f3', name: 'Anchor', ride: ride({ wetMg: 400 }) },
+      { flyId: 'f5', name: 'As heavy', ride: ride({ wetMg: 290 }) },
       { flyId: 'f4', name: 'Dry', ride: dry() },
     ];
     const instead = { do: 'instead', fly: 'b', flyId: 'f1', name: 'Slim' };

@@ -182,7 +182,7 @@ export function rigWarnings(flies: readonly RiggedFly[], rig: Rig, spares: reado
   return warnings;
 }
 
-/** What stands instead of a fly that floats where none should: the one on the leader it can change places with, else the heaviest carried that the point still outweighs. */
+/** What stands instead of a fly that floats where none should: the one on the leader it can change places with, else the heaviest carried that is lighter than the point. */
 function sinking(
   fly: RiggedFly,
   sits: readonly SitsId[],
@@ -201,7 +201,7 @@ function sinking(
   const last = down[down.length - 1]!;
   const most = last === fly ? Infinity : (last.ride?.wetMg ?? Infinity);
   const fits = spares
-    .filter(({ ride }) => ride !== null && SITS.sinks.has(ride.state) && ride.wetMg <= most)
+    .filter(({ ride }) => ride !== null && SITS.sinks.has(ride.state) && ride.wetMg < HEAVIER * most)
     .sort((a, b) => b.ride!.wetMg - a.ride!.wetMg);
   return fits[0] ? { do: 'instead', fly: fly.id, flyId: fits[0].flyId, name: fits[0].name } : null;
 }

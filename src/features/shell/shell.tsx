@@ -9,7 +9,6 @@ import Undo from 'lucide-react-native/icons/undo-2';
 import { Activity, useEffect, type ReactNode } from 'react';
 import { useWindowDimensions, View } from 'react-native';
 import { useStore } from 'react-redux';
-import valley from '@/catalogue/demo-valley.json';
 import { hasDemo, setDevice } from '@/records';
 import { redone, selectDevice, selectSettings, undone, useAct, useApp, useAppDispatch, type Store } from '@/state';
 import { Button, IconButton, Place, Say, SkipLink } from '@/ui/primitives';
@@ -40,14 +39,13 @@ export function useThumb(): 'right' | 'left' {
   return useApp((state) => selectDevice(state).thumb);
 }
 
-/** The valley's own clock while the demo is there, frozen where the address says so. */
+/** The valley's own clock while the demo is there, where the address freezes it; else the valley goes by this device's. */
 export function useValleyTime(): string | null {
   const demo = useApp((state) => hasDemo(state.records.entities));
   const frozen = useApp((state) => state.session.frozenClock);
   const words = useWords();
   const speech = useSpeech();
-  if (!demo) return null;
-  return words('valley-time', { time: speech.moment(frozen ?? valley.clock) });
+  return demo && frozen !== null ? words('valley-time', { time: speech.moment(frozen) }) : null;
 }
 
 function Header({ wide }: { wide: boolean }) {

@@ -47,7 +47,7 @@ export function Button({
       aria-label={spoken ?? (children ? label : undefined)}
       disabled={disabled}
       onPress={onPress}
-      className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-4 ${BUTTON[kind]} ${disabled ? 'opacity-60' : ''} ${className}`}
+      className={`${tall ? 'min-h-touch' : 'min-h-target'} min-w-target items-center justify-center rounded-control border px-4 py-2 ${BUTTON[kind]} ${disabled ? 'opacity-60' : ''} ${className}`}
     >
       {children ?? (
         <Say weight="medium" tone={kind === 'main' ? 'on-river' : disabled ? 'soft' : 'river'}>
