@@ -80,7 +80,31 @@ for (const [size, part] of SIZES.flatMap((size) => PARTS.map((part) => [size, pa
   });
 }
 
-test('on a phone a view has at most one filled button, and no choice is a wall of chips', async ({ page }) => {
+/** Names that two controls of one kind have on a page, unless both lead to the same place: read aloud, or said to a machine that clicks, nobody tells them apart. */
+const namedAlike = (page: Page) =>
+  page.evaluate(() => {
+    const counts = new Map<string, number>();
+    const kinds = 'a[href], button, select, input, textarea, [role=button], [role=radiogroup], [role=slider]';
+    for (const control of document.querySelectorAll(kinds)) {
+      if (control.getClientRects().length === 0) continue;
+      const name = (control.getAttribute('aria-label') ?? control.textContent ?? '').trim();
+      const kind = control.getAttribute('href') === null ? (control.getAttribute('role') ?? control.tagName) : null;
+      if (kind !== null) counts.set(`${kind} ${name}`, (counts.get(`${kind} ${name}`) ?? 0) + 1);
+    }
+    return [...counts].filter(([, count]) => count > 1).map(([what]) => what);
+  });
+
+test('two buttons of one name on a page are found', async ({ page }) => {
+  await page.goto('/out');
+  await expect(page.getByRole('button', { name: 'Begin now' })).toBeVisible();
+  expect(await namedAlike(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Begin now' }).evaluate((button) => void button.after(button.cloneNode(true)));
+  expect(await namedAlike(page)).toHaveLength(1);
+});
+
+test('on a phone a view has at most one filled button, no choice is a wall of chips, and no two controls are named alike', async ({
+  page,
+}) => {
   test.setTimeout(120_000);
   for (const route of ROUTES) {
     await page.goto(route);
@@ -109,6 +133,7 @@ test('on a phone a view has at most one filled button, and no choice is a wall o
     });
     expect.soft(filled.length, `${route}: ${filled.join(', ')}`).toBeLessThanOrEqual(1);
     expect.soft(walls, route).toEqual([]);
+    expect.soft(await namedAlike(page), route).toEqual([]);
   }
 });
 

@@ -354,7 +354,13 @@ function Mix({
           {words('blend.kept')}
         </Say>
       ) : (
-        <Button kind={first ? 'main' : 'plain'} className="self-start" label={words('blend.keep')} onPress={keep} />
+        <Button
+          kind={first ? 'main' : 'plain'}
+          className="self-start"
+          label={words('blend.keep')}
+          spoken={words('blend.keep-spoken', { parts: speech.list(recipe.map(({ name }) => name)) })}
+          onPress={keep}
+        />
       )}
     </View>
   );

@@ -264,7 +264,9 @@ describe('the blend desk', () => {
     unfold('Colour to reach');
     type('Or exactly', '#7a6a3c');
     await results();
-    fireEvent.click(screen.getAllByRole('button', { name: 'Keep this blend' })[0]!);
+    const keep = screen.getAllByRole('button', { name: /^Keep this blend: / });
+    expect(new Set(keep.map((own) => own.getAttribute('aria-label'))).size).toBe(keep.length);
+    fireEvent.click(keep[0]!);
     await laidOut();
     const [[id, own] = ['', null!]] = Object.entries(store.getState().records.entities.material);
     expect(own.recipe.reduce((sum, { twentieths }) => sum + twentieths, 0)).toBe(20);
