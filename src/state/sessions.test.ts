@@ -71,7 +71,8 @@ test('a session holds its cards as they were: a dressing that is edited or gone 
   expect(batchOf(store, id).items[0]!.made).toBe(madeOf(store.getState().records.entities.batch, DUN));
   // Of those that are open the latest, never one that was ended.
   const { batch } = store.getState().records.entities;
-  expect(openBatch(batch)).toBe(OPEN);
+  expect(openBatch(batch)).toBe(id);
+  expect(openBatch({ ...batch, [OPEN]: { ...batch[OPEN]!, opened: '2040-01-01T10:00' } })).toBe(OPEN);
   expect(
     openBatch({ [id]: batch[id]!, x: { ...batch[id]!, opened: '2040-01-01T10:00', ended: '2040-01-01T11:00' } }),
   ).toBe(id);
