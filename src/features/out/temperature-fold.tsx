@@ -71,7 +71,13 @@ export function TemperatureFold({ id, water }: { id: string; water: WaterRecord 
       </Say>
       <View className="flex-row flex-wrap gap-2">
         <Button label={words('out.temps-read')} onPress={() => void choose()} />
-        {demo ? <Button kind="quiet" label={words('out.temps-demo')} onPress={() => open(demoLogger(nowOf(getState(), ports)))} /> : null}
+        {demo ? (
+          <Button
+            kind="quiet"
+            label={words('out.temps-demo')}
+            onPress={() => open(demoLogger(nowOf(getState(), ports)))}
+          />
+        ) : null}
       </View>
       {fault ? (
         <Say live tone="dawn">
