@@ -7,6 +7,9 @@ declare module 'jstat' {
     };
     gamma: { inv(p: number, shape: number, scale: number): number };
     beta: { inv(p: number, a: number, b: number): number };
+    mean(values: readonly number[]): number;
+    /** Of a sample: over n − 1. */
+    stdev(values: readonly number[], sample: true): number;
     median(values: readonly number[]): number;
     studentt: { inv(p: number, dof: number): number };
     /** Regularised lower incomplete gamma function. */

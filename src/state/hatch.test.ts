@@ -103,6 +103,21 @@ test('a group whose naturals were measured has a sum of its own: it waits for wa
   expect(selectHatch((await large(6, 7)).getState(), now).warmth).toEqual({});
 });
 
+test('south of the equator a summer is one year: what was seen in its January and in the next December are of two', async () => {
+  const seen = { a: outing('2032-01-10', '13:00'), b: outing('2032-12-20', '13:00') };
+  const now = outing('2033-11-30', null, { end: null });
+  const all = { ...year(2031, 365, 8), ...year(2032, 366, 8), ...year(2033, 365, 6) };
+  const store = await river({ ...seen, now }, all);
+  expect(selectHatch(store.getState(), now).warmth).toEqual({});
+  store.dispatch(
+    change('south', (draft) => void (draft.settings = { [SETTINGS_ID]: settingsSchema.cast({ south: true }) })),
+  );
+  // 153 days of 2 °C over 4 °C, where 194 and 173 days of 4 were needed.
+  expect(selectHatch(store.getState(), now).warmth['mayfly/hatch']).toMatchObject([
+    { group: null, from: '2033-07-01', now: 306, sum: 734, years: 2 },
+  ]);
+});
+
 test('one logged year says nothing of warmth; the strip is about by the groups then', async () => {
   const now = outing('2033-04-10', null, { end: null });
   const store = await river({ a: SEEN.a, now }, { ...year(2031, 120, 8), ...year(2033, 100, 6) });

@@ -16,6 +16,7 @@ import {
   lightOf,
   T0,
   t0Of,
+  warmthFrom,
   toldBefore,
   type Band,
   type BandId,
@@ -50,6 +51,8 @@ export interface Hatch {
 /** A fitted sum of degree-days and the sum of this year until the day; of the whole band where no group is named. */
 export interface Warmth extends DegreeDays {
   group: string | null;
+  /** The day it is counted from. */
+  from: string;
   now: number;
 }
 
@@ -185,24 +188,27 @@ function pastOf(asked: Asked, waterId: string): Past[] {
     .map(([id, own]) => pastOfOne(asked, id, own, found.get(id) ?? []));
 }
 
-/** Of each year the first day on which something was seen. */
-function firstDays(past: readonly Past[], was: (own: Past) => boolean): string[] {
+/** Of each year the first day on which something was seen, by the day its warmth is counted from. */
+function firstDays(past: readonly Past[], south: boolean, was: (own: Past) => boolean): Map<string, string> {
   const byYear = new Map<string, string>();
-  for (const own of past) if (!byYear.has(own.date.slice(0, 4)) && was(own)) byYear.set(own.date.slice(0, 4), own.date);
-  return [...byYear.values()];
+  for (const own of past) {
+    const from = warmthFrom(own.date, south);
+    if (!byYear.has(from) && was(own)) byYear.set(from, own.date);
+  }
+  return byYear;
 }
 
 /** What fitted years needed, and what this one has brought; null where it is out, or too little is known. */
 function warmthOf(
   means: Readonly<Record<string, number>>,
-  date: string,
-  firsts: readonly string[],
+  { date, south }: HatchDay,
+  firsts: ReadonlyMap<string, string>,
   t0: number,
-): (DegreeDays & { now: number }) | null {
-  if (firsts.some((first) => first.startsWith(date.slice(0, 4)))) return null;
-  const now = degreeDays(means, date, t0);
-  const fit = now === null ? null : fitDegreeDays(means, firsts, t0);
-  return fit && { ...fit, now: now! };
+): Omit<Warmth, 'group'> | null {
+  const from = warmthFrom(date, south);
+  const now = firsts.has(from) ? null : degreeDays(means, from, date, t0);
+  const fit = now === null ? null : fitDegreeDays(means, [...firsts.values()], t0, south);
+  return fit && { ...fit, from, now: now! };
 }
 
 function workOut({ entities, groups, settings }: Asked, past: readonly Past[], outing: OutingRecord): Hatch {
@@ -217,17 +223,17 @@ function workOut({ entities, groups, settings }: Asked, past: readonly Past[], o
       dayOfYear(day.date),
       before.map(({ witness }) => witness[band]!),
     );
-    const needs = (group: string | null, t0: number, was: (own: Past) => boolean) => {
-      const known = warmthOf(means, day.date, firstDays(before, was), t0);
+    const needs = (group: string | null, over: number, was: (own: Past) => boolean) => {
+      const known = warmthOf(means, day, firstDays(before, day.south, was), over);
       const name = groups.find(({ id }) => id === group)?.name ?? null;
       if (known) (warmth[band] ??= []).push({ ...known, group: name });
       return known && broughtOn(known.now, known);
     };
-    const begun =
-      needs(null, band.startsWith('midge/') ? T0.warm : T0.cold, ({ seen }) => seen[band] !== undefined) ?? 1;
+    const t0 = band.startsWith('midge/') ? T0.warm : T0.cold;
+    const begun = needs(null, t0, ({ seen }) => seen[band] !== undefined) ?? 1;
     const begunOf: Record<string, number> = {};
     for (const id of new Set(before.flatMap(({ groups }) => groups[band] ?? []))) {
-      const of = needs(id, t0Of(id, triggers), ({ groups }) => groups[band]?.includes(id) === true);
+      const of = needs(id, t0Of(id, triggers, t0), ({ groups }) => groups[band]?.includes(id) === true);
       if (of !== null) begunOf[id] = of;
     }
     taught[band] = { ...own, begun, begunOf };

@@ -1,13 +1,14 @@
+import { differenceInCalendarDays, parseISO } from 'date-fns';
 import jStat from 'jstat';
 import type { Trigger } from './bands';
-import { dayOfYear, daysAfter } from './sun';
+import { daysAfter } from './sun';
 
 /** What a group counts warmth from, °C. Source: domain §8. */
 export const T0 = { cold: 4, warm: 9 } as const;
 
-/** The same of one group: cold unless its trigger has another. */
-export const t0Of = (group: string, triggers: readonly Trigger[]): number =>
-  triggers.find(({ groups }) => groups.includes(group))?.t0 ?? T0.cold;
+/** The same of one group: what its trigger has, else what its band counts from. */
+export const t0Of = (group: string, triggers: readonly Trigger[], band: number): number =>
+  triggers.find(({ groups }) => groups.includes(group))?.t0 ?? band;
 
 /** Of the days of a year up to a hatch so many have to be known. */
 const KNOWN_DAYS = 0.8;
@@ -15,15 +16,26 @@ const KNOWN_DAYS = 0.8;
 const LEAST_YEARS = 2;
 
 export interface DegreeDays {
-  /** Σ max(0, daily mean − T₀) from the first of the year to the first that were seen. */
+  /** Σ max(0, daily mean − T₀) from midwinter to the first that were seen. */
   sum: number;
   sd: number;
   years: number;
 }
 
-/** Degree-days of a year up to a day; a day that is not known counts as the mean of those that are. Null where too few are. */
-export function degreeDays(means: Readonly<Record<string, number>>, date: string, t0: number): number | null {
-  const days = dayOfYear(date);
+/** The day a year's warmth is counted from: New Year, or south of the equator the first of July. */
+export function warmthFrom(date: string, south: boolean): string {
+  const year = Number(date.slice(0, 4));
+  return south ? `${date.slice(5, 7) < '07' ? year - 1 : year}-07-01` : `${year}-01-01`;
+}
+
+/** Degree-days from one day to another; a day that is not known counts as the mean of those that are. Null where too few are. */
+export function degreeDays(
+  means: Readonly<Record<string, number>>,
+  from: string,
+  date: string,
+  t0: number,
+): number | null {
+  const days = differenceInCalendarDays(parseISO(date), parseISO(from)) + 1;
   const known = Array.from({ length: days }, (_, back) => means[daysAfter(date, -back)]).filter(
     (mean) => mean !== undefined,
   );
@@ -37,12 +49,11 @@ export function fitDegreeDays(
   means: Readonly<Record<string, number>>,
   firsts: readonly string[],
   t0: number,
+  south: boolean,
 ): DegreeDays | null {
-  const sums = firsts.flatMap((date) => degreeDays(means, date, t0) ?? []);
+  const sums = firsts.flatMap((date) => degreeDays(means, warmthFrom(date, south), date, t0) ?? []);
   if (sums.length < LEAST_YEARS) return null;
-  const sum = sums.reduce((total, own) => total + own, 0) / sums.length;
-  const sd = Math.sqrt(sums.reduce((total, own) => total + (own - sum) ** 2, 0) / (sums.length - 1));
-  return { sum, sd, years: sums.length };
+  return { sum: jStat.mean(sums), sd: jStat.stdev(sums, true), years: sums.length };
 }
 
 /** Fitted sums of two years are no surer than this share of themselves. */

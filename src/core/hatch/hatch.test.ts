@@ -27,6 +27,7 @@ import {
   stampAt,
   T0,
   t0Of,
+  warmthFrom,
   STAGE_OF,
   toldBefore,
   upAt,
@@ -344,25 +345,39 @@ describe('degree-days', () => {
     Object.fromEntries(values.map((mean, n) => [daysAfter(from, n), mean]));
   test('over what a group counts from: of 6, 2, 10 and 4 °C over 4 °C 2 + 0 + 6 + 0', () => {
     const year = means('2033-01-01', [6, 2, 10, 4]);
-    expect(degreeDays(year, '2033-01-04', 4)).toBe(8);
-    expect(degreeDays(year, '2033-01-02', 4)).toBe(2);
+    expect(degreeDays(year, '2033-01-01', '2033-01-04', 4)).toBe(8);
+    expect(degreeDays(year, '2033-01-01', '2033-01-02', 4)).toBe(2);
     // Four of five days are known: the fifth is as the others.
-    expect(degreeDays(year, '2033-01-05', 4)).toBe(10);
-    expect(degreeDays(year, '2033-01-06', 4)).toBeNull();
-    expect(degreeDays({}, '2033-01-01', 4)).toBeNull();
+    expect(degreeDays(year, '2033-01-01', '2033-01-05', 4)).toBe(10);
+    expect(degreeDays(year, '2033-01-01', '2033-01-06', 4)).toBeNull();
+    expect(degreeDays({}, '2033-01-01', '2033-01-01', 4)).toBeNull();
+  });
+  test('south of the equator a year’s warmth begins in July: a hatch in November and one in January are of one summer', () => {
+    expect(['2033-01-10', '2033-06-30', '2033-07-01', '2033-11-20'].map((date) => warmthFrom(date, true))).toEqual([
+      '2032-07-01',
+      '2032-07-01',
+      '2033-07-01',
+      '2033-07-01',
+    ]);
+    expect(warmthFrom('2033-11-20', false)).toBe('2033-01-01');
+    const summers = { ...means('2031-07-01', [9, 9, 9]), ...means('2032-07-01', [14, 14]) };
+    expect(fitDegreeDays(summers, ['2031-07-03', '2032-07-02'], 4, true)).toMatchObject({ sum: 17.5, years: 2 });
+    expect(fitDegreeDays(summers, ['2031-07-03', '2032-07-02'], 4, false)).toBeNull();
   });
   test('cold kinds count from 0 to 5 °C, warm ones from 8 to 10', () => {
     expect(T0.cold).toBeGreaterThanOrEqual(0);
     expect(T0.cold).toBeLessThanOrEqual(5);
     expect(T0.warm).toBeGreaterThanOrEqual(8);
     expect(T0.warm).toBeLessThanOrEqual(10);
-    expect(['m01', 'm18', 'm20', 'd01', 'c02'].map((id) => t0Of(id, triggers))).toEqual([4, 4, 9, 9, 4]);
+    expect(['m01', 'm18', 'm20', 'd01', 'c02'].map((id) => t0Of(id, triggers, T0.cold))).toEqual([4, 4, 9, 9, 4]);
+    // A midge that has no trigger counts as its band does.
+    expect(t0Of('d02', triggers, T0.warm)).toBe(9);
   });
   test('are fitted on two years that are known, not on one; and say how surely it is out', () => {
     const two = { ...means('2032-01-01', [14, 14, 14]), ...means('2033-01-01', [9, 9, 9, 9, 9]) };
-    expect(fitDegreeDays(two, ['2032-01-03'], 4)).toBeNull();
-    expect(fitDegreeDays(two, ['2032-01-03', '2031-01-03'], 4)).toBeNull();
-    const fit = fitDegreeDays(two, ['2032-01-03', '2033-01-04'], 4)!;
+    expect(fitDegreeDays(two, ['2032-01-03'], 4, false)).toBeNull();
+    expect(fitDegreeDays(two, ['2032-01-03', '2031-01-03'], 4, false)).toBeNull();
+    const fit = fitDegreeDays(two, ['2032-01-03', '2033-01-04'], 4, false)!;
     expect([fit.sum, fit.years]).toEqual([25, 2]);
     expect(fit.sd).toBeCloseTo(Math.sqrt(50), 9);
     expect(broughtOn(25, fit)).toBeCloseTo(0.5, 9);

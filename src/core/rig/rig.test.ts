@@ -142,7 +142,8 @@ describe('teams', () => {
     expect(below('hanging', 'dry-dropper')).toEqual([]);
     expect(below('high', 'dry-dropper')).toEqual(['rig-wants-sinking']);
     expect(below('film', 'behind-a-dry')).toEqual([]);
-    expect(below('hanging', 'wet-team')).toEqual([]);
+    for (const state of ['hanging', 'film'] as const) expect(below(state, 'wet-team')).toEqual([]);
+    expect(below('film', 'indicator')).toContain('rig-wants-sinking');
     expect(below('high', 'wet-team')).toEqual(['rig-wants-sinking']);
   });
   test('more than the rig has places for; stretches that are out of the usual; nothing of what is not known', () => {

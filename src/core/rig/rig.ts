@@ -62,13 +62,14 @@ const TIPPET_OVER_DEPTH = 1.25;
 /** Tippet, mm across, and how quickly the current passes it, mm/s: about. */
 const TIPPET = { acrossMm: 0.15, passesMmS: 50, drag: 1.2 } as const;
 const FLOATS: ReadonlySet<RideId> = new Set(['high', 'film', 'hanging']);
+const SINKS: ReadonlySet<RideId> = new Set(['under', 'sink']);
 /** Rides that may stand where a rig has such a place; a soft wet is one by its dressing. */
 const SITS: Record<Exclude<SitsId, 'soft'>, ReadonlySet<RideId>> = {
   floats: FLOATS,
   hangs: new Set(['film', 'hanging', 'under']),
-  sinks: new Set(['under', 'sink']),
-  heaviest: new Set(['under', 'sink']),
-  anchor: new Set(['under', 'sink']),
+  sinks: SINKS,
+  heaviest: SINKS,
+  anchor: SINKS,
 };
 const maySit = ({ ride, soft }: RiggedFly, sits: readonly SitsId[]): boolean =>
   ride === null || sits.some((own) => (own === 'soft' ? soft : SITS[own].has(ride.state)));
@@ -200,10 +201,15 @@ function sinking(
   if (other) return { do: 'swap', a: fly.id, b: other.id };
   const last = down[down.length - 1]!;
   const most = last === fly ? Infinity : (last.ride?.wetMg ?? Infinity);
-  const fits = spares
-    .filter(({ ride }) => ride !== null && SITS.sinks.has(ride.state) && ride.wetMg < HEAVIER * most)
+  return instead(fly, spares, ({ wetMg }) => wetMg < HEAVIER * most);
+}
+
+/** The heaviest that is carried, sinks and fits, in the place of a fly. */
+function instead({ id }: RiggedFly, spares: readonly Spare[], fits: (ride: RiggedRide) => boolean): RigMend | null {
+  const [best] = spares
+    .filter(({ ride }) => ride !== null && SINKS.has(ride.state) && fits(ride))
     .sort((a, b) => b.ride!.wetMg - a.ride!.wetMg);
-  return fits[0] ? { do: 'instead', fly: fly.id, flyId: fits[0].flyId, name: fits[0].name } : null;
+  return best ? { do: 'instead', fly: id, flyId: best.flyId, name: best.name } : null;
 }
 
 /** One that is lighter by less than this is as heavy: a model has no closer. */
@@ -213,14 +219,8 @@ const HEAVIER = 0.95;
 function lighter(below: readonly RiggedFly[], up: RiggedFly, rig: Rig, spares: readonly Spare[]): RigMend | null {
   const [nymph, ...others] = [...below].sort((a, b) => (b.ride?.wetMg ?? 0) - (a.ride?.wetMg ?? 0));
   if (!nymph) return null;
-  const fits = spares
-    .filter((spare) => {
-      if (!spare.ride || FLOATS.has(spare.ride.state)) return false;
-      const load = HOLDS.dry * loadOf([{ ...nymph, ride: spare.ride }, ...others], rig);
-      return up.ride!.bearsMg - up.ride!.massMg >= load;
-    })
-    .sort((a, b) => b.ride!.wetMg - a.ride!.wetMg);
-  return fits[0] ? { do: 'instead', fly: nymph.id, flyId: fits[0].flyId, name: fits[0].name } : null;
+  const holds = up.ride!.bearsMg - up.ride!.massMg;
+  return instead(nymph, spares, (ride) => holds >= HOLDS.dry * loadOf([{ ...nymph, ride }, ...others], rig));
 }
 
 /** The last stretch of the leader above the first fly, mm: about. */

@@ -257,8 +257,9 @@ export function WhyFold({ outing, now }: { outing: OutingRecord; now: string }) 
           {asked === band.id
             ? [
                 ...band.reasons.map((reason) => speech.say(reason)),
-                ...(day.warmth[band.id] ?? []).map(({ group, now, sum, sd, years }) => {
+                ...(day.warmth[band.id] ?? []).map(({ group, from, now, sum, sd, years }) => {
                   const text = words('hatch.warmth', {
+                    from: speech.day(from),
                     now: speech.number(now, 0),
                     sum: speech.number(sum, 0),
                     sd: speech.number(sd, 0),

@@ -20,11 +20,15 @@ export const outingsLatest = (outings: Outings): string[] =>
     .reverse()
     .map((key) => key.slice(key.indexOf(' ') + 1));
 
-/** So many of them, without putting the others in order. */
-export function fewLatest(outings: Outings, most: number): string[] {
+/** So many of those that are such, without putting the others in order. */
+export function fewLatest(
+  outings: Outings,
+  most: number,
+  is: (outing: OutingRecord) => boolean = () => true,
+): string[] {
   const few: string[] = [];
   for (const id of Object.keys(outings)) {
-    if (few.length === most && !later(outings, id, few[most - 1]!)) continue;
+    if (!is(outings[id]!) || (few.length === most && !later(outings, id, few[most - 1]!))) continue;
     const at = few.findIndex((own) => later(outings, id, own));
     few.splice(at < 0 ? few.length : at, 0, id);
     few.length = Math.min(few.length, most);
@@ -32,16 +36,9 @@ export function fewLatest(outings: Outings, most: number): string[] {
   return few;
 }
 
-/** The latest of the outings that are such; null where none is. */
-export function latestOuting(outings: Outings, is: (outing: OutingRecord) => boolean = () => true): string | null {
-  let latest: string | null = null;
-  for (const id of Object.keys(outings))
-    if (is(outings[id]!) && (latest === null || later(outings, id, latest))) latest = id;
-  return latest;
-}
-
 /** The outing that goes on; of two the one that began last; null where none does. */
-export const runningOuting = (outings: Outings): string | null => latestOuting(outings, ({ end }) => end === null);
+export const runningOuting = (outings: Outings): string | null =>
+  fewLatest(outings, 1, ({ end }) => end === null)[0] ?? null;
 
 /** Flies that are on the leader now, or were to the end. */
 export const fishing = ({ team }: Pick<OutingRecord, 'team'>): TeamFly[] => team.filter(({ off }) => off === null);
