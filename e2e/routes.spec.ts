@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import type { Page, Route } from '@playwright/test';
 import tokens from '../src/ui/tokens/tokens.json';
 import { DUN, expect, ROUTES, test, written } from './support';
 
@@ -259,3 +259,15 @@ test('a screen that is turned keeps its page, and what is open on it', async ({ 
   await expect(page.getByRole('textbox', { name: 'Search' })).toHaveValue('sedge');
   await expect(page).toHaveURL(/\/dressings/);
 });
+
+for (const [how, answer] of [
+  ['fail', (route: Route) => route.abort()],
+  ['never come', () => {}],
+] as const)
+  test(`the app opens where its faces ${how}, in faces of the same kind`, async ({ page }) => {
+    await page.route('**/*.ttf', answer);
+    await page.goto('/');
+    const heading = page.getByRole('heading').first();
+    await expect(heading).toBeVisible();
+    expect(await heading.evaluate((element) => getComputedStyle(element).fontFamily)).toMatch(/, serif$/);
+  });

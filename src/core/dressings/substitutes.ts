@@ -159,7 +159,13 @@ export function substitutesFor({ wanted, hex, held, dressing }: SubstitutesAsked
   const coloured = !COLOURLESS.includes(wanted.kind);
   const lab = labOfHex(hex);
   const nearest = new Map<string, { held: Held; apart: number }>();
+  // Most of a drawer does other work: only what is left is worth a look at its colour.
+  const works = ({ functions }: Material) =>
+    dressing
+      ? does.length > 0 && does.every((id) => functions.includes(id))
+      : does.some((id) => functions.includes(id));
   for (const own of held) {
+    if (!works(own.material)) continue;
     if (calledHeld(own).id === wanted.id || (own.material.id === wanted.id && wanted.of === undefined)) continue;
     if (own.shade?.bright) continue;
     const apart = deltaE(labOfHex(hexHeld(own)), lab);
@@ -174,7 +180,6 @@ export function substitutesFor({ wanted, hex, held, dressing }: SubstitutesAsked
     const { material } = own;
     const keeps = wanted.functions.filter((id) => material.functions.includes(id));
     const kept = does.filter((id) => material.functions.includes(id));
-    if (kept.length === 0 || (dressing !== null && kept.length < does.length)) continue;
     const { id, name } = calledHeld(own);
     const why = refusal(wanted, material, kept, dressing);
     if (why) {

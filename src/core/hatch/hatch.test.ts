@@ -37,6 +37,7 @@ import {
   type HatchGroup,
   type Witness,
 } from '.';
+import { hoursAhead, zoneAt } from './zone';
 import { chanceOf, curveOf, seasonOf, spansOf, warmEnough, worthOf } from './bands';
 
 const minutes = (hours: number) => Math.round(hours * 60);
@@ -53,6 +54,23 @@ describe('light', () => {
     expect(about).toBe(false);
     const ahead = lightOf('2033-06-21', { ...there, zone: 'Etc/GMT-1' });
     expect(minutes(ahead.rise - rise)).toBe(60);
+  });
+  test('is by the clock kept there, in summer an hour on; where a zone is not known, by this device’s', () => {
+    const there = { lat: 51.5, lon: 0 };
+    const zone = zoneAt(there.lat, there.lon);
+    expect([hoursAhead(zone, '2033-06-21'), hoursAhead(zone, '2033-12-21')]).toEqual([1, 0]);
+    expect(
+      minutes(lightOf('2033-06-21', { ...there, zone }).rise - lightOf('2033-06-21', { ...there, zone: 'UTC' }).rise),
+    ).toBe(60);
+    // Half hours, the other side of the date line, and the open sea, where a zone is fifteen degrees.
+    expect(hoursAhead(zoneAt(27.5, 85.3), '2033-06-21')).toBe(5.75);
+    expect([hoursAhead(zoneAt(-41.3, 172.8), '2033-12-21'), hoursAhead(zoneAt(-41.3, 172.8), '2033-06-21')]).toEqual([
+      13, 12,
+    ]);
+    expect(hoursAhead(zoneAt(0, -140), '2033-06-21')).toBe(-9);
+    expect(lightOf('2033-06-21', { ...there, zone: 'Nowhere/At_All' })).toEqual(
+      lightOf('2033-06-21', { ...there, zone: null }),
+    );
   });
   test('where the sun does not set, or does not rise, a day still has a length', () => {
     const north = { lat: 70, lon: 20, zone: 'UTC' };

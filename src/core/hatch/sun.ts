@@ -1,4 +1,4 @@
-import { TZDate } from '@date-fns/tz';
+import { TZDate, tzOffset } from '@date-fns/tz';
 import { addDays, format, parseISO } from 'date-fns';
 import { getTimes } from 'suncalc';
 
@@ -27,7 +27,9 @@ const SHORTEST = { firstLight: 10, rise: 11, set: 13, dark: 14 } as const;
 
 /** First light to dark of a local day, `2033-05-24`: civil dawn and dusk, sunrise and sunset. South of the equator an unknown place is turned. */
 export function lightOf(date: string, place: Place | null, south = false): Light {
-  const { lat, lon, zone } = place ?? { ...SOMEWHERE, lat: south ? -SOMEWHERE.lat : SOMEWHERE.lat };
+  const { lat, lon, zone: named } = place ?? { ...SOMEWHERE, lat: south ? -SOMEWHERE.lat : SOMEWHERE.lat };
+  // A zone of another program's that this one does not know is no clock.
+  const zone = named === null || Number.isNaN(tzOffset(named, new TZDate(0))) ? null : named;
   const [year, month, day] = date.slice(0, 10).split('-').map(Number) as [number, number, number];
   const noon = zone === null ? new TZDate(year, month - 1, day, 12) : new TZDate(year, month - 1, day, 12, 0, 0, zone);
   const times = getTimes(noon, lat, lon);

@@ -17,8 +17,39 @@ export interface Named {
 }
 
 const said = (text: string) => text.trim().toLowerCase();
-const called = (text: string, { id, name }: { id: string; name: string }) =>
-  said(id) === said(text) || said(name) === said(text);
+
+interface Index {
+  shades: ReadonlyMap<string, MaterialShade>;
+  materials: ReadonlyMap<string, Material>;
+  byId: ReadonlyMap<string, Material>;
+  byOf: ReadonlyMap<string, readonly MaterialShade[]>;
+}
+const indices = new WeakMap<readonly Material[], WeakMap<readonly MaterialShade[], Index>>();
+
+/** By id and by name; of several called alike the first. */
+function byCalled<T extends { id: string; name: string }>(all: readonly T[]): Map<string, T> {
+  const known = new Map<string, T>();
+  for (const one of all) for (const key of [said(one.id), said(one.name)]) if (!known.has(key)) known.set(key, one);
+  return known;
+}
+
+/** A drawer asks for each of its things by name, at every change: names are looked up, not searched for. */
+function indexOf({ materials, shades }: Named): Index {
+  const by = indices.get(materials) ?? new WeakMap<readonly MaterialShade[], Index>();
+  indices.set(materials, by);
+  const known = by.get(shades);
+  if (known) return known;
+  const byOf = new Map<string, MaterialShade[]>();
+  for (const shade of shades) byOf.set(shade.of, [...(byOf.get(shade.of) ?? []), shade]);
+  const made = {
+    shades: byCalled(shades),
+    materials: byCalled(materials),
+    byId: new Map([...materials].reverse().map((own) => [own.id, own])),
+    byOf,
+  };
+  by.set(shades, made);
+  return made;
+}
 
 /** A shade that nobody ships. */
 const ownShade = (material: Material, shade: string, hex: `#${string}`): MaterialShade => ({
@@ -32,14 +63,15 @@ const ownShade = (material: Material, shade: string, hex: `#${string}`): Materia
 
 /** What a drawer holds by its name: a material, or a material in a shade, each by id or words. A fault where nobody knows it, with what it might have been. */
 export function heldBy(
-  { materials, shades }: Named,
+  named: Named,
   given: { material: string; shade?: string | null; hex?: `#${string}` | null },
 ): { ok: true; held: Held } | { ok: false; fault: Coded & { column: 'material' | 'shade'; allowed: string[] } } {
-  const whole = (id: string) => materials.find((own) => own.id === id)!;
+  const index = indexOf(named);
+  const whole = (id: string) => index.byId.get(id)!;
   const hex = given.hex ?? null;
-  const named = shades.find((own) => called(given.material, own));
-  if (named && !given.shade) return { ok: true, held: { material: whole(named.of), shade: named, hex } };
-  const found = materials.find((own) => called(given.material, own));
+  const shaded = index.shades.get(said(given.material));
+  if (shaded && !given.shade) return { ok: true, held: { material: whole(shaded.of), shade: shaded, hex } };
+  const found = index.materials.get(said(given.material));
   if (!found)
     return {
       ok: false,
@@ -47,13 +79,14 @@ export function heldBy(
         code: 'material-not-known',
         params: { got: given.material },
         column: 'material',
-        allowed: materials.map(({ id }) => id),
+        allowed: named.materials.map(({ id }) => id),
       },
     };
   const material = found.of === undefined ? found : whole(found.of);
   if (!given.shade) return { ok: true, held: { material, shade: null, hex } };
-  const own = shades.filter(({ of }) => of === material.id);
-  const shade = own.find((one) => called(given.shade!, one) || said(one.shade) === said(given.shade!)) ?? null;
+  const own = index.byOf.get(material.id) ?? [];
+  const asked = said(given.shade);
+  const shade = own.find((one) => [one.id, one.name, one.shade].some((text) => said(text) === asked)) ?? null;
   if (shade) return { ok: true, held: { material, shade, hex } };
   // What nobody ships has the colour that is said of it.
   if (hex) return { ok: true, held: { material, shade: ownShade(material, given.shade.trim(), hex), hex } };
@@ -120,10 +153,9 @@ export const calledHeld = ({ material, shade }: Held): { id: string; name: strin
 export const hexHeld = ({ material, shade, hex }: Held): `#${string}` => hex ?? shade?.hex ?? material.hex;
 
 /** Everything that can be had: each material in each of its shades, and as it is where it has none. */
-export function everyHeld({ materials, shades }: Named): Held[] {
-  const byOf = new Map<string, MaterialShade[]>();
-  for (const shade of shades) byOf.set(shade.of, [...(byOf.get(shade.of) ?? []), shade]);
-  return materials
+export function everyHeld(named: Named): Held[] {
+  const { byOf } = indexOf(named);
+  return named.materials
     .filter(({ of }) => of === undefined)
     .flatMap((material): Held[] => {
       const own = byOf.get(material.id) ?? [];

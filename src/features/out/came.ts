@@ -21,3 +21,7 @@ export function loggedText({ temps }: Pick<OutingRecord, 'temps'>, speech: Speec
     high: speech.number(Math.max(...all), 1),
   });
 }
+
+/** Hours a clock is ahead of universal time or behind it: `+1`, `−3.5`. */
+export const aheadText = (hours: number, speech: Speech): string =>
+  `${hours >= 0 ? '+' : '−'}${speech.number(Math.abs(hours))}`;

@@ -8,6 +8,7 @@ import { demoLogger } from '@/features/demo';
 import { chooseFile } from '@/features/files';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Fold, Say, Stepper } from '@/ui/primitives';
+import { aheadText } from './came';
 
 /** Of one outing so many readings are kept: one for every quarter of an hour of a long day. */
 const PER_OUTING = 60;
@@ -100,8 +101,7 @@ export function TemperatureFold({ id, water }: { id: string; water: WaterRecord 
                 unit: read.unit,
                 count: read.everyMin,
               }),
-              read.zoneH !== null &&
-                words('out.temps-zone', { h: `${read.zoneH >= 0 ? '+' : '−'}${Math.abs(read.zoneH)}` }),
+              read.zoneH !== null && words('out.temps-zone', { h: aheadText(read.zoneH, speech) }),
             ])}
           </Say>
           {read.said.map((one) => (

@@ -15,12 +15,13 @@ import {
 } from '@/records';
 import type { WaterKindId } from '@/catalogue/ids';
 import { clockOf, lightOf, placeTenth } from '@/core/hatch';
+import { hoursAhead, zoneAt } from '@/core/hatch/zone';
 import { sizeLabelOf } from '@/core/hooks';
 import { useAct } from '@/state';
 import { NumberField } from '@/features/length-field';
 import { useSpeech, useWords } from '@/features/shell';
 import { Button, Field, Fold, Pick, Say, Toggle, When } from '@/ui/primitives';
-import { loggedText } from './came';
+import { aheadText, loggedText } from './came';
 import { NEW_WATER, WaterChoice } from './water-choice';
 
 const UNSAID = '';
@@ -237,8 +238,10 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
   const set = (lat: number | null, lon: number | null) => {
     if (lat === null || lon === null) return setTyped({ lat, lon });
     setTyped({ lat: null, lon: null });
-    act(setWater, { waterId: id, place: { lat: placeTenth(lat), lon: placeTenth(lon), zone: place?.zone ?? null } });
+    const at = { lat: placeTenth(lat), lon: placeTenth(lon) };
+    act(setWater, { waterId: id, place: { ...at, zone: zoneAt(at.lat, at.lon) } });
   };
+  const ahead = place?.zone ? hoursAhead(place.zone, day) : null;
   const light = place ? lightOf(day, { ...place, zone: place.zone ?? null }) : null;
   const line = light
     ? words('out.place-is', {
@@ -262,6 +265,9 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
     <Fold wide title={words('out.place', { water: water.name })} line={line}>
       <Say size="small" tone="soft">
         {words('out.place-why')}
+        {place
+          ? ` ${ahead === null ? words('out.place-clock-device') : words('out.place-clock', { h: aheadText(ahead, speech) })}`
+          : null}
       </Say>
       <View className="flex-row flex-wrap gap-3">
         <View className="min-w-36 flex-1">
@@ -283,6 +289,9 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
       </View>
       <View className="flex-row flex-wrap gap-2">
         <Button label={words('out.place-here')} onPress={here} />
+        {place && ahead === null ? (
+          <Button kind="quiet" label={words('out.place-clock-there')} onPress={() => set(place.lat, place.lon)} />
+        ) : null}
         {place ? (
           <Button
             kind="quiet"

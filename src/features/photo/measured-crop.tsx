@@ -5,7 +5,7 @@ import { curveThrough, outlineOf } from '@/core/photo/trace';
 import type { Overlay, OverlayInsect } from '@/records';
 import { useWords } from '@/features/shell';
 import { Drawing } from '@/ui/drawings';
-import { token } from '@/ui/tokens';
+import { face, token } from '@/ui/tokens';
 import { traceNow } from './overlay';
 import { pathThrough, usePictureInk } from './picture-ink';
 
@@ -92,7 +92,7 @@ export function MeasuredCrop({ url, overlay }: { url: string; overlay: Overlay }
                       x={Math.min(width - 16, Math.max(8, line[0]![0] + 10))}
                       y={Math.min(height - 6, Math.max(20, line[0]![1] - 12))}
                       fontSize={18}
-                      fontFamily="InstrumentSans_600SemiBold"
+                      fontFamily={face('strong')}
                       fill={ink.line}
                     >
                       {String(insect.n)}

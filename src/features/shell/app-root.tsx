@@ -4,7 +4,6 @@ import { InstrumentSans_400Regular } from '@expo-google-fonts/instrument-sans/40
 import { InstrumentSans_500Medium } from '@expo-google-fonts/instrument-sans/500Medium';
 import { InstrumentSans_600SemiBold } from '@expo-google-fonts/instrument-sans/600SemiBold';
 import { YoungSerif_400Regular } from '@expo-google-fonts/young-serif/400Regular';
-import { useFonts } from 'expo-font';
 import { createElement, useEffect, useState, type ReactNode } from 'react';
 import { Provider } from 'react-redux';
 import { applyTheme } from '@/ui/tokens';
@@ -12,6 +11,7 @@ import { browserPorts, createStore, openStore, selectDevice, type Store } from '
 import { fetchParts } from './later';
 import { sharedPartFirst } from './shared-part';
 import { SpeechProvider } from './speech-context';
+import { useFaces } from './use-faces';
 
 sharedPartFirst();
 
@@ -39,7 +39,7 @@ function Opening() {
 /** Opens the records and the faces, then shows the app; writes what is pending when the page is hidden, and looks what is stored when it is seen again. */
 export function AppRoot({ children }: { children: ReactNode }) {
   const [store, setStore] = useState<Store | null>(null);
-  const [faces] = useFonts({
+  const faces = useFaces({
     DMMono_400Regular,
     DMMono_500Medium,
     InstrumentSans_400Regular,

@@ -1,5 +1,5 @@
 import { Text as SvgText } from 'react-native-svg';
-import { token } from '../tokens';
+import { face, token } from '../tokens';
 
 const SIZE = { mark: 13, name: 15 } as const;
 
@@ -23,7 +23,7 @@ export function ChartText({
     <SvgText
       x={x}
       y={y}
-      fontFamily="InstrumentSans_400Regular"
+      fontFamily={face('sans')}
       fontSize={SIZE[kind]}
       fill={token(tone)}
       textAnchor={anchor}

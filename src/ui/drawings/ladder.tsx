@@ -3,7 +3,7 @@ import { memo, useRef } from 'react';
 import { View } from 'react-native';
 import { Circle, Defs, G, Line, LinearGradient, Rect, Stop, Text as SvgText, TSpan } from 'react-native-svg';
 import { useRowsInView } from '../primitives/use-rows-in-view';
-import { token } from '../tokens';
+import { face, token } from '../tokens';
 import { Drawing } from './marks';
 import { useZoom, type Span } from './use-zoom';
 
@@ -54,8 +54,8 @@ const RAIL = 76;
 const HEAD = 36;
 const SIDE = 22;
 const LEAST_SPAN_MM = 1.5;
-const FACE = 'DMMono_400Regular';
-const STRONG = 'DMMono_500Medium';
+const FACE = face('mono');
+const STRONG = face('mono-strong');
 
 /** Labels that would run into one another give way: lit ones first, then from the left. */
 function shownLabels(rungs: readonly (Rung & { x: number })[]): ReadonlySet<string> {
@@ -194,9 +194,9 @@ const RailDrawing = memo(function RailDrawing({ rail, railLabel, width, low, hig
           />
         </G>
       ) : null}
-      <SvgText x={SIDE - 8} y={18} fontFamily="InstrumentSans_600SemiBold" fontSize={15} fill={token('ink')}>
+      <SvgText x={SIDE - 8} y={18} fontFamily={face('strong')} fontSize={15} fill={token('ink')}>
         {rail.maker}
-        <TSpan fontFamily="InstrumentSans_400Regular" fill={token('soft')}>{`  ${rail.model}`}</TSpan>
+        <TSpan fontFamily={face('sans')} fill={token('soft')}>{`  ${rail.model}`}</TSpan>
       </SvgText>
       {best?.chance ? (
         <SvgText
@@ -209,11 +209,11 @@ const RailDrawing = memo(function RailDrawing({ rail, railLabel, width, low, hig
           letterSpacing={-0.5}
         >
           {best.size}
-          <TSpan fontFamily="InstrumentSans_400Regular" dx={8}>
+          <TSpan fontFamily={face('sans')} dx={8}>
             {best.chance}
           </TSpan>
           {rail.open ? (
-            <TSpan fontFamily="InstrumentSans_400Regular" dx={8} fill={token('straw')}>
+            <TSpan fontFamily={face('sans')} dx={8} fill={token('straw')}>
               {rail.open.short}
             </TSpan>
           ) : null}
@@ -299,7 +299,7 @@ function Axis({ x, y, width, tick, unit }: AxisProps) {
             letterSpacing={-0.5}
           >
             {tick(mm)}
-            {index === all.length - 1 ? <TSpan fontFamily="InstrumentSans_400Regular">{` ${unit}`}</TSpan> : null}
+            {index === all.length - 1 ? <TSpan fontFamily={face('sans')}>{` ${unit}`}</TSpan> : null}
           </SvgText>
         </G>
       ))}

@@ -1,5 +1,5 @@
 import { G, Line, Text as SvgText } from 'react-native-svg';
-import { token } from '../tokens';
+import { face, token } from '../tokens';
 import type { FlyDrawing } from './fly/fly-marks';
 import { Drawing, Marks } from './marks';
 import type { NaturalDrawing } from './natural-marks';
@@ -24,8 +24,8 @@ export interface PlateProps {
 
 const MARGIN = 16;
 const TICKS = 34;
-const FACE = 'DMMono_400Regular';
-const WORDS = 'InstrumentSans_400Regular';
+const FACE = face('mono');
+const WORDS = face('sans');
 
 /** The natural and the fly, one above the other at one scale, heads in line, millimetre ticks between them. */
 export function Plate({

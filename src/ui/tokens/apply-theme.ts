@@ -15,4 +15,9 @@ export function token(name: keyof (typeof tokens.colours)['morning']): string {
   return `var(--${name})`;
 }
 
+/** A face with what stands in for it until it is loaded, for drawings that take no class. */
+export function face(name: keyof typeof tokens.faces): string {
+  return tokens.faces[name].join(', ');
+}
+
 export const WIDE_PX = tokens.wide;

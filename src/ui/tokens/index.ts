@@ -1,2 +1,2 @@
-export { applyTheme, token, WIDE_PX } from './apply-theme';
+export { applyTheme, face, token, WIDE_PX } from './apply-theme';
 export type { ThemeName, TokenName } from './contrast';

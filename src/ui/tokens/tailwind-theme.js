@@ -18,13 +18,6 @@ exports.tailwindTheme = {
     touch: px(tokens.touch),
     column: px(tokens.column),
   },
-  fontFamily: {
-    serif: ['YoungSerif_400Regular'],
-    sans: ['InstrumentSans_400Regular'],
-    medium: ['InstrumentSans_500Medium'],
-    strong: ['InstrumentSans_600SemiBold'],
-    mono: ['DMMono_400Regular'],
-    'mono-strong': ['DMMono_500Medium'],
-  },
+  fontFamily: tokens.faces,
   extend: { borderRadius: { control: '6px' } },
 };
