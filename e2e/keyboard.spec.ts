@@ -1,29 +1,5 @@
 import type { Page } from '@playwright/test';
-import { DUN, expect, ROUTES, startClean, test, written } from './support';
-
-/** Stops of the Tab key that a first action may be away, once past header and places. */
-const MOST_STOPS = 25;
-
-const nameOfFocus = (page: Page) =>
-  page.evaluate(() => {
-    const at = document.activeElement;
-    const role = at?.getAttribute('role') ?? at?.tagName.toLowerCase() ?? '';
-    return `${role} ${at?.getAttribute('aria-label') ?? at?.textContent ?? ''}`.trim();
-  });
-
-/** Past header and places, by the first stop of the page; a match that was scrolled to its open step begins in there. */
-async function skip(page: Page): Promise<void> {
-  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-  await page.keyboard.press('Tab');
-  if ((await nameOfFocus(page)) === 'link Skip to the page') return void (await page.keyboard.press('Enter'));
-  expect(page.url(), await nameOfFocus(page)).toMatch(/\/(dressing|bench|water|tie)$/);
-  expect(await page.evaluate(() => document.activeElement?.closest('#main'))).not.toBeNull();
-}
-
-/** What is drawn after the head of a page is there. */
-async function drawn(page: Page): Promise<void> {
-  await expect(page.getByRole('progressbar', { name: 'Opening' })).toHaveCount(0);
-}
+import { drawn, DUN, expect, nameOfFocus, reach, skip, startClean, test, written } from './support';
 
 /** Opens a page and goes past header and places. */
 async function enter(page: Page, route: string): Promise<void> {
@@ -31,18 +7,6 @@ async function enter(page: Page, route: string): Promise<void> {
   await page.getByRole('heading', { level: 1 }).first().waitFor();
   await drawn(page);
   await skip(page);
-}
-
-/** Tabs on until the focus is on what is called so; how many stops it took. */
-async function reach(page: Page, name: RegExp, most = 45, key = 'Tab'): Promise<number> {
-  const met: string[] = [];
-  for (let stops = 1; stops <= most; stops++) {
-    await page.keyboard.press(key);
-    const at = await nameOfFocus(page);
-    if (name.test(at)) return stops;
-    met.push(at.slice(0, 40));
-  }
-  throw new Error(`${String(name)} was not reached: ${met.join(' | ')}`);
 }
 
 /** Goes through the group that has the focus by the arrow, and takes what is called so. */
@@ -53,65 +17,6 @@ async function choose(page: Page, name: RegExp, key = 'ArrowRight'): Promise<voi
   }
   throw new Error(`${String(name)} is not in the group`);
 }
-
-/** What is done first on each page; a page of words alone has its way back. */
-const FIRST: Readonly<Record<string, RegExp>> = {
-  '/': /A natural in hand/,
-  '/matches': /New match/,
-  [`${DUN}/natural`]: /button Body length: /,
-  [`${DUN}/hook`]: /Pin Bessock Fine 13/,
-  [`${DUN}/dressing`]: /First-light/,
-  [`${DUN}/bench`]: /Tie from the card/,
-  [`${DUN}/water`]: /One took it/,
-  [`${DUN}/tie`]: /button Next: /,
-  '/dressings': /Make your own/,
-  '/dressings/new': /Start from the bare hook/,
-  '/dressings/first-light-dun': /Make your own from this/,
-  '/dressings/ellanmere-long-dun': /Make your own from this/,
-  '/drawer/hooks': /group Plus and minus zoom/,
-  '/drawer/packets': /Add packets/,
-  '/drawer/materials': /Blend a colour/,
-  '/drawer/blend?hex=8a7f3c': /From a natural/,
-  '/drawer/shopping': /Got /,
-  '/drawer/shades': /Nearest to a colour/,
-  '/drawer/threads': /For which fly/,
-  '/drawer/convert': /Maker, model, size/,
-  '/drawer/convert?hook=osmere:lark:14': /button Bessock Fine 13/,
-  '/drawer/import': /Read a file/,
-  '/drawer/hooks/osmere/lark': /Tape one/,
-  '/drawer/hooks/bessock/fine-wet?tape=12': /Shank/,
-  '/box': /New box/,
-  '/box/box_demo-valley': /button A1: /,
-  '/box/box_demo-valley/add': /Dressing or stage/,
-  '/shelf': /Naturals/,
-  '/shelf/naturals': /Search/,
-  '/shelf/naturals/m18': /link ← Naturals/,
-  '/shelf/field-card': /Save PDF to print/,
-  '/shelf/settings': /radio Millimetres/,
-  '/shelf/data': /Read a file/,
-  '/shelf/hand-over': /Copy the link/,
-  '/shelf/cautions': /link ← Shelf/,
-  '/shelf/words': /Search a word/,
-  '/out': /Begin now|Water/,
-  '/out/outing_demo-may': /Flies on the leader/,
-  '/vise': /New session/,
-  '/vise/hands': /Cards say what to aim at/,
-  '/vise/batch_demo-tonight': /Go on tying/,
-  '/vise/batch_demo-may-1': /First-light upright dun/,
-  '/vise/batch_demo-tonight/tie': /button Next: /,
-  '/vise/batch_demo-april/inspect': /Which fly/,
-  '/vise/batch_demo-tonight/end': /First-light upright dun: into/,
-  '/matches/none/natural': /See the list/,
-};
-
-test('past header and places the first action of every page is a few stops away', async ({ page }) => {
-  test.setTimeout(240_000);
-  expect(Object.keys(FIRST)).toEqual(ROUTES);
-  for (const [route, first] of Object.entries(FIRST)) {
-    await enter(page, route);
-    expect(await reach(page, first), route).toBeLessThanOrEqual(MOST_STOPS);
-  }
-});
 
 test('from an insect to its fly with the keyboard alone: told, matched, put into a box, and what it did', async ({
   page,

@@ -114,3 +114,37 @@ export async function newMatch(
 export async function openStep(page: Page, step: 'Natural' | 'Hook' | 'Dressing' | 'Bench'): Promise<void> {
   await page.getByRole('button', { name: new RegExp(`^${step}:`) }).click();
 }
+
+/** Role and name of what has the focus. */
+export const nameOfFocus = (page: Page) =>
+  page.evaluate(() => {
+    const at = document.activeElement;
+    const role = at?.getAttribute('role') ?? at?.tagName.toLowerCase() ?? '';
+    return `${role} ${at?.getAttribute('aria-label') ?? at?.textContent ?? ''}`.trim();
+  });
+
+/** Past header and places, by the first stop of the page; a match that was scrolled to its open step begins in there. */
+export async function skip(page: Page): Promise<void> {
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  await page.keyboard.press('Tab');
+  if ((await nameOfFocus(page)) === 'link Skip to the page') return void (await page.keyboard.press('Enter'));
+  expect(page.url(), await nameOfFocus(page)).toMatch(/\/(dressing|bench|water|tie)$/);
+  expect(await page.evaluate(() => document.activeElement?.closest('#main'))).not.toBeNull();
+}
+
+/** What is drawn after the head of a page is there. */
+export async function drawn(page: Page): Promise<void> {
+  await expect(page.getByRole('progressbar', { name: 'Opening' })).toHaveCount(0);
+}
+
+/** Tabs on until the focus is on what is called so; how many stops it took. */
+export async function reach(page: Page, name: RegExp, most = 45, key = 'Tab'): Promise<number> {
+  const met: string[] = [];
+  for (let stops = 1; stops <= most; stops++) {
+    await page.keyboard.press(key);
+    const at = await nameOfFocus(page);
+    if (name.test(at)) return stops;
+    met.push(at.slice(0, 40));
+  }
+  throw new Error(`${String(name)} was not reached: ${met.join(' | ')}`);
+}

@@ -20,14 +20,7 @@ export function ChartText({
   children: string;
 }) {
   return (
-    <SvgText
-      x={x}
-      y={y}
-      fontFamily={face('sans')}
-      fontSize={SIZE[kind]}
-      fill={token(tone)}
-      textAnchor={anchor}
-    >
+    <SvgText x={x} y={y} fontFamily={face('sans')} fontSize={SIZE[kind]} fill={token(tone)} textAnchor={anchor}>
       {children}
     </SvgText>
   );
