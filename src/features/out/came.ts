@@ -22,6 +22,9 @@ export function loggedText({ temps }: Pick<OutingRecord, 'temps'>, speech: Speec
   });
 }
 
-/** Hours a clock is ahead of universal time or behind it: `+1`, `−3.5`. */
-export const aheadText = (hours: number, speech: Speech): string =>
-  `${hours >= 0 ? '+' : '−'}${speech.number(Math.abs(hours))}`;
+/** Hours a clock is ahead of universal time or behind it, with minutes where it has some: `+1`, `−3:30`. */
+export function aheadText(hours: number): string {
+  const minutes = Math.round(60 * Math.abs(hours));
+  const over = minutes % 60;
+  return `${hours < 0 ? '−' : '+'}${Math.floor(minutes / 60)}${over === 0 ? '' : `:${String(over).padStart(2, '0')}`}`;
+}

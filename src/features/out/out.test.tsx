@@ -5,6 +5,7 @@ import { MatchScreen } from '@/features/match-frame/screens';
 import { NowScreen } from '@/features/now/now-screen';
 import { choose, DUN, laidOut, openScreen, unfold, type Opened } from '../__tests__/screen';
 import { went } from '../__tests__/router';
+import { aheadText } from './came';
 import { OutingScreen, OutingsScreen } from './screens';
 
 const outings = ({ store }: Opened) => store.getState().records.entities.outing;
@@ -79,6 +80,10 @@ test('every fly is one big tap, or nobody knows which; a tap is taken back where
   expect(screen.queryByRole('button', { name: /^Fly lost: Auldry low emerger/ })).toBeNull();
   act(() => void shown.store.dispatch(does(endOuting, { outingId: shown.id })));
   expect(screen.getAllByText('2 took, 1 fly lost')).toHaveLength(2);
+});
+
+test('how far a clock is from universal time is told in hours, and minutes where it has some', () => {
+  expect([1, 0, 12, 5.75, -3.5, -10].map(aheadText)).toEqual(['+1', '+0', '+12', '+5:45', '−3:30', '−10']);
 });
 
 test('the team has places and hours, and the water’s rules are said beside it, as notes of the tier’s own', async () => {

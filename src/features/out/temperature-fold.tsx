@@ -101,7 +101,7 @@ export function TemperatureFold({ id, water }: { id: string; water: WaterRecord 
                 unit: read.unit,
                 count: read.everyMin,
               }),
-              read.zoneH !== null && words('out.temps-zone', { h: aheadText(read.zoneH, speech) }),
+              read.zoneH !== null && words('out.temps-zone', { h: aheadText(read.zoneH) }),
             ])}
           </Say>
           {read.said.map((one) => (

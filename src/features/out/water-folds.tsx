@@ -266,7 +266,7 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
       <Say size="small" tone="soft">
         {words('out.place-why')}
         {place
-          ? ` ${ahead === null ? words('out.place-clock-device') : words('out.place-clock', { h: aheadText(ahead, speech) })}`
+          ? ` ${ahead === null ? words('out.place-clock-device') : words('out.place-clock', { h: aheadText(ahead) })}`
           : null}
       </Say>
       <View className="flex-row flex-wrap gap-3">
