@@ -25,11 +25,14 @@ const SOMEWHERE = { lat: 50, lon: 0, zone: 'UTC' } as const;
 const LONGEST = { firstLight: 2, rise: 3, set: 23, dark: 24 } as const;
 const SHORTEST = { firstLight: 10, rise: 11, set: 13, dark: 14 } as const;
 
+/** A zone that this device knows; null, its own clock, for one of another program's that it does not. */
+export const knownZone = (zone: string | null): string | null =>
+  zone === null || Number.isNaN(tzOffset(zone, new TZDate(0))) ? null : zone;
+
 /** First light to dark of a local day, `2033-05-24`: civil dawn and dusk, sunrise and sunset. South of the equator an unknown place is turned. */
 export function lightOf(date: string, place: Place | null, south = false): Light {
   const { lat, lon, zone: named } = place ?? { ...SOMEWHERE, lat: south ? -SOMEWHERE.lat : SOMEWHERE.lat };
-  // A zone of another program's that this one does not know is no clock.
-  const zone = named === null || Number.isNaN(tzOffset(named, new TZDate(0))) ? null : named;
+  const zone = knownZone(named);
   const [year, month, day] = date.slice(0, 10).split('-').map(Number) as [number, number, number];
   const noon = zone === null ? new TZDate(year, month - 1, day, 12) : new TZDate(year, month - 1, day, 12, 0, 0, zone);
   const times = getTimes(noon, lat, lon);

@@ -5,7 +5,7 @@ import Papa from 'papaparse';
 import type { Coded } from '../code';
 import { readNumber } from '../exchange/table';
 import { DAY_ORDERS, dayOrderOf, readWhen, type DayOrder } from '../exchange/when';
-import { daysAfter, hourOf, hoursSince, stampAt } from '../hatch/sun';
+import { daysAfter, hourOf, hoursSince, knownZone, stampAt } from '../hatch/sun';
 import { WATER_C } from '../outing/limits';
 
 export interface LoggerReading {
@@ -153,7 +153,7 @@ export function readLogger(text: string, { zone, now, shiftH = 0 }: LoggerAsked)
     const headings = all[line]!.map((cell) => cell.trim());
     const rows = all.slice(line + 1);
     const columns = headings.length >= 2 ? columnsOf(headings, rows) : null;
-    if (columns) return readRows(headings, rows, columns, { zone, now, shiftH });
+    if (columns) return readRows(headings, rows, columns, { zone: knownZone(zone), now, shiftH });
   }
   return null;
 }

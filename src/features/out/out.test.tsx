@@ -316,6 +316,25 @@ describe('the day of an outing', () => {
     expect(screen.queryByText(/^Where this water is was not said/)).toBeNull();
     press('Where I am now');
     expect(screen.getByText(/^This device does not say where it is/)).toBeInTheDocument();
+    // One that can say it is asked, and not waited for without end.
+    type Asking = Parameters<Geolocation['getCurrentPosition']>;
+    const asking = jest.fn<void, Asking>();
+    Object.defineProperty(navigator, 'geolocation', { configurable: true, value: { getCurrentPosition: asking } });
+    press('Where I am now');
+    expect(screen.getByText(/^Asking this device/)).toBeInTheDocument();
+    const [found, silent, how] = asking.mock.calls[0]!;
+    expect(how!.timeout).toBeLessThanOrEqual(20_000);
+    act(() => silent!({} as GeolocationPositionError));
+    expect(screen.getByText(/^This device does not say where it is/)).toBeInTheDocument();
+    press('Where I am now');
+    act(() => found({ coords: { latitude: -41.32, longitude: 172.81 } } as GeolocationPosition));
+    expect(Object.values(store.getState().records.entities.water)[0]!.place).toEqual({
+      lat: -41.3,
+      lon: 172.8,
+      zone: 'Pacific/Auckland',
+    });
+    expect(screen.queryByText(/^Asking this device|^This device does not say/)).toBeNull();
+    Reflect.deleteProperty(navigator, 'geolocation');
     press('Forget where it is');
     expect(Object.values(store.getState().records.entities.water)[0]!.place).toBeNull();
   });

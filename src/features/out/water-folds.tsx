@@ -25,6 +25,8 @@ import { aheadText, loggedText } from './came';
 import { NEW_WATER, WaterChoice } from './water-choice';
 
 const UNSAID = '';
+/** A tenth of a degree needs no satellite, an hour ago is soon enough, and between cliffs nobody waits without end. */
+const WHERE_ASKED = { enableHighAccuracy: false, maximumAge: 3_600_000, timeout: 20_000 } as const;
 
 /** How the water and the day were: level, clarity, wind, sky, temperatures. */
 export function StateFold({ id, outing }: { id: string; outing: OutingRecord }) {
@@ -234,7 +236,7 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
   const act = useAct();
   const { place } = water;
   const [typed, setTyped] = useState<{ lat: number | null; lon: number | null }>({ lat: null, lon: null });
-  const [wrong, setWrong] = useState(false);
+  const [asked, setAsked] = useState<'not' | 'asked' | 'silent'>('not');
   const set = (lat: number | null, lon: number | null) => {
     if (lat === null || lon === null) return setTyped({ lat, lon });
     setTyped({ lat: null, lon: null });
@@ -252,13 +254,15 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
       })
     : words('out.place-none');
   const here = () => {
-    if (!('geolocation' in navigator)) return setWrong(true);
+    if (!('geolocation' in navigator)) return setAsked('silent');
+    setAsked('asked');
     navigator.geolocation.getCurrentPosition(
       ({ coords }) => {
-        setWrong(false);
+        setAsked('not');
         set(coords.latitude, coords.longitude);
       },
-      () => setWrong(true),
+      () => setAsked('silent'),
+      WHERE_ASKED,
     );
   };
   return (
@@ -303,7 +307,11 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
           />
         ) : null}
       </View>
-      {wrong ? (
+      {asked === 'asked' ? (
+        <Say tone="soft" live>
+          {words('out.place-asked')}
+        </Say>
+      ) : asked === 'silent' ? (
         <Say tone="dawn" live>
           {words('out.place-wrong')}
         </Say>

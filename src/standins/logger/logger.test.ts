@@ -31,6 +31,8 @@ test('a zone that its heading names is turned into the clock of the water', () =
   expect(zoneH).toBe(-5);
   // Midnight five hours behind UT is six in the morning an hour ahead of it.
   expect(readings[0]!.at).toBe('2033-04-01T06:00');
+  // A zone that nobody here knows is this device's clock, and no fault of the table.
+  expect(read(text, 0, 'Nowhere/At_All').readings[0]!.at).toBe(read(text, 0, null).readings[0]!.at);
 });
 
 test('gaps are found with the longest of them; a day that is mostly gap is none', () => {
