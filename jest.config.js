@@ -65,6 +65,8 @@ const shared = {
 };
 
 module.exports = {
+  // How long a test takes is the machine's business: this ends only what hangs.
+  testTimeout: 120_000,
   projects: [
     {
       ...shared,

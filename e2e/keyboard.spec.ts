@@ -189,7 +189,6 @@ test('matches are found, picked and deleted with the keyboard alone, and brought
 });
 
 test('a sample photograph is measured and its lengths are taken with the keyboard alone', async ({ page }) => {
-  test.setTimeout(120_000);
   await enter(page, '/matches/match_demo-auldry-dun/natural');
   await reach(page, /Sample photographs/);
   await page.keyboard.press('Enter');
@@ -255,7 +254,6 @@ test('the light, the unit and the hand are set with the keyboard alone, one stop
 test('flies of a match are tied in one sitting, one is spoiled, one is inspected, and all is counted, with the keyboard alone', async ({
   page,
 }) => {
-  test.setTimeout(90_000);
   await enter(page, `${DUN}/bench`);
   await reach(page, /button Tie several/);
   await page.keyboard.press('Enter');

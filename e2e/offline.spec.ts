@@ -98,7 +98,6 @@ test('from a cold start offline to a named fly in at most seven taps, without a 
 });
 
 test('a photograph is measured with the server stopped: the worker comes from what is kept', async ({ page }) => {
-  test.setTimeout(120_000);
   const photo = join(folder, 'dun.jpg');
   execFileSync(process.execPath, ['--import', 'tsx', 'tools/write-photo.ts', photo], { cwd: join(__dirname, '..') });
   await page.goto('/?start=clean');

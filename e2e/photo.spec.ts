@@ -18,7 +18,6 @@ const photo = (name: string, more = {}, insect = {}) => {
 
 /** A clean start with one photograph that waits, opened. */
 async function waiting(page: Page, path: string): Promise<void> {
-  test.setTimeout(120_000);
   await startClean(page);
   await photograph(page, path);
   await page.getByRole('link', { name: /Unnamed natural/ }).click();
@@ -33,7 +32,6 @@ async function photograph(page: Page, path: string): Promise<void> {
 test('from Now to an accepted length in four taps: photograph, open, measure, take; the crop stays, colours and ± with it', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await page.addInitScript(() => {
     (window as unknown as { taps: number }).taps = 0;
     window.addEventListener(
@@ -164,7 +162,6 @@ test('a match with its waiting photograph goes to another device as one file', a
 test('in the demo a sample photograph is measured, and the simulated calliper types the next insect', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await page.goto('/matches/match_demo-auldry-dun/natural');
   await page.getByRole('button', { name: 'Sample photographs' }).click();
   await page.getByRole('button', { name: 'Two nymphs' }).click();

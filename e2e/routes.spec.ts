@@ -23,7 +23,6 @@ test('a light chosen in the settings is the light of every page', async ({ page 
 test('at twice the text size nothing of the way at the water runs off the screen or into another name', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   for (const route of [
     '/',
     '/matches/match_demo-waiting/natural?key=open',

@@ -69,7 +69,6 @@ test('lists, cards and a pocket card are saved to be printed, faces and all', as
 test('a tied fly in a photograph is measured, what is not plain is moved by hand, and its lengths are taken', async ({
   page,
 }) => {
-  test.setTimeout(120_000);
   await page.goto('/vise/batch_demo-april/inspect?fly=i1-5');
   await page.getByRole('radio', { name: 'Photograph' }).click();
   await page.getByRole('button', { name: 'Sample photographs' }).click();

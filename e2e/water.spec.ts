@@ -41,7 +41,6 @@ test('a photograph is kept with one tap for the evening, whole, over a reload; t
 });
 
 test('thirty flies go into a new box by taps alone: a dressing, its sizes, how many of each', async ({ page }) => {
-  test.setTimeout(120_000);
   await startClean(page);
   let taps = 0;
   const tap = async (target: ReturnType<typeof page.getByRole>) => {

@@ -51,8 +51,6 @@ class Pointer extends MouseEvent {
 
 Object.assign(window, { PointerEvent: window.PointerEvent ?? Pointer });
 
-/** A busy machine is no failure: screens are long. */
-jest.setTimeout(60_000);
 
 /** Nothing comes near the screen by itself: pictures of long pages stay undrawn. */
 class NothingInView {
