@@ -51,7 +51,6 @@ class Pointer extends MouseEvent {
 
 Object.assign(window, { PointerEvent: window.PointerEvent ?? Pointer });
 
-
 /** Nothing comes near the screen by itself: pictures of long pages stay undrawn. */
 class NothingInView {
   observe() {}
