@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import tokens from '../src/ui/tokens/tokens.json';
-import { drawn, DUN, expect, reach, ROUTES, skip, test } from './support';
+import { drawn, DUN, expect, PHONE, reach, ROUTES, skip, test, WIDE } from './support';
 
 /** The same page as the last above, in other words: in one light. */
 const MISSING = ['/dressings/none', '/drawer/hooks/osmere/none', '/shelf/naturals/none', '/box/none', '/nowhere'];
@@ -20,9 +20,6 @@ const LAID_OUT_WIDE: readonly string[] = [
   '/box/box_demo-valley',
   '/shelf/naturals',
 ];
-const PHONE = { width: 390, height: 844 };
-const WIDE = { width: 1280, height: 800 };
-
 /** Share of the window that may move on its own after a page has been painted: a bar or a line at its edge. */
 const MAY_MOVE = 0.01;
 /** Stops of the Tab key that a first action may be away, once past header and places. */

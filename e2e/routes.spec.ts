@@ -1,9 +1,6 @@
 import type { Route } from '@playwright/test';
 import tokens from '../src/ui/tokens/tokens.json';
-import { DUN, expect, test, written } from './support';
-
-const PHONE = { width: 390, height: 844 };
-const WIDE = { width: 1280, height: 800 };
+import { DUN, expect, PHONE, test, WIDE, written } from './support';
 
 test('a light chosen in the settings is the light of every page', async ({ page }) => {
   await page.goto('/shelf/settings');

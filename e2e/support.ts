@@ -20,6 +20,10 @@ export const test = base.extend<{ watched: void }>({
 
 export { expect };
 
+/** The two sizes that every screen is made for. */
+export const PHONE = { width: 390, height: 844 };
+export const WIDE = { width: 1280, height: 800 };
+
 export const DUN = '/matches/match_demo-auldry-dun';
 /** Every page of the demo, and one that is not there. */
 export const ROUTES = [

@@ -19,4 +19,15 @@ export {
 export { broughtOn, degreeDays, fitDegreeDays, T0, t0Of, warmthFrom, type DegreeDays } from './degree-days';
 export { bandOfStage, bandSeen, learnt, toldBefore, type Told, type Witness } from './learn';
 export { nextUp, proposeMoves, shownBands, upAt, upNow, worthAFly, type Carried, type HatchMove } from './moves';
-export { dayOfYear, daysAfter, hoursSince, stampAt, hourOf, lightOf, placeTenth, type Light, type Place } from './sun';
+export {
+  dayOfYear,
+  daysAfter,
+  hoursSince,
+  stampAt,
+  hourOf,
+  knownZone,
+  lightOf,
+  placeTenth,
+  type Light,
+  type Place,
+} from './sun';

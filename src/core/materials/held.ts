@@ -44,7 +44,7 @@ function indexOf({ materials, shades }: Named): Index {
   const made = {
     shades: byCalled(shades),
     materials: byCalled(materials),
-    byId: new Map([...materials].reverse().map((own) => [own.id, own])),
+    byId: new Map(materials.map((own) => [own.id, own])),
     byOf,
   };
   by.set(shades, made);

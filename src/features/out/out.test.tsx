@@ -301,18 +301,20 @@ describe('the day of an outing', () => {
     // Its zone is found by where it is, and its hours told by that clock wherever this device is.
     expect(water!.place).toMatchObject({ lat: 54.2, lon: -2.4, zone: 'Europe/London' });
     expect(screen.getByText(/by the clock kept there, \+1 h from universal time/)).toBeInTheDocument();
-    act(
-      () =>
-        void store.dispatch(
-          does(setWater, {
-            waterId: Object.keys(store.getState().records.entities.water)[0]!,
-            place: { lat: 54.2, lon: -2.4, zone: null },
-          }),
-        ),
-    );
-    expect(screen.getByText(/Its hours are by this device’s clock/)).toBeInTheDocument();
-    press('Use the clock kept there');
-    expect(Object.values(store.getState().records.entities.water)[0]!.place!.zone).toBe('Europe/London');
+    for (const zone of [null, 'Nowhere/At_All']) {
+      act(
+        () =>
+          void store.dispatch(
+            does(setWater, {
+              waterId: Object.keys(store.getState().records.entities.water)[0]!,
+              place: { lat: 54.2, lon: -2.4, zone },
+            }),
+          ),
+      );
+      expect(screen.getByText(/Its hours are by this device’s clock/)).toBeInTheDocument();
+      press('Use the clock kept there');
+      expect(Object.values(store.getState().records.entities.water)[0]!.place!.zone).toBe('Europe/London');
+    }
     expect(screen.queryByText(/^Where this water is was not said/)).toBeNull();
     press('Where I am now');
     expect(screen.getByText(/^This device does not say where it is/)).toBeInTheDocument();

@@ -14,7 +14,7 @@ import {
   type WaterRecord,
 } from '@/records';
 import type { WaterKindId } from '@/catalogue/ids';
-import { clockOf, lightOf, placeTenth } from '@/core/hatch';
+import { clockOf, knownZone, lightOf, placeTenth } from '@/core/hatch';
 import { hoursAhead, zoneAt } from '@/core/hatch/zone';
 import { sizeLabelOf } from '@/core/hooks';
 import { useAct } from '@/state';
@@ -243,8 +243,9 @@ export function PlaceFold({ id, water, day }: { id: string; water: WaterRecord; 
     const at = { lat: placeTenth(lat), lon: placeTenth(lon) };
     act(setWater, { waterId: id, place: { ...at, zone: zoneAt(at.lat, at.lon) } });
   };
-  const ahead = place?.zone ? hoursAhead(place.zone, day) : null;
-  const light = place ? lightOf(day, { ...place, zone: place.zone ?? null }) : null;
+  const zone = knownZone(place?.zone ?? null);
+  const ahead = zone === null ? null : hoursAhead(zone, day);
+  const light = place ? lightOf(day, { ...place, zone }) : null;
   const line = light
     ? words('out.place-is', {
         lat: speech.number(place!.lat, 1),
